@@ -1,0 +1,77 @@
+import { fail } from '../failure/CoreFailure.ts';
+import type { Body, Driveline, MotionInput } from './schema.ts';
+import { bodiesOf } from './transmission.ts';
+
+/** Refuses a driveline that names a body or joint twice, or a body that is not there. */
+export function checkDriveline(driveline: Driveline, path = 'driveline'): void {
+  const kinds = new Map<string, Body['kind']>();
+  driveline.bodies.forEach((body, i) => {
+    if (kinds.has(body.id)) throw fail('duplicateId', `${path}.bodies.${i}.id`, { given: body.id });
+    kinds.set(body.id, body.kind);
+  });
+  const joints = new Set<string>();
+  driveline.joints.forEach((joint, i) => {
+    const here = `${path}.joints.${i}`;
+    if (joints.has(joint.id)) throw fail('duplicateId', `${here}.id`, { given: joint.id });
+    joints.add(joint.id);
+    const seen = new Set<string>();
+    for (const [field, value] of Object.entries(joint)) {
+      if (!BODY_FIELDS.has(field)) continue;
+      const kind = kinds.get(value as string);
+      if (kind === undefined) throw fail('unknownId', `${here}.${field}`, { given: String(value) });
+      if (seen.has(value as string)) {
+        throw fail('contradiction', `${here}.${field}`, { why: `The joint "${joint.id}" ties "${value}" to itself.` });
+      }
+      seen.add(value as string);
+      checkKind(joint.type, field, kind, `${here}.${field}`, String(value));
+    }
+  });
+}
+
+/** Refuses a motion question that names what the driveline does not have. */
+export function checkMotion(input: MotionInput): void {
+  checkDriveline(input.driveline);
+  const { bodies, joints } = input.driveline;
+  const known = new Map(bodies.map((body) => [body.id, body]));
+  const list = bodies.map((body) => body.id).join(', ');
+  const need = (id: string, path: string) => {
+    const found = known.get(id);
+    if (!found) throw fail('unknownId', path, { given: id, known: list });
+    return found;
+  };
+  const driven = new Set<string>();
+  input.drive.forEach((drive, i) => {
+    const found = need(drive.body, `drive.${i}.body`);
+    if (driven.has(drive.body)) throw fail('duplicateId', `drive.${i}.body`, { given: drive.body });
+    driven.add(drive.body);
+    const [right, wrong] = found.kind === 'slider' ? (['travelMm', 'turns'] as const) : (['turns', 'travelMm'] as const);
+    if (drive[wrong] !== undefined) {
+      const why = found.kind === 'slider' ? `"${drive.body}" slides: give its travel in mm.` : `"${drive.body}" turns: give its turns.`;
+      throw fail('contradiction', `drive.${i}.${wrong}`, { why });
+    }
+    if (drive[right] === undefined) throw fail('missing', `drive.${i}.${right}`);
+  });
+  input.held.forEach((id, i) => {
+    need(id, `held.${i}`);
+    if (driven.has(id)) throw fail('contradiction', `held.${i}`, { why: `"${id}" cannot be driven and held at once.` });
+  });
+  input.faults.forEach((fault, i) => {
+    if (!joints.some((joint) => joint.id === fault.joint)) {
+      throw fail('unknownId', `faults.${i}.joint`, { given: fault.joint, known: joints.map(({ id }) => id).join(', ') });
+    }
+  });
+  if (input.watch !== undefined) need(input.watch, 'watch');
+}
+
+const BODY_FIELDS = new Set(['a', 'b', 'worm', 'wheel', 'pinion', 'rack', 'nut', 'screw', 'driver', 'driven', 'case', 'left', 'right']);
+/** Seats join like to like, so either kind will do; every other joint says what it moves. */
+const SLIDERS = new Set(['rack.rack', 'screw.nut']);
+
+function checkKind(type: string, field: string, kind: Body['kind'], path: string, id: string): void {
+  if (type === 'seat' || type === 'oneWay') return;
+  const wanted = SLIDERS.has(`${type}.${field}`) ? 'slider' : 'rotor';
+  if (kind !== wanted) {
+    const why = wanted === 'slider' ? `"${id}" must be a slider here: it travels.` : `"${id}" must be a rotor here: it turns.`;
+    throw fail('contradiction', path, { why });
+  }
+}

@@ -1,0 +1,40 @@
+/** What can be wrong with an input. The words for people live in `sentence.ts`. */
+export type FailureCode =
+  | 'wrongType'
+  | 'missing'
+  | 'notPositive'
+  | 'outOfRange'
+  | 'notWhole'
+  | 'unknownField'
+  | 'unknownId'
+  | 'duplicateId'
+  | 'contradiction'
+  | 'impossibleGeometry'
+  | 'nothingGiven'
+  | 'invalid';
+
+export interface FailureData {
+  readonly code: FailureCode;
+  /** Dotted path of the field at fault, array positions as numbers: `driveline.joints.2.teeth`. */
+  readonly path: string;
+  /** What the sentence needs: bounds, the value given, the list of allowed ids. */
+  readonly detail?: Readonly<Record<string, string | number | boolean>>;
+}
+
+/** A refusal of the core: tagged data, thrown, never a NaN and never an empty answer. */
+export class CoreFailure extends Error implements FailureData {
+  readonly code: FailureCode;
+  readonly path: string;
+  readonly detail: Readonly<Record<string, string | number | boolean>>;
+
+  constructor(data: FailureData) {
+    super(`${data.code} at ${data.path || '(input)'}`);
+    this.name = 'CoreFailure';
+    this.code = data.code;
+    this.path = data.path;
+    this.detail = data.detail ?? {};
+  }
+}
+
+export const fail = (code: FailureCode, path: string, detail?: FailureData['detail']): CoreFailure =>
+  new CoreFailure({ code, path, detail });

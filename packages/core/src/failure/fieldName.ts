@@ -1,0 +1,43 @@
+const WORDS: Readonly<Record<string, string>> = {
+  starts: 'number of starts',
+  wheelTeeth: 'wheel teeth',
+  mateTeeth: 'teeth of the mate',
+  axialModuleMm: 'axial module',
+  normalModuleMm: 'module',
+  wormPitchDiameterMm: 'worm pitch diameter',
+  diameterQuotient: 'diameter quotient',
+  normalPressureAngleDeg: 'pressure angle',
+  pressureAngleDeg: 'pressure angle',
+  wheelProfileShift: 'profile shift of the wheel',
+  frictionCoefficient: 'friction coefficient',
+  tipDiameterMm: 'diameter over the tips',
+  rootDiameterMm: 'root diameter',
+  leadAngleDeg: 'lead angle',
+  axialPitch: 'pitch along the worm',
+  threads: 'number of thread pitches measured over',
+  lengthMm: 'length',
+  distanceMm: 'distance',
+  plusMinus: '± of the instrument',
+  value: 'reading',
+  turns: 'turns',
+  travelMm: 'travel',
+  body: 'station',
+  joint: 'joint',
+  teeth: 'teeth',
+  look: 'look',
+  result: 'result of the look',
+  family: 'machine family',
+  boreDiameterMm: 'bore',
+};
+
+/** The bench word for the last field of a dotted path; the field itself where none is known. */
+export function fieldName(path: string): string {
+  const parts = path.split('.').filter((part) => !/^\d+$/.test(part));
+  const last = parts.at(-1) ?? '';
+  const before = parts.at(-2);
+  if ((last === 'value' || last === 'plusMinus') && before) {
+    const owner = WORDS[before] ?? before;
+    return last === 'value' ? owner : `± of the ${owner}`;
+  }
+  return WORDS[last] ?? (last || 'input');
+}

@@ -1,0 +1,84 @@
+import type { z } from 'zod';
+import { CoreFailure } from './CoreFailure.ts';
+
+type Issue = z.core.$ZodIssue;
+
+/** Turns the first issue of a failed Zod check into a tagged failure with the field's dotted path. */
+export function failureFromZod(error: z.ZodError, input: unknown): CoreFailure {
+  const issue = deepest(error.issues[0] as Issue);
+  const path = issue.path.map(String);
+  const given = printable(at(input, path));
+  switch (issue.code) {
+    case 'unrecognized_keys':
+      return new CoreFailure({
+        code: 'unknownField',
+        path: [...path, issue.keys[0] ?? ''].join('.'),
+        detail: { given: issue.keys[0] ?? '' },
+      });
+    case 'invalid_type':
+      if (at(input, path) === undefined) return new CoreFailure({ code: 'missing', path: path.join('.') });
+      return new CoreFailure({
+        code: issue.expected === 'int' ? 'notWhole' : 'wrongType',
+        path: path.join('.'),
+        detail: { wanted: wanted(issue.expected), given },
+      });
+    case 'too_small':
+      return new CoreFailure({
+        code: issue.origin === 'array' ? 'nothingGiven' : issue.minimum === 0 && !issue.inclusive ? 'notPositive' : 'outOfRange',
+        path: path.join('.'),
+        detail: { minimum: Number(issue.minimum), given },
+      });
+    case 'too_big':
+      return new CoreFailure({
+        code: 'outOfRange',
+        path: path.join('.'),
+        detail: { maximum: Number(issue.maximum), given },
+      });
+    case 'invalid_value':
+      return new CoreFailure({
+        code: at(input, path) === undefined ? 'missing' : 'wrongType',
+        path: path.join('.'),
+        detail: { wanted: `one of ${issue.values.map(String).join(', ')}`, given },
+      });
+    default:
+      return new CoreFailure({
+        code: 'invalid',
+        path: path.join('.'),
+        detail: { why: issue.message, given },
+      });
+  }
+}
+
+/** A union reports one list per branch; the branch that got furthest in names the real culprit. */
+function deepest(issue: Issue): Issue {
+  if (issue.code !== 'invalid_union' || issue.errors.length === 0) return issue;
+  const inner = issue.errors.flat().map((each) => deepest({ ...each, path: [...issue.path, ...each.path] } as Issue));
+  if (inner.length === 0) return issue;
+  return inner.reduce((best, each) => (each.path.length > best.path.length ? each : best));
+}
+
+function at(input: unknown, path: readonly string[]): unknown {
+  return path.reduce<unknown>(
+    (value, key) => (value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined),
+    input,
+  );
+}
+
+function printable(value: unknown): string | number | boolean {
+  if (typeof value === 'number' && !Number.isFinite(value)) return String(value);
+  if (typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean') return value;
+  return value === null ? 'nothing' : typeof value;
+}
+
+function wanted(expected: string): string {
+  const words: Record<string, string> = {
+    number: 'a number',
+    int: 'a whole number',
+    string: 'a text',
+    boolean: 'yes or no',
+    array: 'a list',
+    object: 'a set of fields',
+    record: 'a set of fields',
+  };
+  return words[expected] ?? expected;
+}

@@ -1,0 +1,43 @@
+import type { FailureData } from './CoreFailure.ts';
+import { fieldName } from './fieldName.ts';
+
+/**
+ * One sentence a mechanic understands for a refusal of the core.
+ * @example sentence({ code: 'notPositive', path: 'starts' }) // 'The number of starts must be more than zero.'
+ */
+export function sentence(failure: FailureData): string {
+  const name = fieldName(failure.path);
+  const detail = failure.detail ?? {};
+  const given = detail.given === undefined ? '' : ` You gave ${JSON.stringify(detail.given)}.`;
+  switch (failure.code) {
+    case 'wrongType':
+      return `The ${name} must be ${detail.wanted ?? 'a number'}.${given}`;
+    case 'missing':
+      return detail.or ? `Give the ${name} or the ${fieldName(String(detail.or))}.` : `The ${name} is missing.`;
+    case 'notPositive':
+      return `The ${name} must be more than zero.${given}`;
+    case 'outOfRange':
+      return `The ${name} must lie ${range(detail)}.${given}`;
+    case 'notWhole':
+      return `The ${name} must be a whole number.${given}`;
+    case 'unknownField':
+      return `"${detail.given}" is not something this sum knows. Check the spelling.`;
+    case 'unknownId':
+      return `There is no ${name} called "${detail.given}"${detail.known ? `. Known: ${detail.known}` : ''}.`;
+    case 'duplicateId':
+      return `"${detail.given}" is used twice. Every ${name} needs a name of its own.`;
+    case 'contradiction':
+      return String(detail.why ?? `The ${name} contradicts what else was given.`);
+    case 'impossibleGeometry':
+      return String(detail.why ?? `No gear can be cut with this ${name}.`);
+    case 'nothingGiven':
+      return String(detail.why ?? `Give at least one ${name}.`);
+    case 'invalid':
+      return String(detail.why ?? `The ${name} cannot be used as given.`);
+  }
+}
+
+function range({ minimum, maximum }: NonNullable<FailureData['detail']>): string {
+  if (minimum !== undefined && maximum !== undefined) return `between ${minimum} and ${maximum}`;
+  return minimum !== undefined ? `at or above ${minimum}` : `at or below ${maximum}`;
+}

@@ -1,0 +1,25 @@
+import type { Measured } from '../../quantity/measured.ts';
+import type { StandardSize } from '../standardSizes.ts';
+
+export interface WormHypothesis {
+  readonly size: StandardSize;
+  readonly starts: number;
+}
+
+export interface WormReadings {
+  readonly tipDiameterMm?: Measured;
+  readonly rootDiameterMm?: Measured;
+  readonly axialPitch?: { readonly threads: number; readonly lengthMm: Measured };
+  readonly leadAngleDeg?: Measured;
+  readonly centreDistanceMm?: { readonly wheelTeeth: number; readonly distanceMm: Measured };
+}
+
+/** How often small worms have so many starts (judgement: most have one or two). */
+export const STARTS_PRIOR: Readonly<Record<number, number>> = { 1: 0.5, 2: 0.24, 3: 0.1, 4: 0.1, 5: 0.03, 6: 0.03 };
+
+/** Diameter quotients considered; log-uniform between them. ISO/TR 10828 lists 7 to 20, worms on crankshafts run larger. */
+export const QUOTIENT_RANGE = [4, 40] as const;
+
+/** Makers cut roots between 1.2 and 1.25 modules deep and shift wheels a little: one standard deviation, in modules. */
+export const ROOT_FREEDOM = 0.05;
+export const CENTRE_FREEDOM = 0.1;

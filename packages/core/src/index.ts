@@ -1,0 +1,40 @@
+export { CoreFailure, type FailureCode, type FailureData } from './failure/CoreFailure.ts';
+export { failureFromZod } from './failure/fromZod.ts';
+export { sentence } from './failure/sentence.ts';
+export { runCases, type Case, type CaseResult } from './cases.ts';
+export { createOperations, type Operation, type Operations } from './operations.ts';
+
+export { formatLength, fromMm, LENGTH_UNITS, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
+export { INSTRUMENTS, measured, type InstrumentId, type Measured } from './quantity/measured.ts';
+
+export { motion } from './driveline/motion.ts';
+export type { Body, Driveline, FaultMode, Joint, MotionInput, MotionOutput, MotionState } from './driveline/schema.ts';
+export { bodiesOf } from './driveline/transmission.ts';
+
+export { checkPack } from './trace/checkPack.ts';
+export { hypothesesOf, NONE_OF_THESE, type Facts } from './trace/hypotheses.ts';
+export { CANNOT_TELL, traceNext } from './trace/next.ts';
+export { cautionsOn, stepsToReach } from './trace/opening.ts';
+export { outcomesOf } from './trace/outcomes.ts';
+export { packSchema, type Caution, type Fault, type GearCard, type Look, type Pack, type Step } from './trace/pack.ts';
+export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
+
+export { wormDimensions, type WormDimensions, type WormDimensionsInput } from './gear/worm/dimensions.ts';
+export { identifyWorm, type WormCandidate, type WormIdentification, type WormIdentifyInput } from './gear/worm/identify.ts';
+
+export { fit } from './match/fit.ts';
+export {
+  BORE_SHAPES,
+  gearAttributes,
+  matchFitInput,
+  matchFitOutput,
+  PART_TYPES,
+  type AttributeFit,
+  type GearAttributes,
+  type MatchFit,
+} from './match/schema.ts';
+
+export { entry, entryPayload, WORM_QUANTITIES, type Entry, type EntryPayload, type WormQuantity } from './job/entry.ts';
+export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
+export { combine, wormQuestion } from './job/wormReadings.ts';
+export { wantedWorm } from './job/wantedWorm.ts';

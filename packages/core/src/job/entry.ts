@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { measured } from '../quantity/measured.ts';
+import { facts } from '../trace/schema.ts';
+
+const id = z.string().min(1).max(80);
+const note = z.string().max(2000);
+const uuid = z.uuid();
+const hash = z.string().regex(/^[0-9a-f]{64}$/);
+
+const payload = <T extends string, S extends z.ZodRawShape>(kind: T, shape: S) => z.strictObject({ kind: z.literal(kind), ...shape });
+
+/** Dimensions read off a worm; one quantity per entry, so that each can be taken back. */
+export const WORM_QUANTITIES = [
+  'tipDiameterMm',
+  'rootDiameterMm',
+  'axialPitch',
+  'leadAngleDeg',
+  'centreDistanceMm',
+  'starts',
+  'boreDiameterMm',
+  'faceWidthMm',
+] as const;
+export type WormQuantity = (typeof WORM_QUANTITIES)[number];
+
+/** What an entry can say. Adding a kind here makes every fold that forgets it a type error. */
+export const entryPayload = z.discriminatedUnion('kind', [
+  payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
+  payload('lookRecorded', { look: id, result: id, note: note.optional() }),
+  payload('stepDone', { step: id }),
+  payload('cautionAcknowledged', { caution: id }),
+  payload('dimensionRead', {
+    gear: id,
+    quantity: z.enum(WORM_QUANTITIES),
+    reading: measured,
+    /** Pitches measured over, or teeth of the wheel at the measured centre distance. */
+    over: z.int().positive().optional(),
+    instrument: id,
+    /** What was typed, in the unit it was read in: "0.7106 in". */
+    entered: z.string().max(60),
+  }),
+  payload('handNoted', { gear: id, hand: z.enum(['right', 'left']) }),
+  payload('photoTaken', { hash, about: id, note: note.optional() }),
+  payload('decided', { fault: id, remedy: id, probability: z.number().min(0).max(1) }),
+  payload('partChosen', {
+    gear: id,
+    partId: uuid,
+    partNumber: z.string(),
+    name: z.string(),
+    probability: z.number().min(0).max(1),
+    priceMinor: z.int().min(0).optional(),
+  }),
+  payload('partFitted', { gear: id, partId: uuid, partNumber: z.string() }),
+  payload('closingDone', { step: id }),
+  payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),
+  payload('remark', { text: note.min(1) }),
+  payload('closed', { outcome: z.enum(['cleaned', 'repaired', 'replaced', 'returned', 'scrapped']), found: note, note: note.optional() }),
+  payload('reopened', { reason: note.min(1) }),
+  payload('withdrawn', { entry: uuid }),
+]);
+export type EntryPayload = z.infer<typeof entryPayload>;
+
+/** One line of a job's history. The id is made by the device that wrote it, so sending twice is harmless. */
+export const entry = z.strictObject({
+  id: uuid,
+  jobId: uuid,
+  at: z.iso.datetime(),
+  by: id,
+  payload: entryPayload,
+});
+export type Entry = z.infer<typeof entry>;

@@ -1,0 +1,139 @@
+import type { Measured } from '../quantity/measured.ts';
+import type { Facts } from '../trace/hypotheses.ts';
+import type { Entry, EntryPayload, WormQuantity } from './entry.ts';
+
+export interface DimensionReading {
+  readonly entryId: string;
+  readonly reading: Measured;
+  readonly over?: number;
+  readonly instrument: string;
+  readonly entered: string;
+}
+
+export interface GearState {
+  /** Readings of one quantity, oldest first. */
+  readonly readings: Readonly<Partial<Record<WormQuantity, readonly DimensionReading[]>>>;
+  readonly hand?: 'right' | 'left';
+  readonly chosen?: Payload<'partChosen'>;
+  readonly fitted?: Payload<'partFitted'>;
+}
+
+/** What a job is now. Nobody edits it: it is always the fold of the job's entries. */
+export interface JobState {
+  readonly jobId: string;
+  readonly takenIn: Payload<'takenIn'> | null;
+  readonly takenInAt: string | null;
+  readonly facts: Facts;
+  readonly observations: readonly { readonly look: string; readonly result: string; readonly entryId: string }[];
+  readonly reached: readonly string[];
+  readonly acknowledged: readonly string[];
+  readonly gears: Readonly<Record<string, GearState>>;
+  readonly decided: Payload<'decided'> | null;
+  readonly closingDone: readonly string[];
+  readonly proofs: readonly Payload<'proofDone'>[];
+  readonly photos: readonly Payload<'photoTaken'>[];
+  readonly remarks: readonly string[];
+  readonly closed: (Payload<'closed'> & { readonly at: string; readonly by: string }) | null;
+  /** Entries that stand, oldest first; withdrawn ones and their withdrawals are listed apart. */
+  readonly standing: readonly Entry[];
+  readonly withdrawn: readonly Entry[];
+}
+
+type Payload<K extends EntryPayload['kind']> = Extract<EntryPayload, { kind: K }>;
+
+/**
+ * Entries of one job, in any order and sent any number of times → what the job is now.
+ * Pure and the same everywhere: two devices that hold the same entries see the same job.
+ */
+export function foldJob(jobId: string, entries: readonly Entry[]): JobState {
+  const ordered = inOrder(entries.filter((each) => each.jobId === jobId));
+  const gone = withdrawnIds(ordered);
+  const standing = ordered.filter(({ id, payload }) => !gone.has(id) && payload.kind !== 'withdrawn');
+  const withdrawn = ordered.filter(({ id, payload }) => gone.has(id) && payload.kind !== 'withdrawn');
+  return standing.reduce(apply, { ...EMPTY, jobId, standing, withdrawn });
+}
+
+const EMPTY: Omit<JobState, 'jobId' | 'standing' | 'withdrawn'> = {
+  takenIn: null,
+  takenInAt: null,
+  facts: {},
+  observations: [],
+  reached: [],
+  acknowledged: [],
+  gears: {},
+  decided: null,
+  closingDone: [],
+  proofs: [],
+  photos: [],
+  remarks: [],
+  closed: null,
+};
+
+/** By time, ties by id, each id once: an order every device agrees on. */
+export function inOrder(entries: readonly Entry[]): readonly Entry[] {
+  const once = [...new Map(entries.map((each) => [each.id, each])).values()];
+  return once.sort((p, q) => Date.parse(p.at) - Date.parse(q.at) || (p.id < q.id ? -1 : 1));
+}
+
+/** Taking back a withdrawal puts the first entry back; so the latest are settled first. */
+function withdrawnIds(ordered: readonly Entry[]): ReadonlySet<string> {
+  const gone = new Set<string>();
+  for (const { id, payload } of [...ordered].reverse()) {
+    if (payload.kind === 'withdrawn' && !gone.has(id)) gone.add(payload.entry);
+  }
+  return gone;
+}
+
+function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
+  switch (payload.kind) {
+    case 'takenIn':
+      return { ...state, takenIn: payload, takenInAt: at, facts: payload.facts };
+    case 'lookRecorded':
+      return { ...state, observations: [...state.observations, { look: payload.look, result: payload.result, entryId: id }] };
+    case 'stepDone':
+      return { ...state, reached: once(state.reached, payload.step) };
+    case 'cautionAcknowledged':
+      return { ...state, acknowledged: once(state.acknowledged, payload.caution) };
+    case 'dimensionRead': {
+      const { gear, quantity, reading, over, instrument, entered } = payload;
+      const before = state.gears[gear]?.readings ?? {};
+      const list = [...(before[quantity] ?? []), { entryId: id, reading, over, instrument, entered }];
+      return withGear(state, gear, { readings: { ...before, [quantity]: list } });
+    }
+    case 'handNoted':
+      return withGear(state, payload.gear, { hand: payload.hand });
+    case 'photoTaken':
+      return { ...state, photos: [...state.photos, payload] };
+    case 'decided':
+      return { ...state, decided: payload };
+    case 'partChosen':
+      return withGear(state, payload.gear, { chosen: payload });
+    case 'partFitted':
+      return withGear(state, payload.gear, { fitted: payload });
+    case 'closingDone':
+      return { ...state, closingDone: once(state.closingDone, payload.step) };
+    case 'proofDone':
+      return { ...state, proofs: [...state.proofs.filter(({ proof }) => proof !== payload.proof), payload] };
+    case 'remark':
+      return { ...state, remarks: [...state.remarks, payload.text] };
+    case 'closed':
+      return { ...state, closed: { ...payload, at, by } };
+    case 'reopened':
+      return { ...state, closed: null };
+    case 'withdrawn':
+      return state;
+    default:
+      return unforeseen(payload);
+  }
+}
+
+const once = (list: readonly string[], item: string) => (list.includes(item) ? list : [...list, item]);
+
+const withGear = (state: JobState, gear: string, change: Partial<GearState>): JobState => ({
+  ...state,
+  gears: { ...state.gears, [gear]: { ...(state.gears[gear] ?? { readings: {} }), ...change } },
+});
+
+function unforeseen(payload: never): never {
+  throw new TypeError(`no fold for ${JSON.stringify(payload)}`);
+}

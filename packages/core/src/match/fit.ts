@@ -1,0 +1,102 @@
+import { fail } from '../failure/CoreFailure.ts';
+import { normalWithin } from '../inference/normal.ts';
+import { FINEST, type Measured } from '../quantity/measured.ts';
+import { RULES, type Rule } from './rules.ts';
+import type { AttributeFit, AttributeName, GearAttributes, MatchFit, MatchFitInput } from './schema.ts';
+
+/** Work on a part goes wrong now and then (judgement). */
+const WORK_SUCCEEDS = 0.85;
+/** Another material can do, but the weakest link moves (judgement). */
+const OTHER_MATERIAL = 0.6;
+/** No bench reading makes a part more certain, or more hopeless, than this. */
+const CERTAIN = 0.995;
+
+/**
+ * Will this part do for the gear that is wanted? Every attribute that either side gives is judged on
+ * its own: fits, fits after named work, does not fit (by how much), or not known. The probability is
+ * the product of the attributes' own; the deciding attribute is the least likely one.
+ * Numbers may be exact or readings with their ±; mm and degrees.
+ *
+ * @throws CoreFailure where nothing is wanted, or the part gives nothing.
+ * @example wanted bore 12 mm, part bore 11.5 mm → boreDiameterMm fitsAfterWork, difference −0.5
+ */
+export function fit({ wanted, part, claims = [], machine }: MatchFitInput): MatchFit {
+  if (Object.keys(wanted).length === 0) throw fail('nothingGiven', 'wanted', { why: 'Say at least one thing the wanted gear must be.' });
+  if (Object.keys(part).length === 0) throw fail('nothingGiven', 'part', { why: 'Nothing is known of this part.' });
+  const [w, p] = [inOnePitch(wanted), inOnePitch(part)];
+  const names = ATTRIBUTE_ORDER.filter((name) => w[name] !== undefined || p[name] !== undefined);
+  const attributes = names.map((name) => judge(name, w[name], p[name], w));
+  const deciding = attributes.reduce<AttributeFit | null>(
+    (worst, each) => (!worst || each.probability < worst.probability ? each : worst),
+    null,
+  );
+  const refused = attributes.filter(({ state }) => state === 'doesNotFit');
+  const claimed = machine !== undefined && claims.includes(machine);
+  return {
+    probability: attributes.reduce((product, each) => product * each.probability, 1),
+    deciding: deciding && deciding.probability < CERTAIN ? deciding.name : null,
+    attributes,
+    ...(claimed && refused[0] ? { contradiction: refused[0].name } : {}),
+  };
+}
+
+const ATTRIBUTE_ORDER: readonly AttributeName[] = [...(Object.keys(RULES) as AttributeName[]), 'material'];
+
+/** Diametral pitch and module are one attribute in two spellings: compared as a module in mm. */
+function inOnePitch(gear: GearAttributes): GearAttributes {
+  if (gear.diametralPitch === undefined) return gear;
+  const { diametralPitch, ...rest } = gear;
+  const moduleMm = 25.4 / diametralPitch;
+  return gear.type === 'worm' ? { axialModuleMm: moduleMm, ...rest } : { normalModuleMm: moduleMm, ...rest };
+}
+
+type Given = GearAttributes[AttributeName];
+
+function judge(name: AttributeName, wanted: Given, part: Given, all: GearAttributes): AttributeFit {
+  const shown = { name, ...(wanted !== undefined && { wanted: plain(wanted) }), ...(part !== undefined && { part: plain(part) }) };
+  if (name === 'material') return { ...shown, ...judgeMaterial(wanted, part) };
+  const rule = RULES[name] as Rule;
+  if (wanted === undefined || part === undefined) return { ...shown, state: 'unknown', probability: rule.need, work: 'measure it' };
+  if (rule.kind === 'exact') {
+    const agrees = wanted === part;
+    const bothCounts = typeof wanted === 'number' && typeof part === 'number';
+    return {
+      ...shown,
+      state: agrees ? 'fits' : 'doesNotFit',
+      ...(bothCounts && { difference: part - wanted }),
+      probability: agrees ? CERTAIN : 1 - CERTAIN,
+    };
+  }
+  return { ...shown, ...judgeSize(rule, reading(wanted), reading(part), all) };
+}
+
+function judgeSize(rule: Extract<Rule, { kind: 'size' }>, wanted: Measured, part: Measured, all: GearAttributes) {
+  const difference = part.value - wanted.value;
+  const error = Math.hypot(wanted.plusMinus, part.plusMinus, FINEST);
+  const allowed = rule.fixed + rule.share * Math.abs(wanted.value);
+  // How likely it is that the true difference is within what is allowed.
+  const within = normalWithin(0, allowed, difference, error);
+  const asIs = Math.min(within, CERTAIN);
+  const work = workFor(rule, difference, wanted.value, all);
+  if (within >= 0.5) return { state: 'fits' as const, difference, probability: asIs };
+  if (work) return { state: 'fitsAfterWork' as const, difference, work, probability: Math.max(asIs, WORK_SUCCEEDS) };
+  return { state: 'doesNotFit' as const, difference, probability: Math.max(asIs, 1 - CERTAIN) };
+}
+
+function workFor(rule: Extract<Rule, { kind: 'size' }>, difference: number, wanted: number, all: GearAttributes): string | null {
+  const work = difference > 0 ? rule.above : rule.below;
+  // Splines, keys and flats cannot be opened out or sleeved like a round hole.
+  const shapedBore = rule === RULES.boreDiameterMm && all.boreShape !== undefined && all.boreShape !== 'round';
+  if (!work || shapedBore || Math.abs(difference) > work.fixed + work.share * Math.abs(wanted)) return null;
+  return work.say(difference);
+}
+
+function judgeMaterial(wanted: Given, part: Given) {
+  if (wanted === undefined || part === undefined) return { state: 'unknown' as const, probability: 0.95, work: 'look at it' };
+  if (wanted === part) return { state: 'fits' as const, probability: CERTAIN };
+  return { state: 'fitsAfterWork' as const, probability: OTHER_MATERIAL, work: 'another material: check which link becomes the weakest' };
+}
+
+const reading = (given: Given): Measured => (typeof given === 'object' ? (given as Measured) : { value: given as number, plusMinus: 0 });
+
+const plain = (given: NonNullable<Given>): number | string => (typeof given === 'object' ? given.value : given);

@@ -1,0 +1,84 @@
+import type { AttributeName } from './schema.ts';
+
+/** How one attribute is judged. `need` is how often it is right when nobody has measured it. */
+export type Rule =
+  | { readonly kind: 'exact'; readonly need: number }
+  | {
+      readonly kind: 'size';
+      readonly need: number;
+      /** Largest difference that still fits: a fixed part and a share of the wanted value. */
+      readonly fixed: number;
+      readonly share: number;
+      readonly above?: Work;
+      readonly below?: Work;
+    };
+
+/** Work that makes a part fit which is too large or too small by at most so much. */
+interface Work {
+  readonly fixed: number;
+  readonly share: number;
+  readonly say: (difference: number) => string;
+}
+
+const mm = (value: number) => `${Math.abs(value).toFixed(2)} mm`;
+
+/**
+ * Tolerances of the project for small gears: a pitch must agree within 0.6 % or the flanks climb
+ * within a few teeth (24 DP is 5.8 % off module 1); the rest are bench figures, marked as judgement
+ * in docs/formats.md.
+ */
+export const RULES: Readonly<Partial<Record<AttributeName, Rule>>> = {
+  type: { kind: 'exact', need: 0.9 },
+  starts: { kind: 'exact', need: 0.6 },
+  teeth: { kind: 'exact', need: 0.3 },
+  hand: { kind: 'exact', need: 0.85 },
+  boreShape: { kind: 'exact', need: 0.7 },
+  splineTeeth: { kind: 'exact', need: 0.5 },
+  mateTeeth: { kind: 'exact', need: 0.7 },
+  axialModuleMm: { kind: 'size', need: 0.5, fixed: 0, share: 0.006 },
+  normalModuleMm: { kind: 'size', need: 0.5, fixed: 0, share: 0.006 },
+  diametralPitch: { kind: 'size', need: 0.5, fixed: 0, share: 0.006 },
+  pressureAngleDeg: { kind: 'size', need: 0.75, fixed: 1.5, share: 0 },
+  helixAngleDeg: { kind: 'size', need: 0.6, fixed: 1, share: 0 },
+  leadAngleDeg: { kind: 'size', need: 0.7, fixed: 1, share: 0 },
+  pitchDiameterMm: { kind: 'size', need: 0.5, fixed: 0.1, share: 0.003 },
+  tipDiameterMm: { kind: 'size', need: 0.5, fixed: 0.15, share: 0.003 },
+  outsideDiameterMm: { kind: 'size', need: 0.5, fixed: 0.15, share: 0.003 },
+  centreDistanceMm: { kind: 'size', need: 0.6, fixed: 0.08, share: 0.002 },
+  boreDiameterMm: {
+    kind: 'size',
+    need: 0.4,
+    fixed: 0.03,
+    share: 0,
+    below: { fixed: 1.5, share: 0, say: (d) => `open the bore by ${mm(d)}, true to the teeth` },
+    above: {
+      fixed: 3,
+      share: 0,
+      say: (d) => (d <= 0.15 ? `bond it with retaining compound, gap ${mm(d)} on the diameter` : `make a sleeve to take up ${mm(d)}`),
+    },
+  },
+  dFlatMm: { kind: 'size', need: 0.5, fixed: 0.1, share: 0 },
+  keyWidthMm: { kind: 'size', need: 0.5, fixed: 0.05, share: 0 },
+  faceWidthMm: {
+    kind: 'size',
+    need: 0.6,
+    fixed: 0.15,
+    share: 0.02,
+    above: { fixed: 0, share: 0.25, say: (d) => `face ${mm(d)} off its width` },
+  },
+  hubDiameterMm: {
+    kind: 'size',
+    need: 0.7,
+    fixed: 0.3,
+    share: 0.02,
+    above: { fixed: 2, share: 0, say: (d) => `turn ${mm(d)} off the hub` },
+  },
+  hubLengthMm: {
+    kind: 'size',
+    need: 0.7,
+    fixed: 0.2,
+    share: 0,
+    above: { fixed: 3, share: 0, say: (d) => `shorten the hub by ${mm(d)}` },
+    below: { fixed: 3, share: 0, say: (d) => `put a ${mm(d)} spacer beside the hub` },
+  },
+};

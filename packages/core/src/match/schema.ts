@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { measuredLength } from '../quantity/measured.ts';
+
+const length = z.union([z.number().positive(), measuredLength]);
+const angle = z.union([z.number(), z.strictObject({ value: z.number(), plusMinus: z.number().min(0) })]);
+const count = z.int().positive();
+
+export const BORE_SHAPES = ['round', 'dFlat', 'doubleD', 'square', 'hex', 'key', 'spline', 'tab'] as const;
+export const PART_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw'] as const;
+
+/** What a gear is, attribute by attribute; a number may be exact or a reading with its ±. Lengths mm, angles degrees. */
+export const gearAttributes = z.strictObject({
+  type: z.enum(PART_TYPES).optional(),
+  starts: count.optional(),
+  teeth: count.optional(),
+  axialModuleMm: length.optional(),
+  normalModuleMm: length.optional(),
+  diametralPitch: z.number().positive().optional(),
+  pressureAngleDeg: angle.optional(),
+  helixAngleDeg: angle.optional(),
+  leadAngleDeg: angle.optional(),
+  hand: z.enum(['right', 'left']).optional(),
+  pitchDiameterMm: length.optional(),
+  tipDiameterMm: length.optional(),
+  outsideDiameterMm: length.optional(),
+  centreDistanceMm: length.optional(),
+  boreShape: z.enum(BORE_SHAPES).optional(),
+  boreDiameterMm: length.optional(),
+  dFlatMm: length.optional(),
+  keyWidthMm: length.optional(),
+  splineTeeth: count.optional(),
+  faceWidthMm: length.optional(),
+  hubDiameterMm: length.optional(),
+  hubLengthMm: length.optional(),
+  material: z.string().min(1).optional(),
+  mateTeeth: count.optional(),
+});
+export type GearAttributes = z.infer<typeof gearAttributes>;
+export type AttributeName = keyof GearAttributes;
+
+export const FIT_STATES = ['fits', 'fitsAfterWork', 'doesNotFit', 'unknown'] as const;
+
+export const matchFitInput = z.strictObject({
+  wanted: gearAttributes,
+  part: gearAttributes,
+  /** What the seller says it fits; evidence, never proof. */
+  claims: z.array(z.string()).optional(),
+  machine: z.string().optional(),
+});
+export type MatchFitInput = z.infer<typeof matchFitInput>;
+
+const attributeFit = z.object({
+  name: z.string(),
+  state: z.enum(FIT_STATES),
+  /** Part less wanted, in the attribute's own unit. */
+  difference: z.number().optional(),
+  work: z.string().optional(),
+  probability: z.number(),
+  wanted: z.union([z.number(), z.string()]).optional(),
+  part: z.union([z.number(), z.string()]).optional(),
+});
+export type AttributeFit = z.infer<typeof attributeFit>;
+
+export const matchFitOutput = z.object({
+  probability: z.number(),
+  deciding: z.string().nullable(),
+  attributes: z.array(attributeFit),
+  contradiction: z.string().optional(),
+});
+export type MatchFit = z.infer<typeof matchFitOutput>;

@@ -1,0 +1,94 @@
+import { z } from 'zod';
+import { motion } from './driveline/motion.ts';
+import { motionInput, motionOutput } from './driveline/schema.ts';
+import { CoreFailure, fail } from './failure/CoreFailure.ts';
+import { failureFromZod } from './failure/fromZod.ts';
+import { wormDimensions, wormDimensionsInput, wormDimensionsOutput } from './gear/worm/dimensions.ts';
+import { identifyWorm, wormIdentifyInput, wormIdentifyOutput } from './gear/worm/identify.ts';
+import { fit } from './match/fit.ts';
+import { matchFitInput, matchFitOutput } from './match/schema.ts';
+import { checkPack } from './trace/checkPack.ts';
+import { traceNext } from './trace/next.ts';
+import type { Pack } from './trace/pack.ts';
+import { traceInput, traceOutput } from './trace/schema.ts';
+
+/** One thing the core works out: checked on the way in and on the way out. */
+export interface Operation {
+  readonly name: string;
+  readonly summary: string;
+  readonly input: z.ZodType;
+  readonly output: z.ZodType;
+  /** @throws CoreFailure with the path of the field at fault; never NaN, never an empty answer */
+  readonly run: (input: unknown) => unknown;
+}
+
+export interface Operations {
+  readonly list: readonly Operation[];
+  /** Runs by name. @throws CoreFailure also where there is no such operation */
+  readonly run: (name: string, input: unknown) => unknown;
+}
+
+/** The one public door of the core. Families are data and are handed in by whoever opens it. */
+export function createOperations(findFamily: (id: string) => Pack | undefined, familyIds: () => readonly string[] = () => []): Operations {
+  const family = (given: string | Pack): Pack => {
+    if (typeof given !== 'string') return inside('family', () => checkPack(given));
+    const found = findFamily(given);
+    if (!found) throw fail('unknownId', 'family', { given, known: familyIds().join(', ') });
+    return found;
+  };
+  const list: readonly Operation[] = [
+    operation('driveline.motion', 'What turns, what stands, and how far to turn until it shows', motionInput, motionOutput, motion),
+    operation('trace.next', 'Suspects, and the look most worth the next minutes', traceInput, traceOutput, (input) =>
+      traceNext(input, family(input.family)),
+    ),
+    operation(
+      'gear.worm.dimensions',
+      'Worm and wheel from starts, teeth and module',
+      wormDimensionsInput,
+      wormDimensionsOutput,
+      wormDimensions,
+    ),
+    operation('gear.worm.identify', 'Which standard worm was this', wormIdentifyInput, wormIdentifyOutput, identifyWorm),
+    operation('match.fit', 'Does this part fit, attribute by attribute', matchFitInput, matchFitOutput, fit),
+  ];
+  const byName = new Map(list.map((each) => [each.name, each]));
+  return {
+    list,
+    run: (name, input) => {
+      const found = byName.get(name);
+      if (!found) throw fail('unknownId', 'op', { given: name, known: [...byName.keys()].join(', ') });
+      return found.run(input);
+    },
+  };
+}
+
+function operation<I extends z.ZodType, O extends z.ZodType>(
+  name: string,
+  summary: string,
+  input: I,
+  output: O,
+  work: (input: z.output<I>) => z.input<O>,
+): Operation {
+  return {
+    name,
+    summary,
+    input,
+    output,
+    run: (raw) => {
+      const given = input.safeParse(raw);
+      if (!given.success) throw failureFromZod(given.error, raw);
+      // The output schema refuses NaN and Infinity: a sum that went wrong is an error, not an answer.
+      return output.parse(work(given.data));
+    },
+  };
+}
+
+/** Runs a check whose paths start below a field of the input. */
+function inside<T>(field: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (!(error instanceof CoreFailure)) throw error;
+    throw fail(error.code, `${field}.${error.path}`, error.detail);
+  }
+}

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+/** A reading with one standard deviation of the instrument and the hand that held it. */
+export const measured = z.strictObject({ value: z.number(), plusMinus: z.number().min(0) });
+export type Measured = z.infer<typeof measured>;
+
+/** As `measured`, for lengths that can only be positive. */
+export const measuredLength = z.strictObject({ value: z.number().positive(), plusMinus: z.number().min(0) });
+
+/**
+ * Instruments and one standard deviation of a reading in an unhurried hand, in mm
+ * (degrees for the protractor). Shop figures of the project; a reading may carry its own.
+ */
+export const INSTRUMENTS = {
+  steelRule: { name: 'Steel rule', plusMinus: 0.5 },
+  plasticCaliper: { name: 'Plastic caliper', plusMinus: 0.1 },
+  digitalCaliper: { name: 'Digital caliper', plusMinus: 0.03 },
+  micrometer: { name: 'Micrometer', plusMinus: 0.005 },
+  protractor: { name: 'Protractor', plusMinus: 0.5 },
+} as const;
+export type InstrumentId = keyof typeof INSTRUMENTS;
+
+/** Smallest standard deviation the sums use: nobody's reading is perfect. In mm or degrees. */
+export const FINEST = 0.002;

@@ -1,0 +1,141 @@
+import { z } from 'zod';
+import { drivelineSchema, faultMode, motionState } from '../driveline/schema.ts';
+
+const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Ids are small letters, digits and single hyphens.');
+const text = z.string().min(1);
+const chance = z.number().min(0).max(1);
+const minutes = z.number().min(0).max(600);
+
+export const caution = z.strictObject({
+  id,
+  text,
+  /** `hurt`: someone can be hurt, so it must be acknowledged on purpose. */
+  level: z.enum(['hurt', 'harm', 'law']),
+});
+
+/** One piece of taking the machine apart, with what must be done before it. */
+export const step = z.strictObject({
+  id,
+  name: text,
+  how: text,
+  minutes,
+  needs: z.array(id).default([]),
+  tools: z.array(text).default([]),
+  cautions: z.array(id).default([]),
+});
+
+/** When a fact about the machine makes a fault more or less likely, and why. */
+export const shift = z.strictObject({
+  fact: z.string().min(1),
+  is: z.union([z.boolean(), z.string()]).optional(),
+  atLeast: z.number().optional(),
+  factor: z.number().positive(),
+  why: text,
+});
+
+export const remedy = z.strictObject({
+  kind: z.enum(['clean', 'refill', 'adjust', 'reseal', 'free', 'replace']),
+  text,
+  minutes,
+  /** The gear card whose part has to be found; absent where nothing needs to be bought. */
+  part: id.optional(),
+});
+
+export const fault = z.strictObject({
+  id,
+  name: text,
+  /** The joint, body or outlying station it sits at. */
+  at: id,
+  prior: z.number().positive(),
+  /** Ways in which it shows in the motion; a share without a mode leaves the chain sound. */
+  modes: z.array(z.strictObject({ mode: faultMode.optional(), share: chance.gt(0) })).default([]),
+  shifts: z.array(shift).default([]),
+  remedy,
+  tell: text,
+});
+
+const lookBase = {
+  id,
+  name: text,
+  how: text,
+  minutes: minutes.gt(0),
+  /** Steps that must be done first. */
+  needs: z.array(id).default([]),
+  tools: z.array(text).default([]),
+  helper: z.boolean().default(false),
+  cautions: z.array(id).default([]),
+  /** Where on the drive line one looks. */
+  at: id,
+};
+
+/** A look whose outcome the motion model works out for every fault: drive here, watch there. */
+export const kinematicLook = z.strictObject({
+  ...lookBase,
+  kind: z.literal('kinematic'),
+  drive: z.strictObject({ body: id, turns: z.number() }),
+  watch: id,
+  held: z.array(id).default([]),
+  underLoad: z.boolean().default(false),
+  /** Chance of misreading a movement that is large enough to see. */
+  misread: chance.default(0.04),
+  words: z.partialRecord(motionState, text),
+});
+
+/** A look whose likelihoods are a judgement, fault by fault; `otherwise` for every fault not named. */
+export const tableLook = z.strictObject({
+  ...lookBase,
+  kind: z.literal('table'),
+  results: z.array(z.strictObject({ id, name: text })).min(2),
+  likelihoods: z.record(id, z.array(chance)),
+  otherwise: z.array(chance),
+});
+
+export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);
+
+/** Something outside the gear chain that belongs to the picture: a tank, a hose, a supply. */
+export const outlier = z.strictObject({ id, name: text, beside: id });
+
+export const gearCard = z.strictObject({ id, name: text, body: id, type: z.enum(['worm', 'wormWheel', 'other']) });
+
+export const closingStep = z.strictObject({
+  id,
+  name: text,
+  how: text,
+  minutes,
+  cautions: z.array(id).default([]),
+  /** The opening step it undoes; absent for work that exists only on the way back. */
+  closes: id.optional(),
+});
+
+export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).default([]) });
+
+/** A machine family as data: its chain, what fails, what can be looked at, and the way in and back. */
+export const packSchema = z.strictObject({
+  id,
+  name: text,
+  summary: text,
+  safetyCritical: z.boolean().default(false),
+  complaints: z.array(text).min(1),
+  driveline: drivelineSchema,
+  /** Bodies from the driver to the output, as they are drawn. */
+  order: z.array(id).min(2),
+  outliers: z.array(outlier).default([]),
+  cautions: z.array(caution).default([]),
+  faults: z.array(fault).min(2),
+  looks: z.array(look).min(2),
+  steps: z.array(step).default([]),
+  gears: z.array(gearCard).default([]),
+  closing: z.array(closingStep).default([]),
+  proofs: z.array(proof).min(1),
+  /** The fixed order of looks in a textbook, kept for comparison. */
+  textbookOrder: z.array(id).default([]),
+});
+
+export type Pack = z.infer<typeof packSchema>;
+export type Fault = Pack['faults'][number];
+export type Look = Pack['looks'][number];
+export type KinematicLook = z.infer<typeof kinematicLook>;
+export type TableLook = z.infer<typeof tableLook>;
+export type Step = Pack['steps'][number];
+export type Caution = Pack['cautions'][number];
+export type GearCard = Pack['gears'][number];

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { caution, packSchema, step } from './pack.ts';
+
+export const facts = z.record(z.string(), z.union([z.number(), z.boolean(), z.string()]));
+
+export const traceInput = z.strictObject({
+  family: z.union([z.string().min(1), packSchema]),
+  facts: facts.default({}),
+  observations: z.array(z.strictObject({ look: z.string(), result: z.string() })).default([]),
+  reached: z.array(z.string()).default([]),
+  confidence: z.number().gt(0.5).lt(1).default(0.9),
+});
+export type TraceInput = z.infer<typeof traceInput>;
+
+const lookAdvice = z.object({
+  look: z.string(),
+  name: z.string(),
+  /** The look and the opening still to do. */
+  minutes: z.number(),
+  lookMinutes: z.number(),
+  expectedBits: z.number(),
+  results: z.array(z.object({ result: z.string(), name: z.string(), probability: z.number() })),
+  steps: z.array(step),
+  cautions: z.array(caution),
+});
+export type LookAdvice = z.infer<typeof lookAdvice>;
+
+export const traceOutput = z.object({
+  suspects: z.array(
+    z.object({
+      fault: z.string(),
+      name: z.string(),
+      joint: z.string().optional(),
+      at: z.string(),
+      prior: z.number(),
+      probability: z.number(),
+      because: z.array(z.object({ look: z.string(), result: z.string(), bits: z.number() })),
+    }),
+  ),
+  noneOfTheseProbability: z.number(),
+  next: lookAdvice.nullable(),
+  alternatives: z.array(lookAdvice),
+  verdict: z.object({ fault: z.string(), probability: z.number() }).nullable(),
+  remainingMinutesEstimate: z.number(),
+  factShifts: z.array(z.object({ fault: z.string(), factor: z.number(), why: z.string() })),
+});
+export type TraceOutput = z.infer<typeof traceOutput>;

@@ -1,0 +1,2 @@
+export { FAMILIES, familyIds, findFamily } from './families.ts';
+export { operations } from './operations.ts';
