@@ -35,6 +35,7 @@ export {
 } from './match/schema.ts';
 
 export { entry, entryPayload, WORM_QUANTITIES, type Entry, type EntryPayload, type WormQuantity } from './job/entry.ts';
+export { checkEntry } from './job/checkEntry.ts';
 export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
 export { combine, wormQuestion } from './job/wormReadings.ts';
 export { wantedWorm } from './job/wantedWorm.ts';

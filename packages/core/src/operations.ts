@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { motion } from './driveline/motion.ts';
 import { motionInput, motionOutput } from './driveline/schema.ts';
 import { CoreFailure, fail } from './failure/CoreFailure.ts';

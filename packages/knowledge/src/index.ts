@@ -1,2 +1,3 @@
 export { FAMILIES, familyIds, findFamily } from './families.ts';
 export { operations } from './operations.ts';
+export { SCENARIO, scenarioEntryPayload, type Scenario } from './scenario.ts';

@@ -1,6 +1,5 @@
 import { fail } from '../failure/CoreFailure.ts';
 import type { Body, Driveline, MotionInput } from './schema.ts';
-import { bodiesOf } from './transmission.ts';
 
 /** Refuses a driveline that names a body or joint twice, or a body that is not there. */
 export function checkDriveline(driveline: Driveline, path = 'driveline'): void {

@@ -89,7 +89,8 @@ function states(
   return new Map(
     driveline.bodies.map(({ id }) => {
       const { value = 0, less = false } = known.get(id) ?? {};
-      const moving: MotionState = jerking.has(id) ? 'irregular' : less ? 'less' : 'turns';
+      const slowed: MotionState = less ? 'less' : 'turns';
+      const moving: MotionState = jerking.has(id) ? 'irregular' : slowed;
       const resting: MotionState = locked.has(id) ? 'locked' : 'still';
       return [id, { value, state: value === 0 ? resting : moving }];
     }),

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { CoreFailure } from './CoreFailure.ts';
+import { CoreFailure, type FailureCode } from './CoreFailure.ts';
 
 type Issue = z.core.$ZodIssue;
 
@@ -23,11 +23,7 @@ export function failureFromZod(error: z.ZodError, input: unknown): CoreFailure {
         detail: { wanted: wanted(issue.expected), given },
       });
     case 'too_small':
-      return new CoreFailure({
-        code: issue.origin === 'array' ? 'nothingGiven' : issue.minimum === 0 && !issue.inclusive ? 'notPositive' : 'outOfRange',
-        path: path.join('.'),
-        detail: { minimum: Number(issue.minimum), given },
-      });
+      return new CoreFailure({ code: tooSmall(issue), path: path.join('.'), detail: { minimum: Number(issue.minimum), given } });
     case 'too_big':
       return new CoreFailure({
         code: 'outOfRange',
@@ -47,6 +43,11 @@ export function failureFromZod(error: z.ZodError, input: unknown): CoreFailure {
         detail: { why: issue.message, given },
       });
   }
+}
+
+function tooSmall(issue: z.core.$ZodIssueTooSmall): FailureCode {
+  if (issue.origin === 'array') return 'nothingGiven';
+  return Number(issue.minimum) === 0 && !issue.inclusive ? 'notPositive' : 'outOfRange';
 }
 
 /** A union reports one list per branch; the branch that got furthest in names the real culprit. */

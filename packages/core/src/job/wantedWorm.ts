@@ -1,10 +1,11 @@
 import type { WormCandidate } from '../gear/worm/identify.ts';
 import type { GearAttributes } from '../match/schema.ts';
+import type { GearCard } from '../trace/pack.ts';
 import { combine } from './wormReadings.ts';
 import type { GearState } from './fold.ts';
 
 /** The worm to look for: the candidate that explains the readings, with what only a reading can tell (bore, length, hand). */
-export function wantedWorm(candidate: WormCandidate, gear: GearState): GearAttributes {
+export function wantedWorm(candidate: WormCandidate, gear: GearState, card: GearCard): GearAttributes {
   const of = (quantity: 'boreDiameterMm' | 'faceWidthMm') => {
     const list = gear.readings[quantity];
     return list?.length ? { [quantity]: combine(list.map(({ reading }) => reading)) } : {};
@@ -16,6 +17,7 @@ export function wantedWorm(candidate: WormCandidate, gear: GearState): GearAttri
     // The pitch diameter is fitted through worn tips and a free root: good to about a tenth.
     pitchDiameterMm: { value: candidate.wormPitchDiameterMm, plusMinus: 0.08 },
     ...(gear.hand && { hand: gear.hand }),
+    ...(card.boreShape && { boreShape: card.boreShape }),
     ...of('boreDiameterMm'),
     ...of('faceWidthMm'),
   };

@@ -24,7 +24,8 @@ export function fit({ wanted, part, claims = [], machine }: MatchFitInput): Matc
   if (Object.keys(wanted).length === 0) throw fail('nothingGiven', 'wanted', { why: 'Say at least one thing the wanted gear must be.' });
   if (Object.keys(part).length === 0) throw fail('nothingGiven', 'part', { why: 'Nothing is known of this part.' });
   const [w, p] = [inOnePitch(wanted), inOnePitch(part)];
-  const names = ATTRIBUTE_ORDER.filter((name) => w[name] !== undefined || p[name] !== undefined);
+  // Whoever asks for no material takes any; of everything else that a part says, the wanted gear has its own.
+  const names = ATTRIBUTE_ORDER.filter((name) => w[name] !== undefined || (p[name] !== undefined && name !== 'material'));
   const attributes = names.map((name) => judge(name, w[name], p[name], w));
   const deciding = attributes.reduce<AttributeFit | null>(
     (worst, each) => (!worst || each.probability < worst.probability ? each : worst),
@@ -92,7 +93,7 @@ function workFor(rule: Extract<Rule, { kind: 'size' }>, difference: number, want
 }
 
 function judgeMaterial(wanted: Given, part: Given) {
-  if (wanted === undefined || part === undefined) return { state: 'unknown' as const, probability: 0.95, work: 'look at it' };
+  if (part === undefined) return { state: 'unknown' as const, probability: 0.95, work: 'look at it' };
   if (wanted === part) return { state: 'fits' as const, probability: CERTAIN };
   return { state: 'fitsAfterWork' as const, probability: OTHER_MATERIAL, work: 'another material: check which link becomes the weakest' };
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BORE_SHAPES } from '../match/schema.ts';
 import { drivelineSchema, faultMode, motionState } from '../driveline/schema.ts';
 
 const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Ids are small letters, digits and single hyphens.');
@@ -95,7 +96,14 @@ export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);
 /** Something outside the gear chain that belongs to the picture: a tank, a hose, a supply. */
 export const outlier = z.strictObject({ id, name: text, beside: id });
 
-export const gearCard = z.strictObject({ id, name: text, body: id, type: z.enum(['worm', 'wormWheel', 'other']) });
+export const gearCard = z.strictObject({
+  id,
+  name: text,
+  body: id,
+  type: z.enum(['worm', 'wormWheel', 'other']),
+  /** The bore every gear of this family has at this place; a part with another is refused. */
+  boreShape: z.enum(BORE_SHAPES).optional(),
+});
 
 export const closingStep = z.strictObject({
   id,

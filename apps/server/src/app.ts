@@ -1,0 +1,76 @@
+import helmet from '@fastify/helmet';
+import rateLimit from '@fastify/rate-limit';
+import fastifyStatic from '@fastify/static';
+import swagger from '@fastify/swagger';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import type { DataSource } from 'typeorm';
+import type { Config } from './config.ts';
+import { actor } from './plugins/actor.ts';
+import { errors } from './plugins/errors.ts';
+import { events } from './plugins/events.ts';
+import { PROBLEMS } from './problems.ts';
+import { jobRoutes } from './routes/jobs.ts';
+import { operationRoutes } from './routes/operations.ts';
+import { partRoutes } from './routes/parts.ts';
+import { photoRoutes } from './routes/photos.ts';
+import { shopRoutes } from './routes/shop.ts';
+
+/** The whole server on an open database, not yet listening. */
+export async function buildApp(config: Config, dataSource: DataSource): Promise<FastifyInstance> {
+  const app = Fastify({ logger: { level: config.LOG_LEVEL }, bodyLimit: 2 * 1024 * 1024, forceCloseConnections: true });
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  await app.register(errors);
+  await app.register(helmet, {
+    contentSecurityPolicy: {
+      directives: {
+        'default-src': ["'self'"],
+        // Styles are made at run time by the screens; workers start from a blob.
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:', 'blob:'],
+        'worker-src': ["'self'", 'blob:'],
+        'connect-src': ["'self'"],
+        'upgrade-insecure-requests': null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+  await app.register(rateLimit, { max: 1200, timeWindow: '1 minute' });
+  await app.register(swagger, {
+    openapi: {
+      openapi: '3.1.0',
+      info: { title: 'Patient Badger', version: '0.1.0', description: 'Operations and records of a small machine shop.' },
+    },
+    transform: jsonSchemaTransform,
+    transformObject: jsonSchemaTransformObject,
+  });
+  await app.register(actor, { dataSource });
+  await app.register(events, { dataSource, databaseUrl: config.DATABASE_URL });
+  for (const routes of [shopRoutes, jobRoutes, partRoutes, photoRoutes]) await app.register(routes, { dataSource });
+  await app.register(operationRoutes);
+  app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
+  app.get('/api/health', { schema: { hide: true } }, async () => {
+    await dataSource.query('SELECT 1');
+    return { well: true };
+  });
+  if (config.STATIC_DIR) await serveApp(app, config.STATIC_DIR);
+  return app;
+}
+
+/** The exported app; any address that is no file and no call is one of its screens. */
+async function serveApp(app: FastifyInstance, root: string): Promise<void> {
+  await app.register(fastifyStatic, {
+    root,
+    wildcard: false,
+    setHeaders: (reply, path) => {
+      // Names under _expo carry the hash of their content; everything else must be asked for again.
+      reply.header('cache-control', path.includes('/_expo/') ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  });
+  app.get('/*', { schema: { hide: true } }, (request, reply) => {
+    const isScreen = !request.url.startsWith('/api/') && !/\.\w+($|\?)/.test(request.url);
+    if (isScreen) return reply.sendFile('index.html');
+    return reply.status(404).send({ code: 'notFound', sentence: PROBLEMS.notFound.sentence });
+  });
+}

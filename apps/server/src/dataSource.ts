@@ -1,0 +1,16 @@
+import { DataSource } from 'typeorm';
+import { ENTITIES } from './entities/index.ts';
+import { FirstTables1700000000001 } from './migrations/1700000000001-FirstTables.ts';
+
+/** A connection pool to the shop's database. Tables change by migration only. */
+export const createDataSource = (url: string): DataSource =>
+  new DataSource({
+    type: 'postgres',
+    url,
+    entities: ENTITIES,
+    migrations: [FirstTables1700000000001],
+    synchronize: false,
+    installExtensions: false,
+    connectTimeoutMS: 4000,
+    extra: { max: 10 },
+  });

@@ -1,0 +1,168 @@
+import type { GearAttributes, EntryPayload, Facts } from '@patient-badger/core';
+import { EntitySchema } from 'typeorm';
+
+export interface ShopRow {
+  id: string;
+  name: string;
+  currency: string;
+}
+export const shops = new EntitySchema<ShopRow>({
+  name: 'shops',
+  columns: { id: { type: 'text', primary: true }, name: { type: 'text' }, currency: { type: 'text' } },
+});
+
+export interface PersonRow {
+  id: string;
+  shopId: string;
+  name: string;
+  role: string;
+}
+export const people = new EntitySchema<PersonRow>({
+  name: 'people',
+  columns: {
+    id: { type: 'text', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    name: { type: 'text' },
+    role: { type: 'text' },
+  },
+});
+
+export interface ModelRow {
+  id: string;
+  shopId: string;
+  maker: string;
+  code: string;
+  family: string;
+  note: string | null;
+}
+export const machineModels = new EntitySchema<ModelRow>({
+  name: 'machine_models',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    maker: { type: 'text' },
+    code: { type: 'text' },
+    family: { type: 'text' },
+    note: { type: 'text', nullable: true },
+  },
+});
+
+export interface MachineRow {
+  id: string;
+  shopId: string;
+  modelId: string | null;
+  family: string;
+  label: string;
+  serial: string;
+  owner: string;
+  facts: Facts;
+}
+export const machines = new EntitySchema<MachineRow>({
+  name: 'machines',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    modelId: { type: 'uuid', name: 'model_id', nullable: true },
+    family: { type: 'text' },
+    label: { type: 'text' },
+    serial: { type: 'text' },
+    owner: { type: 'text' },
+    facts: { type: 'jsonb' },
+  },
+});
+
+export interface JobRow {
+  id: string;
+  shopId: string;
+  machineId: string;
+  family: string;
+  /** Kept beside the entries so that the bench need not fold every job of the shop. */
+  closed: boolean;
+}
+export const jobs = new EntitySchema<JobRow>({
+  name: 'jobs',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    machineId: { type: 'uuid', name: 'machine_id' },
+    family: { type: 'text' },
+    closed: { type: 'boolean' },
+  },
+});
+
+export interface EntryRow {
+  id: string;
+  shopId: string;
+  jobId: string;
+  at: Date;
+  by: string;
+  payload: EntryPayload;
+}
+export const entries = new EntitySchema<EntryRow>({
+  name: 'entries',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    jobId: { type: 'uuid', name: 'job_id' },
+    at: { type: 'timestamptz' },
+    by: { type: 'text' },
+    payload: { type: 'jsonb' },
+  },
+});
+
+export interface PhotoRow {
+  shopId: string;
+  hash: string;
+  type: 'image/png' | 'image/jpeg';
+  width: number;
+  height: number;
+  bytes: Buffer;
+  preview: Buffer;
+}
+export const photos = new EntitySchema<PhotoRow>({
+  name: 'photos',
+  columns: {
+    shopId: { type: 'text', name: 'shop_id', primary: true },
+    hash: { type: 'text', primary: true },
+    type: { type: 'text' },
+    width: { type: 'int' },
+    height: { type: 'int' },
+    bytes: { type: 'bytea' },
+    preview: { type: 'bytea' },
+  },
+});
+
+export interface PartRow {
+  id: string;
+  shopId: string;
+  partNumber: string;
+  name: string;
+  supplier: string;
+  type: string;
+  /** Axial module of worms, normal module of the rest: the size the search begins with. */
+  moduleMm: number | null;
+  attributes: GearAttributes;
+  priceMinor: number;
+  leadDays: number;
+  stock: number;
+  claims: string[];
+}
+export const parts = new EntitySchema<PartRow>({
+  name: 'parts',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    partNumber: { type: 'text', name: 'part_number' },
+    name: { type: 'text' },
+    supplier: { type: 'text' },
+    type: { type: 'text' },
+    moduleMm: { type: 'double precision', name: 'module_mm', nullable: true },
+    attributes: { type: 'jsonb' },
+    priceMinor: { type: 'int', name: 'price_minor' },
+    leadDays: { type: 'int', name: 'lead_days' },
+    stock: { type: 'int' },
+    claims: { type: 'text', array: true },
+  },
+});
+
+export const ENTITIES = [shops, people, machineModels, machines, jobs, entries, photos, parts];

@@ -1,0 +1,66 @@
+import { CoreFailure, failureFromZod, sentence } from '@patient-badger/core';
+import type { Problem } from '@patient-badger/contract';
+import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
+import fp from 'fastify-plugin';
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+import { QueryFailedError } from 'typeorm';
+import { ZodError } from 'zod';
+import { PROBLEMS, ServerProblem, type ProblemCode } from '../problems.ts';
+
+/** One way out for everything that goes wrong: a code, a path, a sentence. */
+export const errors = fp(async (app: FastifyInstance) => {
+  app.setErrorHandler((error: FastifyError, request, reply) => {
+    const problem = problemOf(error, request.body);
+    if (problem.status >= 500) request.log.error(error);
+    return send(reply, problem);
+  });
+  app.setNotFoundHandler((_request, reply) => send(reply, { status: 404, code: 'notFound', sentence: PROBLEMS.notFound.sentence }));
+});
+
+type Answer = Problem & { readonly status: number };
+
+const send = (reply: FastifyReply, { status, ...body }: Answer) => reply.status(status).send(body);
+
+function problemOf(error: FastifyError | Error, body: unknown): Answer {
+  if (error instanceof CoreFailure) return { status: 422, code: error.code, path: error.path, sentence: sentence(error) };
+  if (error instanceof ServerProblem) {
+    return { status: PROBLEMS[error.code].status, code: error.code, ...(error.path && { path: error.path }), sentence: error.message };
+  }
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const issues = error.validation.map((each) => (each.params as { issue?: unknown }).issue ?? each);
+    const failure = failureFromZod(new ZodError(issues as ZodError['issues']), body);
+    return { status: 400, code: failure.code, path: failure.path, sentence: sentence(failure) };
+  }
+  if (isDatabaseAway(error)) return standard('databaseAway');
+  const { statusCode, code } = error as FastifyError;
+  if (code === 'FST_ERR_CTP_BODY_TOO_LARGE') return standard('bodyTooLarge');
+  if (statusCode === 429) return standard('tooMany');
+  if (statusCode && statusCode < 500) return { ...standard('invalidInput'), status: statusCode };
+  return standard('broken');
+}
+
+const standard = (code: ProblemCode): Answer => ({ code, ...PROBLEMS[code] });
+
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOTFOUND',
+  '57P01',
+  '57P02',
+  '57P03',
+  '08006',
+  '08001',
+  '08003',
+  '53300',
+]);
+
+/** The database refused, vanished or shut down: worth saying so, and worth trying again. */
+function isDatabaseAway(error: Error): boolean {
+  const cause = error instanceof QueryFailedError ? (error.driverError as Error & { code?: string }) : (error as Error & { code?: string });
+  return (
+    AWAY.has(cause.code ?? '') ||
+    /Connection terminated|timeout exceeded when trying to connect|connect ECONNREFUSED|Driver not Connected/i.test(cause.message)
+  );
+}

@@ -1,0 +1,26 @@
+import { gearAttributes, matchFitOutput } from '@patient-badger/core';
+import { z } from 'zod';
+
+export const part = z
+  .object({
+    id: z.uuid(),
+    partNumber: z.string(),
+    name: z.string(),
+    supplier: z.string(),
+    attributes: gearAttributes,
+    priceMinor: z.int(),
+    leadDays: z.int(),
+    stock: z.int(),
+    /** Machine models the seller says it fits: evidence, never proof. */
+    claims: z.array(z.string()),
+  })
+  .meta({ id: 'Part' });
+export type Part = z.infer<typeof part>;
+
+export const partSearch = z
+  .strictObject({ wanted: gearAttributes, machineModel: z.string().optional(), most: z.int().min(1).max(50).default(20) })
+  .meta({ id: 'PartSearch' });
+export type PartSearch = z.input<typeof partSearch>;
+
+export const partMatch = z.object({ part, fit: matchFitOutput }).meta({ id: 'PartMatch' });
+export type PartMatch = z.infer<typeof partMatch>;

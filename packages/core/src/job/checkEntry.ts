@@ -1,0 +1,43 @@
+import { fail } from '../failure/CoreFailure.ts';
+import { hypothesesOf } from '../trace/hypotheses.ts';
+import { CANNOT_TELL } from '../trace/next.ts';
+import { outcomesOf } from '../trace/outcomes.ts';
+import type { Pack } from '../trace/pack.ts';
+import type { EntryPayload } from './entry.ts';
+
+/**
+ * Refuses an entry that names what its machine family does not have: a look, a result, a step, a
+ * gear. Without this one stray entry would break every later sum of the job.
+ * @throws CoreFailure with the path inside the payload
+ */
+export function checkEntry(payload: EntryPayload, pack: Pack): void {
+  const need = (list: readonly { readonly id: string }[], given: string, path: string) => {
+    if (!list.some(({ id }) => id === given))
+      throw fail('unknownId', `payload.${path}`, { given, known: list.map(({ id }) => id).join(', ') });
+  };
+  switch (payload.kind) {
+    case 'lookRecorded': {
+      need(pack.looks, payload.look, 'look');
+      const look = pack.looks.find(({ id }) => id === payload.look);
+      const results = look ? outcomesOf(pack, look, hypothesesOf(pack)).map(({ result }) => ({ id: result })) : [];
+      return need([...results, { id: CANNOT_TELL }], payload.result, 'result');
+    }
+    case 'stepDone':
+      return need(pack.steps, payload.step, 'step');
+    case 'cautionAcknowledged':
+      return need(pack.cautions, payload.caution, 'caution');
+    case 'dimensionRead':
+    case 'handNoted':
+    case 'partChosen':
+    case 'partFitted':
+      return need(pack.gears, payload.gear, 'gear');
+    case 'decided':
+      return need(pack.faults, payload.fault, 'fault');
+    case 'closingDone':
+      return need(pack.closing, payload.step, 'step');
+    case 'proofDone':
+      return need(pack.proofs, payload.proof, 'proof');
+    default:
+      return;
+  }
+}

@@ -1,0 +1,106 @@
+# What the other scripts share: what must be on the machine, and a PostgreSQL of our own on loopback.
+# Sourced, not run. Expects ROOT to be the checkout.
+
+say() { printf '%s\n' "$*" >&2; }
+die() { say "$*"; exit 1; }
+
+need_node() {
+  command -v node >/dev/null || die "Node.js is not on this machine. Version 20 or newer is needed."
+  node -e 'process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' || die "Node.js 20 or newer is needed, this is $(node -v)."
+}
+
+# need_debian COMMAND-OR-PATH PACKAGE…: installs the packages where the command is missing.
+need_debian() {
+  local command=$1; shift
+  command -v "$command" >/dev/null && return
+  command -v apt-get >/dev/null || die "$command is missing and this is no Debian machine: install $* by hand."
+  local sudo=""
+  if [ "$(id -u)" != 0 ]; then
+    command -v sudo >/dev/null || die "$command is missing: install $* as root, then run this again."
+    sudo=sudo
+  fi
+  say "Installing $* …"
+  $sudo apt-get update -qq >/dev/null || true
+  $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@" >/dev/null 2>&1 || die "Debian would not install $*."
+}
+
+need_postgres() {
+  [ -n "$(pg_bin)" ] || need_debian initdb-for-badger postgresql
+  [ -n "$(pg_bin)" ] || die "PostgreSQL was installed, but its initdb is nowhere to be found."
+}
+
+pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
+
+need_packages() {
+  local stamp="$ROOT/node_modules/.package-lock.json"
+  if [ ! -e "$stamp" ] || [ "$ROOT/package-lock.json" -nt "$stamp" ]; then
+    say "Installing the packages of the project (about a minute) …"
+    (cd "$ROOT" && npm ci --no-audit --no-fund --loglevel=error) >&2 || die "npm could not install the packages."
+    touch "$stamp"
+  fi
+}
+
+free_port() {
+  # The wanted port where it is free, any other where it is not.
+  node -e '
+    const net = require("node:net");
+    const attempt = (port) => net.createServer().once("error", () => attempt(0)).listen(port, "127.0.0.1", function () {
+      const { port } = this.address();
+      this.close(() => console.log(port));
+    });
+    attempt(Number(process.argv[1]));' "$1"
+}
+
+# PostgreSQL refuses root: as root its files belong to the system user "postgres".
+as_database_user() {
+  if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
+}
+
+# database_home NAME: a folder that the database user can reach. A checkout below a closed home is not one.
+database_home() {
+  local home="$ROOT/.data/$1"
+  mkdir -p "$home"
+  if [ "$(id -u)" = 0 ] && ! as_database_user test -x "$home"; then
+    home="/var/tmp/patient-badger-$(printf %s "$ROOT" | cksum | cut -d' ' -f1)/$1"
+    mkdir -p "$home"
+  fi
+  [ "$(id -u)" = 0 ] && chown postgres "$home"
+  printf %s "$home"
+}
+
+# start_database HOME DATABASE: starts (and at first makes) a cluster in HOME; prints its URL.
+start_database() {
+  local home=$1 name=$2 bin port
+  bin=$(pg_bin)
+  if [ ! -e "$home/cluster/PG_VERSION" ]; then
+    as_database_user "$bin/initdb" -D "$home/cluster" -U badger -A trust -E UTF8 --locale=C.UTF-8 >/dev/null || die "PostgreSQL could not make its folder."
+  fi
+  if as_database_user "$bin/pg_ctl" -D "$home/cluster" status >/dev/null 2>&1; then
+    port=$(as_database_user sed -n 4p "$home/cluster/postmaster.pid")
+  else
+    port=$(free_port 54329)
+    as_database_user "$bin/pg_ctl" -w -D "$home/cluster" -l "$home/log" \
+      -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home" start >/dev/null || die "PostgreSQL did not start; see $home/log."
+  fi
+  "$bin/psql" -h 127.0.0.1 -p "$port" -U badger -d postgres -tAc "SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 ||
+    "$bin/createdb" -h 127.0.0.1 -p "$port" -U badger "$name"
+  printf 'postgres://badger@127.0.0.1:%s/%s' "$port" "$name"
+}
+
+stop_database() {
+  as_database_user "$(pg_bin)/pg_ctl" -D "$1/cluster" -m fast stop >/dev/null 2>&1 || true
+}
+
+# build_app: exports the app where its sources are newer than the last export.
+build_app() {
+  local out="$ROOT/apps/web/dist" stamp="$ROOT/apps/web/dist/.built"
+  if [ -e "$stamp" ] && [ -z "$(find "$ROOT/apps/web" "$ROOT/packages" "$ROOT/package-lock.json" \
+    -path '*/dist' -prune -o -path '*/node_modules' -prune -o -path '*/.expo' -prune -o -type f -newer "$stamp" -print -quit)" ]; then
+    return
+  fi
+  say "Building the app (a minute or two the first time) …"
+  (cd "$ROOT/apps/web" && EXPO_NO_TELEMETRY=1 EXPO_OFFLINE=1 CI=1 npx expo export --platform web --output-dir dist) >"$ROOT/.data/build.log" 2>&1 ||
+    { tail -n 40 "$ROOT/.data/build.log" >&2; die "The app could not be built."; }
+  (cd "$ROOT" && node scripts/serviceWorker.js "$out") >>"$ROOT/.data/build.log" 2>&1 || { tail -n 20 "$ROOT/.data/build.log" >&2; die "The offline worker could not be built."; }
+  touch "$stamp"
+}
