@@ -117,6 +117,14 @@ export const closingStep = z.strictObject({
 
 export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).default([]) });
 
+/** What to ask when the machine is taken in; the answer is a fact that moves the priors. */
+export const question = z.strictObject({
+  fact: z.string().min(1),
+  ask: text,
+  kind: z.enum(['yesNo', 'number', 'choice']),
+  choices: z.array(z.strictObject({ is: text, name: text })).default([]),
+});
+
 /** A machine family as data: its chain, what fails, what can be looked at, and the way in and back. */
 export const packSchema = z.strictObject({
   id,
@@ -124,6 +132,7 @@ export const packSchema = z.strictObject({
   summary: text,
   safetyCritical: z.boolean().default(false),
   complaints: z.array(text).min(1),
+  questions: z.array(question).default([]),
   driveline: drivelineSchema,
   /** Bodies from the driver to the output, as they are drawn. */
   order: z.array(id).min(2),

@@ -1,0 +1,1 @@
+export { CloseScreen as default } from '../../../src/close/CloseScreen.tsx';

@@ -1,0 +1,1 @@
+export { GearScreen as default } from '../../../../src/gear/GearScreen.tsx';

@@ -1,0 +1,5 @@
+declare module '*.css';
+declare module '*.ttf' {
+  const source: number;
+  export default source;
+}

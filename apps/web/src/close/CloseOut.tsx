@@ -1,0 +1,59 @@
+import type { EntryPayload, Fault } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobFrame.tsx';
+
+type Outcome = Extract<EntryPayload, { kind: 'closed' }>['outcome'];
+
+export const OUTCOMES: Readonly<Record<Outcome, string>> = {
+  cleaned: 'Cleaned, no part',
+  repaired: 'Repaired, no new gear',
+  replaced: 'Part replaced',
+  returned: 'Given back as it was',
+  scrapped: 'Not worth it, scrapped',
+};
+
+/** Closes the job with what was found; without a passed proof it wants a reason. */
+export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const fault = pack.faults.find(({ id }) => id === state.decided?.fault);
+  const [outcome, setOutcome] = useState<Outcome>(usual(fault));
+  const [found, setFound] = useState(fault?.name ?? '');
+  const [note, setNote] = useState('');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const proved = pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
+  const needsReason = !proved && note.trim() === '';
+
+  const close = async () => {
+    if (found.trim() === '') return setRefusal('Write in a few words what was found.');
+    if (needsReason) return setRefusal('It is not proved. Prove it, or write in the note why it is closed all the same.');
+    setRefusal(null);
+    await write({ kind: 'closed', outcome, found: found.trim(), ...(note.trim() && { note: note.trim() }) });
+  };
+
+  return (
+    <Card>
+      <Text look="head">Close the job</Text>
+      <View role="radiogroup" aria-label="How it ended" className="gap-2">
+        {(Object.keys(OUTCOMES) as Outcome[]).map((each) => (
+          <Button key={each} label={OUTCOMES[each]} look={outcome === each ? 'chosen' : 'plain'} checked={outcome === each} onPress={() => setOutcome(each)} />
+        ))}
+      </View>
+      <Field label="What was found" value={found} onChangeText={setFound} />
+      <Field label="Note for next time" value={note} onChangeText={setNote} multiline />
+      {refusal ?? problem ? <Text look="danger">{refusal ?? problem}</Text> : null}
+      <Button look={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={() => void close()} />
+    </Card>
+  );
+}
+
+function usual(fault: Fault | undefined): Outcome {
+  if (!fault) return 'returned';
+  if (fault.remedy.kind === 'clean' || fault.remedy.kind === 'refill') return 'cleaned';
+  return fault.remedy.kind === 'replace' ? 'replaced' : 'repaired';
+}

@@ -1,0 +1,50 @@
+import { format, parseISO } from 'date-fns';
+import { View } from 'react-native';
+import { useShop } from '../data/queries.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobFrame.tsx';
+import { describeEntry } from '../log/describeEntry.ts';
+import { OUTCOMES } from './CloseOut.tsx';
+
+/** The record of a finished job: what came in, what was found, what was done, and that it was proved. */
+export function JobRecord({ view: { job, state, pack, machine } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const people = useShop().data?.people ?? [];
+  const closed = state.closed;
+  if (!closed) return null;
+  const who = people.find(({ id }) => id === closed.by)?.name ?? closed.by;
+  const told = state.standing.filter(({ payload }) => payload.kind !== 'cautionAcknowledged' && payload.kind !== 'closed');
+  return (
+    <>
+      <Card tone="next">
+        <Text look="label">Finished {format(parseISO(closed.at), 'd MMMM yyyy, HH:mm')}, {who}</Text>
+        <Text look="title">{OUTCOMES[closed.outcome]}</Text>
+        <Text look="strong">{closed.found}</Text>
+        {closed.note ? <Text>{closed.note}</Text> : null}
+      </Card>
+      <Card>
+        <Text look="head">{machine?.label ?? pack.name}</Text>
+        <Text look="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
+        <Text>“{state.takenIn?.complaint}”</Text>
+        {Object.values(state.gears).map(({ fitted }) => (fitted ? <Text key={fitted.partId} look="strong">Fitted: {fitted.partNumber}</Text> : null))}
+        <Text>{state.proofs.some(({ passed }) => passed) ? 'Proved in use.' : 'Closed without a proof.'}</Text>
+      </Card>
+      <View className="gap-1">
+        <Text look="head">How it went</Text>
+        {told.map((entry) => (
+          <Text key={entry.id} look="soft">
+            {format(parseISO(entry.at), 'HH:mm')} {describeEntry(entry.payload, pack)}
+          </Text>
+        ))}
+      </View>
+      <View className="no-print gap-2">
+        <Button label="Print the record" onPress={() => window.print()} />
+        <Button look="quiet" label="Open it again" onPress={() => void write({ kind: 'reopened', reason: 'Opened again from the record' })} />
+      </View>
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}

@@ -1,0 +1,81 @@
+import { foldJob, type Entry, type JobState, type Pack } from '@patient-badger/core';
+import { job, machine, machineModel, shop, type Job, type Machine } from '@patient-badger/contract';
+import { findFamily } from '@patient-badger/knowledge';
+import { useQuery, type QueryClient } from '@tanstack/react-query';
+import { useMemo, useSyncExternalStore } from 'react';
+import { z } from 'zod';
+import { call } from './api.ts';
+import { outbox, type Waiting } from './outbox.ts';
+import { lineState } from './send.ts';
+
+export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(outbox.subscribe, outbox.get, outbox.get);
+export const useLine = () => useSyncExternalStore(lineState.subscribe, lineState.get, lineState.get);
+
+export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });
+export const useModels = () => useQuery({ queryKey: ['models'], queryFn: () => call('/api/models', z.array(machineModel)), staleTime: 600_000 });
+
+/** Machines on record, with those written down here and not yet sent. */
+export function useMachines() {
+  const query = useQuery({ queryKey: ['machines'], queryFn: () => call('/api/machines', z.array(machine)) });
+  const waiting = useWaiting();
+  const data = useMemo(() => {
+    const local = waiting.flatMap((item): Machine[] => (item.kind === 'machine' ? [{ ...item.machine, modelName: null }] : []));
+    const known = new Set(query.data?.map(({ id }) => id));
+    return query.data || local.length > 0 ? [...(query.data ?? []), ...local.filter(({ id }) => !known.has(id))] : undefined;
+  }, [query.data, waiting]);
+  return { ...query, data };
+}
+
+/** Jobs of the bench, with those begun here and not yet sent. */
+export function useJobs(state: 'open' | 'closed') {
+  const query = useQuery({ queryKey: ['jobs', state], queryFn: () => call(`/api/jobs?state=${state}`, z.array(job)) });
+  const waiting = useWaiting();
+  const data = useMemo(() => {
+    const local = waiting.flatMap((item) => (item.kind === 'entry' ? [item.entry] : []));
+    const known = new Set(query.data?.map(({ id }) => id));
+    const begun = state === 'open' ? local.flatMap((each) => (known.has(each.jobId) ? [] : jobFromTakeIn(each))) : [];
+    if (!query.data && begun.length === 0) return undefined;
+    return [...(query.data ?? []), ...begun].map((each) => ({ ...each, state: foldJob(each.id, [...each.entries, ...local]) }));
+  }, [query.data, waiting, state]);
+  return { ...query, data };
+}
+
+function jobFromTakeIn({ id, payload, jobId, ...rest }: Entry): Job[] {
+  if (payload.kind !== 'takenIn') return [];
+  return [{ id: jobId, machineId: payload.machineId, family: payload.family, entries: [{ id, jobId, payload, ...rest }] }];
+}
+
+export interface OpenJob {
+  readonly job: Job;
+  readonly state: JobState;
+  readonly pack: Pack;
+  readonly machine: Machine | undefined;
+}
+
+/** One job as it is now: what the server has, what other windows wrote, and what waits on this device. */
+export function useJob(id: string): { open: OpenJob | null; isLoading: boolean; error: Error | null } {
+  const query = useQuery({ queryKey: ['job', id], queryFn: () => call(`/api/jobs/${id}`, job), retry: 1 });
+  const machines = useMachines();
+  const waiting = useWaiting();
+  const open = useMemo(() => {
+    const local = waiting.flatMap((item) => (item.kind === 'entry' && item.entry.jobId === id ? [item.entry] : []));
+    const found = query.data ?? local.flatMap(jobFromTakeIn)[0];
+    const pack = found && findFamily(found.family);
+    if (!found || !pack) return null;
+    const entries = [...found.entries, ...local];
+    return { job: { ...found, entries }, state: foldJob(id, entries), pack, machine: machines.data?.find((each) => each.id === found.machineId) };
+  }, [id, query.data, waiting, machines.data]);
+  return { open, isLoading: query.isPending && query.fetchStatus !== 'paused' && !open, error: open ? null : query.error };
+}
+
+/** Puts an entry that is on the server into what the screens hold, so that nothing flickers while it is asked for again. */
+export function addEntry(client: QueryClient, entry: Entry): void {
+  client.setQueryData<Job>(['job', entry.jobId], (held) => (held ? withEntry(held, entry) : jobFromTakeIn(entry)[0]));
+  for (const state of ['open', 'closed']) {
+    client.setQueryData<Job[]>(['jobs', state], (held) => held?.map((each) => (each.id === entry.jobId ? withEntry(each, entry) : each)));
+  }
+  if (['takenIn', 'closed', 'reopened', 'withdrawn'].includes(entry.payload.kind)) void client.invalidateQueries({ queryKey: ['jobs'] });
+}
+
+const withEntry = (held: Job, entry: Entry): Job =>
+  held.entries.some(({ id }) => id === entry.id) ? held : { ...held, entries: [...held.entries, entry] };

@@ -1,0 +1,22 @@
+import type { Entry, EntryPayload } from '@patient-badger/core';
+import { useCallback, useState } from 'react';
+import { record } from './outbox.ts';
+
+/** Writes entries of one job; the problem, if any, is for the screen to show beside the button. */
+export function useRecord(jobId: string) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const write = useCallback(
+    async (payload: EntryPayload): Promise<Entry | null> => {
+      try {
+        const made = await record(jobId, payload);
+        setProblem(null);
+        return made;
+      } catch (error) {
+        setProblem(error instanceof Error ? error.message : String(error));
+        return null;
+      }
+    },
+    [jobId],
+  );
+  return { write, problem };
+}

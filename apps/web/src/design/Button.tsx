@@ -1,0 +1,53 @@
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { Text } from './Text.tsx';
+
+const LOOKS = {
+  primary: ['bg-accent border-accent', 'text-onaccent'],
+  plain: ['bg-surface border-line', 'text-ink'],
+  quiet: ['bg-transparent border-transparent', 'text-accent'],
+  danger: ['bg-surface border-danger', 'text-danger'],
+  chosen: ['bg-surface border-accent', 'text-ink'],
+} as const;
+
+interface Props {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly look?: keyof typeof LOOKS;
+  readonly detail?: string;
+  readonly icon?: ReactNode;
+  readonly disabled?: boolean;
+  readonly big?: boolean;
+  readonly className?: string;
+  readonly checked?: boolean;
+  readonly testID?: string;
+}
+
+/** A target for a gloved thumb: never under 48 px. */
+export function Button({ label, onPress, look = 'plain', detail, icon, disabled = false, big = false, className = '', checked, testID }: Props) {
+  const [box, text] = LOOKS[look];
+  return (
+    <Pressable
+      role={checked === undefined ? 'button' : 'radio'}
+      aria-checked={checked}
+      aria-label={detail ? `${label}. ${detail}` : label}
+      aria-disabled={disabled}
+      disabled={disabled}
+      onPress={onPress}
+      testID={testID}
+      className={`flex-row items-center gap-3 rounded-md border-2 px-4 ${big ? 'min-h-[64px] py-3' : 'min-h-[48px] py-2'} ${box} ${disabled ? 'opacity-40' : 'active:opacity-70'} ${className}`}
+    >
+      {icon}
+      <View className="flex-1">
+        <Text look="strong" className={`${text} ${look === 'primary' && !detail ? 'text-center' : ''}`}>
+          {label}
+        </Text>
+        {detail ? (
+          <Text look="soft" className={look === 'primary' ? 'text-onaccent' : ''}>
+            {detail}
+          </Text>
+        ) : null}
+      </View>
+    </Pressable>
+  );
+}

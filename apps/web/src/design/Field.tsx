@@ -1,0 +1,28 @@
+import { TextInput, View, type TextInputProps } from 'react-native';
+import { Text } from './Text.tsx';
+import { useColours } from './useColours.ts';
+
+interface Props extends TextInputProps {
+  readonly label: string;
+  readonly problem?: string;
+}
+
+/** A text field with its label above and what is wrong with it below. */
+export function Field({ label, problem, ...rest }: Props) {
+  const colours = useColours();
+  return (
+    <View className="gap-1">
+      <Text look="label" className="text-ink">
+        {label}
+      </Text>
+      <TextInput
+        aria-label={label}
+        aria-invalid={problem !== undefined}
+        placeholderTextColor={colours.soft}
+        className={`min-h-[52px] rounded-md border-2 bg-surface px-3 py-2 font-body text-[17px] text-ink ${problem ? 'border-danger' : 'border-line'}`}
+        {...rest}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </View>
+  );
+}

@@ -1,0 +1,20 @@
+import { View } from 'react-native';
+import { likelihoodWord, percent } from './words.ts';
+import { Text } from './Text.tsx';
+
+/** A chance as a word, a figure and a bar: never by colour alone. */
+export function Meter({ chance, className = '' }: { chance: number; className?: string }) {
+  return (
+    <View className={`flex-row items-center gap-2 ${className}`}>
+      <View className="h-3 min-w-[60px] flex-1 overflow-hidden rounded-sm bg-sunken" aria-hidden>
+        <View className="h-3 bg-heat" style={{ width: `${Math.max(chance > 0.002 ? 2 : 0, chance * 100)}%` }} />
+      </View>
+      <Text look="label" className="min-w-[42px] text-right text-ink">
+        {percent(chance)}
+      </Text>
+      <Text look="label" className="min-w-[92px]">
+        {likelihoodWord(chance)}
+      </Text>
+    </View>
+  );
+}

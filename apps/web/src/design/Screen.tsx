@@ -1,0 +1,64 @@
+import { useRouter } from 'expo-router';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import type { ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { LineNote } from '../data/LineNote.tsx';
+import { WhoFirst } from '../data/WhoFirst.tsx';
+import { PersonChip } from '../data/PersonChip.tsx';
+import { Text } from './Text.tsx';
+import { useColours } from './useColours.ts';
+
+interface Props {
+  readonly title: string;
+  readonly under?: string;
+  readonly back?: string;
+  readonly children: ReactNode;
+  /** Stays at the thumb while the rest scrolls. */
+  readonly foot?: ReactNode;
+  readonly wide?: boolean;
+  /** A row of its own under the foot: where else one can go. */
+  readonly below?: ReactNode;
+}
+
+/** The frame of a screen: where one is, who one is, the work, and the thing to press. */
+export function Screen({ title, under, back, children, foot, below, wide = false }: Props) {
+  const router = useRouter();
+  const colours = useColours();
+  return (
+    <View className="flex-1 bg-paper">
+      <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
+        {back ? (
+          <Pressable role="link" aria-label="Back" className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back as never)}>
+            <ArrowLeft color={colours.ink} size={26} />
+          </Pressable>
+        ) : (
+          <View className="w-2" />
+        )}
+        <View className="min-h-[52px] flex-1 justify-center">
+          <Text look="head" role="heading" aria-level={1} numberOfLines={1}>
+            {title}
+          </Text>
+          {under ? (
+            <Text look="soft" numberOfLines={1}>
+              {under}
+            </Text>
+          ) : null}
+        </View>
+        <PersonChip />
+      </View>
+      <LineNote />
+      <ScrollView className="flex-1" contentContainerClassName="items-center p-4 pb-8">
+        <View role="main" className={`w-full gap-4 ${wide ? 'max-w-[1180px]' : 'max-w-[640px]'}`}>
+          <WhoFirst />
+          {children}
+        </View>
+      </ScrollView>
+      {foot ? (
+        <View className="no-print items-center border-t-2 border-line bg-surface p-3">
+          <View className="w-full max-w-[640px] gap-2">{foot}</View>
+        </View>
+      ) : null}
+      {below}
+    </View>
+  );
+}

@@ -1,0 +1,35 @@
+/** A chance in a word of the bench. */
+export function likelihoodWord(chance: number): string {
+  if (chance >= 0.9) return 'almost sure';
+  if (chance >= 0.6) return 'very likely';
+  if (chance >= 0.3) return 'likely';
+  if (chance >= 0.1) return 'possible';
+  if (chance >= 0.02) return 'unlikely';
+  return 'nearly out';
+}
+
+export function percent(chance: number): string {
+  if (chance > 0 && chance < 0.01) return '< 1 %';
+  if (chance < 1 && chance > 0.99) return '> 99 %';
+  return `${Math.round(chance * 100)} %`;
+}
+
+/** Minutes as people say them. @example minutesText(12.4) // '12 min' */
+export function minutesText(minutes: number): string {
+  if (minutes < 1) return `${Math.round(minutes * 60)} s`;
+  if (minutes < 10) return `${minutes % 1 === 0 ? minutes : minutes.toFixed(1)} min`;
+  return `${Math.round(minutes)} min`;
+}
+
+/** What a piece of evidence did to a suspect, in words; a bit is a doubling or halving of the odds. */
+export function bitsText(bits: number): string {
+  const size = Math.abs(bits);
+  const way = bits > 0 ? 'for it' : 'against it';
+  if (size >= 3) return `very strongly ${way}`;
+  if (size >= 1.5) return `strongly ${way}`;
+  if (size >= 0.5) return `speaks ${way}`;
+  return `a little ${way}`;
+}
+
+export const money = (minor: number, currency: string) =>
+  new Intl.NumberFormat('en-IE', { style: 'currency', currency, currencyDisplay: 'code' }).format(minor / 100);

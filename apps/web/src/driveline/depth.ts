@@ -1,0 +1,12 @@
+import { stepsToReach, type Pack } from '@patient-badger/core';
+
+/** For each place: how many opening steps lie before the easiest look at it. */
+export function depthByPlace(pack: Pack, reached: readonly string[]): Record<string, number> {
+  const done = new Set(reached);
+  const depth: Record<string, number> = {};
+  for (const { at, needs } of pack.looks) {
+    const steps = stepsToReach(pack, needs, done).length;
+    depth[at] = Math.min(depth[at] ?? Infinity, steps);
+  }
+  return depth;
+}

@@ -1,0 +1,166 @@
+import { INSTRUMENTS, LENGTH_UNITS, parseReading, toMm, type InstrumentId, type Measured, type WormQuantity } from '@patient-badger/core';
+import Delete from 'lucide-react-native/icons/delete';
+import { useEffect, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { instrument as instrumentChoice, lengthUnit } from '../data/settings.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+import { WORM_WORDS } from './quantities.ts';
+
+export interface Entered {
+  readonly reading: Measured;
+  readonly over?: number;
+  readonly instrument: string;
+  readonly entered: string;
+}
+
+interface Props {
+  readonly quantity: WormQuantity;
+  readonly last?: string;
+  readonly onKeep: (entered: Entered) => void;
+  readonly onClose: () => void;
+}
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as const;
+const LARGEST_MM = 400;
+const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
+
+/** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
+export function Pad({ quantity, last, onKeep, onClose }: Props) {
+  const words = WORM_WORDS[quantity];
+  const colours = useColours();
+  const unit = lengthUnit.use();
+  const chosen = instrumentChoice.use() as InstrumentId;
+  const [typed, setTyped] = useState('');
+  const [over, setOver] = useState(words.over?.usual);
+  const [problem, setProblem] = useState<string | null>(null);
+  const tool = toolFor(words.kind, chosen);
+
+  const keep = () => {
+    const value = parseReading(typed);
+    const wrong = whatIsWrong(value, words.kind, unit);
+    if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
+    const length = words.kind === 'length';
+    onKeep({
+      reading: { value: length ? toMm(value, unit) : value, plusMinus: tool.plusMinus },
+      ...(words.over && over ? { over } : {}),
+      instrument: tool.id,
+      entered: `${typed} ${length ? UNIT_LABEL[unit] : ''}${words.kind === 'angle' ? '°' : ''}`.trim(),
+    });
+  };
+  const press = (key: string) => {
+    setProblem(null);
+    setTyped((was) => (was + key).slice(0, 12));
+  };
+  usePadKeys(press, () => setTyped((was) => was.slice(0, -1)), keep, onClose);
+
+  return (
+    <View className="gap-2 rounded-lg border-2 border-accent bg-surface p-3" role="group" aria-label={words.name}>
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Text look="head" className="flex-1">
+          {words.name}
+        </Text>
+        {last ? (
+          <Pressable role="button" aria-label={`Last reading ${last}`} className="min-h-[48px] justify-center px-2" onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}>
+            <Text look="label">last: {last}</Text>
+          </Pressable>
+        ) : null}
+      </View>
+      <Text look="soft">{words.how}</Text>
+      {words.over && over ? <Stepper ask={words.over.ask} value={over} onChange={setOver} /> : null}
+      <View className="min-h-[56px] flex-row items-center justify-between rounded-md bg-sunken px-3" aria-live="polite">
+        <Text look="title" testID="pad-display">
+          {typed || '–'}
+        </Text>
+        <Text look="label" className="text-ink">
+          {words.kind === 'length' ? UNIT_LABEL[unit] : ''}
+          {words.kind === 'angle' ? '°' : ''}
+          {words.kind === 'count' ? '' : ` ± ${tool.plusMinus}${words.kind === 'length' ? ' mm' : '°'}`}
+        </Text>
+      </View>
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      <View className="flex-row gap-2">
+        <View className="flex-1 flex-row flex-wrap" style={{ gap: 6 }}>
+          {KEYS.map((key) => (
+            <Key key={key} label={key} onPress={() => press(key)} />
+          ))}
+        </View>
+        <View className="w-[84px] gap-[6px]">
+          <Pressable role="button" aria-label="Delete" className="h-[54px] items-center justify-center rounded-md border-2 border-line active:opacity-70" onPress={() => setTyped((was) => was.slice(0, -1))}>
+            <Delete color={colours.ink} size={24} />
+          </Pressable>
+          {words.kind === 'length'
+            ? LENGTH_UNITS.map((each) => (
+                <Button key={each} className="h-[54px] px-1" label={UNIT_LABEL[each]} look={each === unit ? 'chosen' : 'plain'} checked={each === unit} onPress={() => lengthUnit.set(each)} />
+              ))
+            : null}
+        </View>
+      </View>
+      {words.kind === 'length' ? (
+        <View role="radiogroup" aria-label="Measured with" className="flex-row flex-wrap gap-2">
+          {LENGTH_TOOLS.map((id) => (
+            <Button key={id} className="min-w-[46%] flex-1 px-2" label={INSTRUMENTS[id].name} detail={`± ${INSTRUMENTS[id].plusMinus} mm`} look={id === tool.id ? 'chosen' : 'plain'} checked={id === tool.id} onPress={() => instrumentChoice.set(id)} />
+          ))}
+        </View>
+      ) : null}
+      <View className="flex-row gap-2">
+        <Button className="flex-1" label="Close" onPress={onClose} />
+        <Button className="flex-[2]" look="primary" label="Keep the reading" testID="keep-reading" onPress={keep} />
+      </View>
+    </View>
+  );
+}
+
+const LENGTH_TOOLS = ['digitalCaliper', 'plasticCaliper', 'micrometer', 'steelRule'] as const;
+
+function toolFor(kind: 'length' | 'angle' | 'count', chosen: InstrumentId): { id: string; plusMinus: number } {
+  if (kind === 'angle') return { id: 'protractor', plusMinus: INSTRUMENTS.protractor.plusMinus };
+  if (kind === 'count') return { id: 'counted', plusMinus: 0 };
+  const id = LENGTH_TOOLS.find((each) => each === chosen) ?? 'digitalCaliper';
+  return { id, plusMinus: INSTRUMENTS[id].plusMinus };
+}
+
+function whatIsWrong(value: number | null, kind: 'length' | 'angle' | 'count', unit: 'mm' | 'inch' | 'thou'): string | null {
+  if (value === null) return null;
+  if (!(value > 0)) return 'That must be more than zero.';
+  if (kind === 'length' && toMm(value, unit) > LARGEST_MM) return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
+  if (kind === 'angle' && value >= 90) return 'A lead angle is below 90°.';
+  if (kind === 'count' && (!Number.isInteger(value) || value > 12)) return 'Starts are counted: a whole number, 1 to 12.';
+  return null;
+}
+
+const Key = ({ label, onPress }: { label: string; onPress: () => void }) => (
+  <Pressable role="button" aria-label={label === '/' ? 'fraction stroke' : label} onPress={onPress} style={{ width: '31.5%' }} className="h-[54px] items-center justify-center rounded-md border-2 border-line bg-paper active:opacity-60">
+    <Text look="figure">{label}</Text>
+  </Pressable>
+);
+
+function Stepper({ ask, value, onChange }: { ask: string; value: number; onChange: (value: number) => void }) {
+  return (
+    <View className="flex-row items-center gap-2">
+      <Text className="flex-1">{ask}</Text>
+      <Button className="w-[56px]" label="−" onPress={() => onChange(Math.max(1, value - 1))} />
+      <Text look="figure" className="w-[36px] text-center" testID="over">
+        {value}
+      </Text>
+      <Button className="w-[56px]" label="+" onPress={() => onChange(Math.min(200, value + 1))} />
+    </View>
+  );
+}
+
+function usePadKeys(press: (key: string) => void, remove: () => void, keep: () => void, close: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (/^[\d./ ]$/.test(event.key)) press(event.key);
+      else if (event.key === ',') press('.');
+      else if (event.key === 'Backspace') remove();
+      else if (event.key === 'Enter') keep();
+      else if (event.key === 'Escape') close();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+}

@@ -1,0 +1,105 @@
+import { formatLength, type WormQuantity } from '@patient-badger/core';
+import { Pressable, View } from 'react-native';
+import Svg, { Line, Path, Polygon, Rect } from 'react-native-svg';
+import { lengthUnit } from '../data/settings.ts';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+import { wormOutline } from './wormOutline.ts';
+
+export interface WormShape {
+  readonly tipMm: number;
+  readonly rootMm: number;
+  readonly pitchMm: number;
+  readonly starts: number;
+  readonly boreMm: number;
+  readonly lengthMm: number;
+  readonly hand: 'right' | 'left';
+}
+
+const WIDTH = 340;
+const HEIGHT = 330;
+const MIDDLE = { x: 170, y: 160 };
+const MOST_TALL = 118;
+const MOST_WIDE = 150;
+
+/** Where each callout stands and what it points at, as shares of the drawn worm: x −1 … 1 over its length, y −1 … 1 over its tips. */
+const CALLOUTS = [
+  { quantity: 'axialPitch', left: 0, top: 0, at: [-0.35, -1] },
+  { quantity: 'tipDiameterMm', left: 182, top: 0, at: [0.55, -1] },
+  { quantity: 'boreDiameterMm', left: 0, top: 262, at: [-1, 0.35] },
+  { quantity: 'faceWidthMm', left: 182, top: 262, at: [0.4, 1] },
+  { quantity: 'rootDiameterMm', left: 182, top: 196, at: [0.85, 0.8] },
+  { quantity: 'starts', left: 0, top: 196, at: [-1, -0.6] },
+] as const satisfies readonly { quantity: WormQuantity; left: number; top: number; at: readonly [number, number] }[];
+
+interface Props {
+  readonly shape: WormShape;
+  readonly values: Readonly<Partial<Record<WormQuantity, string>>>;
+  readonly names: Readonly<Record<WormQuantity, string>>;
+  readonly advised?: string;
+  readonly onPick: (quantity: WormQuantity) => void;
+}
+
+/** The worm drawn to its numbers, with a callout to tap for each dimension. */
+export function WormDrawing({ shape, values, names, advised, onPick }: Props) {
+  const colours = useColours();
+  const unit = lengthUnit.use();
+  const scale = Math.min(MOST_TALL / shape.tipMm, MOST_WIDE / shape.lengthMm);
+  const half = { x: (shape.lengthMm / 2) * scale, y: (shape.tipMm / 2) * scale };
+  const bore = (shape.boreMm / 2) * scale;
+  return (
+    <View className="self-center" style={{ width: WIDTH, height: HEIGHT }} role="group" aria-label={`Drawing of the worm, ${formatLength(shape.tipMm, unit)} over the tips`}>
+      <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={{ position: 'absolute' }} aria-hidden>
+        <Line x1={10} y1={MIDDLE.y} x2={WIDTH - 10} y2={MIDDLE.y} stroke={colours.soft} strokeWidth={1} strokeDasharray="14 4 3 4" />
+        <Polygon points={wormOutline(shape, scale, MIDDLE)} fill={colours.surface} stroke={colours.ink} strokeWidth={2} strokeLinejoin="round" />
+        <Path d={threadLines(shape, scale, half)} stroke={colours.ink} strokeWidth={1.2} fill="none" />
+        <Rect x={MIDDLE.x - half.x} y={MIDDLE.y - bore} width={2 * half.x} height={2 * bore} fill="none" stroke={colours.soft} strokeWidth={1.5} strokeDasharray="6 4" />
+        {CALLOUTS.map(({ quantity, left, top, at: [x, y] }) => (
+          <Line
+            key={quantity}
+            x1={left + 79}
+            y1={top < MIDDLE.y ? top + 56 : top}
+            x2={MIDDLE.x + x * half.x}
+            y2={MIDDLE.y + y * half.y}
+            stroke={advised === quantity ? colours.heat : colours.line}
+            strokeWidth={2}
+          />
+        ))}
+      </Svg>
+      {CALLOUTS.map(({ quantity, left, top }) => (
+        <Pressable
+          key={quantity}
+          role="button"
+          aria-label={`${names[quantity]}: ${values[quantity] ?? 'not measured'}`}
+          onPress={() => onPick(quantity)}
+          testID={`callout-${quantity}`}
+          style={{ position: 'absolute', left, top, width: 158, height: 56 }}
+          className={`justify-center rounded-md border-2 bg-surface px-2 active:opacity-70 ${advised === quantity ? 'border-heat' : 'border-line'}`}
+        >
+          <Text look="soft" numberOfLines={1}>
+            {names[quantity]}
+            {advised === quantity ? ' · next' : ''}
+          </Text>
+          <Text look="figure" numberOfLines={1} className="text-[19px]">
+            {values[quantity] ?? 'measure'}
+          </Text>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+/** Thread crests as seen from the side: they cross the worm by half a lead, leaning with the hand. */
+function threadLines({ pitchMm, starts, lengthMm, hand, tipMm, rootMm }: WormShape, scale: number, half: { x: number; y: number }): string {
+  const lean = ((pitchMm * starts) / 2) * scale * (hand === 'right' ? 1 : -1);
+  const depth = ((tipMm - rootMm) / 2) * scale;
+  const count = Math.floor(lengthMm / pitchMm) + 2 * starts + 2;
+  const lines: string[] = [];
+  for (let i = -count; i <= count; i++) {
+    const top = i * pitchMm * scale;
+    const bottom = top - lean;
+    if (Math.min(top, bottom) < -half.x || Math.max(top, bottom) > half.x) continue;
+    lines.push(`M${MIDDLE.x + top} ${MIDDLE.y - half.y + depth * 0.2}L${MIDDLE.x + bottom} ${MIDDLE.y + half.y - depth * 0.2}`);
+  }
+  return lines.join('');
+}

@@ -1,0 +1,22 @@
+import { combine, type GearState, type WormCandidate, type WormQuantity } from '@patient-badger/core';
+import type { WormShape } from './WormDrawing.tsx';
+
+/** What to draw: the candidate where there is one, else a common worm, with what has been read put in. */
+export function shapeOf(candidate: WormCandidate | undefined, gear: GearState): WormShape {
+  const read = (quantity: WormQuantity) => {
+    const list = gear.readings[quantity];
+    return list?.length ? combine(list.map(({ reading }) => reading)).value : undefined;
+  };
+  const tip = candidate?.predicted.tipDiameterMm ?? read('tipDiameterMm') ?? 20;
+  const pitch = candidate?.predicted.axialPitchMm ?? 3.14;
+  const root = candidate?.predicted.rootDiameterMm ?? Math.min(read('rootDiameterMm') ?? tip - 4.5, tip * 0.9);
+  return {
+    tipMm: tip,
+    rootMm: Math.max(root, tip * 0.3),
+    pitchMm: pitch,
+    starts: candidate?.starts ?? read('starts') ?? 1,
+    boreMm: Math.min(read('boreDiameterMm') ?? tip * 0.6, Math.max(root, tip * 0.3) * 0.94),
+    lengthMm: read('faceWidthMm') ?? Math.max(tip * 0.75, pitch * 4),
+    hand: gear.hand ?? 'right',
+  };
+}

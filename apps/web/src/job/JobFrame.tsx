@@ -1,0 +1,77 @@
+import type { TraceOutput } from '@patient-badger/core';
+import { useLocalSearchParams } from 'expo-router';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { useJob, type OpenJob } from '../data/queries.ts';
+import { useTrace } from '../data/useTrace.ts';
+import { Card } from '../design/Card.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { useWide } from '../design/useScheme.ts';
+import { depthByPlace } from '../driveline/depth.ts';
+import { DriveLine } from '../driveline/DriveLine.tsx';
+import { Trail } from '../trace/Trail.tsx';
+import { StageBar, type Stage } from './StageBar.tsx';
+
+export interface JobView extends OpenJob {
+  readonly trace: TraceOutput;
+}
+
+interface Props {
+  readonly stage: Stage;
+  readonly back?: (id: string) => string;
+  readonly children: (view: JobView) => ReactNode;
+  readonly foot?: (view: JobView) => ReactNode;
+}
+
+/** A job's screen: the work alone on a phone; drive line left and evidence right of it on a wide one. */
+export function JobFrame(props: Props) {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const { open, isLoading, error } = useJob(id);
+  if (open) return <Opened {...props} open={open} />;
+  return (
+    <Screen title="Job" back="/">
+      <Card tone="sunken">
+        <Text look="strong">{isLoading ? 'Fetching the job …' : 'This job cannot be shown.'}</Text>
+        {isLoading ? null : <Text>{error?.message ?? 'It is not on this device and the server cannot be reached.'}</Text>}
+      </Card>
+    </Screen>
+  );
+}
+
+function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }) {
+  const wide = useWide();
+  const trace = useTrace(open.state, open.pack);
+  const view = { ...open, trace };
+  const { job, machine, state, pack } = open;
+  return (
+    <Screen
+      title={machine?.label ?? pack.name}
+      under={[state.closed ? 'Finished' : null, machine?.owner, machine?.modelName].filter(Boolean).join(' · ')}
+      back={back?.(job.id) ?? '/'}
+      wide={wide}
+      foot={foot?.(view)}
+      below={<StageBar jobId={job.id} stage={stage} gear={pack.gears[0]?.id} />}
+    >
+      {pack.safetyCritical ? (
+        <Card tone="danger">
+          <Text look="danger">Safety-critical job</Text>
+          <Text>The maker’s manual, local codes and licensed inspection come first. It needs a second check before it can be closed.</Text>
+        </Card>
+      ) : null}
+      {wide ? (
+        <View className="flex-row items-start gap-6">
+          <View className="w-[330px]">
+            <DriveLine pack={pack} trace={trace} depth={depthByPlace(pack, state.reached)} />
+          </View>
+          <View className="min-w-0 flex-1 gap-4">{children(view)}</View>
+          <View className="w-[280px]">
+            <Trail view={view} />
+          </View>
+        </View>
+      ) : (
+        children(view)
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,50 @@
+import { useRouter } from 'expo-router';
+import ClipboardCheck from 'lucide-react-native/icons/clipboard-check';
+import PackageSearch from 'lucide-react-native/icons/package-search';
+import Ruler from 'lucide-react-native/icons/ruler';
+import ScrollText from 'lucide-react-native/icons/scroll-text';
+import Waypoints from 'lucide-react-native/icons/waypoints';
+import { Pressable, View } from 'react-native';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+
+const STAGES = [
+  { id: 'trace', name: 'Trace', Icon: Waypoints },
+  { id: 'measure', name: 'Measure', Icon: Ruler },
+  { id: 'match', name: 'Match', Icon: PackageSearch },
+  { id: 'close', name: 'Close', Icon: ClipboardCheck },
+  { id: 'log', name: 'Log', Icon: ScrollText },
+] as const;
+export type Stage = (typeof STAGES)[number]['id'];
+
+/** The walk through a job; any stage can be entered at any time. */
+export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; gear: string | undefined }) {
+  const router = useRouter();
+  const colours = useColours();
+  const to: Record<Stage, string> = { trace: '', measure: `/gear/${gear}`, match: `/parts/${gear}`, close: '/close', log: '/log' };
+  const shown = STAGES.filter(({ id }) => gear !== undefined || (id !== 'measure' && id !== 'match'));
+  return (
+    <View role="navigation" aria-label="Stages of the job" className="no-print items-center border-t-2 border-line bg-surface">
+      <View className="w-full max-w-[640px] flex-row">
+        {shown.map(({ id, name, Icon }) => {
+          const here = id === stage;
+          return (
+            <Pressable
+              key={id}
+              role="link"
+              aria-label={name}
+              aria-current={here ? 'page' : undefined}
+              onPress={() => router.navigate(`/jobs/${jobId}${to[id]}`)}
+              className={`min-h-[58px] flex-1 items-center justify-center border-t-4 ${here ? 'border-accent' : 'border-transparent'}`}
+            >
+              <Icon color={here ? colours.accent : colours.soft} size={22} />
+              <Text look="label" className={here ? 'text-accent' : ''}>
+                {name}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}

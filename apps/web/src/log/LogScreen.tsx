@@ -1,0 +1,62 @@
+import type { Entry } from '@patient-badger/core';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useShop, useWaiting } from '../data/queries.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { describeEntry } from './describeEntry.ts';
+
+/** Everything that was written on this job, by whom and when; any line can be taken back, and put back. */
+export const LogScreen = () => <JobFrame stage="log">{(view) => <Log view={view} />}</JobFrame>;
+
+function Log({ view }: { view: JobView }) {
+  const { job, state } = view;
+  const { write, problem } = useRecord(job.id);
+  const [remark, setRemark] = useState('');
+  const say = async () => {
+    if (remark.trim() && (await write({ kind: 'remark', text: remark.trim() }))) setRemark('');
+  };
+  return (
+    <>
+      <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
+      <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      {[...state.standing].reverse().map((entry) => (
+        <Line key={entry.id} view={view} entry={entry} />
+      ))}
+      {state.withdrawn.length > 0 ? <Text look="head">Taken back</Text> : null}
+      {state.withdrawn.map((entry) => (
+        <Line key={entry.id} view={view} entry={entry} gone />
+      ))}
+    </>
+  );
+}
+
+function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; entry: Entry; gone?: boolean }) {
+  const people = useShop().data?.people ?? [];
+  const waiting = useWaiting().some(({ key }) => key === entry.id);
+  const { write, problem } = useRecord(job.id);
+  const withdrawal = job.entries.findLast(({ payload }) => payload.kind === 'withdrawn' && payload.entry === entry.id);
+  const change = () => {
+    if (!gone) void write({ kind: 'withdrawn', entry: entry.id });
+    else if (withdrawal) void write({ kind: 'withdrawn', entry: withdrawal.id });
+  };
+  return (
+    <Card tone={gone ? 'sunken' : 'plain'}>
+      <Text className={gone ? 'line-through' : ''}>{describeEntry(entry.payload, pack)}</Text>
+      <View className="flex-row items-center justify-between gap-2">
+        <Text look="soft" className="flex-1">
+          {people.find(({ id }) => id === entry.by)?.name ?? entry.by}, {format(parseISO(entry.at), 'd MMM, HH:mm')}
+          {waiting ? ', not sent yet' : ''}
+        </Text>
+        {entry.payload.kind === 'takenIn' ? null : <Button look="quiet" label={gone ? 'Put it back' : 'Take it back'} onPress={change} />}
+      </View>
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </Card>
+  );
+}

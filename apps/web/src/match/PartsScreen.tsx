@@ -1,0 +1,129 @@
+import { wantedWorm, type GearAttributes, type GearCard } from '@patient-badger/core';
+import { partMatch, type PartMatch } from '@patient-badger/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { z } from 'zod';
+import { call } from '../data/api.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { candidateKey } from '../gear/candidateKey.ts';
+import { useIdentification } from '../gear/useIdentification.ts';
+import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { attributeWords } from './attributeWords.ts';
+import { PartCard } from './PartCard.tsx';
+
+/** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
+export function PartsScreen() {
+  const { gear } = useLocalSearchParams<{ gear: string }>();
+  return (
+    <JobFrame stage="match">
+      {(view) => {
+        const card = view.pack.gears.find(({ id }) => id === gear);
+        return card ? <Matching view={view} card={card} /> : <Text>This family has no such gear card.</Text>;
+      }}
+    </JobFrame>
+  );
+}
+
+function Matching({ view, card }: { view: JobView; card: GearCard }) {
+  const { job, state, machine } = view;
+  const router = useRouter();
+  const { pick } = useLocalSearchParams<{ pick?: string }>();
+  const gear = state.gears[card.id];
+  const found = useIdentification(gear);
+  const candidates = found.data?.candidates ?? [];
+  const candidate = candidates.find((each) => candidateKey(each) === pick) ?? candidates[0];
+  const wanted = candidate && gear ? wantedWorm(candidate, gear, card) : null;
+  if (!wanted) {
+    return (
+      <Card tone="sunken">
+        <Text look="head">Measure first</Text>
+        <Text>Parts are found by dimensions, not by what a listing says. Measure the gear, then come back.</Text>
+        <Button look="primary" big label="Measure the gear" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+      </Card>
+    );
+  }
+  return (
+    <>
+      <Wanted wanted={wanted} />
+      <Found view={view} card={card} wanted={wanted} machineModel={machine?.modelName ?? undefined} />
+    </>
+  );
+}
+
+function Wanted({ wanted }: { wanted: GearAttributes }) {
+  return (
+    <Card tone="sunken">
+      <Text look="head">Wanted</Text>
+      {attributeWords(wanted).map(([name, value]) => (
+        <Text key={name}>
+          {name}: {value}
+        </Text>
+      ))}
+      {wanted.boreDiameterMm === undefined ? <Text look="soft">The bore was not measured: no part can be called sure to fit without it.</Text> : null}
+      {wanted.hand === undefined ? <Text look="soft">The hand of the thread was not noted.</Text> : null}
+    </Card>
+  );
+}
+
+interface FoundProps {
+  readonly view: JobView;
+  readonly card: GearCard;
+  readonly wanted: GearAttributes;
+  readonly machineModel: string | undefined;
+}
+
+const FIRST = 8;
+
+function Found({ view: { job, state }, card, wanted, machineModel }: FoundProps) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const [all, setAll] = useState(false);
+  const search = useQuery({
+    queryKey: ['parts', wanted, machineModel],
+    queryFn: () => call('/api/parts/search', z.array(partMatch), { json: { wanted, machineModel, most: 30 } }),
+  });
+  const chosen = state.gears[card.id]?.chosen;
+  const choose = async ({ part, fit }: PartMatch) => {
+    const { id, partNumber, name, priceMinor } = part;
+    await write({ kind: 'partChosen', gear: card.id, partId: id, partNumber, name, probability: fit.probability, priceMinor });
+  };
+  if (!search.data) return <Text look="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>;
+  const liars = search.data.filter(({ fit }) => fit.contradiction !== undefined);
+  const shown = search.data.filter(({ fit }) => fit.contradiction === undefined);
+  const fitting = shown.filter(({ fit }) => fit.probability > 0.02);
+  return (
+    <>
+      {chosen ? (
+        <Card tone="next">
+          <Text look="label">Chosen</Text>
+          <Text look="head">
+            {chosen.partNumber} · {chosen.name}
+          </Text>
+          <Button look="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+        </Card>
+      ) : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      {liars.length > 0 ? (
+        <Card tone="danger">
+          <Text look="danger">
+            {liars.length} {liars.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and {liars.length === 1 ? 'does' : 'do'} not by their own dimensions: {liars.map(({ part }) => part.partNumber).join(', ')}
+          </Text>
+        </Card>
+      ) : null}
+      <Text look="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
+      {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map((match) => (
+        <PartCard key={match.part.id} match={match} chosen={chosen?.partId === match.part.id} onChoose={() => void choose(match)} />
+      ))}
+      {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
+      {liars.length > 0 ? <Text look="head">Contradict themselves</Text> : null}
+      {liars.map((match) => (
+        <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
+      ))}
+    </>
+  );
+}

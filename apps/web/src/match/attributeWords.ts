@@ -1,0 +1,64 @@
+import type { AttributeFit, GearAttributes } from '@patient-badger/core';
+
+const NAMES: Readonly<Record<string, string>> = {
+  type: 'Kind',
+  starts: 'Starts',
+  teeth: 'Teeth',
+  axialModuleMm: 'Axial module',
+  normalModuleMm: 'Module',
+  diametralPitch: 'Diametral pitch',
+  pressureAngleDeg: 'Pressure angle',
+  helixAngleDeg: 'Helix angle',
+  leadAngleDeg: 'Lead angle',
+  hand: 'Hand',
+  pitchDiameterMm: 'Pitch diameter',
+  tipDiameterMm: 'Over the tips',
+  outsideDiameterMm: 'Outside diameter',
+  centreDistanceMm: 'Centre distance',
+  boreShape: 'Bore shape',
+  boreDiameterMm: 'Bore',
+  dFlatMm: 'Flat of the D',
+  keyWidthMm: 'Key',
+  splineTeeth: 'Spline teeth',
+  faceWidthMm: 'Length',
+  hubDiameterMm: 'Hub diameter',
+  hubLengthMm: 'Hub length',
+  material: 'Material',
+  mateTeeth: 'Teeth of the mate',
+};
+
+const VALUES: Readonly<Record<string, string>> = { wormWheel: 'worm wheel', dFlat: 'D', doubleD: 'double D' };
+
+export const attributeName = (id: string): string => NAMES[id] ?? id;
+
+/** A number with the unit its field name carries; a text as a word. */
+export function attributeValue(id: string, value: number | string): string {
+  if (typeof value === 'string') return VALUES[value] ?? value;
+  const rounded = String(Math.round(value * 1000) / 1000);
+  if (id.endsWith('Mm')) return `${rounded} mm`;
+  return id.endsWith('Deg') ? `${rounded}°` : rounded;
+}
+
+/** What is wanted, in words. */
+export function attributeWords(gear: GearAttributes): readonly (readonly [string, string])[] {
+  return Object.entries(gear).map(([id, value]) => {
+    const plain = typeof value === 'object' ? value.value : value;
+    const more = typeof value === 'object' ? ` ± ${value.plusMinus.toFixed(2)}` : '';
+    return [attributeName(id), attributeValue(id, plain).replace(/( mm|°)?$/, `${more}$1`)];
+  });
+}
+
+/** One attribute's verdict as a sentence part. */
+export function fitText({ name, state, difference, work }: AttributeFit): string {
+  const off = difference === undefined || difference === 0 ? '' : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
+  switch (state) {
+    case 'fits':
+      return off ? `fits (${off})` : 'fits';
+    case 'fitsAfterWork':
+      return work ?? 'fits after work';
+    case 'doesNotFit':
+      return off ? `does not fit: ${off}` : 'does not fit';
+    case 'unknown':
+      return work ?? 'not known';
+  }
+}

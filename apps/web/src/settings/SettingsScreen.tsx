@@ -1,0 +1,73 @@
+import { LENGTH_UNITS } from '@patient-badger/core';
+import { View } from 'react-native';
+import { remove } from '../data/outbox.ts';
+import { choosePerson, usePerson } from '../data/person.ts';
+import { useShop, useWaiting } from '../data/queries.ts';
+import { lengthUnit, scheme } from '../data/settings.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+
+const UNIT_NAMES = { mm: 'Millimetres', inch: 'Inches', thou: 'Thou' } as const;
+const SCHEMES = [
+  ['device', 'As the device'],
+  ['light', 'Light, for the sun'],
+  ['dark', 'Dark'],
+] as const;
+
+/** Who is at the bench, and how this device shows things. */
+export function SettingsScreen() {
+  const shop = useShop();
+  const person = usePerson();
+  const unit = lengthUnit.use();
+  const shade = scheme.use();
+  return (
+    <Screen title="You and this device" back="/">
+      <Card>
+        <Text look="head">Who is at the bench?</Text>
+        <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
+          {shop.data?.people.map(({ id, name, role }) => (
+            <Button key={id} big label={name} detail={role} look={person === id ? 'chosen' : 'plain'} checked={person === id} onPress={() => choosePerson(id)} />
+          ))}
+        </View>
+        {shop.data ? null : <Text>{shop.error?.message ?? 'Looking who works here …'}</Text>}
+      </Card>
+      <Card>
+        <Text look="head">Lengths in</Text>
+        <View role="radiogroup" aria-label="Lengths in" className="flex-row gap-2">
+          {LENGTH_UNITS.map((each) => (
+            <Button key={each} className="flex-1" label={UNIT_NAMES[each]} look={unit === each ? 'chosen' : 'plain'} checked={unit === each} onPress={() => lengthUnit.set(each)} />
+          ))}
+        </View>
+      </Card>
+      <Card>
+        <Text look="head">Light</Text>
+        <View role="radiogroup" aria-label="Light" className="gap-2">
+          {SCHEMES.map(([id, label]) => (
+            <Button key={id} label={label} look={shade === id ? 'chosen' : 'plain'} checked={shade === id} onPress={() => scheme.set(id)} />
+          ))}
+        </View>
+      </Card>
+      <Refused />
+    </Screen>
+  );
+}
+
+/** What the server would not take: shown with its reason, thrown away only on purpose. */
+function Refused() {
+  const refused = useWaiting().filter((item) => item.refused !== undefined);
+  if (refused.length === 0) return null;
+  return (
+    <Card tone="danger">
+      <Text look="head">Refused notes</Text>
+      {refused.map((item) => (
+        <View key={item.key} className="gap-2">
+          <Text look="strong">{item.kind === 'entry' ? item.entry.payload.kind : item.kind}</Text>
+          <Text>{item.refused}</Text>
+          <Button look="danger" label="Throw this note away" onPress={() => void remove(item.key)} />
+        </View>
+      ))}
+    </Card>
+  );
+}

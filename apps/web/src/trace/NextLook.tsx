@@ -1,0 +1,55 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText, percent } from '../design/words.ts';
+import type { JobView } from '../job/JobFrame.tsx';
+
+/** The one thing to do next, why it and not another, and the sums for who asks. */
+export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
+  const router = useRouter();
+  const [why, setWhy] = useState(false);
+  const next = trace.next;
+  if (!next) {
+    return (
+      <Card tone="next">
+        <Text look="head">No look left that is worth its minutes</Text>
+        <Text>Decide on what is known, or write down a look of your own as a remark.</Text>
+        <Button look="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+      </Card>
+    );
+  }
+  const [first, second] = trace.suspects;
+  const runnerUp = trace.alternatives[0];
+  return (
+    <Card tone="next">
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Text look="label">The next useful look</Text>
+        <Text look="figure">{minutesText(next.minutes)}</Text>
+      </View>
+      <Text look="head">{next.name}</Text>
+      <Text>
+        {next.steps.length > 0 ? `${next.steps.length} ${next.steps.length === 1 ? 'step' : 'steps'} to open first. ` : 'Nothing to open. '}
+        {first && second ? `It tells most about “${first.name}” and “${second.name}” for the time.` : ''}
+      </Text>
+      <Button look="primary" big label="Do this look" testID="do-look" onPress={() => router.navigate(`/jobs/${job.id}/look/${next.look}`)} />
+      <Button look="quiet" label={why ? 'Hide the sums' : 'Why this one?'} onPress={() => setWhy(!why)} />
+      {why ? (
+        <View className="gap-1">
+          <Text look="soft">
+            {next.expectedBits.toFixed(2)} bits expected in {minutesText(next.minutes)}: {(next.expectedBits / next.minutes).toFixed(2)} bits a minute.
+            {runnerUp ? ` Next best: ${runnerUp.name}, ${(runnerUp.expectedBits / runnerUp.minutes).toFixed(2)} bits a minute.` : ''}
+          </Text>
+          {next.results.map(({ result, name, probability }) => (
+            <Text key={result} look="soft">
+              {percent(probability)}: {name}
+            </Text>
+          ))}
+          <Text look="soft">About {minutesText(trace.remainingMinutesEstimate)} more until it is clear, out of {pack.looks.length} looks known.</Text>
+        </View>
+      ) : null}
+    </Card>
+  );
+}
