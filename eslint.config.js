@@ -17,6 +17,7 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_+$', argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       'no-nested-ternary': 'error',
       'max-lines': ['error', { max: 350, skipBlankLines: true }],
       'max-params': ['error', { max: 6 }],

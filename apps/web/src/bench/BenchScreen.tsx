@@ -20,7 +20,9 @@ export function BenchScreen() {
   const [finished, setFinished] = useState(false);
   const jobs = useJobs(finished ? 'closed' : 'open');
   const shop = useShop().data;
-  const sorted = [...(jobs.data ?? [])].filter(({ state }) => (state.closed !== null) === finished).sort((p, q) => (p.state.takenInAt ?? '') < (q.state.takenInAt ?? '') ? 1 : -1);
+  const sorted = [...(jobs.data ?? [])]
+    .filter(({ state }) => (state.closed !== null) === finished)
+    .sort((p, q) => ((p.state.takenInAt ?? '') < (q.state.takenInAt ?? '') ? 1 : -1));
   return (
     <Screen
       title="Patient Badger"
@@ -37,8 +39,20 @@ export function BenchScreen() {
       }
     >
       <View role="radiogroup" aria-label="Which jobs" className="flex-row gap-2">
-        <Button className="flex-1" label="On the bench" look={finished ? 'plain' : 'chosen'} checked={!finished} onPress={() => setFinished(false)} />
-        <Button className="flex-1" label="Finished" look={finished ? 'chosen' : 'plain'} checked={finished} onPress={() => setFinished(true)} />
+        <Button
+          className="flex-1"
+          label="On the bench"
+          look={finished ? 'plain' : 'chosen'}
+          checked={!finished}
+          onPress={() => setFinished(false)}
+        />
+        <Button
+          className="flex-1"
+          label="Finished"
+          look={finished ? 'chosen' : 'plain'}
+          checked={finished}
+          onPress={() => setFinished(true)}
+        />
       </View>
       {jobs.data ? <JobList jobs={sorted} wide={wide} finished={finished} /> : <Unread error={jobs.error} />}
     </Screen>

@@ -21,7 +21,8 @@ export function nextMove({ family, state }: BenchJob): Move {
   const part = pack.faults.find(({ id }) => id === state.decided?.fault)?.remedy.part;
   const gear = part ? state.gears[part] : undefined;
   if (state.decided) {
-    if (part && !gear?.chosen) return { text: gear && Object.keys(gear.readings).length > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
+    if (part && !gear?.chosen)
+      return { text: gear && Object.keys(gear.readings).length > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
     const remedy = pack.faults.find(({ id }) => id === state.decided?.fault)?.remedy;
     return { text: remedy?.text ?? 'Set it right and prove it', minutes: remedy && minutesText(remedy.minutes), to: '/close' };
   }

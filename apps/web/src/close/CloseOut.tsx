@@ -41,12 +41,18 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
       <Text look="head">Close the job</Text>
       <View role="radiogroup" aria-label="How it ended" className="gap-2">
         {(Object.keys(OUTCOMES) as Outcome[]).map((each) => (
-          <Button key={each} label={OUTCOMES[each]} look={outcome === each ? 'chosen' : 'plain'} checked={outcome === each} onPress={() => setOutcome(each)} />
+          <Button
+            key={each}
+            label={OUTCOMES[each]}
+            look={outcome === each ? 'chosen' : 'plain'}
+            checked={outcome === each}
+            onPress={() => setOutcome(each)}
+          />
         ))}
       </View>
       <Field label="What was found" value={found} onChangeText={setFound} />
       <Field label="Note for next time" value={note} onChangeText={setNote} multiline />
-      {refusal ?? problem ? <Text look="danger">{refusal ?? problem}</Text> : null}
+      {(refusal ?? problem) ? <Text look="danger">{refusal ?? problem}</Text> : null}
       <Button look={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={() => void close()} />
     </Card>
   );

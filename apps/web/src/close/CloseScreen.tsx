@@ -1,10 +1,14 @@
 import { cautionsOn, type Fault, type JobState, type Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
-import { View } from 'react-native';
+import Check from 'lucide-react-native/icons/check';
+import Circle from 'lucide-react-native/icons/circle';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
 import { minutesText } from '../design/words.ts';
 import { JobFrame, type JobView } from '../job/JobFrame.tsx';
 import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
@@ -12,7 +16,9 @@ import { CloseOut } from './CloseOut.tsx';
 import { JobRecord } from './JobRecord.tsx';
 
 /** The way back: put in, set up, prove, close, with the record at the end. */
-export const CloseScreen = () => <JobFrame stage="close">{(view) => (view.state.closed ? <JobRecord view={view} /> : <Closing view={view} />)}</JobFrame>;
+export const CloseScreen = () => (
+  <JobFrame stage="close">{(view) => (view.state.closed ? <JobRecord view={view} /> : <Closing view={view} />)}</JobFrame>
+);
 
 function Closing({ view }: { view: JobView }) {
   const { job, pack, state } = view;
@@ -44,7 +50,8 @@ function Closing({ view }: { view: JobView }) {
 }
 
 /** Steps that undo what was opened, and those that exist only on the way back. */
-const closingSteps = (pack: Pack, { reached }: JobState) => pack.closing.filter(({ closes }) => closes === undefined || reached.includes(closes));
+const closingSteps = (pack: Pack, { reached }: JobState) =>
+  pack.closing.filter(({ closes }) => closes === undefined || reached.includes(closes));
 
 function PartLine({ view: { job, state }, fault }: { view: JobView; fault: Fault }) {
   const router = useRouter();
@@ -67,31 +74,63 @@ function PartLine({ view: { job, state }, fault }: { view: JobView; fault: Fault
         {chosen.partNumber} · {chosen.name}
       </Text>
       {fitted ? null : <Text>Lay it beside the old one and compare before it goes in.</Text>}
-      {fitted ? null : <Button look="primary" big label="It is fitted" testID="fitted" onPress={() => void write({ kind: 'partFitted', gear: part, partId: chosen.partId, partNumber: chosen.partNumber })} />}
+      {fitted ? null : (
+        <Button
+          look="primary"
+          big
+          label="It is fitted"
+          testID="fitted"
+          onPress={() => void write({ kind: 'partFitted', gear: part, partId: chosen.partId, partNumber: chosen.partNumber })}
+        />
+      )}
       {problem ? <Text look="danger">{problem}</Text> : null}
     </Card>
   );
 }
 
+/** One step at a time: the first that is not done lies open, any other can be opened by pressing it. */
 function WayBack({ view, steps }: { view: JobView; steps: Pack['closing'] }) {
+  const [pressed, setPressed] = useState<string | null>(null);
+  const isDone = (id: string) => view.state.closingDone.includes(id);
+  const open = steps.find(({ id }) => id === pressed && !isDone(id)) ?? steps.find(({ id }) => !isDone(id));
   return (
-    <>
-      <Text look="head">The way back</Text>
-      {steps.map((step) => (
-        <BackStep key={step.id} view={view} step={step} />
-      ))}
-    </>
+    <View className="gap-2">
+      <Text look="head">
+        The way back: {steps.filter(({ id }) => isDone(id)).length} of {steps.length} done
+      </Text>
+      {steps.map((step) =>
+        step.id === open?.id ? (
+          <BackStep key={step.id} view={view} step={step} />
+        ) : (
+          <StepLine key={step.id} name={step.name} done={isDone(step.id)} onPress={() => setPressed(step.id)} />
+        ),
+      )}
+    </View>
+  );
+}
+
+function StepLine({ name, done, onPress }: { name: string; done: boolean; onPress: () => void }) {
+  const colours = useColours();
+  return (
+    <Pressable
+      role="button"
+      aria-label={done ? `${name}, done` : name}
+      disabled={done}
+      onPress={onPress}
+      className="min-h-[48px] flex-row items-center gap-3 border-b border-line px-2"
+    >
+      {done ? <Check color={colours.good} size={22} /> : <Circle color={colours.soft} size={22} />}
+      <Text className="flex-1">{name}</Text>
+    </Pressable>
   );
 }
 
 function BackStep({ view: { job, state, pack }, step }: { view: JobView; step: Pack['closing'][number] }) {
   const { write, problem } = useRecord(job.id);
-  const done = state.closingDone.includes(step.id);
   const cautions = cautionsOn(pack, step.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
-  if (done) return <Button label={`Done: ${step.name}`} look="chosen" disabled onPress={() => undefined} />;
   return (
-    <Card>
+    <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">
         <Text look="strong" className="flex-1">
           {step.name}
@@ -100,7 +139,13 @@ function BackStep({ view: { job, state, pack }, step }: { view: JobView; step: P
       </View>
       <Text>{step.how}</Text>
       <Cautions jobId={job.id} state={state} cautions={cautions} />
-      <Button disabled={blocked} label={`Done: ${step.name}`} testID={`back-${step.id}`} onPress={() => void write({ kind: 'closingDone', step: step.id })} />
+      <Button
+        look="primary"
+        disabled={blocked}
+        label={`Done: ${step.name}`}
+        testID={`back-${step.id}`}
+        onPress={() => void write({ kind: 'closingDone', step: step.id })}
+      />
       {problem ? <Text look="danger">{problem}</Text> : null}
     </Card>
   );
@@ -121,10 +166,29 @@ function Proofs({ view: { job, state, pack } }: { view: JobView }) {
             <Text look="strong">{proof.name}</Text>
             <Text>{proof.how}</Text>
             <View role="radiogroup" aria-label={proof.name} className="flex-row gap-2">
-              <Button className="flex-1" disabled={blocked} label="It does" testID={`passed-${proof.id}`} look={result?.passed ? 'chosen' : 'plain'} checked={result?.passed === true} onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: true })} />
-              <Button className="flex-1" disabled={blocked} label="It does not" look={result?.passed === false ? 'danger' : 'plain'} checked={result?.passed === false} onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: false })} />
+              <Button
+                className="flex-1"
+                disabled={blocked}
+                label="It does"
+                testID={`passed-${proof.id}`}
+                look={result?.passed ? 'chosen' : 'plain'}
+                checked={result?.passed === true}
+                onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: true })}
+              />
+              <Button
+                className="flex-1"
+                disabled={blocked}
+                label="It does not"
+                look={result?.passed === false ? 'danger' : 'plain'}
+                checked={result?.passed === false}
+                onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: false })}
+              />
             </View>
-            {result?.passed === false ? <Text>Then it is not over: go back to Trace. What was seen is still there, and the decision can be taken back in the log.</Text> : null}
+            {result?.passed === false ? (
+              <Text>
+                Then it is not over: go back to Trace. What was seen is still there, and the decision can be taken back in the log.
+              </Text>
+            ) : null}
           </Card>
         );
       })}

@@ -20,7 +20,9 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
   return (
     <>
       <Card tone="next">
-        <Text look="label">Finished {format(parseISO(closed.at), 'd MMMM yyyy, HH:mm')}, {who}</Text>
+        <Text look="label">
+          Finished {format(parseISO(closed.at), 'd MMMM yyyy, HH:mm')}, {who}
+        </Text>
         <Text look="title">{OUTCOMES[closed.outcome]}</Text>
         <Text look="strong">{closed.found}</Text>
         {closed.note ? <Text>{closed.note}</Text> : null}
@@ -29,7 +31,13 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
         <Text look="head">{machine?.label ?? pack.name}</Text>
         <Text look="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
         <Text>“{state.takenIn?.complaint}”</Text>
-        {Object.values(state.gears).map(({ fitted }) => (fitted ? <Text key={fitted.partId} look="strong">Fitted: {fitted.partNumber}</Text> : null))}
+        {Object.values(state.gears).map(({ fitted }) =>
+          fitted ? (
+            <Text key={fitted.partId} look="strong">
+              Fitted: {fitted.partNumber}
+            </Text>
+          ) : null,
+        )}
         <Text>{state.proofs.some(({ passed }) => passed) ? 'Proved in use.' : 'Closed without a proof.'}</Text>
       </Card>
       <View className="gap-1">
@@ -42,7 +50,11 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
       </View>
       <View className="no-print gap-2">
         <Button label="Print the record" onPress={() => window.print()} />
-        <Button look="quiet" label="Open it again" onPress={() => void write({ kind: 'reopened', reason: 'Opened again from the record' })} />
+        <Button
+          look="quiet"
+          label="Open it again"
+          onPress={() => void write({ kind: 'reopened', reason: 'Opened again from the record' })}
+        />
       </View>
       {problem ? <Text look="danger">{problem}</Text> : null}
     </>

@@ -15,7 +15,10 @@ export function LineNote() {
     <View className="no-print border-b-2 border-line bg-sunken px-4 py-2" role="status">
       {line === 'down' ? (
         <Text look="soft" className="text-ink">
-          No connection. Go on working: {left === 0 ? 'everything so far is sent.' : `${left} ${left === 1 ? 'note is' : 'notes are'} kept on this device and will be sent.`}
+          No connection. Go on working:{' '}
+          {left === 0
+            ? 'everything so far is sent.'
+            : `${left} ${left === 1 ? 'note is' : 'notes are'} kept on this device and will be sent.`}
         </Text>
       ) : null}
       {refused > 0 ? (

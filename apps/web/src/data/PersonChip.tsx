@@ -13,7 +13,12 @@ export function PersonChip() {
   const colours = useColours();
   const name = useShop().data?.people.find(({ id }) => id === person)?.name ?? person;
   return (
-    <Pressable role="link" aria-label={name ? `You are ${name}. Change` : 'Say who you are'} className="min-h-[48px] flex-row items-center gap-2 px-2" onPress={() => router.navigate('/settings')}>
+    <Pressable
+      role="link"
+      aria-label={name ? `You are ${name}. Change` : 'Say who you are'}
+      className="min-h-[48px] flex-row items-center gap-2 px-2"
+      onPress={() => router.navigate('/settings')}
+    >
       <UserRound color={colours.accent} size={22} />
       <Text look="label" className="text-ink">
         {name ?? 'Who?'}

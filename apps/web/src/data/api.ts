@@ -46,7 +46,11 @@ export async function call<T extends z.ZodType>(path: string, answer: T, { metho
   const parsed: unknown = parse(text);
   if (response.ok) return answer.parse(parsed);
   const refused = problem.safeParse(parsed);
-  throw new ApiRefusal(response.status, refused.success ? refused.data.sentence : 'The shop server gave an answer that cannot be read.', refused.data?.path);
+  throw new ApiRefusal(
+    response.status,
+    refused.success ? refused.data.sentence : 'The shop server gave an answer that cannot be read.',
+    refused.data?.path,
+  );
 }
 
 function parse(text: string): unknown {

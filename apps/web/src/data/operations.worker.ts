@@ -2,7 +2,8 @@ import { CoreFailure, sentence } from '@patient-badger/core';
 import { operations } from '@patient-badger/knowledge';
 import { expose } from 'comlink';
 
-export type WorkerAnswer = { readonly ok: true; readonly output: unknown } | { readonly ok: false; readonly path: string; readonly sentence: string };
+export type WorkerAnswer =
+  { readonly ok: true; readonly output: unknown } | { readonly ok: false; readonly path: string; readonly sentence: string };
 
 /** The operations on a thread of their own. A refusal crosses as data: classes do not survive the way. */
 const door = {

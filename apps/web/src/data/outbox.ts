@@ -84,7 +84,13 @@ export async function recordPhoto(jobId: string, about: string, blob: Blob): Pro
 
 /** A photo that has arrived becomes an entry under its own time and author. */
 export async function photoArrived(item: Extract<Waiting, { kind: 'photo' }>, hash: string): Promise<void> {
-  const made = entry.parse({ id: uuid(), jobId: item.jobId, at: item.at, by: item.by, payload: { kind: 'photoTaken', hash, about: item.about } });
+  const made = entry.parse({
+    id: uuid(),
+    jobId: item.jobId,
+    at: item.at,
+    by: item.by,
+    payload: { kind: 'photoTaken', hash, about: item.about },
+  });
   await put({ kind: 'entry', key: made.id, entry: made });
   await remove(item.key);
 }

@@ -12,7 +12,8 @@ export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(outbox.
 export const useLine = () => useSyncExternalStore(lineState.subscribe, lineState.get, lineState.get);
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });
-export const useModels = () => useQuery({ queryKey: ['models'], queryFn: () => call('/api/models', z.array(machineModel)), staleTime: 600_000 });
+export const useModels = () =>
+  useQuery({ queryKey: ['models'], queryFn: () => call('/api/models', z.array(machineModel)), staleTime: 600_000 });
 
 /** Machines on record, with those written down here and not yet sent. */
 export function useMachines() {
@@ -63,7 +64,12 @@ export function useJob(id: string): { open: OpenJob | null; isLoading: boolean; 
     const pack = found && findFamily(found.family);
     if (!found || !pack) return null;
     const entries = [...found.entries, ...local];
-    return { job: { ...found, entries }, state: foldJob(id, entries), pack, machine: machines.data?.find((each) => each.id === found.machineId) };
+    return {
+      job: { ...found, entries },
+      state: foldJob(id, entries),
+      pack,
+      machine: machines.data?.find((each) => each.id === found.machineId),
+    };
   }, [id, query.data, waiting, machines.data]);
   return { open, isLoading: query.isPending && query.fetchStatus !== 'paused' && !open, error: open ? null : query.error };
 }

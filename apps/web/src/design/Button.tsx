@@ -24,8 +24,20 @@ interface Props {
 }
 
 /** A target for a gloved thumb: never under 48 px. */
-export function Button({ label, onPress, look = 'plain', detail, icon, disabled = false, big = false, className = '', checked, testID }: Props) {
+export function Button({
+  label,
+  onPress,
+  look = 'plain',
+  detail,
+  icon,
+  disabled = false,
+  big = false,
+  className = '',
+  checked,
+  testID,
+}: Props) {
   const [box, text] = LOOKS[look];
+  const centred = look === 'primary' && !detail;
   return (
     <Pressable
       role={checked === undefined ? 'button' : 'radio'}
@@ -35,11 +47,12 @@ export function Button({ label, onPress, look = 'plain', detail, icon, disabled 
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      className={`flex-row items-center gap-3 rounded-md border-2 px-4 ${big ? 'min-h-[64px] py-3' : 'min-h-[48px] py-2'} ${box} ${disabled ? 'opacity-40' : 'active:opacity-70'} ${className}`}
+      className={`flex-row items-center gap-3 rounded-md border-2 px-4 ${big ? 'min-h-[64px] py-3' : 'min-h-[48px] py-2'} ${box} ${centred ? 'justify-center' : ''} ${disabled ? 'opacity-40' : 'active:opacity-70'} ${className}`}
     >
+      {checked === undefined ? null : <Dot filled={checked} />}
       {icon}
-      <View className="flex-1">
-        <Text look="strong" className={`${text} ${look === 'primary' && !detail ? 'text-center' : ''}`}>
+      <View className={icon && centred ? '' : 'min-w-0 shrink grow'}>
+        <Text look="strong" className={`${text} ${centred ? 'text-center' : ''}`}>
           {label}
         </Text>
         {detail ? (
@@ -51,3 +64,10 @@ export function Button({ label, onPress, look = 'plain', detail, icon, disabled 
     </Pressable>
   );
 }
+
+/** Chosen or not, told by shape and not by colour alone. */
+const Dot = ({ filled }: { filled: boolean }) => (
+  <View aria-hidden className={`h-5 w-5 items-center justify-center rounded-full border-2 ${filled ? 'border-accent' : 'border-soft'}`}>
+    {filled ? <View className="h-[10px] w-[10px] rounded-full bg-accent" /> : null}
+  </View>
+);

@@ -8,6 +8,12 @@ const TONES = {
   sunken: 'bg-sunken border-transparent',
 } as const;
 
-export const Card = ({ children, tone = 'plain', className = '' }: { children: ReactNode; tone?: keyof typeof TONES; className?: string }) => (
-  <View className={`gap-2 rounded-lg border-2 p-4 ${TONES[tone]} ${className}`}>{children}</View>
-);
+export const Card = ({
+  children,
+  tone = 'plain',
+  className = '',
+}: {
+  children: ReactNode;
+  tone?: keyof typeof TONES;
+  className?: string;
+}) => <View className={`gap-2 rounded-lg border-2 p-4 ${TONES[tone]} ${className}`}>{children}</View>;

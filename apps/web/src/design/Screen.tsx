@@ -28,7 +28,12 @@ export function Screen({ title, under, back, children, foot, below, wide = false
     <View className="flex-1 bg-paper">
       <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
         {back ? (
-          <Pressable role="link" aria-label="Back" className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back as never)}>
+          <Pressable
+            role="link"
+            aria-label="Back"
+            className="h-12 w-12 items-center justify-center"
+            onPress={() => router.navigate(back as never)}
+          >
             <ArrowLeft color={colours.ink} size={26} />
           </Pressable>
         ) : (

@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { BranchGlyph } from './BranchGlyph.tsx';
 import { LinkGlyph } from './LinkGlyph.tsx';
 import { StationGlyph } from './StationGlyph.tsx';
 import { stationShape } from './stationShape.ts';
@@ -34,7 +35,12 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
             {joint ? (
               <Place
                 glyph={
-                  <LinkGlyph type={joint.type} colours={colours} lit={nextAt === joint.id || verdictAt(pack, trace) === joint.id} broken={motion?.brokenJoint === joint.id} />
+                  <LinkGlyph
+                    type={joint.type}
+                    colours={colours}
+                    lit={nextAt === joint.id || verdictAt(pack, trace) === joint.id}
+                    broken={motion?.brokenJoint === joint.id}
+                  />
                 }
                 name={joint.name ?? joint.id}
                 chance={trace ? suspicion[joint.id] : undefined}
@@ -45,7 +51,14 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
               />
             ) : null}
             <Place
-              glyph={<StationGlyph shape={stationShape(pack.driveline, id, i === 0)} angle={motion?.angles[id] ?? 0} colours={colours} lit={nextAt === id} />}
+              glyph={
+                <StationGlyph
+                  shape={stationShape(pack.driveline, id, i === 0)}
+                  angle={motion?.angles[id] ?? 0}
+                  colours={colours}
+                  lit={nextAt === id}
+                />
+              }
               name={pack.driveline.bodies.find((body) => body.id === id)?.name ?? id}
               chance={trace && !motion ? suspicion[id] : undefined}
               words={motion ? stationWords(motion.output.bodies[id]) : undefined}
@@ -53,11 +66,12 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
               depth={depth?.[id]}
               onPress={onPlace && (() => onPlace(id))}
             />
-            {beside.map((each) => (
+            {(motion ? [] : beside).map((each) => (
               <Place
                 key={each.id}
                 name={each.name}
-                chance={trace && !motion ? suspicion[each.id] : undefined}
+                glyph={<BranchGlyph colours={colours} lit={nextAt === each.id} last={i === pack.order.length - 1} />}
+                chance={trace ? suspicion[each.id] : undefined}
                 next={nextAt === each.id}
                 depth={depth?.[each.id]}
                 aside
@@ -85,7 +99,7 @@ interface PlaceProps {
 
 function Place({ name, glyph, chance, words, next, depth, quiet = false, aside = false, onPress }: PlaceProps) {
   return (
-    <Pressable disabled={!onPress} onPress={onPress} className={`flex-row items-center gap-3 ${aside ? 'ml-[34px] border-l-2 border-dashed border-line py-1 pl-[48px]' : ''}`}>
+    <Pressable disabled={!onPress} onPress={onPress} className="flex-row items-center gap-3">
       {glyph}
       <View className={`flex-1 ${next ? 'rounded-md border-2 border-heat px-2 py-1' : ''}`}>
         <View className="flex-row flex-wrap items-baseline gap-x-2">
@@ -97,7 +111,11 @@ function Place({ name, glyph, chance, words, next, depth, quiet = false, aside =
               {depth} {depth === 1 ? 'step' : 'steps'} in
             </Text>
           ) : null}
-          {next ? <Text look="label" className="text-heat">next look</Text> : null}
+          {next ? (
+            <Text look="label" className="text-heat">
+              next look
+            </Text>
+          ) : null}
         </View>
         {words ? <Text look="soft">{words}</Text> : null}
         {chance !== undefined && chance >= 0.005 ? <Meter chance={chance} /> : null}

@@ -24,7 +24,14 @@ export function LinkGlyph({ type, colours, lit, broken }: { type: Joint['type'];
 }
 
 const teeth = (stroke: string) => (
-  <Path d={`M${X - 16} 18 l6 8 l6 -8 l6 8 l6 -8 l6 8`} fill="none" stroke={stroke} strokeWidth={3} strokeLinejoin="round" strokeLinecap="round" />
+  <Path
+    d={`M${X - 16} 18 l6 8 l6 -8 l6 8 l6 -8 l6 8`}
+    fill="none"
+    stroke={stroke}
+    strokeWidth={3}
+    strokeLinejoin="round"
+    strokeLinecap="round"
+  />
 );
 
 const SIGN: Readonly<Record<Joint['type'], (stroke: string, fill: string) => ReactElement>> = {
@@ -33,10 +40,20 @@ const SIGN: Readonly<Record<Joint['type'], (stroke: string, fill: string) => Rea
   rack: teeth,
   differential: teeth,
   worm: (stroke) => (
-    <Path d={`M${X - 15} 29 q4 -16 8 0 q4 -16 8 0 q4 -16 8 0`} fill="none" stroke={stroke} strokeWidth={3} strokeLinejoin="round" strokeLinecap="round" transform="translate(3 -3)" />
+    <Path
+      d={`M${X - 15} 29 q4 -16 8 0 q4 -16 8 0 q4 -16 8 0`}
+      fill="none"
+      stroke={stroke}
+      strokeWidth={3}
+      strokeLinejoin="round"
+      strokeLinecap="round"
+      transform="translate(3 -3)"
+    />
   ),
   screw: (stroke) => <Path d={`M${X - 12} 14 l24 4 M${X - 12} 21 l24 4 M${X - 12} 28 l24 4`} stroke={stroke} strokeWidth={3} />,
   seat: (stroke, fill) => <Rect x={X - 9} y={12} width={18} height={20} rx={3} fill={fill} stroke={stroke} strokeWidth={3} />,
-  oneWay: (stroke) => <Path d={`M${X - 10} 14 L${X} 30 L${X + 10} 14 Z`} fill="none" stroke={stroke} strokeWidth={3} strokeLinejoin="round" />,
+  oneWay: (stroke) => (
+    <Path d={`M${X - 10} 14 L${X} 30 L${X + 10} 14 Z`} fill="none" stroke={stroke} strokeWidth={3} strokeLinejoin="round" />
+  ),
   belt: (stroke) => <Path d={`M${X - 8} 12 v20 M${X + 8} 12 v20`} stroke={stroke} strokeWidth={3} strokeDasharray="4 3" />,
 };

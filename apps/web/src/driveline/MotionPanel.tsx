@@ -8,7 +8,10 @@ import { useTurning } from './useTurning.ts';
 
 /** The chain in motion: sound, or with a suspected fault put in, so that one knows what to look for. */
 export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly string[] }) {
-  const shown = useMemo(() => suspects.flatMap((id) => pack.faults.filter((each) => each.id === id && modeOf(each))).slice(0, 4), [pack, suspects]);
+  const shown = useMemo(
+    () => suspects.flatMap((id) => pack.faults.filter((each) => each.id === id && modeOf(each))).slice(0, 4),
+    [pack, suspects],
+  );
   const [faultId, setFaultId] = useState<string | null>(null);
   const [running, setRunning] = useState(true);
   const fault = shown.find(({ id }) => id === faultId) ?? null;
@@ -21,12 +24,20 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
       <View role="radiogroup" aria-label="What to put into the chain" className="gap-2">
         <Button label="Sound chain" look={fault ? 'plain' : 'chosen'} checked={!fault} onPress={() => setFaultId(null)} />
         {shown.map(({ id, name }) => (
-          <Button key={id} label={name} look={fault?.id === id ? 'chosen' : 'plain'} checked={fault?.id === id} onPress={() => setFaultId(id)} />
+          <Button
+            key={id}
+            label={name}
+            look={fault?.id === id ? 'chosen' : 'plain'}
+            checked={fault?.id === id}
+            onPress={() => setFaultId(id)}
+          />
         ))}
       </View>
       <Text look="soft">
         {TURNS} turns put in at the top, under load.
-        {output.inputTurnsToSee === undefined ? '' : ` It takes ${output.inputTurnsToSee.toFixed(1)} turns up there until ${nameOf(pack, last)} has moved 20° and shows it.`}
+        {output.inputTurnsToSee === undefined
+          ? ''
+          : ` It takes ${output.inputTurnsToSee.toFixed(1)} turns up there until ${nameOf(pack, last)} has moved 20° and shows it.`}
       </Text>
       <DriveLine pack={pack} motion={{ output, angles, brokenJoint: broken }} />
       <Button label={running ? 'Stop the chain' : 'Run the chain'} onPress={() => setRunning(!running)} />

@@ -83,7 +83,13 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
   arm: ({ angle, stroke, fill, mark }) => (
     <G rotation={angle} origin={`${MIDDLE}, ${MIDDLE}`}>
       <Circle cx={MIDDLE} cy={MIDDLE} r={13} fill={fill} stroke={stroke} strokeWidth={2.5} />
-      <Path d={`M ${MIDDLE} ${MIDDLE - 13} C ${MIDDLE + 2} ${MIDDLE - 22}, ${MIDDLE + 12} ${MIDDLE - 20}, ${MIDDLE + 16} ${MIDDLE - 28}`} fill="none" stroke={stroke} strokeWidth={4} strokeLinecap="round" />
+      <Path
+        d={`M ${MIDDLE} ${MIDDLE - 13} C ${MIDDLE + 2} ${MIDDLE - 22}, ${MIDDLE + 12} ${MIDDLE - 20}, ${MIDDLE + 16} ${MIDDLE - 28}`}
+        fill="none"
+        stroke={stroke}
+        strokeWidth={4}
+        strokeLinecap="round"
+      />
       <Circle cx={MIDDLE + 16} cy={MIDDLE - 27} r={4} fill={mark} />
     </G>
   ),

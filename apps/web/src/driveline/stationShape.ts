@@ -15,5 +15,7 @@ export function stationShape(driveline: Driveline, id: string, first: boolean): 
       ((joint.type === 'mesh' || joint.type === 'bevel') && (joint.a === id || joint.b === id)),
   );
   if (toothed) return 'wheel';
-  return joints.filter((joint) => joint.type === 'seat' && joint.by === 'tab' && (joint.a === id || joint.b === id)).length === 1 ? 'arm' : 'drum';
+  return joints.filter((joint) => joint.type === 'seat' && joint.by === 'tab' && (joint.a === id || joint.b === id)).length === 1
+    ? 'arm'
+    : 'drum';
 }

@@ -33,7 +33,14 @@ export function CandidateList({ identification, picked, onPick }: Props) {
         const key = candidateKey(each);
         const here = picked !== undefined && candidateKey(picked) === key;
         return (
-          <Pressable key={key} role="radio" aria-checked={here} testID={`candidate-${key}`} onPress={() => onPick(key)} className={`gap-1 rounded-lg border-2 bg-surface p-3 ${here ? 'border-accent' : 'border-line'}`}>
+          <Pressable
+            key={key}
+            role="radio"
+            aria-checked={here}
+            testID={`candidate-${key}`}
+            onPress={() => onPick(key)}
+            className={`gap-1 rounded-lg border-2 bg-surface p-3 ${here ? 'border-accent' : 'border-line'}`}
+          >
             <Text look="strong">
               {sizeText(each)}, {each.starts} {each.starts === 1 ? 'start' : 'starts'}
             </Text>

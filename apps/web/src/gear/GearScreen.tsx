@@ -6,6 +6,7 @@ import { lengthUnit } from '../data/settings.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Overlay } from '../design/Overlay.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame, type JobView } from '../job/JobFrame.tsx';
 import { CandidateList } from './CandidateList.tsx';
@@ -48,16 +49,18 @@ function Measuring({ view: { job, state }, card }: { view: JobView; card: GearCa
       <Text look="title">{card.name}</Text>
       <WormDrawing shape={shapeOf(picked, gear)} values={values} names={NAMES} advised={advice?.quantity} onPick={setQuantity} />
       {quantity ? (
-        <Pad
-          key={quantity}
-          quantity={quantity}
-          last={gear.readings[quantity]?.at(-1)?.entered}
-          onClose={() => setQuantity(null)}
-          onKeep={(entered) => {
-            void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered });
-            setQuantity(null);
-          }}
-        />
+        <Overlay>
+          <Pad
+            key={quantity}
+            quantity={quantity}
+            last={gear.readings[quantity]?.at(-1)?.entered}
+            onClose={() => setQuantity(null)}
+            onKeep={(entered) => {
+              void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered });
+              setQuantity(null);
+            }}
+          />
+        </Overlay>
       ) : null}
       <More gear={gear} values={values} onPick={setQuantity} onHand={(hand) => void write({ kind: 'handNoted', gear: card.id, hand })} />
       {problem ? <Text look="danger">{problem}</Text> : null}
@@ -78,7 +81,13 @@ function Measuring({ view: { job, state }, card }: { view: JobView; card: GearCa
       ) : null}
       <CandidateList identification={found.error ? undefined : found.data} picked={picked} onPick={setPressed} />
       {picked && !found.error ? (
-        <Button look="primary" big label="Find parts that fit" testID="find-parts" onPress={() => router.navigate(`/jobs/${job.id}/parts/${card.id}?pick=${candidateKey(picked)}` as never)} />
+        <Button
+          look="primary"
+          big
+          label="Find parts that fit"
+          testID="find-parts"
+          onPress={() => router.navigate(`/jobs/${job.id}/parts/${card.id}?pick=${candidateKey(picked)}` as never)}
+        />
       ) : null}
     </>
   );
@@ -109,15 +118,27 @@ function More({ gear, values, onPick, onHand }: MoreProps) {
     <View className="gap-2">
       <View className="flex-row gap-2">
         {(['leadAngleDeg', 'centreDistanceMm'] as const).map((quantity) => (
-          <Button key={quantity} className="flex-1" label={WORM_WORDS[quantity].short} detail={values[quantity] ?? 'measure'} onPress={() => onPick(quantity)} />
+          <Button
+            key={quantity}
+            className="flex-1"
+            label={WORM_WORDS[quantity].short}
+            detail={values[quantity] ?? 'measure'}
+            onPress={() => onPick(quantity)}
+          />
         ))}
       </View>
       <View role="radiogroup" aria-label="Hand of the thread" className="flex-row gap-2">
         {(['right', 'left'] as const).map((hand) => (
-          <Button key={hand} className="flex-1" label={hand === 'right' ? 'Right-hand thread' : 'Left-hand thread'} look={gear.hand === hand ? 'chosen' : 'plain'} checked={gear.hand === hand} onPress={() => onHand(hand)} />
+          <Button
+            key={hand}
+            className="flex-1"
+            label={hand === 'right' ? 'Right-hand thread' : 'Left-hand thread'}
+            look={gear.hand === hand ? 'chosen' : 'plain'}
+            checked={gear.hand === hand}
+            onPress={() => onHand(hand)}
+          />
         ))}
       </View>
     </View>
   );
 }
-

@@ -56,13 +56,18 @@ export function Pad({ quantity, last, onKeep, onClose }: Props) {
   usePadKeys(press, () => setTyped((was) => was.slice(0, -1)), keep, onClose);
 
   return (
-    <View className="gap-2 rounded-lg border-2 border-accent bg-surface p-3" role="group" aria-label={words.name}>
+    <View className="w-full max-w-[640px] gap-2 rounded-t-lg border-2 border-accent bg-surface p-3" role="dialog" aria-label={words.name}>
       <View className="flex-row items-baseline justify-between gap-2">
         <Text look="head" className="flex-1">
           {words.name}
         </Text>
         {last ? (
-          <Pressable role="button" aria-label={`Last reading ${last}`} className="min-h-[48px] justify-center px-2" onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}>
+          <Pressable
+            role="button"
+            aria-label={`Last reading ${last}`}
+            className="min-h-[48px] justify-center px-2"
+            onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}
+          >
             <Text look="label">last: {last}</Text>
           </Pressable>
         ) : null}
@@ -87,20 +92,38 @@ export function Pad({ quantity, last, onKeep, onClose }: Props) {
           ))}
         </View>
         <View className="w-[84px] gap-[6px]">
-          <Pressable role="button" aria-label="Delete" className="h-[54px] items-center justify-center rounded-md border-2 border-line active:opacity-70" onPress={() => setTyped((was) => was.slice(0, -1))}>
+          <Pressable
+            role="button"
+            aria-label="Delete"
+            className="h-[54px] items-center justify-center rounded-md border-2 border-line active:opacity-70"
+            onPress={() => setTyped((was) => was.slice(0, -1))}
+          >
             <Delete color={colours.ink} size={24} />
           </Pressable>
           {words.kind === 'length'
             ? LENGTH_UNITS.map((each) => (
-                <Button key={each} className="h-[54px] px-1" label={UNIT_LABEL[each]} look={each === unit ? 'chosen' : 'plain'} checked={each === unit} onPress={() => lengthUnit.set(each)} />
+                <Choice
+                  key={each}
+                  className="h-[54px]"
+                  label={UNIT_LABEL[each]}
+                  chosen={each === unit}
+                  onPress={() => lengthUnit.set(each)}
+                />
               ))
             : null}
         </View>
       </View>
       {words.kind === 'length' ? (
-        <View role="radiogroup" aria-label="Measured with" className="flex-row flex-wrap gap-2">
+        <View role="radiogroup" aria-label="Measured with" className="flex-row gap-[6px]">
           {LENGTH_TOOLS.map((id) => (
-            <Button key={id} className="min-w-[46%] flex-1 px-2" label={INSTRUMENTS[id].name} detail={`± ${INSTRUMENTS[id].plusMinus} mm`} look={id === tool.id ? 'chosen' : 'plain'} checked={id === tool.id} onPress={() => instrumentChoice.set(id)} />
+            <Choice
+              key={id}
+              className="min-h-[62px] flex-1"
+              label={INSTRUMENTS[id].name}
+              detail={`± ${INSTRUMENTS[id].plusMinus}`}
+              chosen={id === tool.id}
+              onPress={() => instrumentChoice.set(id)}
+            />
           ))}
         </View>
       ) : null}
@@ -124,15 +147,50 @@ function toolFor(kind: 'length' | 'angle' | 'count', chosen: InstrumentId): { id
 function whatIsWrong(value: number | null, kind: 'length' | 'angle' | 'count', unit: 'mm' | 'inch' | 'thou'): string | null {
   if (value === null) return null;
   if (!(value > 0)) return 'That must be more than zero.';
-  if (kind === 'length' && toMm(value, unit) > LARGEST_MM) return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
+  if (kind === 'length' && toMm(value, unit) > LARGEST_MM)
+    return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
   if (kind === 'angle' && value >= 90) return 'A lead angle is below 90°.';
   if (kind === 'count' && (!Number.isInteger(value) || value > 12)) return 'Starts are counted: a whole number, 1 to 12.';
   return null;
 }
 
 const Key = ({ label, onPress }: { label: string; onPress: () => void }) => (
-  <Pressable role="button" aria-label={label === '/' ? 'fraction stroke' : label} onPress={onPress} style={{ width: '31.5%' }} className="h-[54px] items-center justify-center rounded-md border-2 border-line bg-paper active:opacity-60">
+  <Pressable
+    role="button"
+    aria-label={label === '/' ? 'fraction stroke' : label}
+    onPress={onPress}
+    style={{ width: '31.5%' }}
+    className="h-[54px] items-center justify-center rounded-md border-2 border-line bg-paper active:opacity-60"
+  >
     <Text look="figure">{label}</Text>
+  </Pressable>
+);
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly detail?: string;
+  readonly chosen: boolean;
+  readonly className: string;
+  readonly onPress: () => void;
+}
+
+/** One of several small keys; the chosen one is filled. */
+const Choice = ({ label, detail, chosen, className, onPress }: ChoiceProps) => (
+  <Pressable
+    role="radio"
+    aria-checked={chosen}
+    aria-label={detail ? `${label}, ${detail} mm` : label}
+    onPress={onPress}
+    className={`items-center justify-center rounded-md border-2 px-1 active:opacity-70 ${chosen ? 'border-accent bg-accent' : 'border-line bg-surface'} ${className}`}
+  >
+    <Text look="label" className={`text-center ${chosen ? 'text-onaccent' : 'text-ink'}`}>
+      {label}
+    </Text>
+    {detail ? (
+      <Text look="label" className={chosen ? 'text-onaccent' : 'text-soft'}>
+        {detail}
+      </Text>
+    ) : null}
   </Pressable>
 );
 

@@ -17,8 +17,8 @@ export interface WormShape {
 }
 
 const WIDTH = 340;
-const HEIGHT = 330;
-const MIDDLE = { x: 170, y: 160 };
+const HEIGHT = 362;
+const MIDDLE = { x: 170, y: 146 };
 const MOST_TALL = 118;
 const MOST_WIDE = 150;
 
@@ -26,10 +26,10 @@ const MOST_WIDE = 150;
 const CALLOUTS = [
   { quantity: 'axialPitch', left: 0, top: 0, at: [-0.35, -1] },
   { quantity: 'tipDiameterMm', left: 182, top: 0, at: [0.55, -1] },
-  { quantity: 'boreDiameterMm', left: 0, top: 262, at: [-1, 0.35] },
-  { quantity: 'faceWidthMm', left: 182, top: 262, at: [0.4, 1] },
-  { quantity: 'rootDiameterMm', left: 182, top: 196, at: [0.85, 0.8] },
-  { quantity: 'starts', left: 0, top: 196, at: [-1, -0.6] },
+  { quantity: 'boreDiameterMm', left: 0, top: 306, at: [-0.6, 0.45] },
+  { quantity: 'faceWidthMm', left: 182, top: 306, at: [0.3, 1] },
+  { quantity: 'rootDiameterMm', left: 182, top: 242, at: [0.8, 0.85] },
+  { quantity: 'starts', left: 0, top: 242, at: [-1, 0.8] },
 ] as const satisfies readonly { quantity: WormQuantity; left: number; top: number; at: readonly [number, number] }[];
 
 interface Props {
@@ -48,17 +48,37 @@ export function WormDrawing({ shape, values, names, advised, onPick }: Props) {
   const half = { x: (shape.lengthMm / 2) * scale, y: (shape.tipMm / 2) * scale };
   const bore = (shape.boreMm / 2) * scale;
   return (
-    <View className="self-center" style={{ width: WIDTH, height: HEIGHT }} role="group" aria-label={`Drawing of the worm, ${formatLength(shape.tipMm, unit)} over the tips`}>
+    <View
+      className="self-center"
+      style={{ width: WIDTH, height: HEIGHT }}
+      role="group"
+      aria-label={`Drawing of the worm, ${formatLength(shape.tipMm, unit)} over the tips`}
+    >
       <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={{ position: 'absolute' }} aria-hidden>
         <Line x1={10} y1={MIDDLE.y} x2={WIDTH - 10} y2={MIDDLE.y} stroke={colours.soft} strokeWidth={1} strokeDasharray="14 4 3 4" />
-        <Polygon points={wormOutline(shape, scale, MIDDLE)} fill={colours.surface} stroke={colours.ink} strokeWidth={2} strokeLinejoin="round" />
+        <Polygon
+          points={wormOutline(shape, scale, MIDDLE)}
+          fill={colours.surface}
+          stroke={colours.ink}
+          strokeWidth={2}
+          strokeLinejoin="round"
+        />
         <Path d={threadLines(shape, scale, half)} stroke={colours.ink} strokeWidth={1.2} fill="none" />
-        <Rect x={MIDDLE.x - half.x} y={MIDDLE.y - bore} width={2 * half.x} height={2 * bore} fill="none" stroke={colours.soft} strokeWidth={1.5} strokeDasharray="6 4" />
+        <Rect
+          x={MIDDLE.x - half.x}
+          y={MIDDLE.y - bore}
+          width={2 * half.x}
+          height={2 * bore}
+          fill="none"
+          stroke={colours.soft}
+          strokeWidth={1.5}
+          strokeDasharray="6 4"
+        />
         {CALLOUTS.map(({ quantity, left, top, at: [x, y] }) => (
           <Line
             key={quantity}
-            x1={left + 79}
-            y1={top < MIDDLE.y ? top + 56 : top}
+            x1={top > 300 ? 170 : left + 79}
+            y1={top < MIDDLE.y ? top + 56 : Math.min(top, 306)}
             x2={MIDDLE.x + x * half.x}
             y2={MIDDLE.y + y * half.y}
             stroke={advised === quantity ? colours.heat : colours.line}

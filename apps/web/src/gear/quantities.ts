@@ -11,7 +11,12 @@ export interface QuantityWords {
 
 /** The dimensions of a worm in words of the bench, and how each is taken. */
 export const WORM_WORDS: Readonly<Record<WormQuantity, QuantityWords>> = {
-  tipDiameterMm: { name: 'Diameter over the tips', short: 'Over the tips', how: 'Flat jaws across two thread tips; turn the worm and keep the largest.', kind: 'length' },
+  tipDiameterMm: {
+    name: 'Diameter over the tips',
+    short: 'Over the tips',
+    how: 'Flat jaws across two thread tips; turn the worm and keep the largest.',
+    kind: 'length',
+  },
   rootDiameterMm: { name: 'Root diameter', short: 'Root', how: 'Knife edges of the caliper in the bottom of the thread.', kind: 'length' },
   axialPitch: {
     name: 'Pitch along the worm',
@@ -21,7 +26,12 @@ export const WORM_WORDS: Readonly<Record<WormQuantity, QuantityWords>> = {
     over: { ask: 'Threads measured over', usual: 4 },
   },
   starts: { name: 'Starts', short: 'Starts', how: 'Look at the end face and count where threads begin.', kind: 'count' },
-  leadAngleDeg: { name: 'Lead angle', short: 'Lead angle', how: 'Ink the threads, roll the worm on paper along a straight edge, measure the lines.', kind: 'angle' },
+  leadAngleDeg: {
+    name: 'Lead angle',
+    short: 'Lead angle',
+    how: 'Ink the threads, roll the worm on paper along a straight edge, measure the lines.',
+    kind: 'angle',
+  },
   centreDistanceMm: {
     name: 'Centre distance to the pinion',
     short: 'To the pinion',
@@ -29,6 +39,11 @@ export const WORM_WORDS: Readonly<Record<WormQuantity, QuantityWords>> = {
     kind: 'length',
     over: { ask: 'Teeth of the pinion', usual: 17 },
   },
-  boreDiameterMm: { name: 'Bore', short: 'Bore', how: 'Inside jaws; turn by a quarter and measure again: a worn bore is oval.', kind: 'length' },
+  boreDiameterMm: {
+    name: 'Bore',
+    short: 'Bore',
+    how: 'Inside jaws; turn by a quarter and measure again: a worn bore is oval.',
+    kind: 'length',
+  },
   faceWidthMm: { name: 'Length of the worm', short: 'Length', how: 'Over everything, face to face.', kind: 'length' },
 };

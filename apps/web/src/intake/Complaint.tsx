@@ -7,10 +7,11 @@ import { newJobId, record } from '../data/outbox.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Screen } from '../design/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 
 /** What the owner says, and what is known of the machine that makes some faults more likely. */
-export function Complaint({ machine, pack }: { machine: Machine | MachineDraft; pack: Pack }) {
+export function Complaint({ machine, pack, onOther }: { machine: Machine | MachineDraft; pack: Pack; onOther: () => void }) {
   const router = useRouter();
   const [complaint, setComplaint] = useState('');
   const [facts, setFacts] = useState<Facts>(machine.facts);
@@ -28,11 +29,27 @@ export function Complaint({ machine, pack }: { machine: Machine | MachineDraft; 
   };
 
   return (
-    <>
+    <Screen
+      title={machine.label}
+      under={pack.name}
+      back="/"
+      foot={
+        <>
+          {problem ? <Text look="danger">{problem}</Text> : null}
+          <Button look="primary" big label="Start the job" testID="start-job" onPress={() => void start()} />
+        </>
+      }
+    >
       <Field label="What does the owner say?" value={complaint} onChangeText={setComplaint} multiline numberOfLines={3} />
       <View className="flex-row flex-wrap gap-2">
         {pack.complaints.map((each) => (
-          <Button key={each} label={each} look={complaint === each ? 'chosen' : 'plain'} onPress={() => setComplaint(each)} />
+          <Button
+            key={each}
+            className="max-w-full"
+            label={each}
+            look={complaint === each ? 'chosen' : 'plain'}
+            onPress={() => setComplaint(each)}
+          />
         ))}
       </View>
       <Card>
@@ -42,9 +59,8 @@ export function Complaint({ machine, pack }: { machine: Machine | MachineDraft; 
           <Question key={question.fact} question={question} facts={facts} onChange={setFacts} />
         ))}
       </Card>
-      {problem ? <Text look="danger">{problem}</Text> : null}
-      <Button look="primary" big label="Start the job" testID="start-job" onPress={() => void start()} />
-    </>
+      <Button look="quiet" label="Another machine" onPress={onOther} />
+    </Screen>
   );
 }
 
@@ -61,7 +77,13 @@ function Question({ question: { fact, ask, kind, choices }, facts, onChange }: Q
     onChange(next === undefined ? rest : { ...rest, [fact]: next });
   };
   if (kind === 'number') return <NumberQuestion ask={ask} value={typeof value === 'number' ? value : undefined} put={put} />;
-  const options = kind === 'yesNo' ? [{ is: true, name: 'Yes' }, { is: false, name: 'No' }] : choices;
+  const options =
+    kind === 'yesNo'
+      ? [
+          { is: true, name: 'Yes' },
+          { is: false, name: 'No' },
+        ]
+      : choices;
   return (
     <View role="radiogroup" aria-label={ask} className="gap-1">
       <Text look="label" className="text-ink">
@@ -69,7 +91,14 @@ function Question({ question: { fact, ask, kind, choices }, facts, onChange }: Q
       </Text>
       <View className="flex-row gap-2">
         {options.map(({ is, name }) => (
-          <Button key={name} className="flex-1" label={name} look={value === is ? 'chosen' : 'plain'} checked={value === is} onPress={() => put(value === is ? undefined : is)} />
+          <Button
+            key={name}
+            className="flex-1"
+            label={name}
+            look={value === is ? 'chosen' : 'plain'}
+            checked={value === is}
+            onPress={() => put(value === is ? undefined : is)}
+          />
         ))}
       </View>
     </View>

@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { machineDraft, type MachineDraft } from '@patient-badger/contract';
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { recordMachine } from '../data/outbox.ts';
@@ -25,12 +25,11 @@ const FIELDS = [
 export function NewMachine({ onAdded, onCancel }: { onAdded: (machine: MachineDraft) => void; onCancel: () => void }) {
   const models = useModels().data ?? [];
   const [problem, setProblem] = useState<string | null>(null);
-  const { control, handleSubmit, setValue, watch } = useForm<Form, unknown, z.output<typeof form>>({
+  const { control, handleSubmit, setValue } = useForm<Form, unknown, z.output<typeof form>>({
     resolver: zodResolver(form),
     defaultValues: { label: '', owner: '', serial: '', modelId: null, family: FAMILIES[0]?.id ?? '', facts: {} },
   });
-  const family = watch('family');
-  const modelId = watch('modelId');
+  const [family, modelId] = useWatch({ control, name: ['family', 'modelId'] });
   const add = handleSubmit(async (draft) => {
     try {
       onAdded(await recordMachine(draft));
@@ -54,7 +53,14 @@ export function NewMachine({ onAdded, onCancel }: { onAdded: (machine: MachineDr
         <Text look="head">Kind of chain</Text>
         <View role="radiogroup" aria-label="Kind of chain" className="gap-2">
           {FAMILIES.map(({ id, name, summary }) => (
-            <Button key={id} label={name} detail={summary} look={family === id ? 'chosen' : 'plain'} checked={family === id} onPress={() => setValue('family', id)} />
+            <Button
+              key={id}
+              label={name}
+              detail={summary}
+              look={family === id ? 'chosen' : 'plain'}
+              checked={family === id}
+              onPress={() => setValue('family', id)}
+            />
           ))}
         </View>
       </Card>
@@ -64,7 +70,14 @@ export function NewMachine({ onAdded, onCancel }: { onAdded: (machine: MachineDr
           {models
             .filter((each) => each.family === findFamily(family)?.id)
             .map(({ id, maker, code, note }) => (
-              <Button key={id} label={`${maker} ${code}`} detail={note ?? undefined} look={modelId === id ? 'chosen' : 'plain'} checked={modelId === id} onPress={() => setValue('modelId', modelId === id ? null : id)} />
+              <Button
+                key={id}
+                label={`${maker} ${code}`}
+                detail={note ?? undefined}
+                look={modelId === id ? 'chosen' : 'plain'}
+                checked={modelId === id}
+                onPress={() => setValue('modelId', modelId === id ? null : id)}
+              />
             ))}
         </View>
       </Card>

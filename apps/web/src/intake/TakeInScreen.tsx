@@ -1,7 +1,6 @@
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { findFamily } from '@patient-badger/knowledge';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { useMachines } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -18,17 +17,14 @@ export function TakeInScreen() {
   const [machine, setMachine] = useState<Taken | null>(null);
   const [adding, setAdding] = useState(false);
   const pack = machine && findFamily(machine.family);
-  if (machine && pack) {
-    return (
-      <Screen title={machine.label} under={pack.name} back="/">
-        <Complaint machine={machine} pack={pack} />
-        <Button look="quiet" label="Another machine" onPress={() => setMachine(null)} />
-      </Screen>
-    );
-  }
+  if (machine && pack) return <Complaint machine={machine} pack={pack} onOther={() => setMachine(null)} />;
   return (
     <Screen title="Take in a machine" back="/">
-      {adding ? <NewMachine onAdded={setMachine} onCancel={() => setAdding(false)} /> : <Choose onChoose={setMachine} onAdd={() => setAdding(true)} />}
+      {adding ? (
+        <NewMachine onAdded={setMachine} onCancel={() => setAdding(false)} />
+      ) : (
+        <Choose onChoose={setMachine} onAdd={() => setAdding(true)} />
+      )}
     </Screen>
   );
 }
@@ -46,7 +42,13 @@ function Choose({ onChoose, onAdd }: { onChoose: (machine: Taken) => void; onAdd
       <Field label="Find it by name, owner, model or serial plate" value={sought} onChangeText={setSought} />
       <Button label="It is not on the list: write it down" onPress={onAdd} />
       {found?.map((machine) => (
-        <Button key={machine.id} big label={machine.label} detail={[machine.owner, machine.modelName, machine.serial].filter(Boolean).join(' · ')} onPress={() => onChoose(machine)} />
+        <Button
+          key={machine.id}
+          big
+          label={machine.label}
+          detail={[machine.owner, machine.modelName, machine.serial].filter(Boolean).join(' · ')}
+          onPress={() => onChoose(machine)}
+        />
       ))}
       {found?.length === 0 ? (
         <Card tone="sunken">

@@ -2,7 +2,8 @@ import type { EntryPayload, Pack } from '@patient-badger/core';
 import { WORM_WORDS } from '../gear/quantities.ts';
 import { resultName } from '../trace/Trail.tsx';
 
-const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) => list.find((each) => each.id === id)?.name ?? id;
+const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
+  list.find((each) => each.id === id)?.name ?? id;
 
 /** One entry as a line of the log. */
 export function describeEntry(payload: EntryPayload, pack: Pack): string {

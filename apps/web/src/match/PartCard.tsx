@@ -44,11 +44,26 @@ export function PartCard({ match: { part, fit }, chosen, onChoose, machineModel 
       <Meter chance={fit.probability} />
       <Text look="soft">
         {part.supplier}, {part.stock > 0 ? `${part.stock} there` : `none there, ${part.leadDays} days`}.
-        {deciding ? ` ${attributeName(deciding.name)} decides: ${fitText(deciding)}.` : ''}
+        {deciding
+          ? ` ${deciding.state === 'fits' ? 'Least sure' : 'It hangs on'}: ${attributeName(deciding.name).toLowerCase()}, ${fitText(deciding)}.`
+          : ''}
       </Text>
       <View className="flex-row gap-2">
-        <Button className="flex-1" label={table ? 'Hide the table' : 'Fit table'} testID={`table-${part.partNumber}`} onPress={() => setTable(!table)} />
-        {onChoose ? <Button className="flex-1" look={chosen ? 'chosen' : 'primary'} label={chosen ? 'Chosen' : 'Choose'} testID={`choose-${part.partNumber}`} onPress={onChoose} /> : null}
+        <Button
+          className="flex-1"
+          label={table ? 'Hide the table' : 'Fit table'}
+          testID={`table-${part.partNumber}`}
+          onPress={() => setTable(!table)}
+        />
+        {onChoose ? (
+          <Button
+            className="flex-1"
+            look={chosen ? 'chosen' : 'primary'}
+            label={chosen ? 'Chosen' : 'Choose'}
+            testID={`choose-${part.partNumber}`}
+            onPress={onChoose}
+          />
+        ) : null}
       </View>
       {table ? <FitTable attributes={fit.attributes} /> : null}
     </Card>

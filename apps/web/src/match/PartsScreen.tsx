@@ -3,7 +3,6 @@ import { partMatch, type PartMatch } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { z } from 'zod';
 import { call } from '../data/api.ts';
 import { useRecord } from '../data/useRecord.ts';
@@ -64,7 +63,9 @@ function Wanted({ wanted }: { wanted: GearAttributes }) {
           {name}: {value}
         </Text>
       ))}
-      {wanted.boreDiameterMm === undefined ? <Text look="soft">The bore was not measured: no part can be called sure to fit without it.</Text> : null}
+      {wanted.boreDiameterMm === undefined ? (
+        <Text look="soft">The bore was not measured: no part can be called sure to fit without it.</Text>
+      ) : null}
       {wanted.hand === undefined ? <Text look="soft">The hand of the thread was not noted.</Text> : null}
     </Card>
   );
@@ -111,7 +112,8 @@ function Found({ view: { job, state }, card, wanted, machineModel }: FoundProps)
       {liars.length > 0 ? (
         <Card tone="danger">
           <Text look="danger">
-            {liars.length} {liars.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and {liars.length === 1 ? 'does' : 'do'} not by their own dimensions: {liars.map(({ part }) => part.partNumber).join(', ')}
+            {liars.length} {liars.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and{' '}
+            {liars.length === 1 ? 'does' : 'do'} not by their own dimensions: {liars.map(({ part }) => part.partNumber).join(', ')}
           </Text>
         </Card>
       ) : null}

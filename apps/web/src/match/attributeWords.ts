@@ -50,7 +50,8 @@ export function attributeWords(gear: GearAttributes): readonly (readonly [string
 
 /** One attribute's verdict as a sentence part. */
 export function fitText({ name, state, difference, work }: AttributeFit): string {
-  const off = difference === undefined || difference === 0 ? '' : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
+  const off =
+    difference === undefined || difference === 0 ? '' : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
   switch (state) {
     case 'fits':
       return off ? `fits (${off})` : 'fits';

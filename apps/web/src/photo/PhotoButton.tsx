@@ -37,7 +37,12 @@ export function PhotoButton({ jobId, about, state }: { jobId: string; about: str
       ))}
       <View className="flex-row flex-wrap gap-2">
         {taken.map(({ hash }) => (
-          <Image key={hash} source={{ uri: `/api/photos/${hash}/preview` }} alt="Photo of this look" className="h-24 w-32 rounded-md border-2 border-line" />
+          <Image
+            key={hash}
+            source={{ uri: `/api/photos/${hash}/preview` }}
+            alt="Photo of this look"
+            className="h-24 w-32 rounded-md border-2 border-line"
+          />
         ))}
       </View>
     </View>
@@ -46,7 +51,8 @@ export function PhotoButton({ jobId, about, state }: { jobId: string; about: str
 
 /** What would be refused anyway is refused here, before it costs anybody's connection. */
 async function refusal(file: Blob): Promise<string | null> {
-  if (file.size > PHOTO_MOST_BYTES) return `This photo has ${Math.round(file.size / 1048576)} MB; 10 MB is the most. Take it again at a smaller size.`;
+  if (file.size > PHOTO_MOST_BYTES)
+    return `This photo has ${Math.round(file.size / 1048576)} MB; 10 MB is the most. Take it again at a smaller size.`;
   const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
   const png = head[0] === 0x89 && head[1] === 0x50;
   const jpeg = head[0] === 0xff && head[1] === 0xd8;

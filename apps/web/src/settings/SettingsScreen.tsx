@@ -28,7 +28,15 @@ export function SettingsScreen() {
         <Text look="head">Who is at the bench?</Text>
         <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
           {shop.data?.people.map(({ id, name, role }) => (
-            <Button key={id} big label={name} detail={role} look={person === id ? 'chosen' : 'plain'} checked={person === id} onPress={() => choosePerson(id)} />
+            <Button
+              key={id}
+              big
+              label={name}
+              detail={role}
+              look={person === id ? 'chosen' : 'plain'}
+              checked={person === id}
+              onPress={() => choosePerson(id)}
+            />
           ))}
         </View>
         {shop.data ? null : <Text>{shop.error?.message ?? 'Looking who works here …'}</Text>}
@@ -37,7 +45,14 @@ export function SettingsScreen() {
         <Text look="head">Lengths in</Text>
         <View role="radiogroup" aria-label="Lengths in" className="flex-row gap-2">
           {LENGTH_UNITS.map((each) => (
-            <Button key={each} className="flex-1" label={UNIT_NAMES[each]} look={unit === each ? 'chosen' : 'plain'} checked={unit === each} onPress={() => lengthUnit.set(each)} />
+            <Button
+              key={each}
+              className="flex-1"
+              label={UNIT_NAMES[each]}
+              look={unit === each ? 'chosen' : 'plain'}
+              checked={unit === each}
+              onPress={() => lengthUnit.set(each)}
+            />
           ))}
         </View>
       </Card>

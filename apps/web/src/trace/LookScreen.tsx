@@ -60,7 +60,16 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       {blocked ? <Text look="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
       <View className="gap-3">
         {results.map(({ result, name }, i) => (
-          <Button key={result} big disabled={blocked} label={name} detail={seen?.result === result ? 'Seen before' : undefined} testID={`result-${result}`} onPress={() => void say(result)} icon={<KeyHint number={i + 1} />} />
+          <Button
+            key={result}
+            big
+            disabled={blocked}
+            label={name}
+            detail={seen?.result === result ? 'Seen before' : undefined}
+            testID={`result-${result}`}
+            onPress={() => void say(result)}
+            icon={<KeyHint number={i + 1} />}
+          />
         ))}
         <Button look="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
       </View>

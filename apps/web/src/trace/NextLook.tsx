@@ -21,7 +21,7 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       </Card>
     );
   }
-  const [first, second] = trace.suspects;
+  const [first, second] = next.moves.map((id) => pack.faults.find((each) => each.id === id)?.name);
   const runnerUp = trace.alternatives[0];
   return (
     <Card tone="next">
@@ -32,14 +32,21 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       <Text look="head">{next.name}</Text>
       <Text>
         {next.steps.length > 0 ? `${next.steps.length} ${next.steps.length === 1 ? 'step' : 'steps'} to open first. ` : 'Nothing to open. '}
-        {first && second ? `It tells most about “${first.name}” and “${second.name}” for the time.` : ''}
+        {first && second ? `For its time it says the most, above all about: ${first}; ${second}.` : ''}
       </Text>
-      <Button look="primary" big label="Do this look" testID="do-look" onPress={() => router.navigate(`/jobs/${job.id}/look/${next.look}`)} />
+      <Button
+        look="primary"
+        big
+        label="Do this look"
+        testID="do-look"
+        onPress={() => router.navigate(`/jobs/${job.id}/look/${next.look}`)}
+      />
       <Button look="quiet" label={why ? 'Hide the sums' : 'Why this one?'} onPress={() => setWhy(!why)} />
       {why ? (
         <View className="gap-1">
           <Text look="soft">
-            {next.expectedBits.toFixed(2)} bits expected in {minutesText(next.minutes)}: {(next.expectedBits / next.minutes).toFixed(2)} bits a minute.
+            {next.expectedBits.toFixed(2)} bits expected in {minutesText(next.minutes)}: {(next.expectedBits / next.minutes).toFixed(2)}{' '}
+            bits a minute.
             {runnerUp ? ` Next best: ${runnerUp.name}, ${(runnerUp.expectedBits / runnerUp.minutes).toFixed(2)} bits a minute.` : ''}
           </Text>
           {next.results.map(({ result, name, probability }) => (
@@ -47,7 +54,9 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
               {percent(probability)}: {name}
             </Text>
           ))}
-          <Text look="soft">About {minutesText(trace.remainingMinutesEstimate)} more until it is clear, out of {pack.looks.length} looks known.</Text>
+          <Text look="soft">
+            About {minutesText(trace.remainingMinutesEstimate)} more until it is clear, out of {pack.looks.length} looks known.
+          </Text>
         </View>
       ) : null}
     </Card>

@@ -18,7 +18,8 @@ export function OpeningSteps({ view: { job, pack, state }, steps }: { view: JobV
   return (
     <View className="gap-3">
       <Text look="head">
-        Open up first: {steps.length} {steps.length === 1 ? 'step' : 'steps'}, {minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0))}
+        Open up first: {steps.length} {steps.length === 1 ? 'step' : 'steps'},{' '}
+        {minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0))}
       </Text>
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       <Card tone="next">
@@ -30,7 +31,14 @@ export function OpeningSteps({ view: { job, pack, state }, steps }: { view: JobV
         </View>
         <Text>{step.how}</Text>
         {step.tools.length > 0 ? <Text look="soft">Lay out: {step.tools.join(', ')}</Text> : null}
-        <Button look="primary" big disabled={blocked} label={`Done: ${step.name}`} testID="step-done" onPress={() => void write({ kind: 'stepDone', step: step.id })} />
+        <Button
+          look="primary"
+          big
+          disabled={blocked}
+          label={`Done: ${step.name}`}
+          testID="step-done"
+          onPress={() => void write({ kind: 'stepDone', step: step.id })}
+        />
       </Card>
       {problem ? <Text look="danger">{problem}</Text> : null}
       {later.length > 0 ? <Text look="soft">Then: {later.map(({ name }) => name).join(' → ')}</Text> : null}

@@ -49,7 +49,13 @@ function Tracing({ view }: { view: JobView }) {
       ) : null}
       {!verdict && !decided ? <NextLook view={view} /> : null}
       <View role="radiogroup" aria-label="The drive line shows" className="flex-row gap-2">
-        <Button className="flex-1" label="Suspicion" look={moving ? 'plain' : 'chosen'} checked={!moving} onPress={() => setMoving(false)} />
+        <Button
+          className="flex-1"
+          label="Suspicion"
+          look={moving ? 'plain' : 'chosen'}
+          checked={!moving}
+          onPress={() => setMoving(false)}
+        />
         <Button className="flex-1" label="In motion" look={moving ? 'chosen' : 'plain'} checked={moving} onPress={() => setMoving(true)} />
       </View>
       {moving ? <MotionPanel pack={pack} suspects={trace.suspects.map(({ fault }) => fault)} /> : null}
@@ -66,8 +72,12 @@ function Tracing({ view }: { view: JobView }) {
           />
         ))}
       </View>
-      {decided ? null : <Button look="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />}
-      <Text look="soft">None of these: {percent(trace.noneOfTheseProbability)}. Kept so that what you see may contradict the whole list.</Text>
+      {decided ? null : (
+        <Button look="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+      )}
+      <Text look="soft">
+        None of these: {percent(trace.noneOfTheseProbability)}. Kept so that what you see may contradict the whole list.
+      </Text>
     </>
   );
 }

@@ -90,7 +90,11 @@ const VERB: Record<Fault['remedy']['kind'], string> = {
 
 function Reasons({ view: { pack }, suspect }: { view: JobView; suspect: TraceOutput['suspects'][number] }) {
   if (suspect.because.length === 0) {
-    return <Text look="soft">Nothing was seen yet that speaks for or against it: {percent(suspect.prior)} from the start, by how often it happens.</Text>;
+    return (
+      <Text look="soft">
+        Nothing was seen yet that speaks for or against it: {percent(suspect.prior)} from the start, by how often it happens.
+      </Text>
+    );
   }
   return (
     <View className="gap-2">
@@ -109,4 +113,3 @@ function Reasons({ view: { pack }, suspect }: { view: JobView; suspect: TraceOut
     </View>
   );
 }
-

@@ -48,7 +48,7 @@ export const RULES: Readonly<Partial<Record<AttributeName, Rule>>> = {
   boreDiameterMm: {
     kind: 'size',
     need: 0.4,
-    fixed: 0.03,
+    fixed: 0.08,
     share: 0,
     below: { fixed: 1.5, share: 0, say: (d) => `open the bore by ${mm(d)}, true to the teeth` },
     above: {

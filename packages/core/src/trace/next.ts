@@ -1,5 +1,5 @@
 import { fail } from '../failure/CoreFailure.ts';
-import { update, type Belief } from '../inference/belief.ts';
+import { predictive, update, type Belief } from '../inference/belief.ts';
 import { entropyBits } from '../inference/entropy.ts';
 import { expectedInformation } from '../inference/expectedInformation.ts';
 import { byFault, hypothesesOf, NONE_OF_THESE, priorOf, shiftsOf, type Hypothesis } from './hypotheses.ts';
@@ -23,8 +23,7 @@ const LEAST_BITS = 0.01;
  * @throws CoreFailure for a look, result or step the family does not have.
  */
 export function traceNext(input: TraceInput, pack: Pack): TraceOutput {
-  const hypotheses = hypothesesOf(pack);
-  const outcomes = new Map(pack.looks.map((look) => [look.id, outcomesOf(pack, look, hypotheses)]));
+  const { hypotheses, outcomes } = known(pack);
   check(input, pack, outcomes);
   const seen = lastOfEach(input.observations);
   const prior = priorOf(pack, input.facts);
@@ -44,6 +43,34 @@ export function traceNext(input: TraceInput, pack: Pack): TraceOutput {
     remainingMinutesEstimate: verdict ? 0 : remaining(faults, advice, input.confidence),
     factShifts: [...shiftsOf(pack, input.facts)],
   };
+}
+
+interface Known {
+  readonly hypotheses: readonly Hypothesis[];
+  readonly outcomes: Outcomes;
+}
+
+/** What a pack implies whatever was seen (some hundred motions) is worked out once per pack. */
+const remembered = new WeakMap<Pack, Known>();
+
+function known(pack: Pack): Known {
+  const before = remembered.get(pack);
+  if (before) return before;
+  const hypotheses = hypothesesOf(pack);
+  const made = {
+    hypotheses,
+    outcomes: new Map(pack.looks.map((look) => [look.id, table(outcomesOf(pack, look, hypotheses), hypotheses)])),
+  };
+  remembered.set(pack, made);
+  return made;
+}
+
+/** The same outcomes with their likelihoods looked up instead of worked out. */
+function table(outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
+  return outcomes.map((outcome) => {
+    const row = new Map(hypotheses.map(({ id }) => [id, outcome.likelihood(id)]));
+    return { ...outcome, likelihood: (id: string) => row.get(id) ?? 0 };
+  });
 }
 
 interface TrailStep {
@@ -141,7 +168,24 @@ function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], out
     }
     return { ...outcome, likelihood: (key: string) => ((faults[key] ?? 0) > 0 ? (joint[key] ?? 0) / (faults[key] ?? 1) : 0) };
   });
-  return { ...expectedInformation(faults, merged), names: new Map(outcomes.map(({ result, name }) => [result, name])) };
+  return {
+    ...expectedInformation(faults, merged),
+    moves: mostMoved(faults, merged),
+    names: new Map(outcomes.map(({ result, name }) => [result, name])),
+  };
+}
+
+/** The two faults whose probability changes the most on average, whatever the result. */
+function mostMoved(faults: Belief, outcomes: readonly LookOutcome[]): readonly string[] {
+  const after = outcomes.map((outcome) => ({ weight: predictive(faults, outcome.likelihood), belief: update(faults, outcome.likelihood) }));
+  const change = (id: string) =>
+    after.reduce((sum, { weight, belief }) => sum + weight * Math.abs((belief[id] ?? 0) - (faults[id] ?? 0)), 0);
+  return Object.keys(faults)
+    .filter((id) => id !== NONE_OF_THESE)
+    .map((id) => ({ id, change: change(id) }))
+    .sort((p, q) => q.change - p.change)
+    .slice(0, 2)
+    .map(({ id }) => id);
 }
 
 function advise(pack: Pack, look: Look, information: ReturnType<typeof faultInformation>, reached: ReadonlySet<string>): LookAdvice {
@@ -152,6 +196,7 @@ function advise(pack: Pack, look: Look, information: ReturnType<typeof faultInfo
     minutes: look.minutes + steps.reduce((sum, { minutes }) => sum + minutes, 0),
     lookMinutes: look.minutes,
     expectedBits: information.bits,
+    moves: [...information.moves],
     results: information.results.map(({ result, probability }) => ({ result, name: information.names.get(result) ?? result, probability })),
     steps: [...steps],
     cautions: [...cautionsOn(pack, look.cautions, steps)],

@@ -19,6 +19,8 @@ const lookAdvice = z.object({
   minutes: z.number(),
   lookMinutes: z.number(),
   expectedBits: z.number(),
+  /** Faults whose probability the look is expected to move the most. */
+  moves: z.array(z.string()),
   results: z.array(z.object({ result: z.string(), name: z.string(), probability: z.number() })),
   steps: z.array(step),
   cautions: z.array(caution),

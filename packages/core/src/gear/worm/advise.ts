@@ -1,5 +1,4 @@
 import type { NextMeasurement } from '../identifySchema.ts';
-import { entropyBits } from '../../inference/entropy.ts';
 import { normalDensity } from '../../inference/normal.ts';
 import { INSTRUMENTS } from '../../quantity/measured.ts';
 import { predictWorm } from './predict.ts';
@@ -25,6 +24,7 @@ const PITCHES = 4;
 const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
 /** Below this no reading is worth getting the caliper out. */
 const LEAST_BITS = 0.02;
+const MOST_CELLS = 1500;
 
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function adviseWorm(
@@ -95,19 +95,31 @@ function bitsOf({ expect }: Measure, ranked: readonly Ranked[], noneOfThese: num
   const low = Math.min(...peaks.map(({ at: [mean, width] }) => mean - 4 * width));
   const high = Math.max(...peaks.map(({ at: [mean, width] }) => mean + 4 * width));
   const finest = Math.min(...peaks.map(({ at: [, width] }) => width));
-  const cells = Math.min(1500, Math.max(40, Math.ceil((high - low) / finest)));
+  const cells = Math.min(MOST_CELLS, Math.max(40, Math.ceil((high - low) / finest)));
   const step = (high - low) / cells;
-  const flat = noneOfThese / (high - low);
-  let after = 0;
-  let mass = 0;
-  for (let i = 0; i < cells; i++) {
-    const y = low + (i + 0.5) * step;
-    const joint = peaks.map(({ p, at: [mean, width] }) => (Math.abs(y - mean) > 5 * width ? 0 : p * normalDensity(y, mean, width)));
-    const here = joint.reduce((sum, each) => sum + each, flat);
-    if (here <= 0) continue;
-    mass += here * step;
-    after += here * step * entropyBits(Object.fromEntries([...joint, flat].map((each, j) => [j, each / here])));
+  // Density of the reading, and sum of p·log p over who may have caused it: I = H(reading) − H(reading | cause), grid cell by grid cell.
+  const density = new Float64Array(cells).fill(noneOfThese / (high - low));
+  const plogp = new Float64Array(cells).fill(xlog2x(noneOfThese / (high - low)));
+  for (const {
+    p,
+    at: [mean, width],
+  } of peaks) {
+    const from = Math.max(0, Math.floor((mean - 5 * width - low) / step));
+    const to = Math.min(cells - 1, Math.ceil((mean + 5 * width - low) / step));
+    for (let i = from; i <= to; i++) {
+      const weight = p * normalDensity(low + (i + 0.5) * step, mean, width);
+      density[i] = (density[i] ?? 0) + weight;
+      plogp[i] = (plogp[i] ?? 0) + xlog2x(weight);
+    }
   }
-  const now = entropyBits(Object.fromEntries([...ranked.map(({ probability }) => probability), noneOfThese].map((p, i) => [i, p])));
+  let [mass, after] = [0, 0];
+  for (let i = 0; i < cells; i++) {
+    const here = density[i] ?? 0;
+    mass += here * step;
+    after += (xlog2x(here) - (plogp[i] ?? 0)) * step;
+  }
+  const now = -[...ranked.map(({ probability }) => probability), noneOfThese].reduce((sum, p) => sum + xlog2x(p), 0);
   return mass > 0 ? Math.max(0, now - after / mass) : 0;
 }
+
+const xlog2x = (x: number) => (x > 0 ? x * Math.log2(x) : 0);

@@ -1,0 +1,12 @@
+module.exports = {
+  displayName: 'screens',
+  preset: 'jest-expo/web',
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  moduleNameMapper: {
+    '^lucide-react-native/icons/(.*)$': '<rootDir>/../../node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+    '\\.css$': '<rootDir>/src/testing/empty.js',
+  },
+  transformIgnorePatterns: [
+    '/node_modules/(?!(.pnpm|expo|@expo|react-native|@react-native|nativewind|react-native-css-interop|lucide-react-native|uuid|idb-keyval|@patient-badger|fake-indexeddb|@tanstack|comlink)).*',
+  ],
+};

@@ -1,0 +1,40 @@
+import { findFamily } from '@patient-badger/knowledge';
+import { CoreFailure } from '../failure/CoreFailure.ts';
+import { checkPack } from './checkPack.ts';
+import { packSchema, type Pack } from './pack.ts';
+
+const sound = findFamily('saw-oil-pump') as Pack;
+
+function refusal(change: (pack: Pack) => void): CoreFailure {
+  const pack = packSchema.parse(JSON.parse(JSON.stringify(sound)));
+  change(pack);
+  try {
+    checkPack(pack);
+  } catch (error) {
+    if (error instanceof CoreFailure) return error;
+    throw error;
+  }
+  throw new Error('the pack was taken');
+}
+
+const first = <T>(list: readonly T[]): T => list[0] as T;
+
+test.each([
+  ['a look at a place that is not there', (pack: Pack) => (first(pack.looks).at = 'moon'), 'looks.0.at'],
+  ['a fault at a place that is not there', (pack: Pack) => (first(pack.faults).at = 'moon'), 'faults.0.at'],
+  ['two faults of one name', (pack: Pack) => ((pack.faults[1] as Pack['faults'][number]).id = first(pack.faults).id), 'faults.1.id'],
+  ['shares that do not add up', (pack: Pack) => (first(first(pack.faults).modes).share = 0.9), 'faults.0.modes'],
+  ['steps that need each other', (pack: Pack) => first(pack.steps).needs.push('pump-out'), 'steps.0.needs'],
+  ['a caution nobody wrote', (pack: Pack) => first(pack.steps).cautions.push('dragons'), 'steps.0.cautions.1'],
+  ['a part without a gear card', (pack: Pack) => (first(pack.faults).remedy.part = 'unobtainable'), 'faults.0.remedy.part'],
+])('refuses %s and names the field', (_name, change, path) => {
+  expect(refusal((pack) => void change(pack)).path).toBe(path);
+});
+
+test('refuses a table with the wrong number of chances', () => {
+  const failure = refusal((pack) => {
+    const look = pack.looks.find(({ kind }) => kind === 'table');
+    if (look?.kind === 'table') look.otherwise = [1];
+  });
+  expect(failure.path).toMatch(/^looks\.\d+\.otherwise$/);
+});
