@@ -9,7 +9,7 @@ type Reply = { readonly ok: true; readonly photo: ReadPhoto } | { readonly ok: f
 /** Reads a photo on a thread of its own. @throws ServerProblem as `readPhoto` does, or where it takes too long */
 export function readInWorker(bytes: Buffer): Promise<ReadPhoto> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./decode.worker.ts', import.meta.url), { workerData: { bytes }, execArgv: ['--import', 'tsx'] });
+    const worker = new Worker(new URL('./decode.worker.js', import.meta.url), { workerData: { bytes } });
     const refuse = (code: ProblemCode) => {
       clearTimeout(patience);
       void worker.terminate();

@@ -1,16 +1,14 @@
-import { CoreFailure, failureFromZod, sentence } from '@patient-badger/core';
+import { CoreFailure, sentence } from '@patient-badger/core';
 import type { Problem } from '@patient-badger/contract';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
-import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { QueryFailedError } from 'typeorm';
-import { ZodError } from 'zod';
 import { PROBLEMS, ServerProblem, type ProblemCode } from '../problems.ts';
 
 /** One way out for everything that goes wrong: a code, a path, a sentence. */
 export const errors = fp(async (app: FastifyInstance) => {
   app.setErrorHandler((error: FastifyError, request, reply) => {
-    const problem = problemOf(error, request.body);
+    const problem = problemOf(error);
     if (problem.status >= 500) request.log.error(error);
     return send(reply, problem);
   });
@@ -21,15 +19,12 @@ type Answer = Problem & { readonly status: number };
 
 const send = (reply: FastifyReply, { status, ...body }: Answer) => reply.status(status).send(body);
 
-function problemOf(error: FastifyError | Error, body: unknown): Answer {
-  if (error instanceof CoreFailure) return { status: 422, code: error.code, path: error.path, sentence: sentence(error) };
+function problemOf(error: FastifyError | Error): Answer {
+  // Wrong in shape: the request never reached the route. Wrong in substance: the core refused it.
+  const status = 'validationContext' in error ? 400 : 422;
+  if (error instanceof CoreFailure) return { status, code: error.code, path: error.path, sentence: sentence(error) };
   if (error instanceof ServerProblem) {
     return { status: PROBLEMS[error.code].status, code: error.code, ...(error.path && { path: error.path }), sentence: error.message };
-  }
-  if (hasZodFastifySchemaValidationErrors(error)) {
-    const issues = error.validation.map((each) => (each.params as { issue?: unknown }).issue ?? each);
-    const failure = failureFromZod(new ZodError(issues as ZodError['issues']), body);
-    return { status: 400, code: failure.code, path: failure.path, sentence: sentence(failure) };
   }
   if (isDatabaseAway(error)) return standard('databaseAway');
   const { statusCode, code } = error as FastifyError;
