@@ -26,24 +26,44 @@ test('every operation answers over HTTP as it does when called, and stands in th
 
 test('an operation refuses over HTTP with the path and the sentence', async () => {
   const answer = await post('/api/operations/gear.worm.dimensions', { starts: 0, wheelTeeth: 31, axialModuleMm: 1, diameterQuotient: 10 });
-  expect([answer.statusCode, answer.json<Problem>()]).toEqual([422, { code: 'notPositive', path: 'starts', sentence: 'The number of starts must be more than zero. You gave 0.' }]);
+  expect([answer.statusCode, answer.json<Problem>()]).toEqual([
+    422,
+    { code: 'notPositive', path: 'starts', sentence: 'The number of starts must be more than zero. You gave 0.' },
+  ]);
   expect((await post('/api/operations/gear.cube', {})).json<Problem>().path).toBe('op');
-  const broken = await server.app.inject({ method: 'POST', url: '/api/operations/match.fit', payload: '{"wanted":', headers: { 'content-type': 'application/json' } });
+  const broken = await server.app.inject({
+    method: 'POST',
+    url: '/api/operations/match.fit',
+    payload: '{"wanted":',
+    headers: { 'content-type': 'application/json' },
+  });
   expect([broken.statusCode, broken.json<Problem>().sentence]).toEqual([400, PROBLEMS.invalidInput.sentence]);
 });
 
 test('parts come best first; near-misses come after, liars say which dimension gives them away', async () => {
-  const wanted = { type: 'worm', starts: 1, axialModuleMm: 1, pitchDiameterMm: { value: 18, plusMinus: 0.08 }, hand: 'right', boreShape: 'round', boreDiameterMm: { value: 12, plusMinus: 0.03 }, faceWidthMm: { value: 9, plusMinus: 0.03 } };
+  const wanted = {
+    type: 'worm',
+    starts: 1,
+    axialModuleMm: 1,
+    pitchDiameterMm: { value: 18, plusMinus: 0.08 },
+    hand: 'right',
+    boreShape: 'round',
+    boreDiameterMm: { value: 12, plusMinus: 0.03 },
+    faceWidthMm: { value: 9, plusMinus: 0.03 },
+  };
   const found = (await post('/api/parts/search', { wanted, machineModel: 'Tovelund T5-46', most: 30 })).json<PartMatch[]>();
   const chances = found.map(({ fit }) => fit.probability);
   expect(chances).toEqual([...chances].sort((p, q) => q - p));
   expect(found[0]?.fit.attributes.every(({ state }) => state === 'fits')).toBe(true);
-  expect(found.filter(({ fit }) => fit.contradiction).map(({ fit }) => fit.contradiction)).toEqual(expect.arrayContaining(['axialModuleMm', 'starts', 'faceWidthMm', 'boreDiameterMm']));
+  expect(found.filter(({ fit }) => fit.contradiction).map(({ fit }) => fit.contradiction)).toEqual(
+    expect.arrayContaining(['axialModuleMm', 'starts', 'faceWidthMm', 'boreDiameterMm']),
+  );
   expect((await post('/api/parts/search', { wanted: { boreDiameterMm: -3 } })).statusCode).toBe(400);
 });
 
 test('the demo world is all there', async () => {
-  const count = async (table: string) => Number((await server.dataSource.query<{ count: string }[]>(`SELECT count(*) FROM ${table}`))[0]?.count);
+  const count = async (table: string) =>
+    Number((await server.dataSource.query<{ count: string }[]>(`SELECT count(*) FROM ${table}`))[0]?.count);
   expect(await count('parts')).toBe(300);
   expect(await count('machines')).toBeGreaterThanOrEqual(5);
   expect(await count('people')).toBe(3);

@@ -13,18 +13,34 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const MACHINE = idOf('machine', 'pruner');
-const entry = (jobId: string, payload: EntryPayload, more: Partial<Entry> = {}): Entry => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'tobin', payload, ...more });
-const takeIn = (jobId: string): Entry => entry(jobId, { kind: 'takenIn', machineId: MACHINE, family: 'saw-oil-pump', complaint: 'dry', facts: {} });
+const entry = (jobId: string, payload: EntryPayload, more: Partial<Entry> = {}): Entry => ({
+  id: randomUUID(),
+  jobId,
+  at: new Date().toISOString(),
+  by: 'tobin',
+  payload,
+  ...more,
+});
+const takeIn = (jobId: string): Entry =>
+  entry(jobId, { kind: 'takenIn', machineId: MACHINE, family: 'saw-oil-pump', complaint: 'dry', facts: {} });
 
 const send = async (entries: readonly unknown[], person = 'tobin') => {
-  const response = await server.app.inject({ method: 'POST', url: '/api/entries', payload: entries as object[], headers: { 'x-person': person } });
+  const response = await server.app.inject({
+    method: 'POST',
+    url: '/api/entries',
+    payload: entries as object[],
+    headers: { 'x-person': person },
+  });
   return { status: response.statusCode, body: response.json<EntryReceipt[]>() };
 };
 const read = async (id: string) => (await server.app.inject(`/api/jobs/${id}`)).json<Job>();
 
 test('entries make a job and come back as they were written', async () => {
   const jobId = randomUUID();
-  const written = [takeIn(jobId), entry(jobId, { kind: 'lookRecorded', look: 'tank-level', result: 'full' }, { at: new Date(Date.now() + 1000).toISOString() })];
+  const written = [
+    takeIn(jobId),
+    entry(jobId, { kind: 'lookRecorded', look: 'tank-level', result: 'full' }, { at: new Date(Date.now() + 1000).toISOString() }),
+  ];
   expect((await send(written)).body.map(({ status }) => status)).toEqual(['stored', 'stored']);
   expect((await read(jobId)).entries).toEqual(written);
 });
@@ -41,7 +57,17 @@ test('a bad entry is refused with a sentence and takes none of the others with i
   const jobId = randomUUID();
   const { body } = await send([
     takeIn(jobId),
-    { ...entry(jobId, { kind: 'remark', text: 'x' }), payload: { kind: 'dimensionRead', gear: 'worm', quantity: 'tipDiameterMm', reading: { value: 'thick', plusMinus: 0.03 }, instrument: 'digitalCaliper', entered: 'thick' } },
+    {
+      ...entry(jobId, { kind: 'remark', text: 'x' }),
+      payload: {
+        kind: 'dimensionRead',
+        gear: 'worm',
+        quantity: 'tipDiameterMm',
+        reading: { value: 'thick', plusMinus: 0.03 },
+        instrument: 'digitalCaliper',
+        entered: 'thick',
+      },
+    },
     entry(jobId, { kind: 'lookRecorded', look: 'crystal-ball', result: 'full' }),
     entry(jobId, { kind: 'lookRecorded', look: 'tank-level', result: 'purple' }),
     entry(jobId, { kind: 'remark', text: 'still here' }),
@@ -56,7 +82,10 @@ test('a bad entry is refused with a sentence and takes none of the others with i
 test('an unknown machine, job or person is refused with a sentence', async () => {
   const jobId = randomUUID();
   const stranger = entry(jobId, { kind: 'takenIn', machineId: randomUUID(), family: 'saw-oil-pump', complaint: 'dry', facts: {} });
-  expect((await send([stranger])).body[0]).toMatchObject({ status: 'refused', sentence: expect.stringContaining('not on record') as string });
+  expect((await send([stranger])).body[0]).toMatchObject({
+    status: 'refused',
+    sentence: expect.stringContaining('not on record') as string,
+  });
   expect((await send([entry(randomUUID(), { kind: 'remark', text: 'lost' })])).body[0]).toMatchObject({ status: 'refused', path: 'jobId' });
   expect((await send([{ ...takeIn(randomUUID()), by: 'nobody' }])).body[0]).toMatchObject({ status: 'refused', path: 'by' });
   expect((await send([takeIn(randomUUID())], 'nobody')).status).toBe(401);
@@ -78,7 +107,9 @@ test('a closed job leaves the bench, and comes back when the closing is taken ba
 test('what one server process stores, a window at another hears within two seconds', async () => {
   const other = await serverOn(server.url);
   const jobId = randomUUID();
-  const heard = new Promise<{ entry: Entry; at: number }>((resolve) => other.app.onEntry('skarrow', (each) => each.jobId === jobId && resolve({ entry: each, at: Date.now() })));
+  const heard = new Promise<{ entry: Entry; at: number }>((resolve) =>
+    other.app.onEntry('skarrow', (each) => each.jobId === jobId && resolve({ entry: each, at: Date.now() })),
+  );
   const sent = Date.now();
   const written = takeIn(jobId);
   await send([written]);

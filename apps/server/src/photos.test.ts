@@ -43,7 +43,16 @@ test.each([
   ['forty megabytes', () => Buffer.concat([png(8, 8), Buffer.alloc(40 * 1024 * 1024)]), 413, 'photoTooLarge'],
   ['a text', () => Buffer.from('this is no photo at all'), 415, 'photoWrongType'],
   ['half a PNG', () => png(300, 300).subarray(0, 2000), 422, 'photoBroken'],
-  ['a PNG that claims a thousand megapixels', () => { const bytes = png(8, 8); bytes.writeUInt32BE(40_000, 16); return bytes; }, 422, 'photoBroken'],
+  [
+    'a PNG that claims a thousand megapixels',
+    () => {
+      const bytes = png(8, 8);
+      bytes.writeUInt32BE(40_000, 16);
+      return bytes;
+    },
+    422,
+    'photoBroken',
+  ],
   ['nothing', () => Buffer.alloc(0), 422, 'photoBroken'],
 ])('refuses %s with a sentence', async (_name, bytes, status, code) => {
   const answer = await send(bytes());

@@ -6,7 +6,13 @@ const MACHINE = '0197a000-0000-7000-8000-0000000000aa';
 
 function move(...payloads: EntryPayload[]) {
   const all: EntryPayload[] = [{ kind: 'takenIn', machineId: MACHINE, family: 'saw-oil-pump', complaint: 'dry', facts: {} }, ...payloads];
-  const entries = all.map((payload, i): Entry => ({ id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`, jobId: JOB, at: new Date(1e12 + i * 1000).toISOString(), by: 'tobin', payload }));
+  const entries = all.map((payload, i): Entry => ({
+    id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`,
+    jobId: JOB,
+    at: new Date(1e12 + i * 1000).toISOString(),
+    by: 'tobin',
+    payload,
+  }));
   return nextMove({ id: JOB, machineId: MACHINE, family: 'saw-oil-pump', entries, state: foldJob(JOB, entries) });
 }
 
@@ -15,13 +21,18 @@ test('a fresh job asks for the cheapest useful look, with its minutes', () => {
 });
 
 test('a decided job that needs no part goes on to the way back', () => {
-  expect(move({ kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.95 })).toMatchObject({ text: expect.stringContaining('Buy nothing') as string, to: '/close' });
+  expect(move({ kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.95 })).toMatchObject({
+    text: expect.stringContaining('Buy nothing') as string,
+    to: '/close',
+  });
 });
 
 test('a decided job that needs a part goes to the gear card until one is chosen', () => {
   const decided: EntryPayload = { kind: 'decided', fault: 'worm-stripped', remedy: 'replace', probability: 0.95 };
   expect(move(decided)).toEqual({ text: 'Measure the gear', to: '/gear/worm' });
-  expect(move(decided, { kind: 'partChosen', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', probability: 0.9 })).toMatchObject({ to: '/close' });
+  expect(
+    move(decided, { kind: 'partChosen', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', probability: 0.9 }),
+  ).toMatchObject({ to: '/close' });
 });
 
 test('strong evidence leads to the verdict', () => {
@@ -29,5 +40,8 @@ test('strong evidence leads to the verdict', () => {
     ['drum-watch-arm', 'still'],
     ['drum-tabs', 'broken'],
   ] as const;
-  expect(move(...looks.map(([look, result]): EntryPayload => ({ kind: 'lookRecorded', look, result })))).toMatchObject({ text: expect.stringMatching(/^Verdict: Drive arm/) as string, to: '/verdict' });
+  expect(move(...looks.map(([look, result]): EntryPayload => ({ kind: 'lookRecorded', look, result })))).toMatchObject({
+    text: expect.stringMatching(/^Verdict: Drive arm/) as string,
+    to: '/verdict',
+  });
 });

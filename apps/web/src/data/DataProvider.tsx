@@ -11,7 +11,10 @@ import { sendWaiting, setLine } from './send.ts';
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
 
-/** Everything read is kept on the device for a week, so that the bench opens without a connection too. */
+/**
+ * Everything read is kept on the device for a week, so that the bench opens without a connection too.
+ * What was kept may lack the last second before a reload, so it is shown at once and asked for again.
+ */
 export function DataProvider({ children }: { children: ReactNode }) {
   const [client] = useState(
     () => new QueryClient({ defaultOptions: { queries: { gcTime: 7 * DAY_MS, staleTime: 5000, retry: 1, networkMode: 'always' } } }),
@@ -19,6 +22,7 @@ export function DataProvider({ children }: { children: ReactNode }) {
   const [persister] = useState(() => {
     const store = createStore('patient-badger-read', 'queries');
     return createAsyncStoragePersister({
+      throttleTime: 200,
       storage: {
         getItem: async (key: string) => (await get<string>(key, store)) ?? null,
         setItem: (key: string, value: string) => set(key, value, store),
@@ -29,7 +33,11 @@ export function DataProvider({ children }: { children: ReactNode }) {
   useSending(client);
   useOthersEntries(client);
   return (
-    <PersistQueryClientProvider client={client} persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '1' }}>
+    <PersistQueryClientProvider
+      client={client}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '1' }}
+      onSuccess={() => client.invalidateQueries()}
+    >
       {children}
     </PersistQueryClientProvider>
   );
@@ -63,16 +71,13 @@ function useSending(client: QueryClient) {
 function useOthersEntries(client: QueryClient) {
   useEffect(() => {
     const stream = new EventSource('/api/events');
-    let lost = false;
     stream.addEventListener('entry', (event) => addEntry(client, entry.parse(JSON.parse((event as MessageEvent<string>).data))));
     stream.addEventListener('open', () => {
       setLine('up');
       // What was written while we heard nothing has to be asked for.
-      if (lost) void client.invalidateQueries();
-      lost = false;
+      void client.invalidateQueries();
     });
     stream.addEventListener('error', () => {
-      lost = true;
       setLine('down');
     });
     return () => stream.close();

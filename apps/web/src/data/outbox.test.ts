@@ -8,7 +8,11 @@ globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(val
 function restart() {
   jest.resetModules();
   // eslint-disable-next-line @typescript-eslint/no-require-imports
-  return { ...(require('./outbox.ts') as typeof import('./outbox.ts')), ...(require('./person.ts') as typeof import('./person.ts')), ...(require('./send.ts') as typeof import('./send.ts')) };
+  return {
+    ...(require('./outbox.ts') as typeof import('./outbox.ts')),
+    ...(require('./person.ts') as typeof import('./person.ts')),
+    ...(require('./send.ts') as typeof import('./send.ts')),
+  };
 }
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
@@ -54,7 +58,10 @@ test('a refused note is kept with its reason and does not hold up the next', asy
   app.choosePerson('wren');
   const bad = await app.record(JOB, { kind: 'remark', text: 'bad' });
   const good = await app.record(JOB, { kind: 'remark', text: 'good' });
-  answers.push({ status: 200, body: [{ id: bad.id, status: 'refused', sentence: 'There is no such job.' }] }, { status: 200, body: [{ id: good.id, status: 'stored' }] });
+  answers.push(
+    { status: 200, body: [{ id: bad.id, status: 'refused', sentence: 'There is no such job.' }] },
+    { status: 200, body: [{ id: good.id, status: 'stored' }] },
+  );
   await app.sendWaiting(async (item: Waiting) => app.remove(item.key));
   expect(app.outbox.get()).toEqual([expect.objectContaining({ key: bad.id, refused: 'There is no such job.' })]);
   await app.remove(bad.id);

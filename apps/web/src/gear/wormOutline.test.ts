@@ -14,7 +14,11 @@ test('the drawn worm reaches its tips, its root and its ends and nothing beyond'
 
 test('on a single thread the far edge stands half a pitch further on', () => {
   const drawn = points(wormOutline(shape, 5, { x: 0, y: 0 }));
-  const crests = (side: number) => drawn.filter(([, y]) => Math.abs(y - side * 50) < 0.01).map(([x]) => x / 5).sort((p, q) => p - q);
+  const crests = (side: number) =>
+    drawn
+      .filter(([, y]) => Math.abs(y - side * 50) < 0.01)
+      .map(([x]) => x / 5)
+      .sort((p, q) => p - q);
   const [over, under] = [crests(-1), crests(1)];
   const gap = Math.abs((over[0] ?? 0) - (under[0] ?? 0)) % Math.PI;
   expect(Math.min(gap, Math.PI - gap)).toBeGreaterThan(0.5);

@@ -10,7 +10,16 @@ test('what is wanted is said with its unit and its ±', () => {
 
 test.each([
   [{ name: 'faceWidthMm', state: 'doesNotFit', difference: -2, probability: 0 }, 'does not fit: −2 mm'],
-  [{ name: 'boreDiameterMm', state: 'fitsAfterWork', difference: -0.5, work: 'open the bore by 0.50 mm, true to the teeth', probability: 0.8 }, 'open the bore by 0.50 mm, true to the teeth'],
+  [
+    {
+      name: 'boreDiameterMm',
+      state: 'fitsAfterWork',
+      difference: -0.5,
+      work: 'open the bore by 0.50 mm, true to the teeth',
+      probability: 0.8,
+    },
+    'open the bore by 0.50 mm, true to the teeth',
+  ],
   [{ name: 'starts', state: 'fits', difference: 0, probability: 1 }, 'fits'],
   [{ name: 'hand', state: 'unknown', work: 'measure it', probability: 0.8 }, 'measure it'],
 ] as const)('%j reads %p', (fit, words) => expect(fitText(fit)).toBe(words));

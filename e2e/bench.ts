@@ -1,0 +1,115 @@
+import type { Page } from 'playwright-core';
+
+/** Things a mechanic does, as the tests do them: by the names on the screen. */
+export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first();
+export const radio = (page: Page, name: string | RegExp) => page.getByRole('radio', { name }).first();
+export const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first();
+
+export async function arrive(page: Page, address: string, person: string): Promise<void> {
+  await page.goto(address);
+  await button(page, person).click();
+  await link(page, `You are ${person}`).waitFor();
+}
+
+export async function takeIn(page: Page, machine: RegExp, complaint: string): Promise<void> {
+  await button(page, 'Take in a machine').click();
+  await button(page, machine).click();
+  await button(page, complaint).click();
+  await page.getByTestId('start-job').click();
+  await page.getByTestId('do-look').waitFor();
+}
+
+/** Presses each button of a kind until none is left, waiting each time for the screen to have taken it. */
+async function pressAll(page: Page, selector: string): Promise<void> {
+  for (let i = 0; i < 30; i++) {
+    const found = page.locator(selector).first();
+    if (!(await found.isVisible())) return;
+    await confirmCautions(page);
+    if (await found.isDisabled()) continue;
+    const label = (await found.getAttribute('aria-label')) ?? '';
+    await page.getByRole('button', { name: label, exact: true }).click();
+    await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+  }
+}
+
+async function confirmCautions(page: Page): Promise<void> {
+  const cautions = page.getByRole('button', { name: 'Done so, I take care' });
+  for (let left = await cautions.count(); left > 0; left = await cautions.count()) {
+    await cautions.first().click();
+    for (let i = 0; i < 100 && (await cautions.count()) >= left; i++) await page.waitForTimeout(20);
+  }
+}
+
+/** Confirms cautions and does steps until nothing stands between the hand and the look. */
+export async function openUp(page: Page): Promise<void> {
+  await page.getByRole('heading', { name: 'What do you see?' }).waitFor();
+  await pressAll(page, '[data-testid="step-done"]');
+  await confirmCautions(page);
+}
+
+/** What an honest saw with this fault shows at each look; the rest is as on a sound one. */
+export type Truth = Readonly<Record<string, string>>;
+
+/** Follows the advice, look after look, until the app names a verdict. Returns the looks taken. */
+export async function trace(page: Page, truth: Truth): Promise<string[]> {
+  const taken: string[] = [];
+  for (let i = 0; i < 20; i++) {
+    const verdict = button(page, 'See the reasons and decide');
+    const next = page.getByTestId('do-look');
+    await verdict.or(next).first().waitFor();
+    if (await verdict.isVisible()) return taken;
+    await next.click();
+    await page.waitForURL(/\/look\//);
+    const look = page.url().split('/').at(-1) ?? '';
+    await openUp(page);
+    const result = truth[look];
+    if (!result) throw new Error(`the test does not know what ${look} shows`);
+    await page.getByTestId(`result-${result}`).click();
+    await page.waitForURL((url) => !url.pathname.includes('/look/'));
+    taken.push(look);
+  }
+  throw new Error(`no verdict after ${taken.join(', ')}`);
+}
+
+export async function read(page: Page, quantity: string, keys: string): Promise<void> {
+  await page.getByTestId(`callout-${quantity}`).click();
+  await page.getByTestId('pad-display').waitFor();
+  for (const key of keys) await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByTestId('pad-display').waitFor({ state: 'detached' });
+}
+
+/** The way back, the proof and the closing. */
+export async function closeUp(page: Page): Promise<void> {
+  await page.getByRole('heading', { name: /^The way back/ }).waitFor();
+  await pressAll(page, '[data-testid^="back-"]');
+  await page.getByTestId('passed-paper-proof').click();
+  await page.getByTestId('close-job').click();
+  await page.getByText(/^Finished \d/).waitFor();
+}
+
+const SOUND: Truth = {
+  'tank-level': 'full',
+  'oil-feel': 'right',
+  'wet-underneath': 'dry',
+  'paper-test': 'none',
+  'fresh-oil': 'same',
+  'vent-open': 'same',
+  'filter-fish': 'clean',
+  'hose-pliable': 'pliable',
+  'passage-wire': 'clear',
+  'oil-at-pad': 'none',
+  'drum-tabs': 'whole',
+  'drum-watch-arm': 'turns',
+  'chips-on-worm': 'some',
+  'worm-under-light': 'sharp',
+  'worm-watch-pinion': 'turns',
+  'arm-watch-worm': 'turns',
+  'worm-against-new': 'same',
+  'pinion-by-finger': 'oil',
+  'cup-feed': 'oil',
+  'plunger-play': 'snug',
+  'seal-look': 'whole',
+};
+export const PACKED: Truth = { ...SOUND, 'drum-tabs': 'hidden', 'chips-on-worm': 'packed', 'worm-watch-pinion': 'less' };
+export const STRIPPED: Truth = { ...SOUND, 'worm-under-light': 'stripped', 'worm-watch-pinion': 'still', 'worm-against-new': 'worn' };

@@ -1,0 +1,191 @@
+import type { Page } from 'playwright-core';
+import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, trace } from './bench.ts';
+import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+
+jest.setTimeout(120_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await raise();
+});
+afterAll(() => stage.strike());
+
+const sizes = [
+  ['a phone', PHONE],
+  ['the counter', WIDE],
+] as const;
+
+const fitsWidth = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);
+
+test.each(sizes)('a dry saw on %s: chips are found, it is cleaned, nothing is bought', async (_name, size) => {
+  const { page } = await stage.device(size);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /Pruning saw/, 'Chain runs dry, no oil on the bar');
+  expect(await fitsWidth(page)).toBe(true);
+  const taken = await trace(page, PACKED);
+  expect(taken).toContain('chips-on-worm');
+
+  await page.reload();
+  await button(page, 'See the reasons and decide').click();
+  await page.getByRole('heading', { name: 'Chips and gummed oil packed round the worm' }).last().waitFor();
+  expect(await page.getByText('No gear to buy').isVisible()).toBe(true);
+  expect(
+    await page
+      .getByText(/for it/)
+      .first()
+      .isVisible(),
+  ).toBe(true);
+  await page.getByTestId('decide').click();
+  await closeUp(page);
+  expect(await page.getByText('Cleaned, no part').isVisible()).toBe(true);
+  expect(await page.getByText('Proved in use.').isVisible()).toBe(true);
+
+  const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
+  const { rows } = await sql(stage.databaseUrl, `SELECT closed FROM jobs WHERE id = '${job}'`);
+  expect(rows).toEqual([{ closed: true }]);
+});
+
+test.each(sizes)('a dry saw on %s: the worm is stripped, measured, identified, matched and fitted', async (_name, size) => {
+  const { page } = await stage.device(size);
+  await arrive(page, stage.address, 'Imke');
+  await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
+  await trace(page, STRIPPED);
+  await button(page, 'See the reasons and decide').click();
+  await page.getByTestId('decide').click();
+  await page.waitForURL(/\/gear\/worm/);
+
+  // Module 1, one start, pitch diameter 18, tips worn by half a tenth.
+  await read(page, 'tipDiameterMm', '19.95');
+  await read(page, 'axialPitch', '12.57');
+  await read(page, 'starts', '1');
+  await page.getByTestId('candidate-module-1-1').waitFor();
+  await page.reload();
+  await page.getByTestId('candidate-module-1-1').waitFor();
+  await read(page, 'boreDiameterMm', '12.01');
+  await read(page, 'faceWidthMm', '9');
+  await radio(page, 'Right-hand thread').click();
+  expect(await page.getByTestId('candidate-module-1-1').getAttribute('aria-checked')).toBe('true');
+
+  await page.getByTestId('find-parts').click();
+  await page.getByText('Best by dimensions').waitFor();
+  expect(await page.getByText(/listings say they fit Tovelund T5-46/).isVisible()).toBe(true);
+  await page.locator('[data-testid^="table-"]').first().click();
+  await page.getByRole('table').waitFor();
+  expect(
+    await page
+      .getByRole('table')
+      .getByText(/does not fit/)
+      .count(),
+  ).toBe(0);
+  await page.locator('[data-testid^="choose-"]').first().click();
+  await button(page, 'Set up and prove').click();
+  await page.getByTestId('fitted').click();
+  await closeUp(page);
+  expect(await page.getByText('Part replaced').isVisible()).toBe(true);
+  expect(await page.getByText(/^Fitted: QB-/).isVisible()).toBe(true);
+});
+
+test('two windows on one job: what one writes the other shows within two seconds', async () => {
+  const [one, two] = [await stage.device(PHONE), await stage.device(WIDE)];
+  await arrive(one.page, stage.address, 'Tobin');
+  await takeIn(one.page, /Ferry slip saw/, 'Oils only when it feels like it');
+  await two.page.goto(one.page.url());
+  await two.page.getByText('Nothing yet.').waitFor();
+  await one.page.getByTestId('do-look').click();
+  const result = one.page.locator('[data-testid^="result-"]').first();
+  const seen = ((await result.getAttribute('aria-label')) ?? '').trim();
+  await result.click();
+  const pressed = Date.now();
+  await two.page.getByText(seen, { exact: true }).first().waitFor();
+  expect(Date.now() - pressed).toBeLessThan(2000);
+});
+
+test('any entry can be taken back and put back', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Wren');
+  await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
+  await page.getByTestId('do-look').click();
+  await page.getByTestId('result-empty').click();
+  await page.getByText('Empty or nearly').waitFor();
+  await link(page, 'Log').click();
+  await button(page, 'Take it back').click();
+  await page.getByText('Taken back').waitFor();
+  await link(page, 'Trace').click();
+  await page.getByText('Nothing yet.').waitFor();
+  await link(page, 'Log').click();
+  await button(page, 'Put it back').click();
+  await link(page, 'Trace').click();
+  await page.getByText('Empty or nearly').waitFor();
+});
+
+test('without a connection the work goes on, survives a reload and is sent when it is back', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /Pruning saw/, 'Oil comes for a moment, then stops');
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await page.getByTestId('do-look').waitFor();
+  await context.setOffline(true);
+  await page.getByTestId('do-look').click();
+  await page.getByTestId('result-full').click();
+  await page.getByText('Full, has not gone down').waitFor();
+  await page.getByText(/No connection\. Go on working/).waitFor();
+
+  await page.reload();
+  await page.getByText('Full, has not gone down').waitFor();
+  const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
+  const stored = async () =>
+    (await sql(stage.databaseUrl, `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}'`)).rows[0] as { n: number };
+  expect(await stored()).toEqual({ n: 1 });
+  await context.setOffline(false);
+  await page.getByText(/No connection/).waitFor({ state: 'detached' });
+  for (let i = 0; i < 40 && (await stored()).n < 2; i++) await page.waitForTimeout(250);
+  expect(await stored()).toEqual({ n: 2 });
+});
+
+test('a reading that makes no sense, a huge photo and a text for a number are refused in a sentence, and nothing is lost', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Wren');
+  await takeIn(page, /Lighthouse road saw/, 'Chain runs dry, no oil on the bar');
+  await link(page, 'Measure').click();
+  await read(page, 'tipDiameterMm', '15');
+  await read(page, 'rootDiameterMm', '16');
+  await page.getByText('The root cannot be as thick as the tips: measure both again.').waitFor();
+  expect(await page.getByTestId('callout-tipDiameterMm').getByText('15.00 mm').isVisible()).toBe(true);
+
+  await page.getByTestId('callout-boreDiameterMm').click();
+  for (const key of '1.2.') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByText(/not one number/).waitFor();
+  await button(page, 'Close').click();
+
+  await link(page, 'Trace').click();
+  await page.getByTestId('do-look').click();
+  const choose = async (buffer: Buffer, name: string) => {
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Take a photo').click()]);
+    await chooser.setFiles({ name, mimeType: 'image/png', buffer });
+  };
+  await choose(Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47]), Buffer.alloc(40 * 1024 * 1024)]), 'huge.png');
+  await page.getByText(/This photo has 40 MB; 10 MB is the most/).waitFor();
+  await choose(Buffer.from('no photo'), 'text.png');
+  await page.getByText('Only PNG and JPEG photos can be kept.').waitFor();
+  await choose(Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.alloc(300)]), 'broken.png');
+  await page.getByText(/This photo is damaged and cannot be read/).waitFor();
+});
+
+test('everything on a look sheet can be reached and pressed by keyboard', async () => {
+  const { page } = await stage.device(WIDE);
+  await arrive(page, stage.address, 'Imke');
+  await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
+  await page.getByTestId('do-look').focus();
+  await page.keyboard.press('Enter');
+  await page.getByTestId('result-full').waitFor();
+  await page.keyboard.press('1');
+  await page.getByText('Full, has not gone down').first().waitFor();
+  await page.keyboard.press('?');
+  await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+  await page.keyboard.press('Escape');
+  await page.getByRole('dialog').waitFor({ state: 'detached' });
+  await page.keyboard.press('b');
+  await link(page, /Hedge saw/).waitFor();
+});

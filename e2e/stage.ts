@@ -1,0 +1,101 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import pg from 'pg';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+
+export const PHONE = { width: 390, height: 844 } as const;
+export const WIDE = { width: 1280, height: 800 } as const;
+
+export interface Stage {
+  readonly address: string;
+  readonly browser: Browser;
+  readonly databaseUrl: string;
+  /** A window of its own device: nothing kept from others. */
+  readonly device: (size: { width: number; height: number }) => Promise<{ context: BrowserContext; page: Page }>;
+  readonly strike: () => Promise<void>;
+}
+
+/** The real app on a real server and database, in Debian's Chromium. */
+export async function raise(): Promise<Stage> {
+  const root = process.cwd();
+  const dist = join(root, 'apps/web/dist');
+  if (!existsSync(join(dist, 'index.html'))) throw new Error('The app is not built: run the tests with npm test');
+  const cluster = process.env.TEST_DATABASE_URL;
+  if (!cluster) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  const name = `e_${randomUUID().replaceAll('-', '')}`;
+  await sql(cluster, `CREATE DATABASE ${name}`);
+  const databaseUrl = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
+  const port = await freePort();
+  const server = await startServer(root, { DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: dist });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  const address = `http://127.0.0.1:${port}`;
+  const contexts: BrowserContext[] = [];
+  return {
+    address,
+    browser,
+    databaseUrl,
+    device: async (viewport) => {
+      const context = await browser.newContext({ viewport, reducedMotion: 'reduce' });
+      context.setDefaultTimeout(15_000);
+      contexts.push(context);
+      return { context, page: await context.newPage() };
+    },
+    strike: async () => {
+      for (const context of contexts) await context.close();
+      await browser.close();
+      server.kill();
+      await sql(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
+    },
+  };
+}
+
+async function startServer(cwd: string, env: Record<string, string>): Promise<ChildProcess> {
+  const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+    cwd,
+    env: { ...process.env, ...env, SEED_DEMO: '1', LOG_LEVEL: 'error', NODE_ENV: 'production' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  await new Promise<void>((resolve, reject) => {
+    const hear = (chunk: Buffer) => {
+      said += String(chunk);
+      if (said.includes('Patient Badger is at')) resolve();
+    };
+    server.stdout.on('data', hear);
+    server.stderr.on('data', hear);
+    server.once('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
+  });
+  return server;
+}
+
+export async function sql(url: string, text: string): Promise<pg.QueryResult> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    return await client.query(text);
+  } finally {
+    await client.end();
+  }
+}
+
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
