@@ -125,6 +125,8 @@ test('without a connection the work goes on, survives a reload and is sent when 
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   await page.getByTestId('do-look').waitFor();
+  // Offline emulation spares what the browser has already opened; refusing the calls as well makes it a dead line.
+  await context.route('**/api/**', (route) => route.abort());
   await context.setOffline(true);
   await page.getByTestId('do-look').click();
   await page.getByTestId('result-full').click();
@@ -138,6 +140,7 @@ test('without a connection the work goes on, survives a reload and is sent when 
     (await sql(stage.databaseUrl, `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}'`)).rows[0] as { n: number };
   expect(await stored()).toEqual({ n: 1 });
   await context.setOffline(false);
+  await context.unroute('**/api/**');
   await page.getByText(/No connection/).waitFor({ state: 'detached' });
   for (let i = 0; i < 40 && (await stored()).n < 2; i++) await page.waitForTimeout(250);
   expect(await stored()).toEqual({ n: 2 });

@@ -5,14 +5,9 @@ import type { Waiting } from './outbox.ts';
 globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** A fresh start of the app on the same device. */
-function restart() {
+async function restart() {
   jest.resetModules();
-  // eslint-disable-next-line @typescript-eslint/no-require-imports
-  return {
-    ...(require('./outbox.ts') as typeof import('./outbox.ts')),
-    ...(require('./person.ts') as typeof import('./person.ts')),
-    ...(require('./send.ts') as typeof import('./send.ts')),
-  };
+  return { ...(await import('./outbox.ts')), ...(await import('./person.ts')), ...(await import('./send.ts')) };
 }
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
@@ -32,14 +27,14 @@ beforeEach(() => {
 });
 
 test('two notes made without a connection survive a reload and go out in order, each once', async () => {
-  const before = restart();
+  const before = await restart();
   before.choosePerson('tobin');
   const first = await before.record(JOB, { kind: 'remark', text: 'one' });
   const second = await before.record(JOB, { kind: 'remark', text: 'two' });
   await before.sendWaiting(async () => undefined);
   expect(before.outbox.get()).toHaveLength(2);
 
-  const after = restart();
+  const after = await restart();
   await after.openOutbox();
   expect(after.outbox.get().map(({ key }) => key)).toEqual([first.id, second.id]);
   const sent: string[] = [];
@@ -54,7 +49,7 @@ test('two notes made without a connection survive a reload and go out in order, 
 });
 
 test('a refused note is kept with its reason and does not hold up the next', async () => {
-  const app = restart();
+  const app = await restart();
   app.choosePerson('wren');
   const bad = await app.record(JOB, { kind: 'remark', text: 'bad' });
   const good = await app.record(JOB, { kind: 'remark', text: 'good' });
@@ -68,7 +63,7 @@ test('a refused note is kept with its reason and does not hold up the next', asy
 });
 
 test('when the shop record does not answer, the note waits', async () => {
-  const app = restart();
+  const app = await restart();
   app.choosePerson('wren');
   const note = await app.record(JOB, { kind: 'remark', text: 'later' });
   answers.push({ status: 503, body: { code: 'databaseAway', sentence: 'The shop record is not answering.' } });
@@ -79,7 +74,7 @@ test('when the shop record does not answer, the note waits', async () => {
 });
 
 test('nobody writes without a name, and nothing impossible is kept', async () => {
-  const app = restart();
+  const app = await restart();
   app.choosePerson(null);
   await expect(app.record(JOB, { kind: 'remark', text: 'x' })).rejects.toThrow('Choose who you are first.');
   app.choosePerson('imke');

@@ -18,10 +18,12 @@ interface Props {
   readonly wide?: boolean;
   /** A row of its own under the foot: where else one can go. */
   readonly below?: ReactNode;
+  /** Another value begins at the top again: what stands there has become something else. */
+  readonly scrollKey?: string;
 }
 
 /** The frame of a screen: where one is, who one is, the work, and the thing to press. */
-export function Screen({ title, under, back, children, foot, below, wide = false }: Props) {
+export function Screen({ title, under, back, children, foot, below, scrollKey, wide = false }: Props) {
   const router = useRouter();
   const colours = useColours();
   return (
@@ -52,7 +54,7 @@ export function Screen({ title, under, back, children, foot, below, wide = false
         <PersonChip />
       </View>
       <LineNote />
-      <ScrollView className="flex-1" contentContainerClassName="items-center p-4 pb-8">
+      <ScrollView key={scrollKey} className="flex-1" contentContainerClassName="items-center p-4 pb-8">
         <View role="main" className={`w-full gap-4 ${wide ? 'max-w-[1180px]' : 'max-w-[640px]'}`}>
           <WhoFirst />
           {children}

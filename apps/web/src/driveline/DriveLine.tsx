@@ -47,6 +47,7 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
                 next={nextAt === joint.id}
                 depth={depth?.[joint.id]}
                 quiet
+                run={motion?.brokenJoint === joint.id ? undefined : 'through'}
                 onPress={onPlace && (() => onPlace(joint.id))}
               />
             ) : null}
@@ -61,6 +62,7 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
               }
               name={pack.driveline.bodies.find((body) => body.id === id)?.name ?? id}
               chance={trace && !motion ? suspicion[id] : undefined}
+              run={runOf(i, pack.order.length)}
               words={motion ? stationWords(motion.output.bodies[id]) : undefined}
               next={nextAt === id}
               depth={depth?.[id]}
@@ -75,6 +77,7 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
                 next={nextAt === each.id}
                 depth={depth?.[each.id]}
                 aside
+                run={i === pack.order.length - 1 ? undefined : 'through'}
                 onPress={onPlace && (() => onPlace(each.id))}
               />
             ))}
@@ -83,6 +86,11 @@ export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
       })}
     </View>
   );
+}
+
+function runOf(i: number, count: number): keyof typeof RUN {
+  if (i === 0) return 'below';
+  return i === count - 1 ? 'above' : 'through';
 }
 
 interface PlaceProps {
@@ -94,13 +102,19 @@ interface PlaceProps {
   readonly depth?: number;
   readonly quiet?: boolean;
   readonly aside?: boolean;
+  /** How the shaft runs behind the sign, so that the chain is one line however high the words make the row. */
+  readonly run?: keyof typeof RUN;
   readonly onPress?: () => void;
 }
 
-function Place({ name, glyph, chance, words, next, depth, quiet = false, aside = false, onPress }: PlaceProps) {
+const RUN = { through: 'bottom-0 top-0', below: 'bottom-0 top-1/2', above: 'bottom-1/2 top-0' } as const;
+
+function Place({ name, glyph, chance, words, next, depth, quiet = false, aside = false, run, onPress }: PlaceProps) {
   return (
     <Pressable disabled={!onPress} onPress={onPress} className="flex-row items-center gap-3">
-      {glyph}
+      {run ? <View aria-hidden className={`absolute left-[32.5px] w-[3px] bg-soft ${RUN[run]}`} /> : null}
+      {/* A view of its own lies above the run; a bare drawing would lie below. */}
+      {glyph ? <View>{glyph}</View> : null}
       <View className={`flex-1 ${next ? 'rounded-md border-2 border-heat px-2 py-1' : ''}`}>
         <View className="flex-row flex-wrap items-baseline gap-x-2">
           <Text look={quiet || aside ? 'soft' : 'strong'} className={quiet || aside ? 'text-ink' : ''}>

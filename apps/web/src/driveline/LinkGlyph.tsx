@@ -14,6 +14,7 @@ export function LinkGlyph({ type, colours, lit, broken }: { type: Joint['type'];
     <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
       <Line x1={X} y1={0} x2={X} y2={12} stroke={stroke} strokeWidth={3} />
       <Line x1={X} y1={HEIGHT - 12} x2={X} y2={HEIGHT} stroke={stroke} strokeWidth={3} />
+      <Rect x={X - 18} y={11} width={36} height={22} fill={colours.paper} />
       {broken ? (
         <Path d={`M${X - 12} 14 L${X + 12} 30 M${X + 12} 14 L${X - 12} 30`} stroke={colours.danger} strokeWidth={4} strokeLinecap="round" />
       ) : (

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
+import { useReducedMotion } from '../design/useScheme.ts';
 import { DriveLine } from './DriveLine.tsx';
 import { useTurning } from './useTurning.ts';
 
@@ -14,6 +15,7 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
   );
   const [faultId, setFaultId] = useState<string | null>(null);
   const [running, setRunning] = useState(true);
+  const calm = useReducedMotion();
   const fault = shown.find(({ id }) => id === faultId) ?? null;
   const output = useMemo(() => run(pack, fault), [pack, fault]);
   const angles = useTurning(output, output.ratios, running);
@@ -40,7 +42,8 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
           : ` It takes ${output.inputTurnsToSee.toFixed(1)} turns up there until ${nameOf(pack, last)} has moved 20° and shows it.`}
       </Text>
       <DriveLine pack={pack} motion={{ output, angles, brokenJoint: broken }} />
-      <Button label={running ? 'Stop the chain' : 'Run the chain'} onPress={() => setRunning(!running)} />
+      {calm ? <Text look="soft">This device asks for no moving pictures: the words beside each station say what it does.</Text> : null}
+      {calm ? null : <Button label={running ? 'Stop the chain' : 'Run the chain'} onPress={() => setRunning(!running)} />}
     </View>
   );
 }

@@ -26,8 +26,8 @@ const MOST_WIDE = 150;
 const CALLOUTS = [
   { quantity: 'axialPitch', left: 0, top: 0, at: [-0.35, -1] },
   { quantity: 'tipDiameterMm', left: 182, top: 0, at: [0.55, -1] },
-  { quantity: 'boreDiameterMm', left: 0, top: 306, at: [-0.6, 0.45] },
-  { quantity: 'faceWidthMm', left: 182, top: 306, at: [0.3, 1] },
+  { quantity: 'boreDiameterMm', left: 0, top: 306, at: [-0.3, 0.45] },
+  { quantity: 'faceWidthMm', left: 182, top: 306, at: [0.35, 1] },
   { quantity: 'rootDiameterMm', left: 182, top: 242, at: [0.8, 0.85] },
   { quantity: 'starts', left: 0, top: 242, at: [-1, 0.8] },
 ] as const satisfies readonly { quantity: WormQuantity; left: number; top: number; at: readonly [number, number] }[];
@@ -77,7 +77,7 @@ export function WormDrawing({ shape, values, names, advised, onPick }: Props) {
         {CALLOUTS.map(({ quantity, left, top, at: [x, y] }) => (
           <Line
             key={quantity}
-            x1={top > 300 ? 170 : left + 79}
+            x1={calloutEdge(left, top)}
             y1={top < MIDDLE.y ? top + 56 : Math.min(top, 306)}
             x2={MIDDLE.x + x * half.x}
             y2={MIDDLE.y + y * half.y}
@@ -107,6 +107,12 @@ export function WormDrawing({ shape, values, names, advised, onPick }: Props) {
       ))}
     </View>
   );
+}
+
+/** Leader lines of the lowest row leave through the gap between the upper boxes. */
+function calloutEdge(left: number, top: number): number {
+  if (top <= 300) return left + 79;
+  return left === 0 ? 164 : 176;
 }
 
 /** Thread crests as seen from the side: they cross the worm by half a lead, leaning with the hand. */

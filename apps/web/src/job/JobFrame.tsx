@@ -50,6 +50,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
       under={[state.closed ? 'Finished' : null, machine?.owner, machine?.modelName].filter(Boolean).join(' · ')}
       back={back?.(job.id) ?? '/'}
       wide={wide}
+      scrollKey={state.closed ? 'closed' : 'open'}
       foot={foot?.(view)}
       below={<StageBar jobId={job.id} stage={stage} gear={pack.gears[0]?.id} />}
     >
