@@ -19,6 +19,12 @@ export async function takeIn(page: Page, machine: RegExp, complaint: string): Pr
   await page.getByTestId('do-look').waitFor();
 }
 
+/** Answers the file chooser that "Take a photo" opens. */
+export async function takePhoto(page: Page, name: string, buffer: Buffer): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Take a photo').click()]);
+  await chooser.setFiles({ name, mimeType: 'image/png', buffer });
+}
+
 /** Presses each button of a kind until none is left, waiting each time for the screen to have taken it. */
 async function pressAll(page: Page, selector: string): Promise<void> {
   for (let i = 0; i < 30; i++) {

@@ -1,5 +1,6 @@
 import type { Page } from 'playwright-core';
-import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, trace } from './bench.ts';
+import { PNG } from 'pngjs';
+import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, takePhoto, trace } from './bench.ts';
 import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
@@ -164,15 +165,11 @@ test('a reading that makes no sense, a huge photo and a text for a number are re
 
   await link(page, 'Trace').click();
   await page.getByTestId('do-look').click();
-  const choose = async (buffer: Buffer, name: string) => {
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Take a photo').click()]);
-    await chooser.setFiles({ name, mimeType: 'image/png', buffer });
-  };
-  await choose(Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47]), Buffer.alloc(40 * 1024 * 1024)]), 'huge.png');
+  await takePhoto(page, 'huge.png', Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47]), Buffer.alloc(40 * 1024 * 1024)]));
   await page.getByText(/This photo has 40 MB; 10 MB is the most/).waitFor();
-  await choose(Buffer.from('no photo'), 'text.png');
+  await takePhoto(page, 'text.png', Buffer.from('no photo'));
   await page.getByText('Only PNG and JPEG photos can be kept.').waitFor();
-  await choose(Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.alloc(300)]), 'broken.png');
+  await takePhoto(page, 'broken.png', Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.alloc(300)]));
   await page.getByText(/This photo is damaged and cannot be read/).waitFor();
 });
 
@@ -192,3 +189,57 @@ test('everything on a look sheet can be reached and pressed by keyboard', async 
   await page.keyboard.press('b');
   await link(page, /Hedge saw/).waitFor();
 });
+
+test('a machine nobody knows is written down without a connection, taken in, photographed, and all of it arrives', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Wren');
+  await context.route('**/api/**', (route) => route.abort());
+  await button(page, 'Take in a machine').click();
+  await button(page, 'It is not on the list: write it down').click();
+  await button(page, 'Write it down').click();
+  await page.getByText('Give the machine a name you will know it by.').waitFor();
+  await page.getByLabel('What you call it').fill('Windfall saw');
+  await page.getByLabel('Owner').fill('West orchard');
+  await button(page, 'Write it down').click();
+  await page.getByTestId('start-job').click();
+  await page.getByText('Write what the owner says, or press one of the sentences.').waitFor();
+  await page.getByLabel('What does the owner say?').fill('Dry since Tuesday');
+  await page.getByTestId('start-job').click();
+  await page.getByTestId('do-look').click();
+  await takePhoto(page, 'tank.png', photo());
+  await page.getByText('The photo is on its way …').waitFor();
+  await page.reload();
+  await page.getByText('The photo is on its way …').waitFor();
+
+  await context.unroute('**/api/**');
+  await page.getByRole('img', { name: 'Photo of this look' }).waitFor();
+  const { rows } = await sql(
+    stage.databaseUrl,
+    `SELECT m.owner, (SELECT count(*)::int FROM entries e WHERE e.job_id = j.id) AS entries FROM machines m JOIN jobs j ON j.machine_id = m.id WHERE m.label = 'Windfall saw'`,
+  );
+  expect(rows).toEqual([{ owner: 'West orchard', entries: 2 }]);
+});
+
+test('with the database stopped the app says so and keeps what is written until it is back', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Imke');
+  await takeIn(page, /Pruning saw/, 'Bar gets hot and smokes');
+  await stage.database('stopped');
+  await page.getByTestId('do-look').click();
+  await page.locator('[data-testid^="result-"]').first().click();
+  await page.getByText(/No connection\. Go on working: 1 note is kept/).waitFor();
+  await stage.database('back');
+  await page.getByText(/No connection/).waitFor({ state: 'detached' });
+  const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
+  const stored = async () =>
+    ((await sql(stage.databaseUrl, `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}'`)).rows[0] as { n: number }).n;
+  for (let i = 0; i < 40 && (await stored()) < 2; i++) await page.waitForTimeout(250);
+  expect(await stored()).toBe(2);
+});
+
+/** A small picture: brown below, blue above. */
+function photo(): Buffer {
+  const image = new PNG({ width: 320, height: 240 });
+  for (let i = 0; i < 320 * 240; i++) image.data.set(i < 320 * 120 ? [120, 160, 200, 255] : [130, 90, 50, 255], i * 4);
+  return PNG.sync.write(image);
+}

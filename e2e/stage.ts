@@ -15,6 +15,8 @@ export interface Stage {
   readonly databaseUrl: string;
   /** A window of its own device: nothing kept from others. */
   readonly device: (size: { width: number; height: number }) => Promise<{ context: BrowserContext; page: Page }>;
+  /** Takes the server's database away, connections and all, and gives it back. */
+  readonly database: (state: 'stopped' | 'back') => Promise<void>;
   readonly strike: () => Promise<void>;
 }
 
@@ -53,6 +55,10 @@ export async function raise(): Promise<Stage> {
       context.setDefaultTimeout(15_000);
       contexts.push(context);
       return { context, page: await context.newPage() };
+    },
+    database: async (state) => {
+      await sql(cluster, `ALTER DATABASE ${name} ALLOW_CONNECTIONS ${state === 'back'}`);
+      if (state === 'stopped') await sql(cluster, `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = '${name}'`);
     },
     strike: async () => {
       for (const context of contexts) await context.close();

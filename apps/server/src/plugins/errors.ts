@@ -49,6 +49,7 @@ const AWAY = new Set([
   '08001',
   '08003',
   '53300',
+  '55000',
 ]);
 
 /** The database refused, vanished or shut down: worth saying so, and worth trying again. */

@@ -1,13 +1,18 @@
 import 'fake-indexeddb/auto';
+import type * as Outbox from './outbox.ts';
 import type { Waiting } from './outbox.ts';
+import type * as Person from './person.ts';
+import type * as Send from './send.ts';
 
 // The test's browser lacks it; what is kept here is plain data.
 globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
-/** A fresh start of the app on the same device. */
-async function restart() {
+/** A fresh start of the app on the same device: every module anew, the device's store as it was. */
+function restart(): typeof Outbox & typeof Person & typeof Send {
   jest.resetModules();
-  return { ...(await import('./outbox.ts')), ...(await import('./person.ts')), ...(await import('./send.ts')) };
+  /* eslint-disable @typescript-eslint/no-require-imports */
+  return { ...require('./outbox.ts'), ...require('./person.ts'), ...require('./send.ts') };
+  /* eslint-enable @typescript-eslint/no-require-imports */
 }
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
@@ -27,14 +32,14 @@ beforeEach(() => {
 });
 
 test('two notes made without a connection survive a reload and go out in order, each once', async () => {
-  const before = await restart();
+  const before = restart();
   before.choosePerson('tobin');
   const first = await before.record(JOB, { kind: 'remark', text: 'one' });
   const second = await before.record(JOB, { kind: 'remark', text: 'two' });
   await before.sendWaiting(async () => undefined);
   expect(before.outbox.get()).toHaveLength(2);
 
-  const after = await restart();
+  const after = restart();
   await after.openOutbox();
   expect(after.outbox.get().map(({ key }) => key)).toEqual([first.id, second.id]);
   const sent: string[] = [];
@@ -49,7 +54,7 @@ test('two notes made without a connection survive a reload and go out in order, 
 });
 
 test('a refused note is kept with its reason and does not hold up the next', async () => {
-  const app = await restart();
+  const app = restart();
   app.choosePerson('wren');
   const bad = await app.record(JOB, { kind: 'remark', text: 'bad' });
   const good = await app.record(JOB, { kind: 'remark', text: 'good' });
@@ -63,7 +68,7 @@ test('a refused note is kept with its reason and does not hold up the next', asy
 });
 
 test('when the shop record does not answer, the note waits', async () => {
-  const app = await restart();
+  const app = restart();
   app.choosePerson('wren');
   const note = await app.record(JOB, { kind: 'remark', text: 'later' });
   answers.push({ status: 503, body: { code: 'databaseAway', sentence: 'The shop record is not answering.' } });
@@ -74,7 +79,7 @@ test('when the shop record does not answer, the note waits', async () => {
 });
 
 test('nobody writes without a name, and nothing impossible is kept', async () => {
-  const app = await restart();
+  const app = restart();
   app.choosePerson(null);
   await expect(app.record(JOB, { kind: 'remark', text: 'x' })).rejects.toThrow('Choose who you are first.');
   app.choosePerson('imke');

@@ -40,7 +40,7 @@ export function PhotoButton({ jobId, about, state }: { jobId: string; about: str
           <Image
             key={hash}
             source={{ uri: `/api/photos/${hash}/preview` }}
-            alt="Photo of this look"
+            aria-label="Photo of this look"
             className="h-24 w-32 rounded-md border-2 border-line"
           />
         ))}
