@@ -12,10 +12,10 @@ export type { Body, Driveline, FaultMode, Joint, MotionInput, MotionOutput, Moti
 export { bodiesOf } from './driveline/transmission.ts';
 
 export { checkPack } from './trace/checkPack.ts';
-export { hypothesesOf, NONE_OF_THESE, type Facts } from './trace/hypotheses.ts';
+export { NONE_OF_THESE, type Facts } from './trace/hypotheses.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { cautionsOn, stepsToReach } from './trace/opening.ts';
-export { outcomesOf } from './trace/outcomes.ts';
+export { packModel } from './trace/packModel.ts';
 export { packSchema, type Caution, type Fault, type GearCard, type Look, type Pack, type Step } from './trace/pack.ts';
 export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
 

@@ -1,4 +1,4 @@
-import { hypothesesOf, outcomesOf, traceInput, traceNext } from '@patient-badger/core';
+import { packModel, traceInput, traceNext } from '@patient-badger/core';
 import { FAMILIES } from './families.ts';
 import { SCENARIO, scenarioEntryPayload } from './scenario.ts';
 
@@ -10,12 +10,12 @@ describe.each(FAMILIES)('$id', (pack) => {
   });
 
   test.each(pack.faults.map(({ id }) => id))('%s becomes the first suspect when every look shows what it would show', (faultId) => {
-    const hypotheses = hypothesesOf(pack);
+    const { hypotheses, outcomes: all } = packModel(pack);
     const truth = hypotheses.find(({ fault }) => fault?.id === faultId)?.id ?? '';
     const observations = pack.looks.map((look) => {
-      const outcomes = outcomesOf(pack, look, hypotheses);
-      const likeliest = outcomes.reduce((best, each) => (each.likelihood(truth) > best.likelihood(truth) ? each : best));
-      return { look: look.id, result: likeliest.result };
+      const outcomes = all.get(look.id) ?? [];
+      const [likeliest] = [...outcomes].sort((p, q) => q.likelihood(truth) - p.likelihood(truth));
+      return { look: look.id, result: likeliest?.result ?? '' };
     });
     const { suspects } = traceNext(traceInput.parse({ family: pack.id, observations }), pack);
     expect(suspects[0]?.fault).toBe(faultId);

@@ -6,7 +6,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
-import type { JobView } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 
 type Outcome = Extract<EntryPayload, { kind: 'closed' }>['outcome'];
 

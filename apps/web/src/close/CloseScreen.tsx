@@ -1,4 +1,4 @@
-import { cautionsOn, type Fault, type JobState, type Pack } from '@patient-badger/core';
+import type { Fault, JobState, Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
@@ -9,10 +9,11 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
-import { minutesText } from '../design/words.ts';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
-import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { StepCard } from '../job/StepCard.tsx';
 import { CloseOut } from './CloseOut.tsx';
+import { Proofs } from './Proofs.tsx';
 import { JobRecord } from './JobRecord.tsx';
 
 /** The way back: put in, set up, prove, close, with the record at the end. */
@@ -100,7 +101,15 @@ function WayBack({ view, steps }: { view: JobView; steps: Pack['closing'] }) {
       </Text>
       {steps.map((step) =>
         step.id === open?.id ? (
-          <BackStep key={step.id} view={view} step={step} />
+          <StepCard
+            key={step.id}
+            jobId={view.job.id}
+            state={view.state}
+            pack={view.pack}
+            step={step}
+            entry={{ kind: 'closingDone', step: step.id }}
+            testID={`back-${step.id}`}
+          />
         ) : (
           <StepLine key={step.id} name={step.name} done={isDone(step.id)} onPress={() => setPressed(step.id)} />
         ),
@@ -122,77 +131,5 @@ function StepLine({ name, done, onPress }: { name: string; done: boolean; onPres
       {done ? <Check color={colours.good} size={22} /> : <Circle color={colours.soft} size={22} />}
       <Text className="flex-1">{name}</Text>
     </Pressable>
-  );
-}
-
-function BackStep({ view: { job, state, pack }, step }: { view: JobView; step: Pack['closing'][number] }) {
-  const { write, problem } = useRecord(job.id);
-  const cautions = cautionsOn(pack, step.cautions, []);
-  const blocked = useUnacknowledged(state, cautions).length > 0;
-  return (
-    <Card tone="next">
-      <View className="flex-row items-baseline justify-between gap-3">
-        <Text look="strong" className="flex-1">
-          {step.name}
-        </Text>
-        <Text look="label">{minutesText(step.minutes)}</Text>
-      </View>
-      <Text>{step.how}</Text>
-      <Cautions jobId={job.id} state={state} cautions={cautions} />
-      <Button
-        look="primary"
-        disabled={blocked}
-        label={`Done: ${step.name}`}
-        testID={`back-${step.id}`}
-        onPress={() => void write({ kind: 'closingDone', step: step.id })}
-      />
-      {problem ? <Text look="danger">{problem}</Text> : null}
-    </Card>
-  );
-}
-
-function Proofs({ view: { job, state, pack } }: { view: JobView }) {
-  const { write, problem } = useRecord(job.id);
-  const cautions = pack.proofs.flatMap((proof) => cautionsOn(pack, proof.cautions, []));
-  const blocked = useUnacknowledged(state, cautions).length > 0;
-  return (
-    <>
-      <Text look="head">Prove it</Text>
-      <Cautions jobId={job.id} state={state} cautions={cautions} />
-      {pack.proofs.map((proof) => {
-        const result = state.proofs.find((each) => each.proof === proof.id);
-        return (
-          <Card key={proof.id} tone={result ? 'plain' : 'next'}>
-            <Text look="strong">{proof.name}</Text>
-            <Text>{proof.how}</Text>
-            <View role="radiogroup" aria-label={proof.name} className="flex-row gap-2">
-              <Button
-                className="flex-1"
-                disabled={blocked}
-                label="It does"
-                testID={`passed-${proof.id}`}
-                look={result?.passed ? 'chosen' : 'plain'}
-                checked={result?.passed === true}
-                onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: true })}
-              />
-              <Button
-                className="flex-1"
-                disabled={blocked}
-                label="It does not"
-                look={result?.passed === false ? 'danger' : 'plain'}
-                checked={result?.passed === false}
-                onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: false })}
-              />
-            </View>
-            {result?.passed === false ? (
-              <Text>
-                Then it is not over: go back to Trace. What was seen is still there, and the decision can be taken back in the log.
-              </Text>
-            ) : null}
-          </Card>
-        );
-      })}
-      {problem ? <Text look="danger">{problem}</Text> : null}
-    </>
   );
 }

@@ -5,7 +5,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import type { JobView } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { describeEntry } from '../log/describeEntry.ts';
 import { OUTCOMES } from './CloseOut.tsx';
 

@@ -2,7 +2,6 @@ import { entryReceipt, machine, photoReceipt } from '@patient-badger/contract';
 import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
 import { markRefused, outbox, photoArrived, remove, type Waiting } from './outbox.ts';
-import { createStored } from './stored.ts';
 
 export type LineState = 'up' | 'down';
 let line: LineState = 'up';
@@ -19,8 +18,6 @@ export function setLine(next: LineState) {
   line = next;
   watchers.forEach((watcher) => watcher());
 }
-
-export const lastSent = createStored<string | null>('last-sent', null);
 
 let sending = false;
 
@@ -64,7 +61,6 @@ async function sendOne(item: Waiting): Promise<string | null> {
       case 'entry': {
         const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: item.entry.by });
         if (receipt?.status === 'refused') return receipt.sentence ?? 'The server refused it.';
-        lastSent.set(new Date().toISOString());
         return null;
       }
     }

@@ -1,6 +1,6 @@
 import { useDark } from './useScheme.ts';
 
-const LIGHT = {
+export const LIGHT = {
   paper: '#F4F1E9',
   surface: '#FFFEFA',
   sunken: '#E8E4D8',
@@ -13,7 +13,7 @@ const LIGHT = {
   danger: '#962018',
   good: '#166038',
 };
-const DARK: typeof LIGHT = {
+export const DARK: typeof LIGHT = {
   paper: '#141715',
   surface: '#1F2320',
   sunken: '#0C0E0D',

@@ -58,14 +58,14 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
     );
   },
   wheel: ({ angle, stroke, fill, mark }) => (
-    <G rotation={angle} origin={`${MIDDLE}, ${MIDDLE}`}>
+    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
       <Path d={gearOutline(14, 29, 23, MIDDLE)} fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
       <Circle cx={MIDDLE} cy={MIDDLE} r={7} fill="none" stroke={stroke} strokeWidth={2.5} />
       <Circle cx={MIDDLE} cy={13} r={4} fill={mark} />
     </G>
   ),
   drum: ({ angle, stroke, fill, mark, shade }) => (
-    <G rotation={angle} origin={`${MIDDLE}, ${MIDDLE}`}>
+    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
       <Circle cx={MIDDLE} cy={MIDDLE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} />
       <Circle cx={MIDDLE} cy={MIDDLE} r={19} fill={shade} stroke={stroke} strokeWidth={1.5} />
       <Circle cx={MIDDLE} cy={MIDDLE} r={6} fill={fill} stroke={stroke} strokeWidth={2.5} />
@@ -73,7 +73,7 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
     </G>
   ),
   driver: ({ angle, stroke, fill, mark }) => (
-    <G rotation={angle} origin={`${MIDDLE}, ${MIDDLE}`}>
+    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
       <Circle cx={MIDDLE} cy={MIDDLE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} strokeDasharray="6 4" />
       <Line x1={MIDDLE} y1={MIDDLE} x2={MIDDLE} y2={15} stroke={stroke} strokeWidth={7} strokeLinecap="round" />
       <Circle cx={MIDDLE} cy={MIDDLE} r={8} fill={fill} stroke={stroke} strokeWidth={2.5} />
@@ -81,7 +81,7 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
     </G>
   ),
   arm: ({ angle, stroke, fill, mark }) => (
-    <G rotation={angle} origin={`${MIDDLE}, ${MIDDLE}`}>
+    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
       <Circle cx={MIDDLE} cy={MIDDLE} r={13} fill={fill} stroke={stroke} strokeWidth={2.5} />
       <Path
         d={`M ${MIDDLE} ${MIDDLE - 13} C ${MIDDLE + 2} ${MIDDLE - 22}, ${MIDDLE + 12} ${MIDDLE - 20}, ${MIDDLE + 16} ${MIDDLE - 28}`}
@@ -94,7 +94,7 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
     </G>
   ),
   slider: ({ angle, stroke, fill, mark }) => (
-    <G x={(angle / 360) * 6}>
+    <G transform={`translate(${(angle / 360) * 6} 0)`}>
       <Rect x={10} y={24} width={48} height={20} fill={fill} stroke={stroke} strokeWidth={2.5} />
       <Circle cx={20} cy={34} r={4} fill={mark} />
     </G>

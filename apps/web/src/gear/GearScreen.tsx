@@ -1,5 +1,5 @@
 import { formatLength, type GearCard, type GearState, type WormQuantity } from '@patient-badger/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lengthUnit } from '../data/settings.ts';
@@ -8,7 +8,8 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Overlay } from '../design/Overlay.tsx';
 import { Text } from '../design/Text.tsx';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { CandidateList } from './CandidateList.tsx';
 import { candidateKey } from './candidateKey.ts';
 import { Pad } from './Pad.tsx';
@@ -18,17 +19,7 @@ import { useIdentification } from './useIdentification.ts';
 import { WormDrawing } from './WormDrawing.tsx';
 
 /** The gear card: dimensions tapped on the drawing, candidates that change as they are read. */
-export function GearScreen() {
-  const { gear } = useLocalSearchParams<{ gear: string }>();
-  return (
-    <JobFrame stage="measure">
-      {(view) => {
-        const card = view.pack.gears.find(({ id }) => id === gear);
-        return card ? <Measuring view={view} card={card} /> : <Text>This family has no such gear card.</Text>;
-      }}
-    </JobFrame>
-  );
-}
+export const GearScreen = () => <GearFrame stage="measure">{(view, card) => <Measuring view={view} card={card} />}</GearFrame>;
 
 const NAMES = Object.fromEntries(Object.entries(WORM_WORDS).map(([id, { short }]) => [id, short])) as Record<WormQuantity, string>;
 

@@ -6,6 +6,8 @@ import { instrument as instrumentChoice, lengthUnit } from '../data/settings.ts'
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { Choice, Key, Stepper } from './padKeys.tsx';
+import { LENGTH_TOOLS, toolFor, whatIsWrong } from './padReading.ts';
 import { WORM_WORDS } from './quantities.ts';
 
 export interface Entered {
@@ -23,7 +25,6 @@ interface Props {
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as const;
-const LARGEST_MM = 400;
 const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
 
 /** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
@@ -131,78 +132,6 @@ export function Pad({ quantity, last, onKeep, onClose }: Props) {
         <Button className="flex-1" label="Close" onPress={onClose} />
         <Button className="flex-[2]" look="primary" label="Keep the reading" testID="keep-reading" onPress={keep} />
       </View>
-    </View>
-  );
-}
-
-const LENGTH_TOOLS = ['digitalCaliper', 'plasticCaliper', 'micrometer', 'steelRule'] as const;
-
-function toolFor(kind: 'length' | 'angle' | 'count', chosen: InstrumentId): { id: string; plusMinus: number } {
-  if (kind === 'angle') return { id: 'protractor', plusMinus: INSTRUMENTS.protractor.plusMinus };
-  if (kind === 'count') return { id: 'counted', plusMinus: 0 };
-  const id = LENGTH_TOOLS.find((each) => each === chosen) ?? 'digitalCaliper';
-  return { id, plusMinus: INSTRUMENTS[id].plusMinus };
-}
-
-function whatIsWrong(value: number | null, kind: 'length' | 'angle' | 'count', unit: 'mm' | 'inch' | 'thou'): string | null {
-  if (value === null) return null;
-  if (!(value > 0)) return 'That must be more than zero.';
-  if (kind === 'length' && toMm(value, unit) > LARGEST_MM)
-    return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
-  if (kind === 'angle' && value >= 90) return 'A lead angle is below 90°.';
-  if (kind === 'count' && (!Number.isInteger(value) || value > 12)) return 'Starts are counted: a whole number, 1 to 12.';
-  return null;
-}
-
-const Key = ({ label, onPress }: { label: string; onPress: () => void }) => (
-  <Pressable
-    role="button"
-    aria-label={label === '/' ? 'fraction stroke' : label}
-    onPress={onPress}
-    style={{ width: '31.5%' }}
-    className="h-[54px] items-center justify-center rounded-md border-2 border-line bg-paper active:opacity-60"
-  >
-    <Text look="figure">{label}</Text>
-  </Pressable>
-);
-
-interface ChoiceProps {
-  readonly label: string;
-  readonly detail?: string;
-  readonly chosen: boolean;
-  readonly className: string;
-  readonly onPress: () => void;
-}
-
-/** One of several small keys; the chosen one is filled. */
-const Choice = ({ label, detail, chosen, className, onPress }: ChoiceProps) => (
-  <Pressable
-    role="radio"
-    aria-checked={chosen}
-    aria-label={detail ? `${label}, ${detail} mm` : label}
-    onPress={onPress}
-    className={`items-center justify-center rounded-md border-2 px-1 active:opacity-70 ${chosen ? 'border-accent bg-accent' : 'border-line bg-surface'} ${className}`}
-  >
-    <Text look="label" className={`text-center ${chosen ? 'text-onaccent' : 'text-ink'}`}>
-      {label}
-    </Text>
-    {detail ? (
-      <Text look="label" className={chosen ? 'text-onaccent' : 'text-soft'}>
-        {detail}
-      </Text>
-    ) : null}
-  </Pressable>
-);
-
-function Stepper({ ask, value, onChange }: { ask: string; value: number; onChange: (value: number) => void }) {
-  return (
-    <View className="flex-row items-center gap-2">
-      <Text className="flex-1">{ask}</Text>
-      <Button className="w-[56px]" label="−" onPress={() => onChange(Math.max(1, value - 1))} />
-      <Text look="figure" className="w-[36px] text-center" testID="over">
-        {value}
-      </Text>
-      <Button className="w-[56px]" label="+" onPress={() => onChange(Math.min(200, value + 1))} />
     </View>
   );
 }

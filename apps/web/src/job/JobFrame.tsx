@@ -1,4 +1,3 @@
-import type { TraceOutput } from '@patient-badger/core';
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
@@ -11,11 +10,8 @@ import { useWide } from '../design/useScheme.ts';
 import { depthByPlace } from '../driveline/depth.ts';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { Trail } from '../trace/Trail.tsx';
+import type { JobView } from './JobView.ts';
 import { StageBar, type Stage } from './StageBar.tsx';
-
-export interface JobView extends OpenJob {
-  readonly trace: TraceOutput;
-}
 
 interface Props {
   readonly stage: Stage;

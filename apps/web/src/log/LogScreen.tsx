@@ -8,7 +8,8 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { describeEntry } from './describeEntry.ts';
 
 /** Everything that was written on this job, by whom and when; any line can be taken back, and put back. */

@@ -11,22 +11,13 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { candidateKey } from '../gear/candidateKey.ts';
 import { useIdentification } from '../gear/useIdentification.ts';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { attributeWords } from './attributeWords.ts';
 import { PartCard } from './PartCard.tsx';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
-export function PartsScreen() {
-  const { gear } = useLocalSearchParams<{ gear: string }>();
-  return (
-    <JobFrame stage="match">
-      {(view) => {
-        const card = view.pack.gears.find(({ id }) => id === gear);
-        return card ? <Matching view={view} card={card} /> : <Text>This family has no such gear card.</Text>;
-      }}
-    </JobFrame>
-  );
-}
+export const PartsScreen = () => <GearFrame stage="match">{(view, card) => <Matching view={view} card={card} />}</GearFrame>;
 
 function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const { job, state, machine } = view;

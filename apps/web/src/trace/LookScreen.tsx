@@ -1,4 +1,4 @@
-import { CANNOT_TELL, cautionsOn, hypothesesOf, outcomesOf, stepsToReach, type Look } from '@patient-badger/core';
+import { CANNOT_TELL, cautionsOn, packModel, stepsToReach, type Look } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { View } from 'react-native';
@@ -7,7 +7,8 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Cautions, useUnacknowledged } from './Cautions.tsx';
 import { OpeningSteps } from './OpeningSteps.tsx';
@@ -32,7 +33,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const steps = stepsToReach(pack, look.needs, new Set(state.reached));
   const cautions = cautionsOn(pack, look.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
-  const results = outcomesOf(pack, look, hypothesesOf(pack));
+  const results = packModel(pack).outcomes.get(look.id) ?? [];
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
 
   const say = async (result: string) => {

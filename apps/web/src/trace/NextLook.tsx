@@ -5,7 +5,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
-import type { JobView } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 
 /** The one thing to do next, why it and not another, and the sums for who asks. */
 export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {

@@ -9,7 +9,8 @@ import { minutesText, percent } from '../design/words.ts';
 import { depthByPlace } from '../driveline/depth.ts';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { NextLook } from './NextLook.tsx';
 import { Trail } from './Trail.tsx';
 

@@ -1,6 +1,6 @@
-import { CANNOT_TELL, hypothesesOf, outcomesOf, type Pack, type TraceOutput } from '@patient-badger/core';
+import { CANNOT_TELL, packModel, type Pack, type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
-import type { JobView } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { Text } from '../design/Text.tsx';
 
 /** What was seen so far, and whom each look moved the most. */
@@ -28,9 +28,11 @@ export function Trail({ view: { state, pack, trace } }: { view: JobView }) {
 
 export function resultName(pack: Pack, lookId: string, result: string): string {
   if (result === CANNOT_TELL) return 'Could not tell';
-  const look = pack.looks.find(({ id }) => id === lookId);
-  if (!look) return result;
-  return outcomesOf(pack, look, hypothesesOf(pack)).find((each) => each.result === result)?.name ?? result;
+  return (
+    packModel(pack)
+      .outcomes.get(lookId)
+      ?.find((each) => each.result === result)?.name ?? result
+  );
 }
 
 function movedMost(trace: TraceOutput, look: string): string {

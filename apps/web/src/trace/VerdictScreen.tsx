@@ -7,7 +7,8 @@ import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import { bitsText, minutesText, percent } from '../design/words.ts';
-import { JobFrame, type JobView } from '../job/JobFrame.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
 import { resultName } from './Trail.tsx';
 
 /** Who did it, why we think so, and what to do about it. The mechanic decides; the app gives reasons. */

@@ -1,8 +1,7 @@
 import { fail } from '../failure/CoreFailure.ts';
-import { hypothesesOf } from '../trace/hypotheses.ts';
 import { CANNOT_TELL } from '../trace/next.ts';
-import { outcomesOf } from '../trace/outcomes.ts';
 import type { Pack } from '../trace/pack.ts';
+import { packModel } from '../trace/packModel.ts';
 import type { EntryPayload } from './entry.ts';
 
 /**
@@ -18,8 +17,10 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
   switch (payload.kind) {
     case 'lookRecorded': {
       need(pack.looks, payload.look, 'look');
-      const look = pack.looks.find(({ id }) => id === payload.look);
-      const results = look ? outcomesOf(pack, look, hypothesesOf(pack)).map(({ result }) => ({ id: result })) : [];
+      const results =
+        packModel(pack)
+          .outcomes.get(payload.look)
+          ?.map(({ result }) => ({ id: result })) ?? [];
       return need([...results, { id: CANNOT_TELL }], payload.result, 'result');
     }
     case 'stepDone':

@@ -1,0 +1,28 @@
+import { INSTRUMENTS, toMm, type InstrumentId, type LengthUnit } from '@patient-badger/core';
+import type { QuantityWords } from './quantities.ts';
+
+type Kind = QuantityWords['kind'];
+
+/** Nothing on this bench is longer. */
+const LARGEST_MM = 400;
+
+export const LENGTH_TOOLS = ['digitalCaliper', 'plasticCaliper', 'micrometer', 'steelRule'] as const;
+
+/** What it is measured with: the chosen caliper for lengths, else what there is. */
+export function toolFor(kind: Kind, chosen: InstrumentId): { id: string; plusMinus: number } {
+  if (kind === 'angle') return { id: 'protractor', plusMinus: INSTRUMENTS.protractor.plusMinus };
+  if (kind === 'count') return { id: 'counted', plusMinus: 0 };
+  const id = LENGTH_TOOLS.find((each) => each === chosen) ?? 'digitalCaliper';
+  return { id, plusMinus: INSTRUMENTS[id].plusMinus };
+}
+
+/** Why a number cannot be a reading of this kind; null where it can. */
+export function whatIsWrong(value: number | null, kind: Kind, unit: LengthUnit): string | null {
+  if (value === null) return null;
+  if (!(value > 0)) return 'That must be more than zero.';
+  if (kind === 'length' && toMm(value, unit) > LARGEST_MM)
+    return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
+  if (kind === 'angle' && value >= 90) return 'A lead angle is below 90°.';
+  if (kind === 'count' && (!Number.isInteger(value) || value > 12)) return 'Starts are counted: a whole number, 1 to 12.';
+  return null;
+}

@@ -1,0 +1,7 @@
+import type { TraceOutput } from '@patient-badger/core';
+import type { OpenJob } from '../data/queries.ts';
+
+/** An open job with what tracing makes of it: what every screen of the job works on. */
+export interface JobView extends OpenJob {
+  readonly trace: TraceOutput;
+}

@@ -1,0 +1,48 @@
+import { entryPayload, type EntryPayload, type Pack } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
+import { describeEntry } from './describeEntry.ts';
+
+const pack = findFamily('saw-oil-pump') as Pack;
+const ID = '0197a000-0000-7000-8000-000000000001';
+
+const LINES: readonly [EntryPayload, string][] = [
+  [{ kind: 'takenIn', machineId: ID, family: pack.id, complaint: 'dry', facts: {} }, 'Taken in: “dry”'],
+  [{ kind: 'lookRecorded', look: 'tank-level', result: 'full' }, 'Look into the oil tank: Full, has not gone down'],
+  [{ kind: 'lookRecorded', look: 'worm-watch-pinion', result: 'less' }, 'Turn the worm, watch the pinion: It moves now and then, jumps'],
+  [{ kind: 'lookRecorded', look: 'tank-level', result: 'cannot-tell' }, 'Look into the oil tank: Could not tell'],
+  [{ kind: 'stepDone', step: 'drum-off' }, 'Opened: Drum off, worm in view'],
+  [
+    { kind: 'cautionAcknowledged', caution: 'flying-clip' },
+    'Caution confirmed: The clip on the drum can fly: eye protection on, a rag over it.',
+  ],
+  [
+    {
+      kind: 'dimensionRead',
+      gear: 'worm',
+      quantity: 'axialPitch',
+      reading: { value: 12.57, plusMinus: 0.03 },
+      over: 4,
+      instrument: 'digitalCaliper',
+      entered: '12.57 mm',
+    },
+    'Pitch along the worm: 12.57 mm over 4',
+  ],
+  [{ kind: 'handNoted', gear: 'worm', hand: 'left' }, 'Left-hand thread'],
+  [{ kind: 'photoTaken', hash: 'a'.repeat(64), about: 'tank-level' }, 'Photo taken'],
+  [{ kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.9 }, 'Decided: Chips and gummed oil packed round the worm'],
+  [{ kind: 'partChosen', gear: 'worm', partId: ID, partNumber: 'QB-7700-K', name: 'Worm', probability: 0.9 }, 'Part chosen: QB-7700-K'],
+  [{ kind: 'partFitted', gear: 'worm', partId: ID, partNumber: 'QB-7700-K' }, 'Part fitted: QB-7700-K'],
+  [{ kind: 'closingDone', step: 'drum-on' }, 'Closed up: Needle bearing, drum, washer, clip'],
+  [{ kind: 'proofDone', proof: 'paper-proof', passed: false }, 'Paper test passes: no'],
+  [{ kind: 'remark', text: 'smells of plant oil' }, 'smells of plant oil'],
+  [{ kind: 'closed', outcome: 'cleaned', found: 'chips' }, 'Job closed: chips'],
+  [{ kind: 'reopened', reason: 'dry again' }, 'Job opened again'],
+  [{ kind: 'withdrawn', entry: ID }, 'Taken back'],
+];
+
+test.each(LINES)('%j', (payload, words) => expect(describeEntry(payload, pack)).toBe(words));
+
+test('every kind of entry has its line here', () => {
+  const kinds = entryPayload.options.map((option) => option.shape.kind.value);
+  expect(new Set(LINES.map(([{ kind }]) => kind))).toEqual(new Set(kinds));
+});

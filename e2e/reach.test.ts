@@ -1,0 +1,106 @@
+import type { Page } from 'playwright-core';
+import { arrive, button, link } from './bench.ts';
+import { PHONE, raise, WIDE, type Stage } from './stage.ts';
+
+jest.setTimeout(120_000);
+
+let stage: Stage;
+let page: Page;
+let job: string;
+beforeAll(async () => {
+  stage = await raise();
+  ({ page } = await stage.device(PHONE));
+  await arrive(page, stage.address, 'Imke');
+  await link(page, /Lighthouse road saw/).click();
+  await page.waitForURL(/\/jobs\//);
+  job = page.url().split('/gear')[0] ?? '';
+});
+afterAll(() => stage.strike());
+
+const SCREENS = [
+  ['bench', () => stage.address],
+  ['take-in', () => `${stage.address}/take-in`],
+  ['settings', () => `${stage.address}/settings`],
+  ['tracing', () => job],
+  ['verdict', () => `${job}/verdict`],
+  ['look', () => `${job}/look/hose-pliable`],
+  ['gear card', () => `${job}/gear/worm`],
+  ['parts', () => `${job}/parts/worm`],
+  ['closing', () => `${job}/close`],
+  ['log', () => `${job}/log`],
+] as const;
+
+interface Found {
+  readonly name: string;
+  readonly height: number;
+}
+
+/** Everything that can be pressed, with the name a screen reader says and its height. */
+const pressable = (on: Page): Promise<Found[]> =>
+  on.locator('button, a[href], [role=button], [role=link], [role=radio], input, textarea').evaluateAll((all) =>
+    all
+      .filter((each) => (each as HTMLElement).offsetParent !== null)
+      .map((each) => ({
+        name: (each.getAttribute('aria-label') ?? each.textContent ?? '').trim(),
+        height: each.getBoundingClientRect().height,
+      })),
+  );
+
+const settled = async () => {
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  await page.waitForTimeout(500);
+};
+
+describe.each(SCREENS)('%s', (_name, address) => {
+  test('on a phone every target has a name and is 48 px high, and nothing runs off the side', async () => {
+    await page.setViewportSize(PHONE);
+    await page.goto(address());
+    await settled();
+    const found = await pressable(page);
+    expect(found.length).toBeGreaterThan(1);
+    expect(found.filter(({ name }) => name === '')).toEqual([]);
+    expect(found.filter(({ height }) => height < 47.5)).toEqual([]);
+    expect(await overflow(page)).toEqual([]);
+  });
+
+  test('on a narrow phone and on the counter nothing runs off the side', async () => {
+    for (const size of [{ width: 340, height: 700 }, WIDE]) {
+      await page.setViewportSize(size);
+      await settled();
+      expect([size.width, await overflow(page)]).toEqual([size.width, []]);
+    }
+  });
+});
+
+/** Texts that begin or end outside the window. */
+const overflow = (on: Page): Promise<string[]> =>
+  on.evaluate(() =>
+    [...document.querySelectorAll('[dir=auto], button, input')]
+      .filter((each) => {
+        const { left, right, width } = each.getBoundingClientRect();
+        return width > 0 && (left < -1 || right > window.innerWidth + 1);
+      })
+      .map((each) => (each.textContent ?? '').slice(0, 60)),
+  );
+
+test('no screen asks the network for anything but this server', async () => {
+  const foreign: string[] = [];
+  page.on('request', (request) => {
+    const { protocol, host } = new URL(request.url());
+    if (protocol.startsWith('http') && host !== new URL(stage.address).host) foreign.push(request.url());
+  });
+  for (const [, address] of SCREENS) {
+    await page.goto(address());
+    await settled();
+  }
+  expect(foreign).toEqual([]);
+});
+
+test('an address that leads nowhere says so and leads back', async () => {
+  await page.setViewportSize(PHONE);
+  await page.goto(`${stage.address}/jobs/0197a000-0000-7000-8000-00000000dead`);
+  await page.getByText('There is no such job in this shop.').waitFor();
+  await page.goto(`${stage.address}/nowhere/at/all`);
+  await button(page, 'To the bench').click();
+  await link(page, /Orchard saw/).waitFor();
+});

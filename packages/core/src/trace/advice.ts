@@ -1,0 +1,86 @@
+import { predictive, update, type Belief } from '../inference/belief.ts';
+import { entropyBits } from '../inference/entropy.ts';
+import { expectedInformation } from '../inference/expectedInformation.ts';
+import { byFault, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
+import { cautionsOn, stepsToReach } from './opening.ts';
+import type { LookOutcome } from './outcomes.ts';
+import type { Look, Pack } from './pack.ts';
+import type { PackModel } from './packModel.ts';
+import type { LookAdvice } from './schema.ts';
+
+/** A look that promises less than this is not worth getting up for. */
+const LEAST_BITS = 0.01;
+
+interface Question {
+  readonly pack: Pack;
+  readonly model: PackModel;
+  readonly belief: Belief;
+  readonly taken: ReadonlySet<string>;
+  readonly reached: ReadonlySet<string>;
+}
+
+/** Looks not yet taken, best information per minute first. Information is about faults, not about how they show. */
+export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached }: Question): LookAdvice[] {
+  return pack.looks
+    .filter(({ id }) => !taken.has(id))
+    .map((look) => advise(pack, look, faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []), reached))
+    .filter(({ expectedBits }) => expectedBits >= LEAST_BITS)
+    .sort((p, q) => q.expectedBits / q.minutes - p.expectedBits / p.minutes);
+}
+
+/** The likelihood of an outcome under a fault is the mean over the ways in which the fault shows. */
+function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], outcomes: readonly LookOutcome[]) {
+  const faults = byFault(hypotheses, belief);
+  const merged = outcomes.map((outcome) => {
+    const joint: Record<string, number> = {};
+    for (const { id, fault } of hypotheses) {
+      const key = fault?.id ?? NONE_OF_THESE;
+      joint[key] = (joint[key] ?? 0) + (belief[id] ?? 0) * outcome.likelihood(id);
+    }
+    return { ...outcome, likelihood: (key: string) => ((faults[key] ?? 0) > 0 ? (joint[key] ?? 0) / (faults[key] ?? 1) : 0) };
+  });
+  return {
+    ...expectedInformation(faults, merged),
+    moves: mostMoved(faults, merged),
+    names: new Map(outcomes.map(({ result, name }) => [result, name])),
+  };
+}
+
+/** The two faults whose probability changes the most on average, whatever the result. */
+function mostMoved(faults: Belief, outcomes: readonly LookOutcome[]): readonly string[] {
+  const after = outcomes.map((outcome) => ({ weight: predictive(faults, outcome.likelihood), belief: update(faults, outcome.likelihood) }));
+  const change = (id: string) =>
+    after.reduce((sum, { weight, belief }) => sum + weight * Math.abs((belief[id] ?? 0) - (faults[id] ?? 0)), 0);
+  return Object.keys(faults)
+    .filter((id) => id !== NONE_OF_THESE)
+    .map((id) => ({ id, change: change(id) }))
+    .sort((p, q) => q.change - p.change)
+    .slice(0, 2)
+    .map(({ id }) => id);
+}
+
+function advise(pack: Pack, look: Look, information: ReturnType<typeof faultInformation>, reached: ReadonlySet<string>): LookAdvice {
+  const steps = stepsToReach(pack, look.needs, reached);
+  return {
+    look: look.id,
+    name: look.name,
+    minutes: look.minutes + steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    lookMinutes: look.minutes,
+    expectedBits: information.bits,
+    moves: [...information.moves],
+    results: information.results.map(({ result, probability }) => ({ result, name: information.names.get(result) ?? result, probability })),
+    steps: [...steps],
+    cautions: [...cautionsOn(pack, look.cautions, steps)],
+  };
+}
+
+/** Minutes until the verdict: bits still to win, at the mean rate of the best few looks. */
+export function minutesLeft(faults: Belief, advice: readonly LookAdvice[], confidence: number): number {
+  const few = advice.slice(0, 4);
+  const bits = few.reduce((sum, each) => sum + each.expectedBits, 0);
+  const spent = few.reduce((sum, each) => sum + each.minutes, 0);
+  if (bits === 0) return 0;
+  const doubt =
+    -confidence * Math.log2(confidence) - (1 - confidence) * Math.log2((1 - confidence) / Math.max(1, Object.keys(faults).length - 1));
+  return (Math.max(0, entropyBits(faults) - doubt) * spent) / bits;
+}
