@@ -1,3 +1,6 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 
 /** Things a mechanic does, as the tests do them: by the names on the screen. */
@@ -19,10 +22,12 @@ export async function takeIn(page: Page, machine: RegExp, complaint: string): Pr
   await page.getByTestId('do-look').waitFor();
 }
 
-/** Answers the file chooser that "Take a photo" opens. */
-export async function takePhoto(page: Page, name: string, buffer: Buffer): Promise<void> {
+/** Answers the file chooser that "Take a photo" opens, with a file on disk as a camera leaves one. */
+export async function takePhoto(page: Page, name: string, bytes: Buffer): Promise<void> {
+  const file = join(await mkdtemp(join(tmpdir(), 'badger-photo-')), name);
+  await writeFile(file, bytes);
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Take a photo').click()]);
-  await chooser.setFiles({ name, mimeType: 'image/png', buffer });
+  await chooser.setFiles(file);
 }
 
 /** Presses each button of a kind until none is left, waiting each time for the screen to have taken it. */

@@ -32,11 +32,12 @@ check() {
   fi
 }
 
-# jest_projects NAME…: counts the tests of these projects, and a suite that would not start as a failure.
+# jest_projects NAME…: (browser stories one after another: two at once starve each other on a small machine)
+# counts the tests of these projects, and a suite that would not start as a failure.
 jest_projects() {
   local out="$ROOT/test-output/$1.json"
   rm -f "$out"
-  npx jest --selectProjects "$@" --json --outputFile="$out" 2>&1 | grep -vE '^npm warn' || true
+  npx jest $( [ "$1" = browser ] && echo --runInBand ) --selectProjects "$@" --json --outputFile="$out" 2>&1 | grep -vE '^npm warn' || true
   if [ -e "$out" ]; then
     # shellcheck disable=SC2046
     count $(node -e '
