@@ -14,7 +14,16 @@ if [ "${1:-}" = "--fresh" ]; then
   rm -rf "${home:?}/cluster"
 fi
 build_app
-trap 'stop_database "$home"' EXIT
+# Another demo on this folder may be running on the same database: who started it stops it.
+ours=yes
+database_runs "$home" && ours=no
+server=""
+leave() {
+  [ -z "$server" ] || { kill "$server" 2>/dev/null; wait "$server" 2>/dev/null; }
+  [ "$ours" = no ] || stop_database "$home"
+}
+trap 'set +e; leave' EXIT
+trap 'exit 0' INT TERM
 DATABASE_URL=$(start_database "$home" badger)
 wanted=${PORT:-4173}
 PORT=$(free_port "$wanted")
@@ -24,6 +33,4 @@ export SEED_DEMO=1 STATIC_DIR="$ROOT/apps/web/dist" LOG_LEVEL="${LOG_LEVEL:-warn
 cd "$ROOT"
 node --import tsx apps/server/src/main.ts &
 server=$!
-trap 'kill "$server" 2>/dev/null; wait "$server" 2>/dev/null; stop_database "$home"' EXIT
-trap 'exit 0' INT TERM
 wait "$server"

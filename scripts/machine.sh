@@ -68,6 +68,10 @@ database_home() {
   printf %s "$home"
 }
 
+database_runs() {
+  as_database_user "$(pg_bin)/pg_ctl" -D "$1/cluster" status >/dev/null 2>&1
+}
+
 # start_database HOME DATABASE: starts (and at first makes) a cluster in HOME; prints its URL.
 start_database() {
   local home=$1 name=$2 bin port
@@ -75,7 +79,7 @@ start_database() {
   if [ ! -e "$home/cluster/PG_VERSION" ]; then
     as_database_user "$bin/initdb" -D "$home/cluster" -U badger -A trust -E UTF8 --locale=C.UTF-8 >/dev/null || die "PostgreSQL could not make its folder."
   fi
-  if as_database_user "$bin/pg_ctl" -D "$home/cluster" status >/dev/null 2>&1; then
+  if database_runs "$home"; then
     port=$(as_database_user sed -n 4p "$home/cluster/postmaster.pid")
   else
     port=$(free_port 54329)

@@ -47,8 +47,10 @@ try {
   await read(page, 'tipDiameterMm', '14.35');
   await read(page, 'axialPitch', '8.8');
   await page.getByTestId('callout-boreDiameterMm').click();
+  await radio(page, 'in').click();
   for (const key of '11/32') await page.keyboard.press(key);
   await shoot('pad-phone');
+  await radio(page, 'mm').click();
   await button(page, 'Close').click();
   await read(page, 'starts', '1');
   await read(page, 'boreDiameterMm', '9.01');

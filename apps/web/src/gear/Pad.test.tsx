@@ -41,6 +41,7 @@ test.each([
   ['1.2.3', /not one number/],
   ['0', /more than zero/],
   ['5000', /Is the unit right/],
+  ['11/16', /Fractions are inches/],
 ])('refuses %p in a sentence and keeps the pad open', (text, words) => {
   const { kept, type, keep } = open();
   type(text);

@@ -40,7 +40,7 @@ export function Pad({ quantity, last, onKeep, onClose }: Props) {
 
   const keep = () => {
     const value = parseReading(typed);
-    const wrong = whatIsWrong(value, words.kind, unit);
+    const wrong = whatIsWrong(typed, value, words.kind, unit);
     if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
     const length = words.kind === 'length';
     onKeep({

@@ -17,8 +17,9 @@ export function toolFor(kind: Kind, chosen: InstrumentId): { id: string; plusMin
 }
 
 /** Why a number cannot be a reading of this kind; null where it can. */
-export function whatIsWrong(value: number | null, kind: Kind, unit: LengthUnit): string | null {
+export function whatIsWrong(typed: string, value: number | null, kind: Kind, unit: LengthUnit): string | null {
   if (value === null) return null;
+  if (kind === 'length' && unit !== 'inch' && typed.includes('/')) return 'Fractions are inches: press “in”, or type it as a decimal.';
   if (!(value > 0)) return 'That must be more than zero.';
   if (kind === 'length' && toMm(value, unit) > LARGEST_MM)
     return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
