@@ -6,6 +6,7 @@ import { useJobs, useMachines, useShop } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../design/Screen.tsx';
+import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { useWide } from '../design/useScheme.ts';
@@ -38,22 +39,15 @@ export function BenchScreen() {
         />
       }
     >
-      <View role="radiogroup" aria-label="Which jobs" className="flex-row gap-2">
-        <Button
-          className="flex-1"
-          label="On the bench"
-          look={finished ? 'plain' : 'chosen'}
-          checked={!finished}
-          onPress={() => setFinished(false)}
-        />
-        <Button
-          className="flex-1"
-          label="Finished"
-          look={finished ? 'chosen' : 'plain'}
-          checked={finished}
-          onPress={() => setFinished(true)}
-        />
-      </View>
+      <Segments
+        label="Which jobs"
+        options={[
+          ['open', 'On the bench'],
+          ['closed', 'Finished'],
+        ]}
+        value={finished ? 'closed' : 'open'}
+        onChange={(state) => setFinished(state === 'closed')}
+      />
       {jobs.data ? <JobList jobs={sorted} wide={wide} finished={finished} /> : <Unread error={jobs.error} />}
     </Screen>
   );

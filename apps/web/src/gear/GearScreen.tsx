@@ -7,6 +7,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Overlay } from '../design/Overlay.tsx';
+import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -118,18 +119,15 @@ function More({ gear, values, onPick, onHand }: MoreProps) {
           />
         ))}
       </View>
-      <View role="radiogroup" aria-label="Hand of the thread" className="flex-row gap-2">
-        {(['right', 'left'] as const).map((hand) => (
-          <Button
-            key={hand}
-            className="flex-1"
-            label={hand === 'right' ? 'Right-hand thread' : 'Left-hand thread'}
-            look={gear.hand === hand ? 'chosen' : 'plain'}
-            checked={gear.hand === hand}
-            onPress={() => onHand(hand)}
-          />
-        ))}
-      </View>
+      <Segments
+        label="Hand of the thread"
+        options={[
+          ['right', 'Right-hand thread'],
+          ['left', 'Left-hand thread'],
+        ]}
+        value={gear.hand}
+        onChange={onHand}
+      />
     </View>
   );
 }

@@ -7,6 +7,7 @@ import { lengthUnit, scheme } from '../data/settings.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../design/Screen.tsx';
+import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 
 const UNIT_NAMES = { mm: 'Millimetres', inch: 'Inches', thou: 'Thou' } as const;
@@ -43,18 +44,12 @@ export function SettingsScreen() {
       </Card>
       <Card>
         <Text look="head">Lengths in</Text>
-        <View role="radiogroup" aria-label="Lengths in" className="flex-row gap-2">
-          {LENGTH_UNITS.map((each) => (
-            <Button
-              key={each}
-              className="flex-1"
-              label={UNIT_NAMES[each]}
-              look={unit === each ? 'chosen' : 'plain'}
-              checked={unit === each}
-              onPress={() => lengthUnit.set(each)}
-            />
-          ))}
-        </View>
+        <Segments
+          label="Lengths in"
+          options={LENGTH_UNITS.map((each) => [each, UNIT_NAMES[each]] as const)}
+          value={unit}
+          onChange={lengthUnit.set}
+        />
       </Card>
       <Card>
         <Text look="head">Light</Text>

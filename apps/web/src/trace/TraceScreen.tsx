@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWide } from '../design/useScheme.ts';
 import { minutesText, percent } from '../design/words.ts';
@@ -49,16 +50,15 @@ function Tracing({ view }: { view: JobView }) {
         </Card>
       ) : null}
       {!verdict && !decided ? <NextLook view={view} /> : null}
-      <View role="radiogroup" aria-label="The drive line shows" className="flex-row gap-2">
-        <Button
-          className="flex-1"
-          label="Suspicion"
-          look={moving ? 'plain' : 'chosen'}
-          checked={!moving}
-          onPress={() => setMoving(false)}
-        />
-        <Button className="flex-1" label="In motion" look={moving ? 'chosen' : 'plain'} checked={moving} onPress={() => setMoving(true)} />
-      </View>
+      <Segments
+        label="The drive line shows"
+        options={[
+          ['suspicion', 'Suspicion'],
+          ['motion', 'In motion'],
+        ]}
+        value={moving ? 'motion' : 'suspicion'}
+        onChange={(clothes) => setMoving(clothes === 'motion')}
+      />
       {moving ? <MotionPanel pack={pack} suspects={trace.suspects.map(({ fault }) => fault)} /> : null}
       {moving || wide ? null : <DriveLine pack={pack} trace={trace} depth={depthByPlace(pack, state.reached)} />}
       {wide ? null : <Trail view={view} />}
