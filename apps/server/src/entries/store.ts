@@ -1,10 +1,24 @@
-import { checkEntry, CoreFailure, entry as entrySchema, failureFromZod, foldJob, sentence, type Entry } from '@patient-badger/core';
+import {
+  checkEntry,
+  CoreFailure,
+  entry as entrySchema,
+  failureFromZod,
+  foldJob,
+  sentence,
+  type Entry,
+  type EntryPayload,
+} from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { findFamily } from '@patient-badger/knowledge';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { entries, jobs, machines, people, type EntryRow, type JobRow } from '../entities/index.ts';
-import { CHANNEL } from '../plugins/events.ts';
 import { PROBLEMS, ServerProblem } from '../problems.ts';
+
+/** Channel on which a committed entry is announced to every server process. */
+export const CHANNEL = 'badger_entries';
+
+/** The entries that can put a job on the bench or take it off; no other needs the job folded. */
+const MOVES_JOB: ReadonlySet<string> = new Set<EntryPayload['kind']>(['closed', 'reopened', 'withdrawn']);
 
 /**
  * Stores entries one by one, each in a transaction of its own: a bad one is refused with a sentence
@@ -44,7 +58,7 @@ async function insert(manager: EntityManager, shopId: string, given: Entry): Pro
   if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
   checkEntry(given.payload, pack);
   await manager.insert(entries, { ...given, at: new Date(given.at), shopId });
-  await settleClosed(manager, job);
+  if (MOVES_JOB.has(given.payload.kind)) await settleClosed(manager, job);
   // Heard by every server process on this database, once this transaction is committed.
   await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, ids: [given.id] })]);
   return 'stored';

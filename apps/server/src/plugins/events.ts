@@ -4,10 +4,7 @@ import fp from 'fastify-plugin';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';
 import { entries } from '../entities/index.ts';
-import { toEntry } from '../entries/store.ts';
-
-/** Channel on which a committed batch of entries is announced to every server process. */
-export const CHANNEL = 'badger_entries';
+import { CHANNEL, toEntry } from '../entries/store.ts';
 
 type Listener = (entry: Entry) => void;
 

@@ -18,12 +18,12 @@ export function nextMove({ family, state }: BenchJob): Move {
   const pack = findFamily(family);
   if (!pack) return { text: 'This app does not know the family of this machine.', to: '' };
   if (state.closed) return { text: state.closed.found || 'Finished', to: '/close' };
-  const part = pack.faults.find(({ id }) => id === state.decided?.fault)?.remedy.part;
+  const remedy = pack.faults.find(({ id }) => id === state.decided?.fault)?.remedy;
+  const part = remedy?.part;
   const gear = part ? state.gears[part] : undefined;
   if (state.decided) {
     if (part && !gear?.chosen)
       return { text: gear && Object.keys(gear.readings).length > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
-    const remedy = pack.faults.find(({ id }) => id === state.decided?.fault)?.remedy;
     return { text: remedy?.text ?? 'Set it right and prove it', minutes: remedy && minutesText(remedy.minutes), to: '/close' };
   }
   const trace = traceOf(state, pack);

@@ -59,26 +59,30 @@ export async function remove(key: string): Promise<void> {
 
 export const markRefused = (item: Waiting, refused: string) => put({ ...item, refused });
 
-/** Writes one entry of a job. Throws where nobody has said who they are, or the entry makes no sense. */
-export async function record(jobId: string, payload: EntryPayload): Promise<Entry> {
+/** Every note says who wrote it. */
+function writer(): string {
   const by = currentPerson();
   if (!by) throw new Error('Choose who you are first.');
+  return by;
+}
+
+/** Writes one entry of a job. Throws where nobody has said who they are, or the entry makes no sense. */
+export async function record(jobId: string, payload: EntryPayload): Promise<Entry> {
+  const by = writer();
   const made = entry.parse({ id: uuid(), jobId, at: new Date().toISOString(), by, payload });
   await put({ kind: 'entry', key: made.id, entry: made });
   return made;
 }
 
 export async function recordMachine(draft: Omit<MachineDraft, 'id'>): Promise<MachineDraft> {
-  const by = currentPerson();
-  if (!by) throw new Error('Choose who you are first.');
+  const by = writer();
   const machine = machineDraft.parse({ ...draft, id: uuid() });
   await put({ kind: 'machine', key: uuid(), machine, by });
   return machine;
 }
 
 export async function recordPhoto(jobId: string, about: string, blob: Blob): Promise<void> {
-  const by = currentPerson();
-  if (!by) throw new Error('Choose who you are first.');
+  const by = writer();
   await put({ kind: 'photo', key: uuid(), jobId, about, blob, by, at: new Date().toISOString() });
 }
 

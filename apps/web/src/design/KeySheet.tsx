@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from './Button.tsx';
+import { isTyping } from './isTyping.ts';
 import { Text } from './Text.tsx';
 
 const KEYS = [
@@ -19,8 +20,7 @@ export function KeySheet() {
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === '?') setOpen((was) => !was);
       if (event.key === 'Escape') setOpen(false);
       if (event.key === 'b') router.navigate('/');

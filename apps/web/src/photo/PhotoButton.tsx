@@ -20,8 +20,9 @@ export function PhotoButton({ jobId, about, state }: { jobId: string; about: str
     try {
       const file = await pickPhoto();
       if (!file) return;
-      setProblem(await refusal(file));
-      if ((await refusal(file)) === null) await recordPhoto(jobId, about, file);
+      const refused = await refusal(file);
+      setProblem(refused);
+      if (refused === null) await recordPhoto(jobId, about, file);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
     }

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { isTyping } from '../design/isTyping.ts';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
@@ -92,8 +93,7 @@ function useResultKeys(results: readonly string[], say: (result: string) => Prom
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const result = results[Number(event.key) - 1];
-      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName);
-      if (result && !typing) void say(result);
+      if (result && !isTyping(event)) void say(result);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
