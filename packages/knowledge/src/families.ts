@@ -1,8 +1,44 @@
 import { checkPack, packSchema, type Pack } from '@patient-badger/core';
+import augerGearbox from './families/auger-gearbox.json' with { type: 'json' };
+import constantMeshGearbox from './families/constant-mesh-gearbox.json' with { type: 'json' };
+import dashOdometerCable from './families/dash-odometer-cable.json' with { type: 'json' };
+import dashOdometerMotor from './families/dash-odometer-motor.json' with { type: 'json' };
+import foldActuator from './families/fold-actuator.json' with { type: 'json' };
+import gardenTransaxle from './families/garden-transaxle.json' with { type: 'json' };
+import hydroFinalDrive from './families/hydro-final-drive.json' with { type: 'json' };
+import midDriveMotor from './families/mid-drive-motor.json' with { type: 'json' };
+import parkBrakeActuator from './families/park-brake-actuator.json' with { type: 'json' };
+import sawChainTensioner from './families/saw-chain-tensioner.json' with { type: 'json' };
 import sawOilPump from './families/saw-oil-pump.json' with { type: 'json' };
+import sectorSteering from './families/sector-steering.json' with { type: 'json' };
+import slideRackDrive from './families/slide-rack-drive.json' with { type: 'json' };
+import speedometerTakeoff from './families/speedometer-takeoff.json' with { type: 'json' };
+import trimmerBevelHead from './families/trimmer-bevel-head.json' with { type: 'json' };
+import walkDriveGearbox from './families/walk-drive-gearbox.json' with { type: 'json' };
+import wormSteeringBox from './families/worm-steering-box.json' with { type: 'json' };
+
+const FILES = [
+  sawOilPump,
+  sawChainTensioner,
+  dashOdometerMotor,
+  dashOdometerCable,
+  speedometerTakeoff,
+  foldActuator,
+  parkBrakeActuator,
+  slideRackDrive,
+  midDriveMotor,
+  constantMeshGearbox,
+  wormSteeringBox,
+  sectorSteering,
+  walkDriveGearbox,
+  gardenTransaxle,
+  hydroFinalDrive,
+  augerGearbox,
+  trimmerBevelHead,
+];
 
 /** Every family that ships with the app, checked as it is loaded: a pack that does not hold together stops the start. */
-export const FAMILIES: readonly Pack[] = [sawOilPump].map((file) => checkPack(packSchema.parse(file)));
+export const FAMILIES: readonly Pack[] = FILES.map((file) => checkPack(packSchema.parse(file)));
 
 export const familyIds = (): readonly string[] => FAMILIES.map(({ id }) => id);
 

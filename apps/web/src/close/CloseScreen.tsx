@@ -52,7 +52,7 @@ function Closing({ view }: { view: JobView }) {
 
 /** Steps that undo what was opened, and those that exist only on the way back. */
 const closingSteps = (pack: Pack, { reached }: JobState) =>
-  pack.closing.filter(({ closes }) => closes === undefined || reached.includes(closes));
+  pack.closing.filter(({ closes }) => closes.length === 0 || closes.some((step) => reached.includes(step)));
 
 function PartLine({ view: { job, state }, fault }: { view: JobView; fault: Fault }) {
   const router = useRouter();

@@ -1,4 +1,5 @@
 import { checkMotion } from './check.ts';
+import { solveWithEnds } from './endStop.ts';
 import type { Driveline, MotionInput, MotionOutput } from './schema.ts';
 import { solve, type Motion } from './solve.ts';
 
@@ -8,6 +9,7 @@ import { solve, type Motion } from './solve.ts';
  * Turns are signed; sliders travel in mm. `ratios` are those of the healthy chain per turn of the
  * first driven body; `inputTurnsToSee` is how far that one must be turned before the watched body
  * has moved `visibleDeg` (default 20°; sliders `visibleMm`, default 2 mm), absent where it never will.
+ * Toothed sectors and racks with a `travelDeg` or `travelMm` stop the chain at their end (`endStop`).
  * Kinematics of gear trains: ISO 21771, clause 4 (ratio and sense of rotation).
  *
  * @throws CoreFailure for an unknown body or joint, or a body both driven and held.
@@ -16,13 +18,15 @@ import { solve, type Motion } from './solve.ts';
 export function motion(input: MotionInput): MotionOutput {
   checkMotion(input);
   const drive = new Map(input.drive.map((each) => [each.body, each.turns ?? each.travelMm ?? 0]));
-  const moved = solve({ ...input, drive });
+  const { moved, stop } = solveWithEnds({ ...input, drive });
+  const first = input.drive[0] as MotionInput['drive'][number];
   const ratios = healthyRatios(input);
   const sliders = new Set(input.driveline.bodies.filter(({ kind }) => kind === 'slider').map(({ id }) => id));
   return {
     bodies: Object.fromEntries([...moved].map(([id, each]) => [id, said(each, sliders.has(id))])),
     ratios,
     ...toSee(input, ratios, sliders),
+    ...(stop ? { endStop: { joint: stop.joint, input: (first.turns ?? first.travelMm ?? 0) * stop.share } } : {}),
   };
 }
 

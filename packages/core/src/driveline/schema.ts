@@ -10,6 +10,10 @@ export const body = z.strictObject({ id, kind: z.enum(['rotor', 'slider']).defau
 const joint = <T extends string, S extends z.ZodRawShape>(type: T, shape: S) =>
   z.strictObject({ id, type: z.literal(type), ...shape, ...label });
 
+/** How far what is driven can go from where it stands: a toothed sector, a rack with ends. Absent: without end. */
+const travelDeg = z.number().positive().optional();
+const travelMm = z.number().positive().optional();
+
 /** How two (or three) bodies are tied. Signs and ratios: see `transmission.ts`. */
 export const jointSchema = z.discriminatedUnion('type', [
   joint('mesh', {
@@ -19,8 +23,9 @@ export const jointSchema = z.discriminatedUnion('type', [
     teethB: teeth,
     internal: z.boolean().default(false),
     hand: z.enum(['right', 'left']).optional(),
+    travelDeg,
   }),
-  joint('bevel', { a: id, b: id, teethA: teeth, teethB: teeth }),
+  joint('bevel', { a: id, b: id, teethA: teeth, teethB: teeth, travelDeg }),
   joint('worm', {
     worm: id,
     wheel: id,
@@ -28,9 +33,10 @@ export const jointSchema = z.discriminatedUnion('type', [
     teeth,
     selfLocking: z.boolean().default(false),
     hand: z.enum(['right', 'left']).default('right'),
+    travelDeg,
   }),
-  joint('rack', { pinion: id, rack: id, teeth, moduleMm: z.number().positive() }),
-  joint('screw', { nut: id, screw: id, leadMm: z.number().positive() }),
+  joint('rack', { pinion: id, rack: id, teeth, moduleMm: z.number().positive(), travelMm }),
+  joint('screw', { nut: id, screw: id, leadMm: z.number().positive(), travelMm }),
   joint('seat', { a: id, b: id, by: z.enum(['pressFit', 'key', 'pin', 'dFlat', 'spline', 'tab', 'bond']) }),
   joint('oneWay', { driver: id, driven: id, drives: z.union([z.literal(1), z.literal(-1)]) }),
   joint('belt', { a: id, b: id, ratio: z.number().positive() }),
@@ -63,6 +69,8 @@ export const motionOutput = z.object({
   bodies: z.record(z.string(), z.object({ turns: z.number().optional(), travelMm: z.number().optional(), state: motionState })),
   ratios: z.record(z.string(), z.number()),
   inputTurnsToSee: z.number().optional(),
+  /** The joint that came to the end of its travel, and how far the first driven body got until then. */
+  endStop: z.object({ joint: z.string(), input: z.number() }).optional(),
 });
 
 export type Body = z.infer<typeof body>;

@@ -1,7 +1,6 @@
 import { predictive, update, type Belief } from '../inference/belief.ts';
-import { entropyBits } from '../inference/entropy.ts';
 import { expectedInformation } from '../inference/expectedInformation.ts';
-import { byFault, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
+import { byFault, faultKey, NONE_OF_THESE, NOTHING_ELSE, type Hypothesis } from './hypotheses.ts';
 import { cautionsOn, stepsToReach } from './opening.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Look, Pack } from './pack.ts';
@@ -9,7 +8,7 @@ import type { PackModel } from './packModel.ts';
 import type { LookAdvice } from './schema.ts';
 
 /** A look that promises less than this is not worth getting up for. */
-const LEAST_BITS = 0.01;
+export const LEAST_BITS = 0.01;
 
 interface Question {
   readonly pack: Pack;
@@ -33,9 +32,9 @@ function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], out
   const faults = byFault(hypotheses, belief);
   const merged = outcomes.map((outcome) => {
     const joint: Record<string, number> = {};
-    for (const { id, fault } of hypotheses) {
-      const key = fault?.id ?? NONE_OF_THESE;
-      joint[key] = (joint[key] ?? 0) + (belief[id] ?? 0) * outcome.likelihood(id);
+    for (const hypothesis of hypotheses) {
+      const key = faultKey(hypothesis);
+      joint[key] = (joint[key] ?? 0) + (belief[hypothesis.id] ?? 0) * outcome.likelihood(hypothesis.id);
     }
     return { ...outcome, likelihood: (key: string) => ((faults[key] ?? 0) > 0 ? (joint[key] ?? 0) / (faults[key] ?? 1) : 0) };
   });
@@ -52,7 +51,7 @@ function mostMoved(faults: Belief, outcomes: readonly LookOutcome[]): readonly s
   const change = (id: string) =>
     after.reduce((sum, { weight, belief }) => sum + weight * Math.abs((belief[id] ?? 0) - (faults[id] ?? 0)), 0);
   return Object.keys(faults)
-    .filter((id) => id !== NONE_OF_THESE)
+    .filter((id) => id !== NONE_OF_THESE && id !== NOTHING_ELSE)
     .map((id) => ({ id, change: change(id) }))
     .sort((p, q) => q.change - p.change)
     .slice(0, 2)
@@ -72,15 +71,4 @@ function advise(pack: Pack, look: Look, information: ReturnType<typeof faultInfo
     steps: [...steps],
     cautions: [...cautionsOn(pack, look.cautions, steps)],
   };
-}
-
-/** Minutes until the verdict: bits still to win, at the mean rate of the best few looks. */
-export function minutesLeft(faults: Belief, advice: readonly LookAdvice[], confidence: number): number {
-  const few = advice.slice(0, 4);
-  const bits = few.reduce((sum, each) => sum + each.expectedBits, 0);
-  const spent = few.reduce((sum, each) => sum + each.minutes, 0);
-  if (bits === 0) return 0;
-  const doubt =
-    -confidence * Math.log2(confidence) - (1 - confidence) * Math.log2((1 - confidence) / Math.max(1, Object.keys(faults).length - 1));
-  return (Math.max(0, entropyBits(faults) - doubt) * spent) / bits;
 }

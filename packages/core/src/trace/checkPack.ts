@@ -1,6 +1,6 @@
 import { checkDriveline } from '../driveline/check.ts';
 import { fail } from '../failure/CoreFailure.ts';
-import type { Pack } from './pack.ts';
+import type { Pack, TableLook } from './pack.ts';
 
 /**
  * Refuses a pack whose pieces do not meet: a look that watches a body that is not there, a table
@@ -23,6 +23,9 @@ export function checkPack(pack: Pack): Pack {
   };
 
   pack.order.forEach((each, i) => need(bodies, each, `order.${i}`));
+  checkDrawing(pack, need);
+  unique(pack.complaints, 'complaints');
+  pack.complaints.forEach(({ points }, i) => points.forEach(({ fault }, j) => need(faults, fault, `complaints.${i}.points.${j}.fault`)));
   pack.outliers.forEach((each, i) => need(bodies, each.beside, `outliers.${i}.beside`));
   pack.gears.forEach((each, i) => need(bodies, each.body, `gears.${i}.body`));
   pack.textbookOrder.forEach((each, i) => need(looks, each, `textbookOrder.${i}`));
@@ -44,9 +47,18 @@ export function checkPack(pack: Pack): Pack {
     if (look.kind === 'kinematic') {
       need(bodies, look.drive.body, `looks.${i}.drive.body`);
       need(bodies, look.watch, `looks.${i}.watch`);
+      if (look.beside) need(bodies, look.beside, `looks.${i}.beside`);
       look.held.forEach((each, j) => need(bodies, each, `looks.${i}.held.${j}`));
+      const { kind } = pack.driveline.bodies.find((each) => each.id === look.drive.body) ?? {};
+      const wanted = kind === 'slider' ? 'travelMm' : 'turns';
+      if (!look.drive[wanted] || (look.drive.turns !== undefined && look.drive.travelMm !== undefined)) {
+        throw fail('contradiction', `looks.${i}.drive`, {
+          why: `"${look.id}" drives "${look.drive.body}": give ${wanted === 'turns' ? 'its turns' : 'its travel in mm'}, and only that.`,
+        });
+      }
       return;
     }
+    checkFigure(look, `looks.${i}.figure`);
     const rows = [...Object.entries(look.likelihoods), ['otherwise', look.otherwise] as const];
     for (const [faultId, row] of rows) {
       const path = faultId === 'otherwise' ? `looks.${i}.otherwise` : `looks.${i}.likelihoods.${faultId}`;
@@ -64,10 +76,40 @@ export function checkPack(pack: Pack): Pack {
     step.cautions.forEach((each, j) => need(cautions, each, `steps.${i}.cautions.${j}`));
   });
   pack.closing.forEach((each, i) => {
-    if (each.closes) need(steps, each.closes, `closing.${i}.closes`);
+    each.closes.forEach((step, j) => need(steps, step, `closing.${i}.closes.${j}`));
   });
   refuseCircles(pack);
   return pack;
+}
+
+type Need = (known: ReadonlySet<string>, given: string, path: string) => void;
+
+/** Every body is drawn once, on the main line or on one of the branches, and each branch starts at a body drawn before it. */
+function checkDrawing(pack: Pack, need: Need): void {
+  const drawn = new Set<string>();
+  const draw = (order: readonly string[], path: string) =>
+    order.forEach((each, i) => {
+      if (drawn.has(each)) throw fail('duplicateId', `${path}.${i}`, { given: each });
+      drawn.add(each);
+    });
+  const bodies = new Set(pack.driveline.bodies.map(({ id }) => id));
+  draw(pack.order, 'order');
+  pack.branches.forEach(({ from, order }, i) => {
+    need(drawn, from, `branches.${i}.from`);
+    order.forEach((each, j) => need(bodies, each, `branches.${i}.order.${j}`));
+    draw(order, `branches.${i}.order`);
+  });
+  const left = [...bodies].find((each) => !drawn.has(each));
+  if (left) throw fail('contradiction', 'order', { why: `"${left}" is on no line of the drawing: put it into order or into a branch.` });
+}
+
+function checkFigure({ id, results, figure }: TableLook, path: string): void {
+  if (!figure) return;
+  const rising = figure.limits.every((limit, i) => i === 0 || limit > (figure.limits[i - 1] as number));
+  if (figure.limits.length === results.length - 1 && rising) return;
+  throw fail('contradiction', `${path}.limits`, {
+    why: `"${id}" has ${results.length} results: give ${results.length - 1} limits between them, from small to large.`,
+  });
 }
 
 function unique(list: readonly { readonly id: string }[], path: string): ReadonlySet<string> {

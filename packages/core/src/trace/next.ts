@@ -1,34 +1,37 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { update, type Belief } from '../inference/belief.ts';
-import { minutesLeft, rankLooks } from './advice.ts';
-import { byFault, NONE_OF_THESE, priorOf, shiftsOf, type Hypothesis } from './hypotheses.ts';
+import { rankLooks } from './advice.ts';
+import { byFault, NONE_OF_THESE, NOTHING_ELSE, priorOf, shiftsOf, type Hypothesis } from './hypotheses.ts';
+import { lookAhead, type Plan } from './lookAhead.ts';
 import type { Pack } from './pack.ts';
 import { packModel, type Outcomes } from './packModel.ts';
-import type { TraceInput, TraceOutput } from './schema.ts';
+import type { LookAdvice, TraceInput, TraceOutput } from './schema.ts';
 
 /** The result that any look may have: it was tried and told nothing. */
 export const CANNOT_TELL = 'cannot-tell';
 
 /**
  * Which fault is it, and which look is worth the next minutes? Bayes' rule over the faults of one
- * machine family; the look with the most expected information per minute (Lindley 1956), the minutes
- * counting the opening still to do. A look taken twice counts by its last result; "cannot tell" moves
+ * machine family; the looks by expected information per minute (Lindley 1956), the minutes counting
+ * the opening still to do, and of the best of them the one that leads to the verdict soonest. A look taken twice counts by its last result; "cannot tell" moves
  * nothing. The verdict is given from `confidence` on (default 0.9), and then no next look.
  *
  * @throws CoreFailure for a look, result or step the family does not have.
  */
 export function traceNext(input: TraceInput, pack: Pack): TraceOutput {
-  const model = packModel(pack);
+  const model = packModel(pack, input.found);
   const { hypotheses, outcomes } = model;
   check(input, pack, outcomes);
   const seen = lastOfEach(input.observations);
-  const prior = priorOf(pack, input.facts);
+  const prior = priorOf(pack, input.facts, input.found);
   const trail = follow(prior, seen, outcomes);
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
   const [first] = Object.entries(faults).sort(([, p], [, q]) => q - p);
   const verdict = first && first[0] !== NONE_OF_THESE && first[1] >= input.confidence ? { fault: first[0], probability: first[1] } : null;
-  const advice = rankLooks({ pack, model, belief, taken: new Set(seen.map(({ look }) => look)), reached: new Set(input.reached) });
+  const standing = { belief, taken: new Set(seen.map(({ look }) => look)), reached: new Set(input.reached) };
+  const plans = verdict ? [] : lookAhead(pack, model, standing, input.confidence);
+  const advice = inOrderOf(plans, rankLooks({ pack, model, ...standing }));
 
   return {
     suspects: suspectsOf(pack, hypotheses, prior, faults, trail),
@@ -36,9 +39,18 @@ export function traceNext(input: TraceInput, pack: Pack): TraceOutput {
     next: verdict ? null : (advice[0] ?? null),
     alternatives: verdict ? advice : advice.slice(1),
     verdict,
-    remainingMinutesEstimate: verdict ? 0 : minutesLeft(faults, advice, input.confidence),
+    ...(NOTHING_ELSE in faults ? { nothingElseProbability: faults[NOTHING_ELSE] } : {}),
+    remainingMinutesEstimate: plans[0]?.minutesToVerdict ?? 0,
     factShifts: [...shiftsOf(pack, input.facts)],
   };
+}
+
+/** Looks followed to their end come first, fewest minutes to the verdict leading; the rest stay by their rate. */
+function inOrderOf(plans: readonly Plan[], advice: readonly LookAdvice[]): LookAdvice[] {
+  const followed = plans.flatMap(({ look, minutesToVerdict }) =>
+    advice.filter((each) => each.look === look).map((each) => ({ ...each, minutesToVerdict })),
+  );
+  return [...followed, ...advice.filter(({ look }) => !plans.some((plan) => plan.look === look))];
 }
 
 interface TrailStep {
@@ -49,12 +61,17 @@ interface TrailStep {
 
 type Observation = TraceInput['observations'][number];
 
-function check({ observations, reached }: TraceInput, pack: Pack, outcomes: Outcomes): void {
+function check({ observations, reached, found }: TraceInput, pack: Pack, outcomes: Outcomes): void {
   observations.forEach(({ look, result }, i) => {
     const found = outcomes.get(look);
     if (!found) throw fail('unknownId', `observations.${i}.look`, { given: look, known: [...outcomes.keys()].join(', ') });
     const results = [...found.map((each) => each.result), CANNOT_TELL];
     if (!results.includes(result)) throw fail('unknownId', `observations.${i}.result`, { given: result, known: results.join(', ') });
+  });
+  found.forEach((id, i) => {
+    if (!pack.faults.some((fault) => fault.id === id)) {
+      throw fail('unknownId', `found.${i}`, { given: id, known: pack.faults.map((fault) => fault.id).join(', ') });
+    }
   });
   reached.forEach((id, i) => {
     if (!pack.steps.some((step) => step.id === id)) {
@@ -89,6 +106,7 @@ function suspectsOf(
   const after = trail.map(({ belief }) => byFault(hypotheses, belief));
   const joints = new Set(pack.driveline.joints.map(({ id }) => id));
   return pack.faults
+    .filter(({ id }) => id in faults)
     .map(({ id, name, at }) => ({
       fault: id,
       name,

@@ -47,13 +47,20 @@ export const fault = z.strictObject({
   name: text,
   /** The joint, body or outlying station it sits at. */
   at: id,
+  /** How often it is this one, against the others of the family. */
   prior: z.number().positive(),
+  /** Where the prior comes from; a judgement is called one. */
+  basis: z.enum(['judgement', 'shopCount', 'makersSheet']).default('judgement'),
   /** Ways in which it shows in the motion; a share without a mode leaves the chain sound. */
   modes: z.array(z.strictObject({ mode: faultMode.optional(), share: chance.gt(0) })).default([]),
   shifts: z.array(shift).default([]),
   remedy,
   tell: text,
 });
+
+/** The devices a look can be read with. Typing what one sees is always possible. */
+export const INSTRUMENT_KINDS = ['drillBench', 'faultCodeReader', 'caliper', 'dialIndicator', 'roadSpeedReference', 'camera'] as const;
+export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 const lookBase = {
   id,
@@ -73,13 +80,27 @@ const lookBase = {
 export const kinematicLook = z.strictObject({
   ...lookBase,
   kind: z.literal('kinematic'),
-  drive: z.strictObject({ body: id, turns: z.number() }),
+  /** Turns of a rotor, or millimetres of a slider. */
+  drive: z.strictObject({ body: id, turns: z.number().optional(), travelMm: z.number().optional() }),
   watch: id,
+  /** The other side, watched at the same time: the answer is then one for each side. */
+  beside: id.optional(),
   held: z.array(id).default([]),
+  /** The drill bench can drive this and count for you. */
+  instrument: z.literal('drillBench').optional(),
   underLoad: z.boolean().default(false),
   /** Chance of misreading a movement that is large enough to see. */
   misread: chance.default(0.04),
-  words: z.partialRecord(motionState, text),
+  words: z.partialRecord(motionState, text).default({}),
+});
+
+/** A look that is a figure: the results lie between the limits, from the smallest value to the largest. */
+export const figure = z.strictObject({
+  instrument: z.enum(INSTRUMENT_KINDS).optional(),
+  quantity: text,
+  unit: z.enum(['mm', 'deg', 'turns', 'percent', 'codes', 'teeth', 'N·m', 'min']),
+  /** One fewer than there are results. */
+  limits: z.array(z.number()).min(1),
 });
 
 /** A look whose likelihoods are a judgement, fault by fault; `otherwise` for every fault not named. */
@@ -87,6 +108,7 @@ export const tableLook = z.strictObject({
   ...lookBase,
   kind: z.literal('table'),
   results: z.array(z.strictObject({ id, name: text })).min(2),
+  figure: figure.optional(),
   likelihoods: z.record(id, z.array(chance)),
   otherwise: z.array(chance),
 });
@@ -96,11 +118,13 @@ export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);
 /** Something outside the gear chain that belongs to the picture: a tank, a hose, a supply. */
 export const outlier = z.strictObject({ id, name: text, beside: id });
 
+export const GEAR_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw', 'other'] as const;
+
 export const gearCard = z.strictObject({
   id,
   name: text,
   body: id,
-  type: z.enum(['worm', 'wormWheel', 'other']),
+  type: z.enum(GEAR_TYPES),
   /** The bore every gear of this family has at this place; a part with another is refused. */
   boreShape: z.enum(BORE_SHAPES).optional(),
 });
@@ -111,8 +135,8 @@ export const closingStep = z.strictObject({
   how: text,
   minutes,
   cautions: z.array(id).default([]),
-  /** The opening step it undoes; absent for work that exists only on the way back. */
-  closes: id.optional(),
+  /** The opening steps it undoes; none for work that exists only on the way back. */
+  closes: z.array(id).default([]),
 });
 
 export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).default([]) });
@@ -125,22 +149,33 @@ export const question = z.strictObject({
   choices: z.array(z.strictObject({ is: text, name: text })).default([]),
 });
 
+/** What owners say when they mean the same thing, and whom it points at. */
+export const complaint = z.strictObject({
+  id,
+  says: z.array(text).min(1),
+  points: z.array(z.strictObject({ fault: id, factor: z.number().positive() })).default([]),
+});
+
+/** A lane beside the main line: the second axle, the other rack, the return to the dial. */
+export const branch = z.strictObject({ from: id, order: z.array(id).min(1), name: text.optional() });
+
 /** A machine family as data: its chain, what fails, what can be looked at, and the way in and back. */
 export const packSchema = z.strictObject({
   id,
   name: text,
   summary: text,
   safetyCritical: z.boolean().default(false),
-  complaints: z.array(text).min(1),
+  complaints: z.array(complaint).min(1),
   questions: z.array(question).default([]),
   driveline: drivelineSchema,
   /** Bodies from the driver to the output, as they are drawn. */
   order: z.array(id).min(2),
+  branches: z.array(branch).max(3).default([]),
   outliers: z.array(outlier).default([]),
   cautions: z.array(caution).default([]),
-  faults: z.array(fault).min(2),
-  looks: z.array(look).min(2),
-  steps: z.array(step).default([]),
+  faults: z.array(fault).min(2).max(24),
+  looks: z.array(look).min(2).max(30),
+  steps: z.array(step).max(30).default([]),
   gears: z.array(gearCard).default([]),
   closing: z.array(closingStep).default([]),
   proofs: z.array(proof).min(1),
@@ -154,5 +189,6 @@ export type Look = Pack['looks'][number];
 export type KinematicLook = z.infer<typeof kinematicLook>;
 export type TableLook = z.infer<typeof tableLook>;
 export type Step = Pack['steps'][number];
+export type Complaint = Pack['complaints'][number];
 export type Caution = Pack['cautions'][number];
 export type GearCard = Pack['gears'][number];

@@ -11,18 +11,24 @@ export interface PackModel {
   readonly outcomes: Outcomes;
 }
 
-const remembered = new WeakMap<Pack, PackModel>();
+const remembered = new WeakMap<Pack, Map<string, PackModel>>();
 
-/** Hypotheses and look outcomes of a pack. Some hundred motions, so they are worked out once per pack. */
-export function packModel(pack: Pack): PackModel {
-  const before = remembered.get(pack);
+/**
+ * Hypotheses and look outcomes of a pack, with faults found already kept in the chain. Some hundred
+ * motions, so they are worked out once per pack and findings.
+ */
+export function packModel(pack: Pack, found: readonly string[] = []): PackModel {
+  const models = remembered.get(pack) ?? new Map<string, PackModel>();
+  remembered.set(pack, models);
+  const key = [...found].sort().join(' ');
+  const before = models.get(key);
   if (before) return before;
-  const hypotheses = hypothesesOf(pack);
+  const hypotheses = hypothesesOf(pack, found);
   const made: PackModel = {
     hypotheses,
     outcomes: new Map(pack.looks.map((look) => [look.id, table(outcomesOf(pack, look, hypotheses), hypotheses)])),
   };
-  remembered.set(pack, made);
+  models.set(key, made);
   return made;
 }
 

@@ -8,6 +8,8 @@ export const traceInput = z.strictObject({
   facts: facts.default({}),
   observations: z.array(z.strictObject({ look: z.string(), result: z.string() })).default([]),
   reached: z.array(z.string()).default([]),
+  /** Faults found already and still in the machine: what else is there? */
+  found: z.array(z.string()).default([]),
   confidence: z.number().gt(0.5).lt(1).default(0.9),
 });
 export type TraceInput = z.infer<typeof traceInput>;
@@ -18,6 +20,8 @@ const lookAdvice = z.object({
   /** The look and the opening still to do. */
   minutes: z.number(),
   lookMinutes: z.number(),
+  /** Minutes to the verdict if this look is taken next; only for looks that were followed to their end. */
+  minutesToVerdict: z.number().optional(),
   expectedBits: z.number(),
   /** Faults whose probability the look is expected to move the most. */
   moves: z.array(z.string()),
@@ -40,6 +44,8 @@ export const traceOutput = z.object({
     }),
   ),
   noneOfTheseProbability: z.number(),
+  /** With faults found already: that there is no other. */
+  nothingElseProbability: z.number().optional(),
   next: lookAdvice.nullable(),
   alternatives: z.array(lookAdvice),
   verdict: z.object({ fault: z.string(), probability: z.number() }).nullable(),

@@ -1,0 +1,176 @@
+import { LEAST_LIKELIHOOD, type Belief } from '../inference/belief.ts';
+import { faultKey, NONE_OF_THESE } from './hypotheses.ts';
+import { LEAST_BITS } from './advice.ts';
+import { stepsToReach } from './opening.ts';
+import type { Pack } from './pack.ts';
+import type { PackModel } from './packModel.ts';
+
+/** Where a job stands, as the planner sees it. */
+export interface Standing {
+  readonly belief: Belief;
+  readonly taken: ReadonlySet<string>;
+  readonly reached: ReadonlySet<string>;
+}
+
+/** A look with the minutes to a verdict that are to be expected if it is taken next. */
+export interface Plan {
+  readonly look: string;
+  readonly minutesToVerdict: number;
+}
+
+/** How many first looks are followed to their end; the others cannot beat them by their rate alone. */
+const FIRST_LOOKS = 7;
+/** A branch less likely than this is not followed but estimated. */
+const LEAST_BRANCH = 0.03;
+/** Minutes charged for being left without a verdict (judgement: taking the chain apart to see for oneself). */
+const NO_VERDICT_MINUTES = 30;
+/** Minutes charged for a wrong verdict, so that of two ways to be sure the surer one is taken (judgement: the work done twice). */
+const WRONG_VERDICT_MINUTES = 40;
+
+interface FlatLook {
+  readonly id: string;
+  readonly minutes: number;
+  /** Every opening step it needs, as bits. */
+  readonly needs: number;
+  /** Likelihoods, one row a result. */
+  readonly rows: readonly Float64Array[];
+}
+
+interface Flat {
+  readonly ids: readonly string[];
+  /** Which fault each hypothesis is a way of. */
+  readonly faultOf: Int32Array;
+  readonly faults: number;
+  readonly none: number;
+  readonly looks: readonly FlatLook[];
+  readonly stepMinutes: Float64Array;
+  readonly stepBit: ReadonlyMap<string, number>;
+}
+
+const remembered = new WeakMap<PackModel, Flat>();
+
+/**
+ * The looks that lead to a verdict in the fewest minutes, best first: each of the best few by
+ * information per minute is followed, result by result, down the rest of the plan, which itself takes
+ * the best rate each time (a rollout: Bertsekas and Castañon 1999). Opening done for one look is paid
+ * once, so looks behind the same cover share it. Exact and repeatable; no chance is drawn.
+ */
+export function lookAhead(pack: Pack, model: PackModel, standing: Standing, confidence: number): readonly Plan[] {
+  const flat = flatten(pack, model);
+  const belief = Float64Array.from(flat.ids, (id) => standing.belief[id] ?? 0);
+  const taken = flat.looks.reduce((mask, { id }, i) => (standing.taken.has(id) ? mask | (1 << i) : mask), 0);
+  const reached = [...standing.reached].reduce((mask, id) => mask | (flat.stepBit.get(id) ?? 0), 0);
+  const follow = follower(flat, confidence);
+  return byRate(flat, belief, taken, reached)
+    .slice(0, FIRST_LOOKS)
+    .map(({ look }) => ({ look: (flat.looks[look] as FlatLook).id, minutesToVerdict: follow.after(look, belief, taken, reached, 1) }))
+    .sort((p, q) => p.minutesToVerdict - q.minutesToVerdict);
+}
+
+function flatten(pack: Pack, model: PackModel): Flat {
+  const before = remembered.get(model);
+  if (before) return before;
+  const { hypotheses, outcomes } = model;
+  const faultIds = [...new Set(hypotheses.map(faultKey))];
+  const stepBit = new Map(pack.steps.map(({ id }, i) => [id, 1 << i]));
+  const made: Flat = {
+    ids: hypotheses.map(({ id }) => id),
+    faultOf: Int32Array.from(hypotheses, (each) => faultIds.indexOf(faultKey(each))),
+    faults: faultIds.length,
+    none: faultIds.indexOf(NONE_OF_THESE),
+    looks: pack.looks.map((look) => ({
+      id: look.id,
+      minutes: look.minutes,
+      needs: stepsToReach(pack, look.needs, new Set()).reduce((mask, { id }) => mask | (stepBit.get(id) ?? 0), 0),
+      rows: (outcomes.get(look.id) ?? []).map(({ likelihood }) =>
+        Float64Array.from(hypotheses, ({ id }) => Math.max(likelihood(id), LEAST_LIKELIHOOD)),
+      ),
+    })),
+    stepMinutes: Float64Array.from(pack.steps, ({ minutes }) => minutes),
+    stepBit,
+  };
+  remembered.set(model, made);
+  return made;
+}
+
+function minutesOf({ stepMinutes }: Flat, look: FlatLook, reached: number): number {
+  let minutes = look.minutes;
+  for (let left = look.needs & ~reached, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) minutes += stepMinutes[i] as number;
+  return minutes;
+}
+
+/** Expected information about the fault (not about how it shows), from m·log m sums over faults and results. */
+function bitsOf({ faultOf, faults }: Flat, look: FlatLook, belief: Float64Array): number {
+  const mass = new Float64Array(faults);
+  let all = 0;
+  let bits = 0;
+  const total = new Float64Array(faults);
+  for (const row of look.rows) {
+    mass.fill(0);
+    let seen = 0;
+    for (let h = 0; h < belief.length; h++) {
+      const m = (belief[h] as number) * (row[h] as number);
+      mass[faultOf[h] as number] = (mass[faultOf[h] as number] as number) + m;
+      seen += m;
+    }
+    for (let f = 0; f < faults; f++) {
+      bits += xlog(mass[f] as number);
+      total[f] = (total[f] as number) + (mass[f] as number);
+    }
+    bits -= xlog(seen);
+    all += seen;
+  }
+  for (let f = 0; f < faults; f++) bits -= xlog(total[f] as number);
+  return (bits + xlog(all)) / all;
+}
+
+const xlog = (x: number) => (x > 0 ? x * Math.log2(x) : 0);
+
+function byRate(flat: Flat, belief: Float64Array, taken: number, reached: number): { look: number; bits: number; rate: number }[] {
+  const list: { look: number; bits: number; rate: number }[] = [];
+  flat.looks.forEach((look, i) => {
+    if (taken & (1 << i)) return;
+    const bits = bitsOf(flat, look, belief);
+    if (bits >= LEAST_BITS) list.push({ look: i, bits, rate: bits / minutesOf(flat, look, reached) });
+  });
+  return list.sort((p, q) => q.rate - p.rate);
+}
+
+function follower(flat: Flat, confidence: number) {
+  const after = (look: number, belief: Float64Array, taken: number, reached: number, weight: number): number => {
+    const each = flat.looks[look] as FlatLook;
+    const opened = reached | each.needs;
+    const seen = taken | (1 << look);
+    let minutes = minutesOf(flat, each, reached);
+    let all = 0;
+    for (const row of each.rows) for (let h = 0; h < belief.length; h++) all += (belief[h] as number) * (row[h] as number);
+    for (const row of each.rows) {
+      const next = new Float64Array(belief.length);
+      let p = 0;
+      for (let h = 0; h < belief.length; h++) p += next[h] = (belief[h] as number) * (row[h] as number);
+      for (let h = 0; h < belief.length; h++) next[h] = (next[h] as number) / p;
+      minutes += (p / all) * left(next, seen, opened, (weight * p) / all);
+    }
+    return minutes;
+  };
+  const left = (belief: Float64Array, taken: number, reached: number, weight: number): number => {
+    const { sure, entropy } = about(flat, belief);
+    if (sure >= confidence) return (1 - sure) * WRONG_VERDICT_MINUTES;
+    const [best] = byRate(flat, belief, taken, reached);
+    if (!best) return NO_VERDICT_MINUTES;
+    return weight < LEAST_BRANCH ? Math.min(NO_VERDICT_MINUTES, Math.max(best.bits, entropy) / best.rate) : after(best.look, belief, taken, reached, weight);
+  };
+  return { after, left };
+}
+
+function about({ faultOf, faults, none }: Flat, belief: Float64Array): { sure: number; entropy: number } {
+  const mass = new Float64Array(faults);
+  for (let h = 0; h < belief.length; h++) mass[faultOf[h] as number] = (mass[faultOf[h] as number] as number) + (belief[h] as number);
+  let sure = 0;
+  let entropy = 0;
+  for (let f = 0; f < faults; f++) {
+    if (f !== none) sure = Math.max(sure, mass[f] as number);
+    entropy -= xlog(mass[f] as number);
+  }
+  return { sure, entropy };
+}
