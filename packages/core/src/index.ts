@@ -12,11 +12,25 @@ export type { Body, Driveline, FaultMode, Joint, MotionInput, MotionOutput, Moti
 export { bodiesOf } from './driveline/transmission.ts';
 
 export { checkPack } from './trace/checkPack.ts';
-export { NONE_OF_THESE, type Facts } from './trace/hypotheses.ts';
+export { COMPLAINT_FACT, complaintChance, NONE_OF_THESE, NOTHING_ELSE, priorOf, type Facts } from './trace/hypotheses.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { cautionsOn, stepsToReach } from './trace/opening.ts';
+export { healthyMisread } from './trace/outcomes.ts';
 export { packModel } from './trace/packModel.ts';
-export { packSchema, type Caution, type Fault, type GearCard, type Look, type Pack, type Step } from './trace/pack.ts';
+export {
+  INSTRUMENT_KINDS,
+  packSchema,
+  type Caution,
+  type Complaint,
+  type Fault, 
+  type GearCard,
+  type InstrumentKind,
+  type KinematicLook,
+  type Look,
+  type Pack,
+  type Step,
+  type TableLook,
+} from './trace/pack.ts';
 export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
 
 export { wormDimensions, type WormDimensions, type WormDimensionsInput } from './gear/worm/dimensions.ts';

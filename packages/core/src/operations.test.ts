@@ -34,7 +34,7 @@ test('an operation that is not there is refused by name', () => {
 
 test('a family may be handed in whole, and a broken one is refused with the path below it', () => {
   const pack = JSON.parse(JSON.stringify(findFamily('saw-oil-pump'))) as { looks: { at: string }[] };
-  expect(operations.run('trace.next', { family: pack })).toMatchObject({ next: { look: 'tank-level' } });
+  expect(operations.run('trace.next', { family: pack })).toMatchObject({ next: { look: 'oil-feel' } });
   (pack.looks[2] as { at: string }).at = 'nowhere';
   expect(refusal('trace.next', { family: pack }).path).toBe('family.looks.2.at');
 });

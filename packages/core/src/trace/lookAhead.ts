@@ -61,11 +61,20 @@ export function lookAhead(pack: Pack, model: PackModel, standing: Standing, conf
   const taken = flat.looks.reduce((mask, { id }, i) => (standing.taken.has(id) ? mask | (1 << i) : mask), 0);
   const reached = [...standing.reached].reduce((mask, id) => mask | (flat.stepBit.get(id) ?? 0), 0);
   const follow = follower(flat, confidence);
-  return byRate(flat, belief, taken, reached)
+  const plans = byRate(flat, belief, taken, reached)
     .slice(0, FIRST_LOOKS)
-    .map(({ look }) => ({ look: (flat.looks[look] as FlatLook).id, minutesToVerdict: follow.after(look, belief, taken, reached, 1) }))
+    .map(({ look }) => {
+      const each = flat.looks[look] as FlatLook;
+      return { look: each.id, now: minutesOf(flat, each, reached), minutesToVerdict: follow.after(look, belief, taken, reached, 1) };
+    })
     .sort((p, q) => p.minutesToVerdict - q.minutesToVerdict);
+  const bar = (plans[0]?.minutesToVerdict ?? 0) * AS_GOOD;
+  const close = plans.filter(({ minutesToVerdict }) => minutesToVerdict <= bar).sort((p, q) => p.now - q.now);
+  return [...close.slice(0, 1), ...plans.filter((plan) => plan !== close[0])].map(({ look, minutesToVerdict }) => ({ look, minutesToVerdict }));
 }
+
+/** Plans this close are as good as each other; then the quickest look goes first, for it commits to the least. */
+const AS_GOOD = 1.03;
 
 function flatten(pack: Pack, model: PackModel): Flat {
   const before = remembered.get(model);

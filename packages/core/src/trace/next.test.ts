@@ -99,10 +99,11 @@ test('likelihoods of every look add up to one under every hypothesis', () => {
 });
 
 test('packed chips are found and cost no part', () => {
-  const found = solve(pack, 'chips-packed', () => 0.3);
-  expect(found.verdict).toBe('chips-packed');
-  expect(pack.faults.find(({ id }) => id === found.verdict)?.remedy).toMatchObject({ kind: 'clean' });
-  expect(pack.faults.find(({ id }) => id === found.verdict)?.remedy.part).toBeUndefined();
+  const verdicts = Array.from({ length: 20 }, (_, seed) => solve(pack, 'chips-packed', seeded(seed)).verdict);
+  expect(verdicts.filter((verdict) => verdict === 'chips-packed').length).toBeGreaterThanOrEqual(17);
+  const remedy = pack.faults.find(({ id }) => id === 'chips-packed')?.remedy;
+  expect(remedy).toMatchObject({ kind: 'clean' });
+  expect(remedy?.part).toBeUndefined();
 });
 
 test('evidence that fits no fault raises none-of-these above every suspect of its kind', () => {

@@ -1,0 +1,197 @@
+/**
+ * How well tracing does: faults are drawn from each family's priors, owners complain, looks show what
+ * they would show, and the advice is followed until the verdict or until no look is left.
+ *
+ *   npm run bench:trace [-- MACHINES]     machines a family (default 400)
+ *
+ * Baselines in the same run: the family's textbook order (outside looks first, then along the chain),
+ * which stops at the same confidence, and the lower bound: bits to be won over the best rate of any look.
+ */
+import { COMPLAINT_FACT, complaintChance, packModel, priorOf, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import { FAMILIES } from '@patient-badger/knowledge';
+import { seeded } from '../packages/core/src/testing.ts';
+
+const MACHINES = Number(process.argv[2] ?? 400);
+const CONFIDENCE = 0.9;
+/** The truth's likelihoods are multiplied by 0.7 to 1.3 and shared out again. */
+const DISTURBANCE = 0.3;
+
+interface Truth {
+  readonly hypothesis: string;
+  readonly fault: string;
+  readonly complaint: string;
+}
+interface Seen {
+  readonly look: string;
+  readonly result: string;
+}
+interface Move {
+  readonly look: string | null;
+  readonly verdict: string | null;
+}
+type Policy = (complaint: string, seen: readonly Seen[], reached: readonly string[]) => Move;
+
+function draw(weights: ReadonlyMap<string, number>, random: () => number): string {
+  let left = random() * [...weights.values()].reduce((sum, weight) => sum + weight, 0);
+  let last = '';
+  for (const [id, weight] of weights) {
+    last = id;
+    left -= weight;
+    if (left <= 0) return id;
+  }
+  return last;
+}
+
+function truths(pack: Pack, random: () => number): readonly Truth[] {
+  const prior = priorOf(pack, {});
+  const faulty = new Map(packModel(pack).hypotheses.flatMap(({ id, fault }) => (fault ? [[id, prior[id] ?? 0] as const] : [])));
+  return Array.from({ length: MACHINES }, () => {
+    const hypothesis = draw(faulty, random);
+    const fault = hypothesis.split('/')[0] ?? '';
+    const complaint = draw(new Map(pack.complaints.map((each) => [each.id, complaintChance(pack, each, fault)])), random);
+    return { hypothesis, fault, complaint };
+  });
+}
+
+/** Chances of the results of a look under the truth, disturbed or not. */
+type World = (look: string, hypothesis: string) => ReadonlyMap<string, number>;
+
+function world(pack: Pack, disturbed: boolean, random: () => number): World {
+  const kept = new Map<string, ReadonlyMap<string, number>>();
+  return (look, hypothesis) => {
+    const key = `${look} ${hypothesis}`;
+    const before = kept.get(key);
+    if (before) return before;
+    const outcomes = packModel(pack).outcomes.get(look) ?? [];
+    const made = new Map(
+      outcomes.map(({ result, likelihood }) => {
+        const factor = disturbed ? 1 + DISTURBANCE * (2 * random() - 1) : 1;
+        return [result, likelihood(hypothesis) * factor];
+      }),
+    );
+    kept.set(key, made);
+    return made;
+  };
+}
+
+/** `trace.next`, asked once for each thing that can be seen on the way. */
+function advised(pack: Pack, times: number[]): Policy {
+  const kept = new Map<string, Move>();
+  return (complaint, seen, reached) => {
+    const key = `${complaint} ${seen.map(({ look, result }) => `${look}=${result}`).join(' ')}`;
+    const before = kept.get(key);
+    if (before) return before;
+    const input = traceInput.parse({
+      family: pack.id,
+      facts: { [COMPLAINT_FACT]: complaint },
+      observations: seen,
+      reached,
+      confidence: CONFIDENCE,
+    });
+    const start = performance.now();
+    const { next, verdict } = traceNext(input, pack);
+    times.push(performance.now() - start);
+    const made = { look: next?.look ?? null, verdict: verdict?.fault ?? null };
+    kept.set(key, made);
+    return made;
+  };
+}
+
+const byTheBook =
+  (pack: Pack, judge: Policy): Policy =>
+  (complaint, seen, reached) => ({
+    verdict: judge(complaint, seen, reached).verdict,
+    look: pack.textbookOrder.find((id) => !seen.some(({ look }) => look === id)) ?? null,
+  });
+
+function follow(pack: Pack, list: readonly Truth[], policy: Policy, shows: World, random: () => number) {
+  const steps = new Map(pack.steps.map((step) => [step.id, step]));
+  const looks = new Map(pack.looks.map((look) => [look.id, look]));
+  let right = 0;
+  let wrong = 0;
+  let minutes = 0;
+  for (const truth of list) {
+    const seen: Seen[] = [];
+    const reached: string[] = [];
+    const open = (id: string) => {
+      const step = steps.get(id);
+      if (!step || reached.includes(id)) return;
+      step.needs.forEach(open);
+      reached.push(id);
+      minutes += step.minutes;
+    };
+    for (;;) {
+      const { look: id, verdict } = policy(truth.complaint, seen, reached);
+      const look = id === null ? undefined : looks.get(id);
+      if (verdict !== null || !look) {
+        if (verdict === truth.fault) right++;
+        else if (verdict !== null) wrong++;
+        break;
+      }
+      look.needs.forEach(open);
+      minutes += look.minutes;
+      seen.push({ look: look.id, result: draw(shows(look.id, truth.hypothesis), random) });
+    }
+  }
+  return { right: right / list.length, wrong: wrong / list.length, minutes: minutes / list.length };
+}
+
+/** Bits between the first doubt and what is left of it at a verdict, at the best rate of any look with everything open. */
+function lowerBound(pack: Pack): number {
+  const reached = pack.steps.map(({ id }) => id);
+  const output = traceNext(traceInput.parse({ family: pack.id, reached, confidence: CONFIDENCE }), pack);
+  const advice = [output.next, ...output.alternatives].flatMap((each) => (each ? [each] : []));
+  const best = Math.max(...advice.map(({ expectedBits, lookMinutes }) => expectedBits / lookMinutes));
+  const chances = [...output.suspects.map(({ prior }) => prior), output.noneOfTheseProbability];
+  const bits = (list: readonly number[]) => -list.reduce((sum, p) => sum + (p > 0 ? p * Math.log2(p) : 0), 0);
+  return Math.max(0, bits(chances) - bits([CONFIDENCE, 1 - CONFIDENCE])) / best;
+}
+
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+const table: Record<string, Record<string, string | number>> = {};
+const sums = { right: 0, disturbed: 0, minutes: 0, disturbedMinutes: 0, book: 0, bound: 0, ratio: 0 };
+const largest = [...FAMILIES].sort((p, q) => q.looks.length * q.faults.length - p.looks.length * p.faults.length)[0] as Pack;
+let largestTimes: number[] = [];
+
+for (const pack of FAMILIES) {
+  const list = truths(pack, seeded(11));
+  const times: number[] = [];
+  const advice = advised(pack, times);
+  const plain = follow(pack, list, advice, world(pack, false, seeded(1)), seeded(2));
+  const disturbed = follow(pack, list, advice, world(pack, true, seeded(3)), seeded(4));
+  const judge = advised(pack, []);
+  const book = follow(pack, list, byTheBook(pack, judge), world(pack, false, seeded(1)), seeded(2));
+  const bound = lowerBound(pack);
+  if (pack === largest) largestTimes = times.sort((p, q) => p - q);
+  table[pack.id] = {
+    right: percent(plain.right),
+    wrong: percent(plain.wrong),
+    'right, disturbed': percent(disturbed.right),
+    minutes: plain.minutes.toFixed(1),
+    'minutes, disturbed': disturbed.minutes.toFixed(1),
+    'textbook right': percent(book.right),
+    'textbook minutes': book.minutes.toFixed(1),
+    'of textbook': percent(plain.minutes / book.minutes),
+    'lower bound': bound.toFixed(1),
+  };
+  sums.right += plain.right;
+  sums.disturbed += disturbed.right;
+  sums.minutes += plain.minutes;
+  sums.disturbedMinutes += disturbed.minutes;
+  sums.book += book.minutes;
+  sums.bound += bound;
+  sums.ratio += plain.minutes / book.minutes;
+  process.stderr.write('.');
+}
+process.stderr.write('\n');
+console.table(table);
+const n = FAMILIES.length;
+console.log(`${n} families, ${MACHINES} machines each, verdict from ${CONFIDENCE} on`);
+console.log(`right            ${percent(sums.right / n)}   to reach 95 %`);
+console.log(`right, disturbed ${percent(sums.disturbed / n)}   to reach 90 %`);
+console.log(`minutes          ${percent(sums.minutes / sums.book)} of the textbook's over all, ${percent(sums.ratio / n)} as the mean of the families   to reach 60 %`);
+console.log(`lower bound      ${percent(sums.bound / sums.book)} of the textbook's minutes`);
+const at = (share: number) => (largestTimes[Math.min(largestTimes.length - 1, Math.floor(share * largestTimes.length))] ?? 0).toFixed(1);
+console.log(
+  `trace.next       ${largest.id} (${largest.faults.length} faults, ${largest.looks.length} looks): median ${at(0.5)} ms, worst ${at(1)} ms of ${largestTimes.length}   to reach 100 and 300`,
+);
