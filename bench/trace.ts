@@ -189,7 +189,9 @@ const n = FAMILIES.length;
 console.log(`${n} families, ${MACHINES} machines each, verdict from ${CONFIDENCE} on`);
 console.log(`right            ${percent(sums.right / n)}   to reach 95 %`);
 console.log(`right, disturbed ${percent(sums.disturbed / n)}   to reach 90 %`);
-console.log(`minutes          ${percent(sums.minutes / sums.book)} of the textbook's over all, ${percent(sums.ratio / n)} as the mean of the families   to reach 60 %`);
+console.log(
+  `minutes          ${percent(sums.minutes / sums.book)} of the textbook's over all, ${percent(sums.ratio / n)} as the mean of the families   to reach 60 %`,
+);
 console.log(`lower bound      ${percent(sums.bound / sums.book)} of the textbook's minutes`);
 const at = (share: number) => (largestTimes[Math.min(largestTimes.length - 1, Math.floor(share * largestTimes.length))] ?? 0).toFixed(1);
 console.log(

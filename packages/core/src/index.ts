@@ -11,18 +11,25 @@ export { motion } from './driveline/motion.ts';
 export type { Body, Driveline, FaultMode, Joint, MotionInput, MotionOutput, MotionState } from './driveline/schema.ts';
 export { bodiesOf } from './driveline/transmission.ts';
 
+export { instrumentReading, trueValue, type InstrumentReading } from './instrument/reading.ts';
+export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
+export { standInDimension, standInLook, type HiddenTruth } from './instrument/standIn.ts';
+
 export { checkPack } from './trace/checkPack.ts';
+export { explainPack, type PackNote, type PackReport } from './trace/explainPack.ts';
+export { applyOverrides, modelOverrides, type ModelOverrides } from './trace/overrides.ts';
 export { COMPLAINT_FACT, complaintChance, NONE_OF_THESE, NOTHING_ELSE, priorOf, type Facts } from './trace/hypotheses.ts';
+export { inputToSee, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { cautionsOn, stepsToReach } from './trace/opening.ts';
-export { healthyMisread } from './trace/outcomes.ts';
+export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
 export { packModel } from './trace/packModel.ts';
 export {
   INSTRUMENT_KINDS,
   packSchema,
   type Caution,
   type Complaint,
-  type Fault, 
+  type Fault,
   type GearCard,
   type InstrumentKind,
   type KinematicLook,

@@ -1,4 +1,14 @@
-import { CoreFailure, checkPack, motion, packModel, packSchema, traceInput, traceNext, type KinematicLook, type Pack } from '@patient-badger/core';
+import {
+  CoreFailure,
+  checkPack,
+  motion,
+  packModel,
+  packSchema,
+  traceInput,
+  traceNext,
+  type KinematicLook,
+  type Pack,
+} from '@patient-badger/core';
 import { FAMILIES, familyIds } from './families.ts';
 import { SCENARIO, scenarioEntryPayload } from './scenario.ts';
 
@@ -116,7 +126,6 @@ describe.each(FAMILIES)('$id', (pack) => {
     expect(pack.faults.flatMap(({ shifts }) => shifts.map(({ fact }) => fact)).filter((fact) => !asked.has(fact))).toEqual([]);
   });
 });
-
 
 test('a pack that does not hold together is refused by name', () => {
   const file = structuredClone(FAMILIES[1]) as unknown as { order: string[]; complaints: { points: { fault: string }[] }[] };

@@ -18,7 +18,7 @@ test('a toothed sector never goes beyond its travel, whichever way it is driven'
     fc.property(fc.double({ min: 1, max: 359, noNaN: true }), fc.double({ min: -50, max: 50, noNaN: true }), (travelDeg, turns) => {
       const { bodies, endStop } = sector(travelDeg, turns);
       const moved = Math.abs(bodies.sector?.turns ?? 0) * 360;
-      return moved <= travelDeg * (1 + 1e-9) && (endStop === undefined) === (Math.abs(turns) * 72 <= travelDeg);
+      return moved <= travelDeg * (1 + 1e-9) && (endStop === undefined) === Math.abs(turns) * 72 <= travelDeg;
     }),
   );
 });

@@ -4,8 +4,14 @@ import { CoreFailure, type FailureCode } from './CoreFailure.ts';
 type Issue = z.core.$ZodIssue;
 
 /** Turns the first issue of a failed Zod check into a tagged failure with the field's dotted path. */
-export function failureFromZod(error: z.ZodError, input: unknown): CoreFailure {
-  const issue = deepest(error.issues[0] as Issue);
+export const failureFromZod = (error: z.ZodError, input: unknown): CoreFailure => failureOf(error.issues[0] as Issue, input);
+
+/** Turns every issue of a failed Zod check into a tagged failure. */
+export const failuresFromZod = (error: z.ZodError, input: unknown): readonly CoreFailure[] =>
+  error.issues.map((issue) => failureOf(issue, input));
+
+function failureOf(whole: Issue, input: unknown): CoreFailure {
+  const issue = deepest(whole);
   const path = issue.path.map(String);
   const given = printable(at(input, path));
   switch (issue.code) {

@@ -1,4 +1,5 @@
 import { fail } from '../failure/CoreFailure.ts';
+import { NONE_OF_THESE } from '../trace/hypotheses.ts';
 import { CANNOT_TELL } from '../trace/next.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
@@ -32,8 +33,12 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
     case 'partChosen':
     case 'partFitted':
       return need(pack.gears, payload.gear, 'gear');
-    case 'decided':
+    case 'faultFound':
       return need(pack.faults, payload.fault, 'fault');
+    case 'decided':
+      if (payload.fault !== NONE_OF_THESE) return need(pack.faults, payload.fault, 'fault');
+      if (!payload.note) throw fail('missing', 'payload.note', {});
+      return;
     case 'closingDone':
       return need(pack.closing, payload.step, 'step');
     case 'proofDone':

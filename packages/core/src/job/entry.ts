@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { measured } from '../quantity/measured.ts';
+import { instrumentReading } from '../instrument/reading.ts';
 import { facts } from '../trace/schema.ts';
 
 const id = z.string().min(1).max(80);
@@ -25,7 +26,7 @@ export type WormQuantity = (typeof WORM_QUANTITIES)[number];
 /** What an entry can say. Adding a kind here makes every fold that forgets it a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
   payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
-  payload('lookRecorded', { look: id, result: id, note: note.optional() }),
+  payload('lookRecorded', { look: id, result: id, note: note.optional(), reading: instrumentReading.optional() }),
   payload('stepDone', { step: id }),
   payload('cautionAcknowledged', { caution: id }),
   payload('dimensionRead', {
@@ -40,7 +41,10 @@ export const entryPayload = z.discriminatedUnion('kind', [
   }),
   payload('handNoted', { gear: id, hand: z.enum(['right', 'left']) }),
   payload('photoTaken', { hash, about: id, note: note.optional() }),
-  payload('decided', { fault: id, remedy: id, probability: z.number().min(0).max(1) }),
+  /** A fault found for sure and still in the machine, while the tracing goes on: there may be a second. */
+  payload('faultFound', { fault: id, probability: z.number().min(0).max(1) }),
+  /** With "none of these" as the fault, the note says what it was. */
+  payload('decided', { fault: id, remedy: id, probability: z.number().min(0).max(1), note: note.min(1).optional() }),
   payload('partChosen', {
     gear: id,
     partId: uuid,

@@ -1,3 +1,4 @@
+import type { InstrumentReading } from '../instrument/reading.ts';
 import type { Measured } from '../quantity/measured.ts';
 import type { Facts } from '../trace/hypotheses.ts';
 import type { Entry, EntryPayload, WormQuantity } from './entry.ts';
@@ -24,7 +25,14 @@ export interface JobState {
   readonly takenIn: Payload<'takenIn'> | null;
   readonly takenInAt: string | null;
   readonly facts: Facts;
-  readonly observations: readonly { readonly look: string; readonly result: string; readonly entryId: string }[];
+  readonly observations: readonly {
+    readonly look: string;
+    readonly result: string;
+    readonly entryId: string;
+    readonly reading?: InstrumentReading;
+  }[];
+  /** Faults found for sure while the tracing went on. */
+  readonly found: readonly string[];
   readonly reached: readonly string[];
   readonly acknowledged: readonly string[];
   readonly gears: Readonly<Record<string, GearState>>;
@@ -58,6 +66,7 @@ const EMPTY: Omit<JobState, 'jobId' | 'standing' | 'withdrawn'> = {
   takenInAt: null,
   facts: {},
   observations: [],
+  found: [],
   reached: [],
   acknowledged: [],
   gears: {},
@@ -89,7 +98,9 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
     case 'takenIn':
       return { ...state, takenIn: payload, takenInAt: at, facts: payload.facts };
     case 'lookRecorded':
-      return { ...state, observations: [...state.observations, { look: payload.look, result: payload.result, entryId: id }] };
+      return { ...state, observations: [...state.observations, observed(id, payload)] };
+    case 'faultFound':
+      return { ...state, found: once(state.found, payload.fault) };
     case 'stepDone':
       return { ...state, reached: once(state.reached, payload.step) };
     case 'cautionAcknowledged':
@@ -126,6 +137,13 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       return unforeseen(payload);
   }
 }
+
+const observed = (entryId: string, { look, result, reading }: Payload<'lookRecorded'>): JobState['observations'][number] => ({
+  look,
+  result,
+  entryId,
+  ...(reading && { reading }),
+});
 
 const once = (list: readonly string[], item: string) => (list.includes(item) ? list : [...list, item]);
 

@@ -1,7 +1,8 @@
 import { LEAST_LIKELIHOOD, type Belief } from '../inference/belief.ts';
-import { faultKey, NONE_OF_THESE } from './hypotheses.ts';
+import { faultKey, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
 import { LEAST_BITS } from './advice.ts';
 import { stepsToReach } from './opening.ts';
+import type { LookOutcome } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
 
@@ -58,19 +59,22 @@ const remembered = new WeakMap<PackModel, Flat>();
 export function lookAhead(pack: Pack, model: PackModel, standing: Standing, confidence: number): readonly Plan[] {
   const flat = flatten(pack, model);
   const belief = Float64Array.from(flat.ids, (id) => standing.belief[id] ?? 0);
-  const taken = flat.looks.reduce((mask, { id }, i) => (standing.taken.has(id) ? mask | (1 << i) : mask), 0);
+  const seen = flat.looks.map(({ id }) => (standing.taken.has(id) ? TAKEN : NOT_TAKEN)).join('');
   const reached = [...standing.reached].reduce((mask, id) => mask | (flat.stepBit.get(id) ?? 0), 0);
   const follow = follower(flat, confidence);
-  const plans = byRate(flat, belief, taken, reached)
+  const plans = byRate(flat, belief, seen, reached)
     .slice(0, FIRST_LOOKS)
     .map(({ look }) => {
       const each = flat.looks[look] as FlatLook;
-      return { look: each.id, now: minutesOf(flat, each, reached), minutesToVerdict: follow.after(look, belief, taken, reached, 1) };
+      return { look: each.id, now: minutesOf(flat, each, reached), minutesToVerdict: follow.after(look, belief, seen, reached, 1) };
     })
     .sort((p, q) => p.minutesToVerdict - q.minutesToVerdict);
   const bar = (plans[0]?.minutesToVerdict ?? 0) * AS_GOOD;
   const close = plans.filter(({ minutesToVerdict }) => minutesToVerdict <= bar).sort((p, q) => p.now - q.now);
-  return [...close.slice(0, 1), ...plans.filter((plan) => plan !== close[0])].map(({ look, minutesToVerdict }) => ({ look, minutesToVerdict }));
+  return [...close.slice(0, 1), ...plans.filter((plan) => plan !== close[0])].map(({ look, minutesToVerdict }) => ({
+    look,
+    minutesToVerdict,
+  }));
 }
 
 /** Plans this close are as good as each other; then the quickest look goes first, for it commits to the least. */
@@ -91,9 +95,7 @@ function flatten(pack: Pack, model: PackModel): Flat {
       id: look.id,
       minutes: look.minutes,
       needs: stepsToReach(pack, look.needs, new Set()).reduce((mask, { id }) => mask | (stepBit.get(id) ?? 0), 0),
-      rows: (outcomes.get(look.id) ?? []).map(({ likelihood }) =>
-        Float64Array.from(hypotheses, ({ id }) => Math.max(likelihood(id), LEAST_LIKELIHOOD)),
-      ),
+      rows: rowsOf(outcomes.get(look.id) ?? [], hypotheses),
     })),
     stepMinutes: Float64Array.from(pack.steps, ({ minutes }) => minutes),
     stepBit,
@@ -102,18 +104,23 @@ function flatten(pack: Pack, model: PackModel): Flat {
   return made;
 }
 
+/** Likelihoods of the results, none quite nil, adding up to one under every hypothesis. */
+function rowsOf(outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesis[]): readonly Float64Array[] {
+  const least = (outcome: LookOutcome, id: string) => Math.max(outcome.likelihood(id), LEAST_LIKELIHOOD);
+  const sums = hypotheses.map(({ id }) => outcomes.reduce((sum, outcome) => sum + least(outcome, id), 0));
+  return outcomes.map((outcome) => Float64Array.from(hypotheses, ({ id }, h) => least(outcome, id) / (sums[h] as number)));
+}
+
 function minutesOf({ stepMinutes }: Flat, look: FlatLook, reached: number): number {
   let minutes = look.minutes;
   for (let left = look.needs & ~reached, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) minutes += stepMinutes[i] as number;
   return minutes;
 }
 
-/** Expected information about the fault (not about how it shows), from m·log m sums over faults and results. */
-function bitsOf({ faultOf, faults }: Flat, look: FlatLook, belief: Float64Array): number {
+/** Expected information about the fault (not about how it shows), from m·log m sums over faults and results; the rows add up to one. */
+function bitsOf({ faultOf, faults }: Flat, look: FlatLook, belief: Float64Array, doubt: number): number {
   const mass = new Float64Array(faults);
-  let all = 0;
-  let bits = 0;
-  const total = new Float64Array(faults);
+  let nats = doubt;
   for (const row of look.rows) {
     mass.fill(0);
     let seen = 0;
@@ -122,64 +129,74 @@ function bitsOf({ faultOf, faults }: Flat, look: FlatLook, belief: Float64Array)
       mass[faultOf[h] as number] = (mass[faultOf[h] as number] as number) + m;
       seen += m;
     }
-    for (let f = 0; f < faults; f++) {
-      bits += xlog(mass[f] as number);
-      total[f] = (total[f] as number) + (mass[f] as number);
-    }
-    bits -= xlog(seen);
-    all += seen;
+    for (let f = 0; f < faults; f++) nats += xlog(mass[f] as number);
+    nats -= xlog(seen);
   }
-  for (let f = 0; f < faults; f++) bits -= xlog(total[f] as number);
-  return (bits + xlog(all)) / all;
+  return nats / Math.LN2;
 }
 
-const xlog = (x: number) => (x > 0 ? x * Math.log2(x) : 0);
+const xlog = (x: number) => (x > 0 ? x * Math.log(x) : 0);
 
-function byRate(flat: Flat, belief: Float64Array, taken: number, reached: number): { look: number; bits: number; rate: number }[] {
+function byRate(flat: Flat, belief: Float64Array, seen: string, reached: number): { look: number; bits: number; rate: number }[] {
   const list: { look: number; bits: number; rate: number }[] = [];
+  const doubt = about(flat, belief).nats;
   flat.looks.forEach((look, i) => {
-    if (taken & (1 << i)) return;
-    const bits = bitsOf(flat, look, belief);
+    if (seen[i] !== NOT_TAKEN) return;
+    const bits = bitsOf(flat, look, belief, doubt);
     if (bits >= LEAST_BITS) list.push({ look: i, bits, rate: bits / minutesOf(flat, look, reached) });
   });
   return list.sort((p, q) => q.rate - p.rate);
 }
 
 function follower(flat: Flat, confidence: number) {
-  const after = (look: number, belief: Float64Array, taken: number, reached: number, weight: number): number => {
+  // What was seen, not in which order, decides what is left: ways that meet again are worked out once.
+  const known = new Map<string, number>();
+  const after = (look: number, belief: Float64Array, seen: string, reached: number, weight: number): number => {
     const each = flat.looks[look] as FlatLook;
     const opened = reached | each.needs;
-    const seen = taken | (1 << look);
     let minutes = minutesOf(flat, each, reached);
-    let all = 0;
-    for (const row of each.rows) for (let h = 0; h < belief.length; h++) all += (belief[h] as number) * (row[h] as number);
-    for (const row of each.rows) {
+    each.rows.forEach((row, result) => {
       const next = new Float64Array(belief.length);
       let p = 0;
       for (let h = 0; h < belief.length; h++) p += next[h] = (belief[h] as number) * (row[h] as number);
       for (let h = 0; h < belief.length; h++) next[h] = (next[h] as number) / p;
-      minutes += (p / all) * left(next, seen, opened, (weight * p) / all);
-    }
+      minutes += p * left(next, noted(seen, look, result), opened, weight * p);
+    });
     return minutes;
   };
-  const left = (belief: Float64Array, taken: number, reached: number, weight: number): number => {
-    const { sure, entropy } = about(flat, belief);
-    if (sure >= confidence) return (1 - sure) * WRONG_VERDICT_MINUTES;
-    const [best] = byRate(flat, belief, taken, reached);
-    if (!best) return NO_VERDICT_MINUTES;
-    return weight < LEAST_BRANCH ? Math.min(NO_VERDICT_MINUTES, Math.max(best.bits, entropy) / best.rate) : after(best.look, belief, taken, reached, weight);
+  const left = (belief: Float64Array, seen: string, reached: number, weight: number): number => {
+    const before = known.get(seen);
+    if (before !== undefined) return before;
+    const made = workedOut(belief, seen, reached, weight);
+    known.set(seen, made);
+    return made;
   };
-  return { after, left };
+  const workedOut = (belief: Float64Array, seen: string, reached: number, weight: number): number => {
+    const { sure, nats } = about(flat, belief);
+    if (sure >= confidence) return (1 - sure) * WRONG_VERDICT_MINUTES;
+    const [best] = byRate(flat, belief, seen, reached);
+    if (!best) return NO_VERDICT_MINUTES;
+    return weight < LEAST_BRANCH
+      ? Math.min(NO_VERDICT_MINUTES, Math.max(best.bits, nats / Math.LN2) / best.rate)
+      : after(best.look, belief, seen, reached, weight);
+  };
+  return { after };
 }
 
-function about({ faultOf, faults, none }: Flat, belief: Float64Array): { sure: number; entropy: number } {
+/** What was seen, a sign for each look: not taken, or the number of its result. */
+const NOT_TAKEN = '.';
+const TAKEN = '+';
+const noted = (seen: string, look: number, result: number) => seen.slice(0, look) + String.fromCharCode(65 + result) + seen.slice(look + 1);
+
+/** The chance of the likeliest fault, and the doubt about which it is, in nats. */
+function about({ faultOf, faults, none }: Flat, belief: Float64Array): { sure: number; nats: number } {
   const mass = new Float64Array(faults);
   for (let h = 0; h < belief.length; h++) mass[faultOf[h] as number] = (mass[faultOf[h] as number] as number) + (belief[h] as number);
   let sure = 0;
-  let entropy = 0;
+  let nats = 0;
   for (let f = 0; f < faults; f++) {
     if (f !== none) sure = Math.max(sure, mass[f] as number);
-    entropy -= xlog(mass[f] as number);
+    nats -= xlog(mass[f] as number);
   }
-  return { sure, entropy };
+  return { sure, nats };
 }

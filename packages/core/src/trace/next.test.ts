@@ -9,7 +9,15 @@ import { traceInput, type TraceOutput } from './schema.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
 const hypotheses = hypothesesOf(pack);
-const ask = (more: object = {}, of: Pack = pack) => traceNext(traceInput.parse({ family: of.id, ...more }), of);
+const answered = new Map<string, TraceOutput>();
+/** `trace.next`, each question of the family asked once: the answer is the same every time. */
+function ask(more: object = {}, of: Pack = pack): TraceOutput {
+  const key = JSON.stringify(more);
+  const before = of === pack ? answered.get(key) : undefined;
+  const made = before ?? traceNext(traceInput.parse({ family: of.id, ...more }), of);
+  if (of === pack) answered.set(key, made);
+  return made;
+}
 const sum = ({ suspects, noneOfTheseProbability }: TraceOutput) =>
   suspects.reduce((total, { probability }) => total + probability, noneOfTheseProbability);
 
@@ -23,15 +31,19 @@ const observation = fc
 const observations = fc.uniqueArray(observation, { selector: ({ look }) => look, maxLength: 8 });
 
 test('suspects and none-of-these sum to one after any observations', () => {
-  fc.assert(fc.property(observations, (list) => Math.abs(sum(ask({ observations: list })) - 1) < 1e-9));
+  fc.assert(
+    fc.property(observations, (list) => Math.abs(sum(ask({ observations: list })) - 1) < 1e-9),
+    { numRuns: 40 },
+  );
 });
 
-test('taking an observation back restores what was believed before it', () => {
+test('a look whose result is taken for nothing after all leaves the suspects as they were without it', () => {
   fc.assert(
     fc.property(observations, observation, (list, extra) => {
-      const before = ask({ observations: list.filter(({ look }) => look !== extra.look) });
-      const after = ask({ observations: [...list.filter(({ look }) => look !== extra.look), extra].slice(0, -1) });
-      expect(after).toEqual(before);
+      const others = list.filter(({ look }) => look !== extra.look);
+      const without = ask({ observations: others }).suspects;
+      const after = ask({ observations: [extra, ...others, { look: extra.look, result: CANNOT_TELL }] }).suspects;
+      expect(after).toEqual(without);
     }),
     { numRuns: 30 },
   );
@@ -118,11 +130,11 @@ test('evidence that fits no fault raises none-of-these above every suspect of it
   expect(odd.noneOfTheseProbability).toBeGreaterThan(5 * ask().noneOfTheseProbability);
 });
 
-test('on two hundred made-up saws the right fault is named in more than 85 of 100, in fewer minutes than by the textbook’s order', () => {
+test('on sixty made-up saws the right fault is named in more than 85 of 100, in fewer minutes than by the textbook’s order', () => {
   const random = seeded(7);
   const prior = priorOf(pack, {});
   let [right, minutes, textbook] = [0, 0, 0];
-  const runs = 200;
+  const runs = 60;
   for (let i = 0; i < runs; i++) {
     const truth = draw(prior, random);
     const found = solve(pack, truth, random);

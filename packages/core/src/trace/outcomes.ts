@@ -1,8 +1,8 @@
-import { motion } from '../driveline/motion.ts';
 import { MOTION_STATES, type MotionState } from '../driveline/schema.ts';
 import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import type { Outcome } from '../inference/expectedInformation.ts';
 import { jointFaults, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
+import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import type { KinematicLook, Look, Pack, TableLook } from './pack.ts';
 
 export interface LookOutcome extends Outcome {
@@ -73,18 +73,9 @@ interface Predicted {
 
 function predict(pack: Pack, look: KinematicLook, watch: string, hypothesis: Hypothesis): Predicted | null {
   if (hypothesis.id === NONE_OF_THESE) return null;
-  const moved = motion({
-    driveline: pack.driveline,
-    drive: [look.drive],
-    held: look.held,
-    faults: jointFaults(hypothesis),
-    underLoad: look.underLoad,
-    visibleDeg: 20,
-    visibleMm: 2,
-    watch,
-  });
+  const moved = lookMotion(pack, look, jointFaults(hypothesis), watch);
   const { state = 'still', turns, travelMm } = moved.bodies[watch] ?? {};
-  const visible = travelMm === undefined ? Math.abs(turns ?? 0) / (20 / 360) : Math.abs(travelMm) / 2;
+  const visible = travelMm === undefined ? Math.abs(turns ?? 0) / (VISIBLE_DEG / 360) : Math.abs(travelMm) / VISIBLE_MM;
   return { state, visible };
 }
 

@@ -1,0 +1,122 @@
+import type { FaultMode, MotionOutput } from '../driveline/schema.ts';
+import { jointFaults, type Hypothesis } from '../trace/hypotheses.ts';
+import { lookMotion, soundMovement } from '../trace/lookMotion.ts';
+import type { InstrumentKind, KinematicLook, Look, Pack, TableLook } from '../trace/pack.ts';
+import { packModel } from '../trace/packModel.ts';
+import type { InstrumentReading } from './reading.ts';
+
+/** What a made-up machine really has, known to nobody but the stand-ins for the instruments. */
+export interface HiddenTruth {
+  readonly fault: string;
+  readonly mode?: FaultMode;
+  /** True dimensions of its gears, by gear and quantity. */
+  readonly gears?: Readonly<Record<string, Readonly<Record<string, number>>>>;
+  /** Teeth missing from the gear in front of the camera. */
+  readonly missingTeeth?: readonly number[];
+}
+
+export interface StandInQuestion {
+  readonly pack: Pack;
+  readonly truth: HiddenTruth;
+  readonly kind: InstrumentKind;
+  /** The display was set to nought before the reading. */
+  readonly zeroed: boolean;
+  /** What is so of this machine and look, however often it is read. */
+  readonly machine: () => number;
+  /** What differs from one reading to the next. */
+  readonly moment: () => number;
+}
+
+interface Manners {
+  /** One standard deviation, in the instrument's own unit, or as a share of the value. */
+  readonly noise: number;
+  readonly noiseShare?: number;
+  /** How far the display can stand from nought before it is set. */
+  readonly offset: number;
+  /** How often it gives no answer: a plug that is not home, a battery that is low. */
+  readonly lost: number;
+}
+
+/** How the devices behave (judgement, after the data sheets of such things). */
+const MANNERS: Readonly<Record<InstrumentKind, Manners>> = {
+  drillBench: { noise: 0.004, offset: 0.35, lost: 0.1 },
+  faultCodeReader: { noise: 0, offset: 0, lost: 0.15 },
+  caliper: { noise: 0.015, offset: 0.08, lost: 0.03 },
+  dialIndicator: { noise: 0.004, noiseShare: 0.02, offset: 0.06, lost: 0.05 },
+  roadSpeedReference: { noise: 0.15, offset: 0, lost: 0.12 },
+  camera: { noise: 0, offset: 0, lost: 0.05 },
+};
+
+/** What the instrument shows for a look at this machine; null where the connection is lost. */
+export function standInLook(question: StandInQuestion, look: Look): InstrumentReading | null {
+  if (question.moment() < MANNERS[question.kind].lost) return null;
+  return look.kind === 'kinematic' ? countTurns(question, look) : readFigure(question, look);
+}
+
+/** What the caliper shows for a dimension of this machine's gear; null where the connection is lost. */
+export function standInDimension(question: StandInQuestion, trueMm: number): InstrumentReading | null {
+  if (question.moment() < MANNERS[question.kind].lost) return null;
+  return shown(question, trueMm, 'mm');
+}
+
+/** The drill bench drives one end, stops where it will not turn, and counts what comes out. */
+function countTurns(question: StandInQuestion, look: KinematicLook): InstrumentReading {
+  const { pack, machine } = question;
+  const moved = lookMotion(pack, look, jointFaults(hypothesisOf(question)));
+  const wanted = look.drive.turns ?? look.drive.travelMm ?? 0;
+  const stalled = moved.bodies[look.drive.body]?.state === 'locked';
+  const slow = 0.25 + 0.4 * machine();
+  const of = (body: string) => (stalled ? 0 : movementOf(moved.bodies[body], soundMovement(pack, look, body), slow));
+  const slides = pack.driveline.bodies.find(({ id }) => id === look.watch)?.kind === 'slider';
+  return {
+    ...shown(question, of(look.watch), slides ? 'mm' : 'turns'),
+    ...(look.beside === undefined ? {} : { beside: round(of(look.beside)) }),
+    putIn: stalled ? 0 : wanted,
+  };
+}
+
+function movementOf(body: MotionOutput['bodies'][string] | undefined, sound: number, slow: number): number {
+  switch (body?.state) {
+    case 'turns':
+      return body.travelMm ?? body.turns ?? 0;
+    case 'less':
+    case 'irregular':
+      return sound * slow;
+    default:
+      return 0;
+  }
+}
+
+/** The result is drawn by its chances under the truth, the figure from that result's span; the same each time it is read. */
+function readFigure(question: StandInQuestion, look: TableLook): InstrumentReading {
+  const { pack, machine } = question;
+  const { limits = [], unit = 'mm' } = look.figure ?? {};
+  const hypothesis = hypothesisOf(question).id;
+  const chances = (packModel(pack).outcomes.get(look.id) ?? []).map(({ likelihood }) => likelihood(hypothesis));
+  let left = machine();
+  const drawn = chances.findIndex((chance) => (left -= chance) < 0);
+  const result = drawn < 0 ? chances.length - 1 : drawn;
+  const from = limits[result - 1] ?? 0;
+  const to = limits[result] ?? (limits.at(-1) ?? 1) * 2.2;
+  // Well inside the span: a figure right on a limit would be a look that tells nothing.
+  const value = from + (to - from) * (0.2 + 0.6 * machine());
+  return unit === 'codes' || unit === 'teeth'
+    ? { instrument: question.kind, value: result === 0 ? 0 : Math.ceil(value), unit }
+    : shown(question, value, unit);
+}
+
+function shown({ kind, zeroed, machine, moment }: StandInQuestion, value: number, unit: InstrumentReading['unit']): InstrumentReading {
+  const { noise, noiseShare = 0, offset } = MANNERS[kind];
+  const plusMinus = Math.max(noise, noiseShare * Math.abs(value));
+  const atRest = zeroed ? 0 : round(offset * (2 * machine() - 1));
+  return { instrument: kind, value: round(value + atRest + plusMinus * bell(moment)), unit, plusMinus, ...(offset > 0 && { atRest }) };
+}
+
+function hypothesisOf({ pack, truth }: StandInQuestion): Hypothesis {
+  const ways = packModel(pack).hypotheses.filter(({ fault }) => fault?.id === truth.fault);
+  return ways.find(({ mode }) => mode === truth.mode) ?? (ways[0] as Hypothesis);
+}
+
+/** Near enough a normal error with standard deviation 1: twelve even chances, less their mean. */
+const bell = (random: () => number) => Array.from({ length: 12 }, random).reduce((sum, each) => sum + each, -6);
+const round = (value: number) => Math.round(value * 1000) / 1000;
