@@ -11,6 +11,8 @@ import { errors } from './plugins/errors.ts';
 import { events } from './plugins/events.ts';
 import { validatorCompiler } from './plugins/validation.ts';
 import { PROBLEMS } from './problems.ts';
+import { familyRoutes } from './routes/families.ts';
+import { instrumentRoutes } from './routes/instruments.ts';
 import { jobRoutes } from './routes/jobs.ts';
 import { operationRoutes } from './routes/operations.ts';
 import { partRoutes } from './routes/parts.ts';
@@ -48,7 +50,8 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
   });
   await app.register(actor, { dataSource });
   await app.register(events, { dataSource, databaseUrl: config.DATABASE_URL });
-  for (const routes of [shopRoutes, jobRoutes, partRoutes, photoRoutes]) await app.register(routes, { dataSource });
+  for (const routes of [shopRoutes, familyRoutes, jobRoutes, partRoutes, photoRoutes, instrumentRoutes])
+    await app.register(routes, { dataSource });
   await app.register(operationRoutes);
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
   app.get('/api/health', { schema: { hide: true } }, async () => {

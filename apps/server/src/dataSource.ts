@@ -1,6 +1,7 @@
 import { DataSource } from 'typeorm';
 import { ENTITIES } from './entities/index.ts';
 import { FirstTables1700000000001 } from './migrations/1700000000001-FirstTables.ts';
+import { Families1700000000002 } from './migrations/1700000000002-Families.ts';
 
 /** A connection pool to the shop's database. Tables change by migration only. */
 export const createDataSource = (url: string): DataSource =>
@@ -8,7 +9,7 @@ export const createDataSource = (url: string): DataSource =>
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1700000000001],
+    migrations: [FirstTables1700000000001, Families1700000000002],
     synchronize: false,
     installExtensions: false,
     connectTimeoutMS: 4000,

@@ -6,6 +6,10 @@ export const PROBLEMS = {
   unknownModel: { status: 422, sentence: 'This machine model is not on record.' },
   unknownJob: { status: 404, sentence: 'There is no such job in this shop.' },
   unknownFamily: { status: 422, sentence: 'The app does not know this machine family.' },
+  familyShips: { status: 409, sentence: 'A family of that id ships with the app. Give yours an id of its own.' },
+  familyInUse: { status: 409, sentence: 'A job on record needs what the new file no longer has.' },
+  noInstrument: { status: 409, sentence: 'No instrument is connected for this machine. Type in what you read.' },
+  instrumentLost: { status: 503, sentence: 'The instrument does not answer. Look at its plug and try again, or type in what you read.' },
   notFound: { status: 404, sentence: 'There is nothing here.' },
   photoTooLarge: {
     status: 413,

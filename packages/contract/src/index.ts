@@ -1,3 +1,5 @@
+export * from './families.ts';
+export * from './instruments.ts';
 export * from './jobs.ts';
 export * from './machines.ts';
 export * from './parts.ts';

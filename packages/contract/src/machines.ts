@@ -1,10 +1,18 @@
-import { facts } from '@patient-badger/core';
+import { facts, modelOverrides } from '@patient-badger/core';
 import { z } from 'zod';
 
 const text = z.string().trim();
 
 export const machineModel = z
-  .object({ id: z.uuid(), maker: text, code: text, family: z.string(), note: text.nullable() })
+  .object({
+    id: z.uuid(),
+    maker: text,
+    code: text,
+    family: z.string(),
+    note: text.nullable(),
+    /** What it has otherwise than its family: tooth counts, materials, steps. */
+    overrides: modelOverrides.nullable(),
+  })
   .meta({ id: 'MachineModel' });
 export type MachineModel = z.infer<typeof machineModel>;
 
@@ -22,5 +30,12 @@ export const machineDraft = z
   .meta({ id: 'MachineDraft' });
 export type MachineDraft = z.infer<typeof machineDraft>;
 
-export const machine = z.object({ ...machineDraft.shape, modelName: z.string().nullable() }).meta({ id: 'Machine' });
+export const machine = z
+  .object({
+    ...machineDraft.shape,
+    modelName: z.string().nullable(),
+    /** The instruments of the bench can be put on it. */
+    instruments: z.boolean(),
+  })
+  .meta({ id: 'Machine' });
 export type Machine = z.infer<typeof machine>;

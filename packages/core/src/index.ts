@@ -11,9 +11,10 @@ export { motion } from './driveline/motion.ts';
 export type { Body, Driveline, FaultMode, Joint, MotionInput, MotionOutput, MotionState } from './driveline/schema.ts';
 export { bodiesOf } from './driveline/transmission.ts';
 
-export { instrumentReading, trueValue, type InstrumentReading } from './instrument/reading.ts';
+export { instrumentReading, READING_UNITS, trueValue, type InstrumentReading } from './instrument/reading.ts';
 export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
-export { standInDimension, standInLook, type HiddenTruth } from './instrument/standIn.ts';
+export { gearPhoto, type GearPhoto } from './instrument/gearPhoto.ts';
+export { hiddenTruth, standInDimension, standInLook, type HiddenTruth } from './instrument/standIn.ts';
 
 export { checkPack } from './trace/checkPack.ts';
 export { explainPack, type PackNote, type PackReport } from './trace/explainPack.ts';
@@ -59,4 +60,5 @@ export { entry, entryPayload, WORM_QUANTITIES, type Entry, type EntryPayload, ty
 export { checkEntry } from './job/checkEntry.ts';
 export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
 export { combine, wormQuestion } from './job/wormReadings.ts';
+export { toSetRight } from './job/toSetRight.ts';
 export { wantedWorm } from './job/wantedWorm.ts';

@@ -1,3 +1,2 @@
 export { FAMILIES, familyIds, findFamily } from './families.ts';
 export { operations } from './operations.ts';
-export { SCENARIO, scenarioEntryPayload, type Scenario } from './scenario.ts';

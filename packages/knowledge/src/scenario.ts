@@ -1,4 +1,4 @@
-import { entryPayload, facts } from '@patient-badger/core';
+import { entryPayload, facts, hiddenTruth, modelOverrides } from '@patient-badger/core';
 import { z } from 'zod';
 import skarrow from './scenario/skarrow.json' with { type: 'json' };
 
@@ -10,9 +10,27 @@ const scenarioPayload = z.looseObject({ kind: z.string() });
 const scenarioSchema = z.strictObject({
   shop: z.strictObject({ id: key, name: z.string(), currency: z.string().length(3) }),
   people: z.array(z.strictObject({ id: key, name: z.string(), role: z.string() })),
-  models: z.array(z.strictObject({ key, maker: z.string(), code: z.string(), family: key, note: z.string().nullable() })),
+  models: z.array(
+    z.strictObject({
+      key,
+      maker: z.string(),
+      code: z.string(),
+      family: key,
+      note: z.string().nullable(),
+      overrides: modelOverrides.nullable(),
+    }),
+  ),
   machines: z.array(
-    z.strictObject({ key, model: key.nullable(), family: key, label: z.string(), serial: z.string(), owner: z.string(), facts }),
+    z.strictObject({
+      key,
+      model: key.nullable(),
+      family: key,
+      label: z.string(),
+      serial: z.string(),
+      owner: z.string(),
+      facts,
+      truth: hiddenTruth,
+    }),
   ),
   jobs: z.array(
     z.strictObject({

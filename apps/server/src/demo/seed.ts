@@ -1,5 +1,5 @@
 import { foldJob, type Entry } from '@patient-badger/core';
-import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge';
+import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
 import type { DataSource } from 'typeorm';
 import { entries, jobs, machineModels, machines, parts, people, shops } from '../entities/index.ts';
 import { idOf } from './idOf.ts';

@@ -1,4 +1,4 @@
-import type { GearAttributes, EntryPayload, Facts } from '@patient-badger/core';
+import type { EntryPayload, Facts, GearAttributes, HiddenTruth, ModelOverrides } from '@patient-badger/core';
 import { EntitySchema } from 'typeorm';
 
 export interface ShopRow {
@@ -34,6 +34,7 @@ export interface ModelRow {
   code: string;
   family: string;
   note: string | null;
+  overrides: ModelOverrides | null;
 }
 export const machineModels = new EntitySchema<ModelRow>({
   name: 'machine_models',
@@ -44,6 +45,7 @@ export const machineModels = new EntitySchema<ModelRow>({
     code: { type: 'text' },
     family: { type: 'text' },
     note: { type: 'text', nullable: true },
+    overrides: { type: 'jsonb', nullable: true },
   },
 });
 
@@ -56,6 +58,8 @@ export interface MachineRow {
   serial: string;
   owner: string;
   facts: Facts;
+  /** Of made-up machines only: what the stand-ins for the instruments measure. Never sent. */
+  truth: HiddenTruth | null;
 }
 export const machines = new EntitySchema<MachineRow>({
   name: 'machines',
@@ -68,6 +72,25 @@ export const machines = new EntitySchema<MachineRow>({
     serial: { type: 'text' },
     owner: { type: 'text' },
     facts: { type: 'jsonb' },
+    truth: { type: 'jsonb', nullable: true },
+  },
+});
+
+/** Machine families that the shop wrote itself. */
+export interface FamilyRow {
+  shopId: string;
+  id: string;
+  /** Counts up with each change, so that what was worked out for an older one is not used. */
+  version: number;
+  pack: unknown;
+}
+export const families = new EntitySchema<FamilyRow>({
+  name: 'families',
+  columns: {
+    shopId: { type: 'text', name: 'shop_id', primary: true },
+    id: { type: 'text', primary: true },
+    version: { type: 'int' },
+    pack: { type: 'jsonb' },
   },
 });
 
@@ -165,4 +188,4 @@ export const parts = new EntitySchema<PartRow>({
   },
 });
 
-export const ENTITIES = [shops, people, machineModels, machines, jobs, entries, photos, parts];
+export const ENTITIES = [shops, people, machineModels, machines, families, jobs, entries, photos, parts];

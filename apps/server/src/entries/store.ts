@@ -9,9 +9,9 @@ import {
   type EntryPayload,
 } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
-import { findFamily } from '@patient-badger/knowledge';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { entries, jobs, machines, people, type EntryRow, type JobRow } from '../entities/index.ts';
+import { packOfJob } from '../families/packs.ts';
 import { PROBLEMS, ServerProblem } from '../problems.ts';
 
 /** Channel on which a committed entry is announced to every server process. */
@@ -54,9 +54,7 @@ async function insert(manager: EntityManager, shopId: string, given: Entry): Pro
   }
   if (!(await manager.existsBy(people, { id: given.by, shopId }))) throw new ServerProblem('unknownPerson', { path: 'by' });
   const job = given.payload.kind === 'takenIn' ? await openJob(manager, shopId, given) : await lockJob(manager, shopId, given.jobId);
-  const pack = findFamily(job.family);
-  if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
-  checkEntry(given.payload, pack);
+  checkEntry(given.payload, await packOfJob(manager, job));
   await manager.insert(entries, { ...given, at: new Date(given.at), shopId });
   if (MOVES_JOB.has(given.payload.kind)) await settleClosed(manager, job);
   // Heard by every server process on this database, once this transaction is committed.

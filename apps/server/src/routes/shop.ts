@@ -1,9 +1,9 @@
 import { machine, machineDraft, machineModel, shop } from '@patient-badger/contract';
-import { findFamily } from '@patient-badger/knowledge';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { machineModels, machines, people, shops, type MachineRow, type ModelRow } from '../entities/index.ts';
+import { packOf } from '../families/packs.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
 import { ServerProblem } from '../problems.ts';
 
@@ -35,7 +35,7 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   app.post('/api/machines', { schema: { body: machineDraft, response: { 200: machine } } }, async (request) => {
     const { shopId } = needActor(request);
     const draft = request.body;
-    if (!findFamily(draft.family)) throw new ServerProblem('unknownFamily', { path: 'family' });
+    if (!(await packOf(dataSource.manager, shopId, draft.family))) throw new ServerProblem('unknownFamily', { path: 'family' });
     const models = await dataSource.getRepository(machineModels).findBy({ shopId });
     if (draft.modelId && !models.some(({ id }) => id === draft.modelId)) throw new ServerProblem('unknownModel', { path: 'modelId' });
     await dataSource
@@ -50,7 +50,7 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   });
 };
 
-function withModel({ shopId: _, ...row }: MachineRow, models: readonly ModelRow[]) {
+function withModel({ shopId: _, truth, ...row }: MachineRow, models: readonly ModelRow[]) {
   const model = models.find(({ id }) => id === row.modelId);
-  return { ...row, modelName: model ? `${model.maker} ${model.code}` : null };
+  return { ...row, modelName: model ? `${model.maker} ${model.code}` : null, instruments: truth !== null };
 }

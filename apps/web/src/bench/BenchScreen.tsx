@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
+import Waypoints from 'lucide-react-native/icons/waypoints';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useJobs, useMachines, useShop } from '../data/queries.ts';
@@ -30,13 +31,17 @@ export function BenchScreen() {
       under={shop?.name}
       wide={wide}
       foot={
-        <Button
-          look="primary"
-          big
-          label="Take in a machine"
-          icon={<Plus color={colours.onaccent} size={24} />}
-          onPress={() => router.navigate('/take-in')}
-        />
+        <View className="flex-row gap-2">
+          <Button label="Families" icon={<Waypoints color={colours.accent} size={22} />} onPress={() => router.navigate('/families')} />
+          <Button
+            look="primary"
+            big
+            className="flex-1"
+            label="Take in a machine"
+            icon={<Plus color={colours.onaccent} size={24} />}
+            onPress={() => router.navigate('/take-in')}
+          />
+        </View>
       }
     >
       <Segments

@@ -1,12 +1,13 @@
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { nextMove, type BenchJob } from './nextMove.ts';
+import type { BenchJob } from './nextMove.ts';
+import { useNextMove } from './useNextMove.ts';
 
 /** One job on the bench: whose machine, what it does not do, and the next move with its minutes. */
 export function JobCard({ job, label, owner }: { job: BenchJob; label: string; owner: string }) {
   const router = useRouter();
-  const move = nextMove(job);
+  const move = useNextMove(job);
   return (
     <Pressable
       role="link"

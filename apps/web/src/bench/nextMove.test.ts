@@ -1,4 +1,5 @@
 import { foldJob, type Entry, type EntryPayload } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
 import { nextMove } from './nextMove.ts';
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
@@ -13,7 +14,14 @@ function move(...payloads: EntryPayload[]) {
     by: 'tobin',
     payload,
   }));
-  return nextMove({ id: JOB, machineId: MACHINE, family: 'saw-oil-pump', entries, state: foldJob(JOB, entries) });
+  return nextMove({
+    id: JOB,
+    machineId: MACHINE,
+    family: 'saw-oil-pump',
+    entries,
+    state: foldJob(JOB, entries),
+    pack: findFamily('saw-oil-pump'),
+  });
 }
 
 test('a fresh job asks for the cheapest useful look, with its minutes', () => {

@@ -1,10 +1,10 @@
-import { NONE_OF_THESE, type JobState } from '@patient-badger/core';
+import { NONE_OF_THESE, NOTHING_ELSE, toSetRight, type JobState, type Pack } from '@patient-badger/core';
 import type { Job } from '@patient-badger/contract';
-import { findFamily } from '@patient-badger/knowledge';
 import { traceOf } from '../data/useTrace.ts';
+import { hasCard } from '../gear/hasCard.ts';
 import { minutesText, percent } from '../design/words.ts';
 
-export type BenchJob = Job & { readonly state: JobState };
+export type BenchJob = Job & { readonly state: JobState; readonly pack: Pack | undefined };
 
 export interface Move {
   readonly text: string;
@@ -14,19 +14,19 @@ export interface Move {
 }
 
 /** What can be done on a job right now. */
-export function nextMove({ family, state }: BenchJob): Move {
-  const pack = findFamily(family);
+export function nextMove({ state, pack }: BenchJob): Move {
   if (!pack) return { text: 'This app does not know the family of this machine.', to: '' };
   if (state.closed) return { text: state.closed.found || 'Finished', to: '/close' };
-  const remedy = pack.faults.find(({ id }) => id === state.decided?.fault)?.remedy;
-  const part = remedy?.part;
-  const gear = part ? state.gears[part] : undefined;
   if (state.decided) {
-    if (part && !gear?.chosen)
-      return { text: gear && Object.keys(gear.readings).length > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
-    return { text: remedy?.text ?? 'Set it right and prove it', minutes: remedy && minutesText(remedy.minutes), to: '/close' };
+    const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
+    const part = remedies.map((each) => each.part).find((each) => each !== undefined && hasCard(pack, each) && !state.gears[each]?.chosen);
+    const read = part === undefined ? 0 : Object.keys(state.gears[part]?.readings ?? {}).length;
+    if (part) return { text: read > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
+    const minutes = remedies.reduce((sum, each) => sum + each.minutes, 0);
+    return { text: remedies[0]?.text ?? 'Set it right and prove it', ...(minutes > 0 && { minutes: minutesText(minutes) }), to: '/close' };
   }
   const trace = traceOf(state, pack);
+  if (trace.verdict?.fault === NOTHING_ELSE) return { text: 'Nothing else is wrong: set right what was found.', to: '/verdict' };
   if (trace.verdict) {
     const fault = pack.faults.find(({ id }) => id === trace.verdict?.fault);
     return { text: `Verdict: ${fault?.name ?? NONE_OF_THESE}, ${percent(trace.verdict.probability)}`, to: '/verdict' };

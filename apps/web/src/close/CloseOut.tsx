@@ -1,4 +1,4 @@
-import type { EntryPayload, Fault } from '@patient-badger/core';
+import { toSetRight, type EntryPayload, type Fault } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -21,9 +21,9 @@ export const OUTCOMES: Readonly<Record<Outcome, string>> = {
 /** Closes the job with what was found; without a passed proof it wants a reason. */
 export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const { write, problem } = useRecord(job.id);
-  const fault = pack.faults.find(({ id }) => id === state.decided?.fault);
-  const [outcome, setOutcome] = useState<Outcome>(usual(fault));
-  const [found, setFound] = useState(fault?.name ?? '');
+  const faults = toSetRight(pack, state);
+  const [outcome, setOutcome] = useState<Outcome>(usual(faults, state.decided?.note));
+  const [found, setFound] = useState([...(state.decided?.note ? [state.decided.note] : []), ...faults.map(({ name }) => name)].join('; '));
   const [note, setNote] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const proved = pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
@@ -58,8 +58,9 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   );
 }
 
-function usual(fault: Fault | undefined): Outcome {
-  if (!fault) return 'returned';
-  if (fault.remedy.kind === 'clean' || fault.remedy.kind === 'refill') return 'cleaned';
-  return fault.remedy.kind === 'replace' ? 'replaced' : 'repaired';
+function usual(faults: readonly Fault[], other: string | undefined): Outcome {
+  const kinds = faults.map(({ remedy }) => remedy.kind);
+  if (kinds.length === 0) return other ? 'repaired' : 'returned';
+  if (kinds.includes('replace')) return 'replaced';
+  return kinds.every((kind) => kind === 'clean' || kind === 'refill') ? 'cleaned' : 'repaired';
 }

@@ -1,4 +1,4 @@
-import type { Fault, JobState, Pack } from '@patient-badger/core';
+import { toSetRight, type Fault, type JobState, type Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
@@ -9,6 +9,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { hasCard } from '../gear/hasCard.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { StepCard } from '../job/StepCard.tsx';
@@ -24,8 +25,8 @@ export const CloseScreen = () => (
 function Closing({ view }: { view: JobView }) {
   const { job, pack, state } = view;
   const router = useRouter();
-  const fault = pack.faults.find(({ id }) => id === state.decided?.fault);
-  if (!fault) {
+  const faults = toSetRight(pack, state);
+  if (!state.decided) {
     return (
       <Card tone="sunken">
         <Text look="head">Nothing decided yet</Text>
@@ -37,12 +38,22 @@ function Closing({ view }: { view: JobView }) {
   }
   return (
     <>
-      <Card>
-        <Text look="label">What it was</Text>
-        <Text look="head">{fault.name}</Text>
-        <Text>{fault.remedy.text}</Text>
-      </Card>
-      <PartLine view={view} fault={fault} />
+      {state.decided.note ? (
+        <Card>
+          <Text look="label">What it was</Text>
+          <Text look="head">{state.decided.note}</Text>
+        </Card>
+      ) : null}
+      {faults.map((fault) => (
+        <View key={fault.id} className="gap-3">
+          <Card>
+            <Text look="label">What it was</Text>
+            <Text look="head">{fault.name}</Text>
+            <Text>{fault.remedy.text}</Text>
+          </Card>
+          <PartLine view={view} fault={fault} />
+        </View>
+      ))}
       <WayBack view={view} steps={closingSteps(pack, state)} />
       <Proofs view={view} />
       <CloseOut view={view} />
@@ -54,11 +65,14 @@ function Closing({ view }: { view: JobView }) {
 const closingSteps = (pack: Pack, { reached }: JobState) =>
   pack.closing.filter(({ closes }) => closes.length === 0 || closes.some((step) => reached.includes(step)));
 
-function PartLine({ view: { job, state }, fault }: { view: JobView; fault: Fault }) {
+function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault: Fault }) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const part = fault.remedy.part;
   if (!part) return null;
+  if (!hasCard(pack, part)) {
+    return <Button label="Write down the part you fit" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />;
+  }
   const { chosen, fitted } = state.gears[part] ?? {};
   if (!chosen) {
     return (

@@ -35,7 +35,7 @@ export function DataProvider({ children }: { children: ReactNode }) {
   return (
     <PersistQueryClientProvider
       client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '1' }}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '2' }}
       onSuccess={() => client.invalidateQueries()}
     >
       {children}

@@ -1,10 +1,10 @@
 import { foldJob, type Entry, type JobState, type Pack } from '@patient-badger/core';
-import { job, machine, machineModel, shop, type Job, type Machine } from '@patient-badger/contract';
-import { findFamily } from '@patient-badger/knowledge';
+import { job, machine, shop, type Job, type Machine } from '@patient-badger/contract';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import { z } from 'zod';
 import { call } from './api.ts';
+import { usePackOf } from './families.ts';
 import { outbox, type Waiting } from './outbox.ts';
 import { lineState } from './send.ts';
 
@@ -12,15 +12,15 @@ export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(outbox.
 export const useLine = () => useSyncExternalStore(lineState.subscribe, lineState.get, lineState.get);
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });
-export const useModels = () =>
-  useQuery({ queryKey: ['models'], queryFn: () => call('/api/models', z.array(machineModel)), staleTime: 600_000 });
 
 /** Machines on record, with those written down here and not yet sent. */
 export function useMachines() {
   const query = useQuery({ queryKey: ['machines'], queryFn: () => call('/api/machines', z.array(machine)) });
   const waiting = useWaiting();
   const data = useMemo(() => {
-    const local = waiting.flatMap((item): Machine[] => (item.kind === 'machine' ? [{ ...item.machine, modelName: null }] : []));
+    const local = waiting.flatMap((item): Machine[] =>
+      item.kind === 'machine' ? [{ ...item.machine, modelName: null, instruments: false }] : [],
+    );
     const known = new Set(query.data?.map(({ id }) => id));
     return query.data || local.length > 0 ? [...(query.data ?? []), ...local.filter(({ id }) => !known.has(id))] : undefined;
   }, [query.data, waiting]);
@@ -31,13 +31,19 @@ export function useMachines() {
 export function useJobs(state: 'open' | 'closed') {
   const query = useQuery({ queryKey: ['jobs', state], queryFn: () => call(`/api/jobs?state=${state}`, z.array(job)) });
   const waiting = useWaiting();
+  const machines = useMachines().data;
+  const packOf = usePackOf();
   const data = useMemo(() => {
     const local = waiting.flatMap((item) => (item.kind === 'entry' ? [item.entry] : []));
     const known = new Set(query.data?.map(({ id }) => id));
     const begun = state === 'open' ? local.flatMap((each) => (known.has(each.jobId) ? [] : jobFromTakeIn(each))) : [];
     if (!query.data && begun.length === 0) return undefined;
-    return [...(query.data ?? []), ...begun].map((each) => ({ ...each, state: foldJob(each.id, [...each.entries, ...local]) }));
-  }, [query.data, waiting, state]);
+    return [...(query.data ?? []), ...begun].map((each) => ({
+      ...each,
+      state: foldJob(each.id, [...each.entries, ...local]),
+      pack: packOf(each.family, machines?.find(({ id }) => id === each.machineId)?.modelId),
+    }));
+  }, [query.data, waiting, state, machines, packOf]);
   return { ...query, data };
 }
 
@@ -56,21 +62,23 @@ export interface OpenJob {
 /** One job as it is now: what the server has, what other windows wrote, and what waits on this device. */
 export function useJob(id: string): { open: OpenJob | null; isLoading: boolean; error: Error | null } {
   const query = useQuery({ queryKey: ['job', id], queryFn: () => call(`/api/jobs/${id}`, job), retry: 1 });
-  const machines = useMachines();
+  const machines = useMachines().data;
+  const packOf = usePackOf();
   const waiting = useWaiting();
   const open = useMemo(() => {
     const local = waiting.flatMap((item) => (item.kind === 'entry' && item.entry.jobId === id ? [item.entry] : []));
     const found = query.data ?? local.flatMap(jobFromTakeIn)[0];
-    const pack = found && findFamily(found.family);
+    const machine = machines?.find((each) => each.id === found?.machineId);
+    const pack = found && packOf(found.family, machine?.modelId);
     if (!found || !pack) return null;
     const entries = [...found.entries, ...local];
     return {
       job: { ...found, entries },
       state: foldJob(id, entries),
       pack,
-      machine: machines.data?.find((each) => each.id === found.machineId),
+      machine,
     };
-  }, [id, query.data, waiting, machines.data]);
+  }, [id, query.data, waiting, machines, packOf]);
   return { open, isLoading: query.isPending && query.fetchStatus !== 'paused' && !open, error: open ? null : query.error };
 }
 

@@ -1,15 +1,23 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from './Button.tsx';
-import { isTyping } from './isTyping.ts';
 import { Text } from './Text.tsx';
+import { useKeys } from './useKeys.ts';
 
 const KEYS = [
   ['?', 'This sheet'],
   ['b', 'To the bench'],
   ['n', 'Take in a machine'],
-  ['1 … 9', 'Press the result with that number on a look sheet'],
+  ['f', 'Machine families'],
+  ['l', 'Do the next look'],
+  ['v', 'See the reasons and decide'],
+  ['u', 'Take the last look back'],
+  ['Space', 'The step that lies open is done'],
+  ['c', 'Confirm the caution: done so, I take care'],
+  ['1 … 9', 'What was seen, by its number; with two sides first the one, then the other'],
+  ['Enter', 'With two sides: that is what both do'],
+  ['0', 'I cannot tell'],
   ['Tab, Enter', 'Go through everything on the screen and press it'],
   ['Esc', 'Close what is open'],
 ] as const;
@@ -18,17 +26,13 @@ const KEYS = [
 export function KeySheet() {
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === '?') setOpen((was) => !was);
-      if (event.key === 'Escape') setOpen(false);
-      if (event.key === 'b') router.navigate('/');
-      if (event.key === 'n') router.navigate('/take-in');
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [router]);
+  useKeys({
+    '?': () => setOpen((was) => !was),
+    Escape: () => setOpen(false),
+    b: () => router.navigate('/'),
+    n: () => router.navigate('/take-in'),
+    f: () => router.navigate('/families'),
+  });
   if (!open) return null;
   return (
     <View role="dialog" aria-label="Keys" aria-modal className="fixed inset-0 items-center justify-center bg-ink/60 p-4">

@@ -3,11 +3,21 @@ import { likelihoodWord, percent } from './words.ts';
 import { Text } from './Text.tsx';
 
 /** A chance as a word, a figure and a bar: never by colour alone. */
-export function Meter({ chance, className = '' }: { chance: number; className?: string }) {
+export function Meter({ chance, narrow = false, className = '' }: { chance: number; narrow?: boolean; className?: string }) {
+  if (narrow) {
+    return (
+      <View className={className}>
+        <Bar chance={chance} />
+        <Text look="label" className="text-ink">
+          {percent(chance)} {likelihoodWord(chance)}
+        </Text>
+      </View>
+    );
+  }
   return (
     <View className={`flex-row items-center gap-2 ${className}`}>
-      <View className="h-3 min-w-[60px] flex-1 overflow-hidden rounded-sm bg-sunken" aria-hidden>
-        <View className="h-3 bg-heat" style={{ width: `${Math.max(chance > 0.002 ? 2 : 0, chance * 100)}%` }} />
+      <View className="min-w-[60px] flex-1">
+        <Bar chance={chance} />
       </View>
       <Text look="label" className="min-w-[42px] text-right text-ink">
         {percent(chance)}
@@ -18,3 +28,9 @@ export function Meter({ chance, className = '' }: { chance: number; className?: 
     </View>
   );
 }
+
+const Bar = ({ chance }: { chance: number }) => (
+  <View className="h-3 overflow-hidden rounded-sm bg-sunken" aria-hidden>
+    <View className="h-3 bg-heat" style={{ width: `${Math.max(chance > 0.002 ? 2 : 0, chance * 100)}%` }} />
+  </View>
+);

@@ -1,13 +1,22 @@
-import { bodiesOf, type Joint, type MotionOutput, type Pack, type TraceOutput } from '@patient-badger/core';
-import { Pressable, View } from 'react-native';
-import { Meter } from '../design/Meter.tsx';
+import type { Joint, MotionOutput, Pack, TraceOutput } from '@patient-badger/core';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { useColours } from '../design/useColours.ts';
+import { useColours, type Colours } from '../design/useColours.ts';
+import { areTwins, branchesAt, jointBetween, type Branch } from './branches.ts';
 import { BranchGlyph } from './BranchGlyph.tsx';
 import { LinkGlyph } from './LinkGlyph.tsx';
+import { Place, type RunOfShaft } from './Place.tsx';
 import { StationGlyph } from './StationGlyph.tsx';
 import { stationShape } from './stationShape.ts';
-import { stationWords } from './stationWords.ts';
+import { motionWords } from './stationWords.ts';
+
+/** A chain in motion: what each body does, and the angle it has turned to. */
+export interface Chain {
+  readonly output: MotionOutput;
+  readonly angles: Readonly<Record<string, number>>;
+  readonly brokenJoint?: string;
+}
 
 interface Props {
   readonly pack: Pack;
@@ -15,136 +24,189 @@ interface Props {
   readonly trace?: TraceOutput;
   /** How deep each place lies: opening steps still to do, by place. */
   readonly depth?: Readonly<Record<string, number>>;
-  /** In motion: what each body does, and the angle it has turned to. */
-  readonly motion?: { readonly output: MotionOutput; readonly angles: Readonly<Record<string, number>>; readonly brokenJoint?: string };
+  /** In motion: the sound chain, and beside it the one with the fault. */
+  readonly chains?: readonly Chain[];
   readonly onPlace?: (place: string) => void;
+  /** What lies open below one place. */
+  readonly opened?: { readonly place: string; readonly content: ReactNode };
 }
 
 /** The chain from the driver at the top to the output at the bottom; the one picture of the whole job. */
-export function DriveLine({ pack, trace, depth, motion, onPlace }: Props) {
+export function DriveLine(props: Props) {
   const colours = useColours();
-  const nextAt = trace?.next ? pack.looks.find(({ id }) => id === trace.next?.look)?.at : undefined;
-  const suspicion = suspicionByPlace(trace);
+  const nextAt = props.trace?.next ? props.pack.looks.find(({ id }) => id === props.trace?.next?.look)?.at : undefined;
+  const suspectAt = props.pack.faults.find(({ id }) => id === props.trace?.verdict?.fault)?.at;
+  const clothes = { ...props, colours, nextAt, suspectAt, suspicion: suspicionByPlace(props.trace) };
   return (
     <View role="list" aria-label="Drive line">
-      {pack.order.map((id, i) => {
-        const joint = i === 0 ? undefined : jointBetween(pack, pack.order[i - 1] ?? '', id);
-        const beside = pack.outliers.filter((each) => each.beside === id);
-        return (
-          <View key={id} role="listitem">
-            {joint ? (
-              <Place
-                glyph={
-                  <LinkGlyph
-                    type={joint.type}
-                    colours={colours}
-                    lit={nextAt === joint.id || verdictAt(pack, trace) === joint.id}
-                    broken={motion?.brokenJoint === joint.id}
-                  />
-                }
-                name={joint.name ?? joint.id}
-                chance={trace ? suspicion[joint.id] : undefined}
-                next={nextAt === joint.id}
-                depth={depth?.[joint.id]}
-                quiet
-                run={motion?.brokenJoint === joint.id ? undefined : 'through'}
-                onPress={onPlace && (() => onPlace(joint.id))}
-              />
-            ) : null}
-            <Place
-              glyph={
-                <StationGlyph
-                  shape={stationShape(pack.driveline, id, i === 0)}
-                  angle={motion?.angles[id] ?? 0}
-                  colours={colours}
-                  lit={nextAt === id}
-                />
-              }
-              name={pack.driveline.bodies.find((body) => body.id === id)?.name ?? id}
-              chance={trace && !motion ? suspicion[id] : undefined}
-              run={runOf(i, pack.order.length)}
-              words={motion ? stationWords(motion.output.bodies[id]) : undefined}
-              next={nextAt === id}
-              depth={depth?.[id]}
-              onPress={onPlace && (() => onPlace(id))}
-            />
-            {(motion ? [] : beside).map((each) => (
-              <Place
-                key={each.id}
-                name={each.name}
-                glyph={<BranchGlyph colours={colours} lit={nextAt === each.id} last={i === pack.order.length - 1} />}
-                chance={trace ? suspicion[each.id] : undefined}
-                next={nextAt === each.id}
-                depth={depth?.[each.id]}
-                aside
-                run={i === pack.order.length - 1 ? undefined : 'through'}
-                onPress={onPlace && (() => onPlace(each.id))}
-              />
-            ))}
-          </View>
-        );
-      })}
+      <Line clothes={clothes} ids={props.pack.order} />
     </View>
   );
 }
 
-function runOf(i: number, count: number): keyof typeof RUN {
-  if (i === 0) return 'below';
-  return i === count - 1 ? 'above' : 'through';
+interface Clothes extends Props {
+  readonly colours: Colours;
+  readonly nextAt: string | undefined;
+  readonly suspectAt: string | undefined;
+  readonly suspicion: Readonly<Record<string, number>>;
 }
 
-interface PlaceProps {
-  readonly name: string;
-  readonly glyph?: React.ReactNode;
-  readonly chance?: number;
-  readonly words?: string;
-  readonly next: boolean;
-  readonly depth?: number;
-  readonly quiet?: boolean;
-  readonly aside?: boolean;
-  /** How the shaft runs behind the sign, so that the chain is one line however high the words make the row. */
-  readonly run?: keyof typeof RUN;
-  readonly onPress?: () => void;
+interface LineProps {
+  readonly clothes: Clothes;
+  readonly ids: readonly string[];
+  /** The station it branches off. */
+  readonly from?: string;
+  readonly narrow?: boolean;
 }
 
-const RUN = { through: 'bottom-0 top-0', below: 'bottom-0 top-1/2', above: 'bottom-1/2 top-0' } as const;
-
-function Place({ name, glyph, chance, words, next, depth, quiet = false, aside = false, run, onPress }: PlaceProps) {
-  return (
-    <Pressable disabled={!onPress} onPress={onPress} className="flex-row items-center gap-3">
-      {run ? <View aria-hidden className={`absolute left-[32.5px] w-[3px] bg-soft ${RUN[run]}`} /> : null}
-      {/* A view of its own lies above the run; a bare drawing would lie below. */}
-      {glyph ? <View>{glyph}</View> : null}
-      <View className={`flex-1 ${next ? 'rounded-md border-2 border-heat px-2 py-1' : ''}`}>
-        <View className="flex-row flex-wrap items-baseline gap-x-2">
-          <Text look={quiet || aside ? 'soft' : 'strong'} className={quiet || aside ? 'text-ink' : ''}>
-            {name}
-          </Text>
-          {depth ? (
-            <Text look="soft">
-              {depth} {depth === 1 ? 'step' : 'steps'} in
-            </Text>
-          ) : null}
-          {next ? (
-            <Text look="label" className="text-heat">
-              next look
-            </Text>
-          ) : null}
-        </View>
-        {words ? <Text look="soft">{words}</Text> : null}
-        {chance !== undefined && chance >= 0.005 ? <Meter chance={chance} /> : null}
+function Line({ clothes, ids, from, narrow }: LineProps) {
+  const { pack, chains } = clothes;
+  return ids.map((id, i) => {
+    const above = i === 0 ? from : ids[i - 1];
+    const joint = above === undefined ? undefined : jointBetween(pack, above, id);
+    const branches = branchesAt(pack, id);
+    const last = i === ids.length - 1;
+    const goesOn = !last || branches.length > 0;
+    const beside = chains ? [] : pack.outliers.filter((each) => each.beside === id);
+    return (
+      <View key={id} role="listitem">
+        {joint ? <Link clothes={clothes} joint={joint} narrow={narrow} /> : null}
+        <Station clothes={clothes} id={id} first={above === undefined} narrow={narrow} run={runOf(above !== undefined, goesOn)} />
+        {beside.map((each) => (
+          <Row
+            key={each.id}
+            clothes={clothes}
+            place={each.id}
+            name={each.name}
+            glyphs={[<BranchGlyph key="sign" colours={clothes.colours} lit={clothes.nextAt === each.id} last={!goesOn} />]}
+            quiet
+            narrow={narrow}
+            run={goesOn ? 'through' : 'none'}
+          />
+        ))}
+        {last && areTwins(branches) && !chains ? <Twins clothes={clothes} branches={branches} /> : null}
+        {last && areTwins(branches) && !chains
+          ? null
+          : branches.map((branch, b) => (
+              <Lane key={branch.order.join()} clothes={clothes} branch={branch} goesOn={!last || b < branches.length - 1} />
+            ))}
       </View>
-    </Pressable>
+    );
+  });
+}
+
+function runOf(above: boolean, below: boolean): RunOfShaft {
+  if (above && below) return 'through';
+  if (above) return 'above';
+  return below ? 'below' : 'none';
+}
+
+/** Two lanes side by side under a fork. */
+const Twins = ({ clothes, branches }: { clothes: Clothes; branches: readonly Branch[] }) => (
+  <View>
+    <View aria-hidden className="h-4 flex-row">
+      <View className="flex-1">
+        <View className="absolute bottom-0 left-[32.5px] top-0 w-[3px] bg-soft" />
+        <View className="absolute left-[34px] right-0 top-[6px] h-[3px] bg-soft" />
+      </View>
+      <View className="flex-1">
+        <View className="absolute left-0 top-[6px] h-[3px] w-[34px] bg-soft" />
+        <View className="absolute bottom-0 left-[32.5px] top-[6px] w-[3px] bg-soft" />
+      </View>
+    </View>
+    <View className="flex-row">
+      {branches.map((branch) => (
+        <View key={branch.order.join()} role="list" aria-label={branch.name} className="min-w-0 flex-1">
+          <Line clothes={clothes} ids={branch.order} from={branch.from} narrow />
+        </View>
+      ))}
+    </View>
+  </View>
+);
+
+/** A lane set in beside the line, which runs on past it. */
+const Lane = ({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; goesOn: boolean }) => (
+  <View className="pl-[40px]">
+    <View aria-hidden className={`absolute left-[32.5px] top-0 w-[3px] bg-soft ${goesOn ? 'bottom-0' : 'h-[12px]'}`} />
+    <View aria-hidden className="absolute left-[34px] top-[9px] h-[3px] w-[41.5px] bg-soft" />
+    <View className="pl-[80px] pt-[1px]">
+      <Text look="label">{branch.name ?? 'Aside'}</Text>
+    </View>
+    <View role="list" aria-label={branch.name} className="-mt-[12px]">
+      <Line clothes={clothes} ids={branch.order} from={branch.from} narrow={clothes.chains !== undefined} />
+    </View>
+  </View>
+);
+
+function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narrow?: boolean }) {
+  const { chains, colours, nextAt, suspectAt } = clothes;
+  const lit = nextAt === joint.id || suspectAt === joint.id;
+  const broken = chains ? chains.map(({ brokenJoint }) => brokenJoint === joint.id) : [false];
+  return (
+    <Row
+      clothes={clothes}
+      place={joint.id}
+      name={joint.name ?? joint.id}
+      glyphs={broken.map((each, i) => (
+        <LinkGlyph key={i} type={joint.type} colours={colours} lit={lit} broken={each} />
+      ))}
+      words={broken.includes(true) ? [{ text: 'the fault sits here', marked: true }] : undefined}
+      quiet
+      narrow={narrow}
+      run={broken.includes(true) ? 'none' : 'through'}
+    />
   );
 }
 
-const jointBetween = (pack: Pack, above: string, below: string): Joint | undefined =>
-  pack.driveline.joints.find((joint) => {
-    const bodies = bodiesOf(joint);
-    return bodies.includes(above) && bodies.includes(below);
-  });
+interface StationProps {
+  readonly clothes: Clothes;
+  readonly id: string;
+  readonly first: boolean;
+  readonly narrow?: boolean;
+  readonly run: RunOfShaft;
+}
 
-const verdictAt = (pack: Pack, trace: TraceOutput | undefined) => pack.faults.find(({ id }) => id === trace?.verdict?.fault)?.at;
+function Station({ clothes, id, first, narrow, run }: StationProps) {
+  const { pack, chains, colours, nextAt } = clothes;
+  const shape = stationShape(pack.driveline, id, first);
+  const angles = chains ? chains.map((chain) => chain.angles[id] ?? 0) : [0];
+  return (
+    <Row
+      clothes={clothes}
+      place={id}
+      name={pack.driveline.bodies.find((body) => body.id === id)?.name ?? id}
+      glyphs={angles.map((angle, i) => (
+        <StationGlyph key={i} shape={shape} angle={angle} colours={colours} lit={nextAt === id} />
+      ))}
+      words={chains && motionWords(pack, id, chains)}
+      narrow={narrow}
+      run={run}
+    />
+  );
+}
+
+type RowProps = Omit<Parameters<typeof Place>[0], 'chance' | 'next' | 'depth' | 'onPress' | 'expanded'> & {
+  readonly clothes: Clothes;
+  readonly place: string;
+};
+
+/** A place in the clothes of the moment, with what lies open below it. */
+function Row({ clothes: { trace, chains, suspicion, nextAt, depth, onPlace, opened }, place, ...rest }: RowProps) {
+  const open = opened?.place === place;
+  return (
+    <>
+      <Place
+        {...rest}
+        chance={trace && !chains ? suspicion[place] : undefined}
+        next={nextAt === place}
+        depth={depth?.[place]}
+        onPress={onPlace && (() => onPlace(place))}
+        expanded={open}
+      />
+      {open ? opened.content : null}
+    </>
+  );
+}
 
 function suspicionByPlace(trace: TraceOutput | undefined): Record<string, number> {
   const sums: Record<string, number> = {};

@@ -37,9 +37,27 @@ const teeth = (stroke: string) => (
 
 const SIGN: Readonly<Record<Joint['type'], (stroke: string, fill: string) => ReactElement>> = {
   mesh: teeth,
-  bevel: teeth,
-  rack: teeth,
-  differential: teeth,
+  bevel: (stroke) => (
+    <Path
+      d={`M${X - 13} 14 L${X} 30 L${X + 13} 14 M${X - 6} 13 l3 5 M${X + 6} 13 l-3 5`}
+      fill="none"
+      stroke={stroke}
+      strokeWidth={3}
+      strokeLinecap="round"
+    />
+  ),
+  rack: (stroke) => (
+    <Path
+      d={`M${X - 16} 29 h32 M${X - 13} 28 l4 -11 l4 11 l5 -11 l4 11 l5 -11 l4 11`}
+      fill="none"
+      stroke={stroke}
+      strokeWidth={3}
+      strokeLinejoin="round"
+    />
+  ),
+  differential: (stroke) => (
+    <Path d={`M${X - 14} 14 v16 l14 -8 Z M${X + 14} 14 v16 l-14 -8 Z`} fill="none" stroke={stroke} strokeWidth={3} strokeLinejoin="round" />
+  ),
   worm: (stroke) => (
     <Path
       d={`M${X - 15} 29 q4 -16 8 0 q4 -16 8 0 q4 -16 8 0`}

@@ -2,25 +2,34 @@ import { motion, type Fault, type Pack } from '@patient-badger/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
+import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useReducedMotion } from '../design/useScheme.ts';
 import { DriveLine } from './DriveLine.tsx';
 import { useTurning } from './useTurning.ts';
 
-/** The chain in motion: sound, or with a suspected fault put in, so that one knows what to look for. */
+/** How many suspects are offered before one asks for more. */
+const FIRST = 4;
+
+/** The chain in motion: sound, and beside it with a suspected fault put in, so that one knows what to look for. */
 export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly string[] }) {
-  const shown = useMemo(
-    () => suspects.flatMap((id) => pack.faults.filter((each) => each.id === id && modeOf(each))).slice(0, 4),
-    [pack, suspects],
-  );
+  const moving = useMemo(() => suspects.flatMap((id) => pack.faults.filter((each) => each.id === id && modeOf(each))), [pack, suspects]);
   const [faultId, setFaultId] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
   const [running, setRunning] = useState(true);
+  const [speed, setSpeed] = useState<'slow' | 'fast'>('slow');
   const calm = useReducedMotion();
-  const fault = shown.find(({ id }) => id === faultId) ?? null;
-  const output = useMemo(() => run(pack, fault), [pack, fault]);
-  const angles = useTurning(output, output.ratios, running);
+  const shown = all ? moving : moving.slice(0, FIRST);
+  const fault = moving.find(({ id }) => id === faultId) ?? null;
+  const turns = useMemo(() => turnsToPutIn(pack), [pack]);
+  const sound = useMemo(() => run(pack, null, turns), [pack, turns]);
+  const faulty = useMemo(() => (fault ? run(pack, fault, turns) : null), [pack, fault, turns]);
+  const turning = useTurning(running, speed === 'fast' ? 12 : 1);
   const broken = fault && modeOf(fault) !== 'skips' ? fault.at : undefined;
-  const last = pack.order.at(-1) ?? '';
+  const chains = [
+    { output: sound, angles: turning(sound, turns) },
+    ...(faulty ? [{ output: faulty, angles: turning(faulty, turns), brokenJoint: broken }] : []),
+  ];
   return (
     <View className="gap-3">
       <View role="radiogroup" aria-label="What to put into the chain" className="gap-2">
@@ -34,36 +43,68 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
             onPress={() => setFaultId(id)}
           />
         ))}
+        {moving.length > shown.length ? (
+          <Button look="quiet" label={`${moving.length - shown.length} more faults that show in the motion`} onPress={() => setAll(true)} />
+        ) : null}
       </View>
       <Text look="soft">
-        {TURNS} turns put in at the top, under load.
-        {output.inputTurnsToSee === undefined
-          ? ''
-          : ` It takes ${output.inputTurnsToSee.toFixed(1)} turns up there until ${nameOf(pack, last)} has moved 20° and shows it.`}
+        {turns} turns put in at {nameOf(pack, pack.order[0] ?? '')}, under load.
+        {sound.endStop ? ' The chain comes to the end of its travel before that.' : ''} A good gear behind a large reduction looks dead
+        until it has had enough turns.
       </Text>
-      <DriveLine pack={pack} motion={{ output, angles, brokenJoint: broken }} />
+      {fault ? (
+        <View className="flex-row gap-2">
+          <Text look="label" className="w-[68px] text-center">
+            Sound
+          </Text>
+          <Text look="label" className="w-[68px] text-center text-heat">
+            With it
+          </Text>
+        </View>
+      ) : null}
+      <DriveLine pack={pack} chains={chains} />
       {calm ? <Text look="soft">This device asks for no moving pictures: the words beside each station say what it does.</Text> : null}
-      {calm ? null : <Button label={running ? 'Stop the chain' : 'Run the chain'} onPress={() => setRunning(!running)} />}
+      {calm ? null : (
+        <>
+          <Segments
+            label="Speed"
+            options={[
+              ['slow', 'By hand'],
+              ['fast', 'By drill'],
+            ]}
+            value={speed}
+            onChange={setSpeed}
+          />
+          <Button label={running ? 'Stop the chain' : 'Run the chain'} onPress={() => setRunning(!running)} />
+        </>
+      )}
     </View>
   );
 }
-
-const TURNS = 10;
 
 const modeOf = (fault: Fault) => fault.modes.find(({ mode }) => mode)?.mode;
 
 const nameOf = (pack: Pack, id: string) => `the ${pack.driveline.bodies.find((body) => body.id === id)?.name?.toLowerCase() ?? id}`;
 
-function run(pack: Pack, fault: Fault | null) {
+/** A round number of turns after which the slowest body has moved for all to see. */
+function turnsToPutIn(pack: Pack): number {
+  const { ratios } = run(pack, null, 1);
+  const slowest = pack.driveline.bodies
+    .map(({ id, kind }) => Math.abs(ratios[id] ?? 0) / (kind === 'slider' ? 2 : 20 / 360))
+    .filter((rate) => rate > 0);
+  const needed = 1 / Math.min(...slowest, 1);
+  return [10, 20, 50, 100, 200, 500, 1000].find((turns) => turns >= needed) ?? Math.ceil(needed / 1000) * 1000;
+}
+
+function run(pack: Pack, fault: Fault | null, turns: number) {
   const mode = fault && modeOf(fault);
   return motion({
     driveline: pack.driveline,
-    drive: [{ body: pack.order[0] ?? '', turns: TURNS }],
+    drive: [{ body: pack.order[0] ?? '', turns }],
     held: [],
     faults: fault && mode ? [{ joint: fault.at, mode }] : [],
     underLoad: true,
     visibleDeg: 20,
     visibleMm: 2,
-    watch: pack.order.at(-1),
   });
 }

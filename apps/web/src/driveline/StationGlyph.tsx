@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useId, type ReactElement } from 'react';
 import Svg, { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
 import type { Colours } from '../design/useColours.ts';
 import type { StationShape } from './stationShape.ts';
@@ -18,14 +18,17 @@ interface Props {
 /** A body of the chain as what it is, with one marked tooth so that turning shows. */
 export function StationGlyph({ shape, angle, colours, lit = false }: Props) {
   const stroke = lit ? colours.heat : colours.ink;
+  const id = useId();
   return (
     <Svg width={SIZE} height={SIZE} viewBox={`0 0 ${SIZE} ${SIZE}`} aria-hidden>
-      {DRAW[shape]({ angle, stroke, fill: colours.surface, mark: colours.heat, shade: colours.sunken })}
+      {DRAW[shape]({ id, angle, stroke, fill: colours.surface, mark: colours.heat, shade: colours.sunken })}
     </Svg>
   );
 }
 
 interface Pens {
+  /** Names the clip of this one drawing: several stand on a page. */
+  readonly id: string;
   readonly angle: number;
   readonly stroke: string;
   readonly fill: string;
@@ -36,19 +39,19 @@ interface Pens {
 const THREAD_PX = 9;
 
 const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
-  worm: ({ angle, stroke, fill, mark }) => {
+  worm: ({ id, angle, stroke, fill, mark }) => {
     const walk = ((angle / 360) * THREAD_PX) % THREAD_PX;
     const threads = Array.from({ length: 10 }, (_, i) => i * THREAD_PX - 14 + walk);
     return (
       <G>
         <Defs>
-          <ClipPath id="worm">
+          <ClipPath id={id}>
             <Rect x={8} y={20} width={52} height={28} rx={4} />
           </ClipPath>
         </Defs>
         <Rect x={2} y={29} width={64} height={10} fill={fill} stroke={stroke} strokeWidth={2} />
         <Rect x={8} y={20} width={52} height={28} rx={4} fill={fill} />
-        <G clipPath="url(#worm)">
+        <G clipPath={`url(#${id})`}>
           {threads.map((x, i) => (
             <Line key={i} x1={x} y1={48} x2={x + 8} y2={20} stroke={i === 5 ? mark : stroke} strokeWidth={i === 5 ? 4 : 3} />
           ))}
@@ -93,10 +96,98 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
       <Circle cx={MIDDLE + 16} cy={MIDDLE - 27} r={4} fill={mark} />
     </G>
   ),
+  bevel: ({ angle, stroke, fill, mark }) => (
+    <G>
+      <Path d="M14 14 L54 22 L54 46 L14 54 Z" fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
+      {[0, 1, 2, 3, 4].map((i) => {
+        const y = 14 + ((i * 10 + wrapped(angle / 9, 10)) % 40);
+        return (
+          <Line
+            key={i}
+            x1={14}
+            y1={y}
+            x2={54}
+            y2={MIDDLE + (y - MIDDLE) * 0.6}
+            stroke={i === 2 ? mark : stroke}
+            strokeWidth={i === 2 ? 4 : 2.5}
+          />
+        );
+      })}
+      <Rect x={54} y={28} width={10} height={12} fill={fill} stroke={stroke} strokeWidth={2} />
+    </G>
+  ),
+  sector: ({ angle, stroke, fill, mark }) => (
+    <G transform={`rotate(${swing(angle)} ${MIDDLE} 14)`}>
+      <Path d={sectorOutline} fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
+      <Circle cx={MIDDLE} cy={14} r={5} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      <Circle cx={MIDDLE} cy={46} r={4} fill={mark} />
+    </G>
+  ),
+  screw: ({ angle, stroke, fill, mark }) => (
+    <G>
+      <Rect x={4} y={27} width={60} height={14} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      {[0, 1, 2, 3, 4, 5, 6].map((i) => {
+        const x = 6 + ((i * 8 + wrapped(angle / 45, 8)) % 56);
+        return <Line key={i} x1={x} y1={41} x2={x + 4} y2={27} stroke={i === 3 ? mark : stroke} strokeWidth={i === 3 ? 4 : 2.5} />;
+      })}
+    </G>
+  ),
+  nut: ({ angle, stroke, fill, mark }) => (
+    <G>
+      <Line x1={2} y1={MIDDLE} x2={66} y2={MIDDLE} stroke={stroke} strokeWidth={6} strokeDasharray="4 3" />
+      <G transform={`translate(${swing(angle / 6) / 2} 0)`}>
+        <Rect x={20} y={18} width={28} height={32} rx={4} fill={fill} stroke={stroke} strokeWidth={2.5} />
+        <Circle cx={MIDDLE} cy={26} r={4} fill={mark} />
+      </G>
+    </G>
+  ),
+  rack: ({ angle, stroke, fill, mark }) => (
+    <G transform={`translate(${swing(angle / 40) / 2} 0)`}>
+      <Path d={rackOutline} fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
+      <Circle cx={MIDDLE} cy={42} r={4} fill={mark} />
+    </G>
+  ),
+  cage: ({ angle, stroke, fill, mark }) => (
+    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
+      <Circle cx={MIDDLE} cy={MIDDLE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      <Path
+        d={`M${MIDDLE - 16} ${MIDDLE - 8} v16 l10 -8 Z M${MIDDLE + 16} ${MIDDLE - 8} v16 l-10 -8 Z`}
+        fill="none"
+        stroke={stroke}
+        strokeWidth={2.5}
+      />
+      <Path
+        d={`M${MIDDLE - 8} ${MIDDLE - 16} h16 l-8 10 Z M${MIDDLE - 8} ${MIDDLE + 16} h16 l-8 -10 Z`}
+        fill="none"
+        stroke={stroke}
+        strokeWidth={2.5}
+      />
+      <Circle cx={MIDDLE} cy={11} r={4} fill={mark} />
+    </G>
+  ),
   slider: ({ angle, stroke, fill, mark }) => (
-    <G transform={`translate(${(angle / 360) * 6} 0)`}>
+    <G transform={`translate(${swing(angle / 40) / 2} 0)`}>
       <Rect x={10} y={24} width={48} height={20} fill={fill} stroke={stroke} strokeWidth={2.5} />
       <Circle cx={20} cy={34} r={4} fill={mark} />
     </G>
   ),
 };
+
+const wrapped = (value: number, span: number) => ((value % span) + span) % span;
+
+/** To and fro between −20 and 20: what slides or swings would leave the picture otherwise. */
+const swing = (value: number) => 20 * (2 * Math.abs(wrapped(value / 80 + 0.75, 1) * 2 - 1) - 1);
+
+const sectorOutline = (() => {
+  const teeth = Array.from({ length: 7 }, (_, i) => {
+    const at = (deg: number, radius: number) => {
+      const turn = (deg * Math.PI) / 180;
+      return `${(MIDDLE + radius * Math.sin(turn)).toFixed(1)} ${(14 + radius * Math.cos(turn)).toFixed(1)}`;
+    };
+    const from = -42 + i * 12;
+    return `L${at(from, 40)} L${at(from + 3, 47)} L${at(from + 7, 47)} L${at(from + 10, 40)}`;
+  });
+  return `M${MIDDLE - 6} 12 ${teeth.join(' ')} L${MIDDLE + 6} 12 Z`;
+})();
+
+const rackOutline = `M6 50 V30 ${Array.from({ length: 5 }, (_, i) => `L${8 + i * 11} 30 l3 -10 h4 l3 10`).join(' ')} L62 30 V50 Z`;

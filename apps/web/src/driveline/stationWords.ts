@@ -1,4 +1,4 @@
-import type { MotionOutput } from '@patient-badger/core';
+import type { MotionOutput, Pack } from '@patient-badger/core';
 
 type BodyMotion = MotionOutput['bodies'][string];
 
@@ -21,6 +21,30 @@ export function stationWords(motion: BodyMotion | undefined): string {
 function turnsText(turns: number): string {
   const size = Math.abs(turns);
   const way = turns < 0 ? 'the other way' : 'the same way';
-  if (size < 0.1) return `${(size * 360).toFixed(0)}°, ${way}`;
+  if (size < 0.1) return `${(size * 360).toFixed(size * 360 < 10 ? 1 : 0)}°, ${way}`;
   return `${size.toFixed(size < 10 ? 2 : 0)} ${size === 1 ? 'turn' : 'turns'}, ${way}`;
+}
+
+interface Running {
+  readonly output: MotionOutput;
+}
+
+/** What a body does on the sound chain, how long one must turn to see it, and what it does on the other chain where that differs. */
+export function motionWords(pack: Pack, body: string, [sound, faulty]: readonly Running[]): { text: string; marked?: boolean }[] {
+  const usual = stationWords(sound?.output.bodies[body]);
+  const driver = body === pack.order[0];
+  const lines: { text: string; marked?: boolean }[] = [{ text: faulty ? `sound: ${usual}` : usual }];
+  const needed = driver ? null : turnsToShow(pack, body, sound?.output.ratios[body] ?? 0);
+  if (needed) lines.push({ text: needed });
+  if (!faulty) return lines;
+  const here = stationWords(faulty.output.bodies[body]);
+  return here === usual ? lines : [...lines, { text: `with it: ${here}`, marked: true }];
+}
+
+/** How many turns go in at the top until a sound body shows it, where that is more than one would give it without thinking. */
+function turnsToShow(pack: Pack, body: string, ratio: number): string | null {
+  if (ratio === 0) return null;
+  const slides = pack.driveline.bodies.find(({ id }) => id === body)?.kind === 'slider';
+  const turns = (slides ? 2 : 20 / 360) / Math.abs(ratio);
+  return turns < 1 ? null : `shows ${slides ? '2 mm' : '20°'} after ${turns < 10 ? turns.toFixed(1) : Math.round(turns)} turns`;
 }

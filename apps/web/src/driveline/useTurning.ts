@@ -6,22 +6,33 @@ import { useReducedMotion } from '../design/useScheme.ts';
 const TURNS_A_SECOND = 0.6;
 const FRAME_MS = 33;
 
-/** Angles of all bodies while the chain runs, from their turns per turn of the driver. Stands still where motion is not wanted. */
-export function useTurning(output: MotionOutput, ratios: Readonly<Record<string, number>>, running: boolean): Record<string, number> {
-  const [seconds, setSeconds] = useState(0);
+type Angles = Record<string, number>;
+
+/**
+ * The angles of all bodies of a chain while it runs, from what they did for the turns put in; one that
+ * jumps goes on at its usual ratio while it catches. Stands still where motion is not wanted.
+ */
+export function useTurning(running: boolean, speed = 1): (output: MotionOutput, putIn: number) => Angles {
+  const [driver, setDriver] = useState(0);
   const calm = useReducedMotion();
   useEffect(() => {
     if (!running || calm) return;
-    const started = performance.now() - seconds * 1000;
-    const timer = setInterval(() => setSeconds((performance.now() - started) / 1000), FRAME_MS);
+    let last = performance.now();
+    const timer = setInterval(() => {
+      const now = performance.now();
+      const turned = ((now - last) / 1000) * TURNS_A_SECOND * speed;
+      last = now;
+      setDriver((was) => was + turned);
+    }, FRAME_MS);
     return () => clearInterval(timer);
-    // Started again only when the running changes; `seconds` then carries on from where it stood.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [running, calm]);
-  const driver = seconds * TURNS_A_SECOND;
-  return Object.fromEntries(
-    Object.entries(output.bodies).map(([id, { state }]) => [id, 360 * (ratios[id] ?? 0) * progress(state, driver)]),
-  );
+  }, [running, calm, speed]);
+  return ({ bodies, ratios, endStop }, putIn) =>
+    Object.fromEntries(
+      Object.entries(bodies).map(([id, { state, turns, travelMm }]) => {
+        const ratio = state === 'turns' ? (turns ?? travelMm ?? 0) / (endStop?.input ?? putIn) : (ratios[id] ?? 0);
+        return [id, 360 * ratio * progress(state, driver)];
+      }),
+    );
 }
 
 function progress(state: MotionOutput['bodies'][string]['state'], driver: number): number {

@@ -9,10 +9,13 @@ import { Card } from '../design/Card.tsx';
 import { Overlay } from '../design/Overlay.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { instrumentOn } from '../instrument/instruments.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { CandidateList } from './CandidateList.tsx';
 import { candidateKey } from './candidateKey.ts';
+import { hasCard } from './hasCard.ts';
+import { NoCardYet } from './NoCardYet.tsx';
 import { Pad } from './Pad.tsx';
 import { WORM_WORDS } from './quantities.ts';
 import { shapeOf } from './shapeOf.ts';
@@ -20,11 +23,15 @@ import { useIdentification } from './useIdentification.ts';
 import { WormDrawing } from './WormDrawing.tsx';
 
 /** The gear card: dimensions tapped on the drawing, candidates that change as they are read. */
-export const GearScreen = () => <GearFrame stage="measure">{(view, card) => <Measuring view={view} card={card} />}</GearFrame>;
+export const GearScreen = () => (
+  <GearFrame stage="measure">
+    {(view, card) => (hasCard(view.pack, card.id) ? <Measuring view={view} card={card} /> : <NoCardYet view={view} card={card} />)}
+  </GearFrame>
+);
 
 const NAMES = Object.fromEntries(Object.entries(WORM_WORDS).map(([id, { short }]) => [id, short])) as Record<WormQuantity, string>;
 
-function Measuring({ view: { job, state }, card }: { view: JobView; card: GearCard }) {
+function Measuring({ view: { job, state, machine }, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const [quantity, setQuantity] = useState<WormQuantity | null>(null);
@@ -47,6 +54,7 @@ function Measuring({ view: { job, state }, card }: { view: JobView; card: GearCa
             quantity={quantity}
             last={gear.readings[quantity]?.at(-1)?.entered}
             onClose={() => setQuantity(null)}
+            caliper={machine?.instruments ? (unit) => instrumentOn(job.id, 'caliper').read({ gear: card.id, quantity, unit }) : undefined}
             onKeep={(entered) => {
               void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered });
               setQuantity(null);

@@ -1,4 +1,14 @@
-import { INSTRUMENTS, LENGTH_UNITS, parseReading, toMm, type InstrumentId, type Measured, type WormQuantity } from '@patient-badger/core';
+import {
+  INSTRUMENTS,
+  LENGTH_UNITS,
+  parseReading,
+  toMm,
+  trueValue,
+  type InstrumentId,
+  type InstrumentReading,
+  type Measured,
+  type WormQuantity,
+} from '@patient-badger/core';
 import Delete from 'lucide-react-native/icons/delete';
 import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -22,13 +32,15 @@ interface Props {
   readonly last?: string;
   readonly onKeep: (entered: Entered) => void;
   readonly onClose: () => void;
+  /** Reads the caliper on the bench, in the unit asked for, where it can be put to this gear. */
+  readonly caliper?: (unit: 'mm' | 'in') => Promise<InstrumentReading>;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as const;
 const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
 
 /** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
-export function Pad({ quantity, last, onKeep, onClose }: Props) {
+export function Pad({ quantity, last, onKeep, onClose, caliper }: Props) {
   const words = WORM_WORDS[quantity];
   const colours = useColours();
   const unit = lengthUnit.use();
@@ -53,6 +65,17 @@ export function Pad({ quantity, last, onKeep, onClose }: Props) {
   const press = (key: string) => {
     setProblem(null);
     setTyped((was) => (was + key).slice(0, 12));
+  };
+  const fromCaliper = async () => {
+    try {
+      const shown = await caliper?.(unit === 'mm' ? 'mm' : 'in');
+      if (!shown) return;
+      setTyped(String(Number((trueValue(shown) * (unit === 'thou' ? 1000 : 1)).toFixed(unit === 'inch' ? 4 : 2))));
+      const { atRest = 0 } = shown;
+      setProblem(atRest === 0 ? null : `The jaws stood at ${atRest} ${shown.unit} when shut; that is taken off.`);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
   };
   usePadKeys(press, () => setTyped((was) => was.slice(0, -1)), keep, onClose);
 
@@ -127,6 +150,9 @@ export function Pad({ quantity, last, onKeep, onClose }: Props) {
             />
           ))}
         </View>
+      ) : null}
+      {caliper && words.kind === 'length' && tool.id === 'digitalCaliper' ? (
+        <Button label="From the caliper" testID="from-caliper" onPress={() => void fromCaliper()} />
       ) : null}
       <View className="flex-row gap-2">
         <Button className="flex-1" label="Close" onPress={onClose} />

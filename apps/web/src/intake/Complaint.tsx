@@ -1,4 +1,4 @@
-import type { Facts, Pack } from '@patient-badger/core';
+import { COMPLAINT_FACT, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -9,19 +9,26 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../design/Screen.tsx';
 import { Text } from '../design/Text.tsx';
+import { nearestComplaint } from '../families/search.ts';
 
 /** What the owner says, and what is known of the machine that makes some faults more likely. */
 export function Complaint({ machine, pack, onOther }: { machine: Machine | MachineDraft; pack: Pack; onOther: () => void }) {
   const router = useRouter();
-  const [complaint, setComplaint] = useState('');
+  const [words, setWords] = useState('');
   const [facts, setFacts] = useState<Facts>(machine.facts);
   const [problem, setProblem] = useState<string | null>(null);
+  const said = pack.complaints.find(({ id }) => id === facts[COMPLAINT_FACT]);
 
+  const say = (complaint: Said | null, text = words) => {
+    setWords(text);
+    const { [COMPLAINT_FACT]: _, ...rest } = facts;
+    setFacts(complaint ? { ...rest, [COMPLAINT_FACT]: complaint.id } : rest);
+  };
   const start = async () => {
-    if (complaint.trim() === '') return setProblem('Write what the owner says, or press one of the sentences.');
+    if (words.trim() === '') return setProblem('Write what the owner says, or press one of the sentences.');
     const jobId = newJobId();
     try {
-      await record(jobId, { kind: 'takenIn', machineId: machine.id, family: pack.id, complaint: complaint.trim(), facts });
+      await record(jobId, { kind: 'takenIn', machineId: machine.id, family: pack.id, complaint: words.trim(), facts });
       router.navigate(`/jobs/${jobId}`);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
@@ -40,17 +47,20 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
         </>
       }
     >
-      <Field label="What does the owner say?" value={complaint} onChangeText={setComplaint} multiline numberOfLines={3} />
+      <Field label="What does the owner say?" value={words} onChangeText={setWords} multiline numberOfLines={3} />
+      <Meaning pack={pack} words={words} said={said} onSay={(complaint) => say(complaint)} />
       <View className="flex-row flex-wrap gap-2">
-        {pack.complaints.map((each) => (
-          <Button
-            key={each}
-            className="max-w-full"
-            label={each}
-            look={complaint === each ? 'chosen' : 'plain'}
-            onPress={() => setComplaint(each)}
-          />
-        ))}
+        {pack.complaints.flatMap((each) =>
+          each.says.map((text) => (
+            <Button
+              key={text}
+              className="max-w-full"
+              label={text}
+              look={words === text ? 'chosen' : 'plain'}
+              onPress={() => say(each, text)}
+            />
+          )),
+        )}
       </View>
       <Card>
         <Text look="head">What is known of it</Text>
@@ -61,6 +71,37 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       </Card>
       <Button look="quiet" label="Another machine" onPress={onOther} />
     </Screen>
+  );
+}
+
+interface MeaningProps {
+  readonly pack: Pack;
+  readonly words: string;
+  readonly said: Said | undefined;
+  readonly onSay: (complaint: Said | null) => void;
+}
+
+/** What the words are taken to mean. Free words move nothing until somebody says which complaint they are. */
+function Meaning({ pack, words, said, onSay }: MeaningProps) {
+  if (said) {
+    return (
+      <Card tone="sunken">
+        <Text look="label">Taken as</Text>
+        <Text look="strong">{said.says[0]}</Text>
+        <Text look="soft">It makes some faults likelier from the start; the trail says which.</Text>
+        <Button look="quiet" label="It does not mean that" onPress={() => onSay(null)} />
+      </Card>
+    );
+  }
+  const near = nearestComplaint(pack, words);
+  const meant = pack.complaints.find(({ id }) => id === near?.complaint);
+  if (!near || !meant) return null;
+  return (
+    <Button
+      label={`Does it mean: ${near.says}?`}
+      detail="Press if so. If not, the words are kept and move nothing."
+      onPress={() => onSay(meant)}
+    />
   );
 }
 

@@ -1,16 +1,16 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { machineDraft, type MachineDraft } from '@patient-badger/contract';
-import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { z } from 'zod';
 import { recordMachine } from '../data/outbox.ts';
-import { useModels } from '../data/queries.ts';
+import { useFamilies, useModels } from '../data/families.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { FamilyChoice } from '../families/FamilyChoice.tsx';
 
 const form = machineDraft.omit({ id: true });
 type Form = z.input<typeof form>;
@@ -21,15 +21,29 @@ const FIELDS = [
   ['serial', 'Serial plate'],
 ] as const;
 
+interface Props {
+  /** The family it was looked up under, where it was. */
+  readonly family?: string;
+  readonly onAdded: (machine: MachineDraft) => void;
+  readonly onCancel: () => void;
+}
+
 /** Writes down a machine that is not on record. */
-export function NewMachine({ onAdded, onCancel }: { onAdded: (machine: MachineDraft) => void; onCancel: () => void }) {
+export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
   const models = useModels().data ?? [];
+  const families = useFamilies();
   const [problem, setProblem] = useState<string | null>(null);
-  const { control, handleSubmit, setValue } = useForm<Form, unknown, z.output<typeof form>>({
+  const {
+    control,
+    handleSubmit,
+    setValue,
+    formState: { errors },
+  } = useForm<Form, unknown, z.output<typeof form>>({
     resolver: zodResolver(form),
-    defaultValues: { label: '', owner: '', serial: '', modelId: null, family: FAMILIES[0]?.id ?? '', facts: {} },
+    defaultValues: { label: '', owner: '', serial: '', modelId: null, family: asked ?? '', facts: {} },
   });
   const [family, modelId] = useWatch({ control, name: ['family', 'modelId'] });
+  const ofFamily = models.filter((each) => each.family === family);
   const add = handleSubmit(async (draft) => {
     try {
       onAdded(await recordMachine(draft));
@@ -51,25 +65,21 @@ export function NewMachine({ onAdded, onCancel }: { onAdded: (machine: MachineDr
       ))}
       <Card>
         <Text look="head">Kind of chain</Text>
-        <View role="radiogroup" aria-label="Kind of chain" className="gap-2">
-          {FAMILIES.map(({ id, name, summary }) => (
-            <Button
-              key={id}
-              label={name}
-              detail={summary}
-              look={family === id ? 'chosen' : 'plain'}
-              checked={family === id}
-              onPress={() => setValue('family', id)}
-            />
-          ))}
-        </View>
+        <FamilyChoice
+          families={families}
+          chosen={family}
+          onChoose={(id) => {
+            setValue('family', id, { shouldValidate: true });
+            setValue('modelId', null);
+          }}
+        />
+        {errors.family ? <Text look="danger">Choose what kind of chain it has: type what it is or what it does wrong.</Text> : null}
       </Card>
-      <Card>
-        <Text look="head">Model, if it is one of these</Text>
-        <View role="radiogroup" aria-label="Model" className="gap-2">
-          {models
-            .filter((each) => each.family === findFamily(family)?.id)
-            .map(({ id, maker, code, note }) => (
+      {ofFamily.length === 0 ? null : (
+        <Card>
+          <Text look="head">Model, if it is one of these</Text>
+          <View role="radiogroup" aria-label="Model" className="gap-2">
+            {ofFamily.map(({ id, maker, code, note }) => (
               <Button
                 key={id}
                 label={`${maker} ${code}`}
@@ -79,8 +89,9 @@ export function NewMachine({ onAdded, onCancel }: { onAdded: (machine: MachineDr
                 onPress={() => setValue('modelId', modelId === id ? null : id)}
               />
             ))}
-        </View>
-      </Card>
+          </View>
+        </Card>
+      )}
       {problem ? <Text look="danger">{problem}</Text> : null}
       <Button look="primary" big label="Write it down" onPress={() => void add()} />
       <Button look="quiet" label="Back to the list" onPress={onCancel} />

@@ -1,6 +1,7 @@
 import type { Machine, MachineDraft } from '@patient-badger/contract';
-import { findFamily } from '@patient-badger/knowledge';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
+import { useFamilies, usePackOf } from '../data/families.ts';
 import { useMachines } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -14,39 +15,50 @@ type Taken = Machine | MachineDraft;
 
 /** A machine comes in: find it or write it down, then what its owner says. */
 export function TakeInScreen() {
+  const { family } = useLocalSearchParams<{ family?: string }>();
   const [machine, setMachine] = useState<Taken | null>(null);
   const [adding, setAdding] = useState(false);
-  const pack = machine && findFamily(machine.family);
+  const packOf = usePackOf();
+  const pack = machine && packOf(machine.family, machine.modelId);
   if (machine && pack) return <Complaint machine={machine} pack={pack} onOther={() => setMachine(null)} />;
   return (
     <Screen title="Take in a machine" back="/">
       {adding ? (
-        <NewMachine onAdded={setMachine} onCancel={() => setAdding(false)} />
+        <NewMachine family={family} onAdded={setMachine} onCancel={() => setAdding(false)} />
       ) : (
-        <Choose onChoose={setMachine} onAdd={() => setAdding(true)} />
+        <Choose family={family} onChoose={setMachine} onAdd={() => setAdding(true)} />
       )}
     </Screen>
   );
 }
 
-function Choose({ onChoose, onAdd }: { onChoose: (machine: Taken) => void; onAdd: () => void }) {
+interface ChooseProps {
+  /** Only machines of this family. */
+  readonly family: string | undefined;
+  readonly onChoose: (machine: Taken) => void;
+  readonly onAdd: () => void;
+}
+
+function Choose({ family, onChoose, onAdd }: ChooseProps) {
+  const families = useFamilies();
   const machines = useMachines();
   const [sought, setSought] = useState('');
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = machines.data?.filter(({ label, owner, serial, modelName }) => {
-    const text = `${label} ${owner} ${serial} ${modelName ?? ''}`.toLowerCase();
-    return words.every((word) => text.includes(word));
+  const kind = (id: string) => families.find((each) => each.id === id)?.name ?? '';
+  const found = machines.data?.filter((each) => {
+    const text = `${each.label} ${each.owner} ${each.serial} ${each.modelName ?? ''} ${kind(each.family)}`.toLowerCase();
+    return (family === undefined || each.family === family) && words.every((word) => text.includes(word));
   });
   return (
     <>
-      <Field label="Find it by name, owner, model or serial plate" value={sought} onChangeText={setSought} />
+      <Field label="Find it by name, owner, model, kind or serial plate" value={sought} onChangeText={setSought} />
       <Button label="It is not on the list: write it down" onPress={onAdd} />
       {found?.map((machine) => (
         <Button
           key={machine.id}
           big
           label={machine.label}
-          detail={[machine.owner, machine.modelName, machine.serial].filter(Boolean).join(' · ')}
+          detail={[machine.owner, machine.modelName ?? kind(machine.family), machine.serial].filter(Boolean).join(' · ')}
           onPress={() => onChoose(machine)}
         />
       ))}

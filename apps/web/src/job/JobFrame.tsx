@@ -1,3 +1,4 @@
+import { toSetRight } from '@patient-badger/core';
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
@@ -7,8 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Screen } from '../design/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWide } from '../design/useScheme.ts';
-import { depthByPlace } from '../driveline/depth.ts';
-import { DriveLine } from '../driveline/DriveLine.tsx';
+import { SuspicionLine } from '../trace/SuspicionLine.tsx';
 import { Trail } from '../trace/Trail.tsx';
 import type { JobView } from './JobView.ts';
 import { StageBar, type Stage } from './StageBar.tsx';
@@ -48,7 +48,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
       wide={wide}
       scrollKey={state.closed ? 'closed' : 'open'}
       foot={foot?.(view)}
-      below={<StageBar jobId={job.id} stage={stage} gear={pack.gears[0]?.id} />}
+      below={<StageBar jobId={job.id} stage={stage} gear={gearInQuestion(open)} />}
     >
       {pack.safetyCritical ? (
         <Card tone="danger">
@@ -59,7 +59,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
       {wide ? (
         <View className="flex-row items-start gap-6">
           <View className="w-[330px]">
-            <DriveLine pack={pack} trace={trace} depth={depthByPlace(pack, state.reached)} />
+            <SuspicionLine view={view} />
           </View>
           <View className="min-w-0 flex-1 gap-4">{children(view)}</View>
           <View className="w-[280px]">
@@ -71,4 +71,10 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
       )}
     </Screen>
   );
+}
+
+/** The gear that the stages of measuring and matching open on: the one that has to be replaced, or one the app has a card for. */
+function gearInQuestion({ pack, state }: OpenJob): string | undefined {
+  const wanted = toSetRight(pack, state).flatMap(({ remedy }) => remedy.part ?? [])[0];
+  return wanted ?? (pack.gears.find(({ type }) => type === 'worm') ?? pack.gears[0])?.id;
 }

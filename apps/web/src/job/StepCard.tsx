@@ -4,6 +4,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { useKeys } from '../design/useKeys.ts';
 import { minutesText } from '../design/words.ts';
 import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
 
@@ -28,6 +29,7 @@ export function StepCard({ jobId, state, pack, step, entry, testID }: Props) {
   const { write, problem } = useRecord(jobId);
   const cautions = cautionsOn(pack, step.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
+  useKeys({ ' ': blocked ? undefined : () => void write(entry) });
   return (
     <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">

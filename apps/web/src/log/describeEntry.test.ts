@@ -10,6 +10,12 @@ const LINES: readonly [EntryPayload, string][] = [
   [{ kind: 'lookRecorded', look: 'tank-level', result: 'full' }, 'Look into the oil tank: Full, has not gone down'],
   [{ kind: 'lookRecorded', look: 'worm-watch-pinion', result: 'less' }, 'Turn the worm, watch the pinion: It moves now and then, jumps'],
   [{ kind: 'lookRecorded', look: 'tank-level', result: 'cannot-tell' }, 'Look into the oil tank: Could not tell'],
+  [
+    { kind: 'lookRecorded', look: 'tank-level', result: 'full', reading: { instrument: 'eye', value: 12.5, unit: 'mm' } },
+    'Look into the oil tank: Full, has not gone down (12.5 mm)',
+  ],
+  [{ kind: 'faultFound', fault: 'chips-packed', probability: 0.9 }, 'Found: Chips and gummed oil packed round the worm'],
+  [{ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.4, note: 'Nut in the oilway' }, 'Decided: Nut in the oilway'],
   [{ kind: 'stepDone', step: 'drum-off' }, 'Opened: Drum off, worm in view'],
   [
     { kind: 'cautionAcknowledged', caution: 'flying-clip' },

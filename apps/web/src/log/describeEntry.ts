@@ -1,5 +1,6 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { WORM_WORDS } from '../gear/quantities.ts';
+import { readingText } from '../instrument/readingText.ts';
 import { resultName } from '../trace/Trail.tsx';
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
@@ -11,7 +12,7 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'takenIn':
       return `Taken in: “${payload.complaint}”`;
     case 'lookRecorded':
-      return `${nameIn(pack.looks, payload.look)}: ${resultName(pack, payload.look, payload.result)}`;
+      return `${nameIn(pack.looks, payload.look)}: ${resultName(pack, payload.look, payload.result)}${payload.reading ? ` (${readingText(payload.reading)})` : ''}`;
     case 'stepDone':
       return `Opened: ${nameIn(pack.steps, payload.step)}`;
     case 'cautionAcknowledged':
@@ -22,8 +23,10 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `${payload.hand === 'right' ? 'Right' : 'Left'}-hand thread`;
     case 'photoTaken':
       return 'Photo taken';
+    case 'faultFound':
+      return `Found: ${nameIn(pack.faults, payload.fault)}`;
     case 'decided':
-      return `Decided: ${nameIn(pack.faults, payload.fault)}`;
+      return `Decided: ${payload.note ?? nameIn(pack.faults, payload.fault)}`;
     case 'partChosen':
       return `Part chosen: ${payload.partNumber}`;
     case 'partFitted':

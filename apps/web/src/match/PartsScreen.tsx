@@ -10,6 +10,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { candidateKey } from '../gear/candidateKey.ts';
+import { hasCard } from '../gear/hasCard.ts';
 import { useIdentification } from '../gear/useIdentification.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -28,6 +29,15 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const candidates = found.data?.candidates ?? [];
   const candidate = candidates.find((each) => candidateKey(each) === pick) ?? candidates[0];
   const wanted = candidate && gear ? wantedWorm(candidate, gear, card) : null;
+  if (!hasCard(view.pack, card.id)) {
+    return (
+      <Card tone="sunken">
+        <Text look="head">No search for this gear yet</Text>
+        <Text>The app can match worms so far. Write down what you measured and the part you will fit.</Text>
+        <Button look="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+      </Card>
+    );
+  }
   if (!wanted) {
     return (
       <Card tone="sunken">

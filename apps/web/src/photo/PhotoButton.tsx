@@ -8,17 +8,26 @@ import { useWaiting } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { cameraPicture } from '../instrument/instruments.ts';
 import { pickPhoto } from './pickPhoto.ts';
 
+interface Props {
+  readonly jobId: string;
+  readonly about: string;
+  readonly state: JobState;
+  /** The bench camera can be pointed at it. */
+  readonly camera?: boolean;
+}
+
 /** Takes a photo of what is looked at, and shows those taken. Kept on the device until it has arrived. */
-export function PhotoButton({ jobId, about, state }: { jobId: string; about: string; state: JobState }) {
+export function PhotoButton({ jobId, about, state, camera = false }: Props) {
   const colours = useColours();
   const [problem, setProblem] = useState<string | null>(null);
   const waiting = useWaiting().filter((item) => item.kind === 'photo' && item.jobId === jobId && item.about === about);
   const taken = state.photos.filter((each) => each.about === about);
-  const take = async () => {
+  const take = async (from: () => Promise<Blob | null>) => {
     try {
-      const file = await pickPhoto();
+      const file = await from();
       if (!file) return;
       const refused = await refusal(file);
       setProblem(refused);
@@ -29,7 +38,8 @@ export function PhotoButton({ jobId, about, state }: { jobId: string; about: str
   };
   return (
     <View className="gap-2">
-      <Button label="Take a photo" icon={<Camera color={colours.accent} size={24} />} onPress={() => void take()} />
+      <Button label="Take a photo" icon={<Camera color={colours.accent} size={24} />} onPress={() => void take(pickPhoto)} />
+      {camera ? <Button look="quiet" label="From the bench camera" onPress={() => void take(() => cameraPicture(jobId, about))} /> : null}
       {problem ? <Text look="danger">{problem}</Text> : null}
       {waiting.map((item) => (
         <Text key={item.key} look={item.refused ? 'danger' : 'soft'}>

@@ -6,6 +6,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { useKeys } from '../design/useKeys.ts';
 
 /** Cautions that want a deliberate word because somebody can be hurt, and have not had it on this job. */
 export const useUnacknowledged = (state: JobState, cautions: readonly Caution[]) =>
@@ -15,6 +16,8 @@ export const useUnacknowledged = (state: JobState, cautions: readonly Caution[])
 export function Cautions({ jobId, state, cautions }: { jobId: string; state: JobState; cautions: readonly Caution[] }) {
   const colours = useColours();
   const { write, problem } = useRecord(jobId);
+  const [first] = useUnacknowledged(state, cautions);
+  useKeys({ c: first && (() => void write({ kind: 'cautionAcknowledged', caution: first.id })) });
   if (cautions.length === 0) return null;
   return (
     <View className="gap-2">

@@ -1,18 +1,38 @@
-import { CANNOT_TELL, cautionsOn, packModel, stepsToReach, type Look } from '@patient-badger/core';
+import {
+  CANNOT_TELL,
+  cautionsOn,
+  healthyMisread,
+  packModel,
+  resultOfFigure,
+  resultOfTurns,
+  soundMovement,
+  stepsToReach,
+  type InstrumentReading,
+  type KinematicLook,
+  type Look,
+  type Pack,
+  type TableLook,
+} from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { isTyping } from '../design/isTyping.ts';
 import { Text } from '../design/Text.tsx';
+import { useKeys } from '../design/useKeys.ts';
 import { minutesText, percent } from '../design/words.ts';
+import { InstrumentCard } from '../instrument/InstrumentCard.tsx';
+import { figureText } from '../instrument/readingText.ts';
+import { TypedFigure } from '../instrument/TypedFigure.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Cautions, useUnacknowledged } from './Cautions.tsx';
 import { OpeningSteps } from './OpeningSteps.tsx';
+import { Results } from './Results.tsx';
+import { TwoSides } from './TwoSides.tsx';
+import { resultName } from './Trail.tsx';
+import { seeText } from './seeText.ts';
 
 /** One look: what to do, how long, what can hurt, and what came of it. */
 export function LookScreen() {
@@ -28,19 +48,18 @@ export function LookScreen() {
 }
 
 function Looking({ view, look }: { view: JobView; look: Look }) {
-  const { job, pack, state } = view;
+  const { job, pack, state, machine } = view;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const steps = stepsToReach(pack, look.needs, new Set(state.reached));
   const cautions = cautionsOn(pack, look.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
-  const results = packModel(pack).outcomes.get(look.id) ?? [];
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
 
-  const say = async (result: string) => {
-    if (await write({ kind: 'lookRecorded', look: look.id, result })) router.navigate(`/jobs/${job.id}`);
+  const say = async (result: string, reading?: InstrumentReading) => {
+    if (await write({ kind: 'lookRecorded', look: look.id, result, ...(reading && { reading }) })) router.navigate(`/jobs/${job.id}`);
   };
-  useResultKeys(blocked || steps.length > 0 ? [] : results.map(({ result }) => result), say);
+  useKeys({ '0': blocked ? undefined : () => void say(CANNOT_TELL) });
 
   return (
     <>
@@ -49,53 +68,90 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
         <Text look="label">{minutesText(look.minutes)} for the look</Text>
         {look.helper ? <Text look="label">A helper is needed</Text> : null}
         {look.tools.length > 0 ? <Text look="label">Lay out: {look.tools.join(', ')}</Text> : null}
-        {look.kind === 'kinematic' ? <Text look="label">About {percent(look.misread)} are misread</Text> : null}
+        {look.kind === 'kinematic' ? <Text look="label">About {percent(healthyMisread(pack, look))} are misread</Text> : null}
       </View>
       <OpeningSteps view={view} steps={steps} />
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       <Card>
         <Text look="head">What to do</Text>
         <Text>{look.how}</Text>
+        {look.kind === 'kinematic' ? <Text look="soft">{seeText(pack, look)}</Text> : null}
       </Card>
       <Text look="head">What do you see?</Text>
       {steps.length > 0 ? <Text look="soft">Open it as far as above first, or answer if you see it all the same.</Text> : null}
       {blocked ? <Text look="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
-      <View className="gap-3">
-        {results.map(({ result, name }, i) => (
-          <Button
-            key={result}
-            big
-            disabled={blocked}
-            label={name}
-            detail={seen?.result === result ? 'Seen before' : undefined}
-            testID={`result-${result}`}
-            onPress={() => void say(result)}
-            icon={<KeyHint number={i + 1} />}
-          />
-        ))}
-        <Button look="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
-      </View>
+      {blocked ? null : <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />}
+      {look.kind === 'kinematic' && look.beside !== undefined ? (
+        <TwoSides pack={pack} look={look} disabled={blocked} before={seen?.result} onSay={(result) => void say(result)} />
+      ) : (
+        <Results
+          results={packModel(pack).outcomes.get(look.id) ?? []}
+          disabled={blocked}
+          // Digits typed before it is open would answer a look that was not taken.
+          keys={steps.length === 0}
+          before={seen?.result}
+          onSay={(result) => void say(result)}
+        />
+      )}
+      <Button look="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
       {problem ? <Text look="danger">{problem}</Text> : null}
-      <PhotoButton jobId={job.id} about={look.id} state={state} />
+      <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
     </>
   );
 }
 
-const KeyHint = ({ number }: { number: number }) => (
-  <View aria-hidden className="h-8 w-8 items-center justify-center rounded-full bg-sunken">
-    <Text look="label" className="text-ink">
-      {number}
-    </Text>
-  </View>
-);
+interface InstrumentProps {
+  readonly jobId: string;
+  readonly pack: Pack;
+  readonly look: Look;
+  readonly onBench: boolean;
+  readonly say: (result: string, reading: InstrumentReading) => Promise<void>;
+}
 
-function useResultKeys(results: readonly string[], say: (result: string) => Promise<void>) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const result = results[Number(event.key) - 1];
-      if (result && !isTyping(event)) void say(result);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+/** The device that can read this look, where it is on the bench; typing the figure is always possible. */
+function ByInstrument({ look, ...rest }: InstrumentProps) {
+  if (look.kind === 'table') return look.figure ? <FigureLook {...rest} look={look} figure={look.figure} /> : null;
+  return look.instrument && rest.onBench ? <CountedLook {...rest} look={look} kind={look.instrument} /> : null;
+}
+
+type Told<L> = Omit<InstrumentProps, 'look'> & { readonly look: L };
+
+function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook> & { figure: NonNullable<TableLook['figure']> }) {
+  const name = (value: number) => resultName(pack, look.id, resultOfFigure(look, value));
+  const take = (reading: InstrumentReading) => {
+    const value = reading.value - (reading.atRest ?? 0);
+    void say(resultOfFigure(look, value), reading);
+  };
+  return (
+    <>
+      {figure.instrument && onBench ? (
+        <InstrumentCard
+          jobId={jobId}
+          look={look.id}
+          kind={figure.instrument}
+          resultOf={(reading) => name(reading.value - (reading.atRest ?? 0))}
+          onTake={take}
+        />
+      ) : null}
+      <TypedFigure quantity={figure.quantity} unit={figure.unit} resultOf={name} onTake={take} />
+      <Text look="soft">Or say it in a word:</Text>
+    </>
+  );
+}
+
+function CountedLook({ jobId, pack, look, kind, say }: Told<KinematicLook> & { kind: NonNullable<KinematicLook['instrument']> }) {
+  const slides = pack.driveline.bodies.find(({ id }) => id === look.watch)?.kind === 'slider';
+  return (
+    <>
+      <InstrumentCard
+        jobId={jobId}
+        look={look.id}
+        kind={kind}
+        sound={figureText(Math.abs(soundMovement(pack, look)), slides ? 'mm' : 'turns')}
+        resultOf={(reading) => resultName(pack, look.id, resultOfTurns(pack, look, reading))}
+        onTake={(reading) => void say(resultOfTurns(pack, look, reading), reading)}
+      />
+      <Text look="soft">Or by eye:</Text>
+    </>
+  );
 }

@@ -6,6 +6,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
 import type { JobView } from '../job/JobView.ts';
+import { worthText } from './LooksAt.tsx';
 
 /** The one thing to do next, why it and not another, and the sums for who asks. */
 export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
@@ -32,7 +33,7 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       <Text look="head">{next.name}</Text>
       <Text>
         {next.steps.length > 0 ? `${next.steps.length} ${next.steps.length === 1 ? 'step' : 'steps'} to open first. ` : 'Nothing to open. '}
-        {first && second ? `For its time it says the most, above all about: ${first}; ${second}.` : ''}
+        {first && second ? `It leads to the verdict soonest, and says the most about: ${first}; ${second}.` : ''}
       </Text>
       <Button
         look="primary"
@@ -45,18 +46,18 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       {why ? (
         <View className="gap-1">
           <Text look="soft">
-            {next.expectedBits.toFixed(2)} bits expected in {minutesText(next.minutes)}: {(next.expectedBits / next.minutes).toFixed(2)}{' '}
-            bits a minute.
-            {runnerUp ? ` Next best: ${runnerUp.name}, ${(runnerUp.expectedBits / runnerUp.minutes).toFixed(2)} bits a minute.` : ''}
+            With this look first, about {minutesText(trace.remainingMinutesEstimate)} to a verdict
+            {runnerUp?.minutesToVerdict === undefined ? '.' : `; with “${runnerUp.name}” first, ${minutesText(runnerUp.minutesToVerdict)}.`}
+          </Text>
+          <Text look="soft">
+            It {worthText(next.expectedBits)}: {next.expectedBits.toFixed(2)} bits in {minutesText(next.minutes)}. A bit halves what is left
+            to doubt.
           </Text>
           {next.results.map(({ result, name, probability }) => (
             <Text key={result} look="soft">
               {percent(probability)}: {name}
             </Text>
           ))}
-          <Text look="soft">
-            About {minutesText(trace.remainingMinutesEstimate)} more until it is clear, out of {pack.looks.length} looks known.
-          </Text>
         </View>
       ) : null}
     </Card>

@@ -1,19 +1,25 @@
+import { NONE_OF_THESE, NOTHING_ELSE } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { useKeys } from '../design/useKeys.ts';
 import { useWide } from '../design/useScheme.ts';
-import { minutesText, percent } from '../design/words.ts';
-import { depthByPlace } from '../driveline/depth.ts';
-import { DriveLine } from '../driveline/DriveLine.tsx';
+import { percent } from '../design/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { priceText } from './LooksAt.tsx';
 import { NextLook } from './NextLook.tsx';
+import { SuspicionLine } from './SuspicionLine.tsx';
 import { Trail } from './Trail.tsx';
+
+/** How many other looks are listed before one asks for more. */
+const FIRST_OTHERS = 5;
 
 /** Following the chain: the next useful look, the drive line with its suspicion, what was seen. */
 export const TraceScreen = () => <JobFrame stage="trace">{(view) => <Tracing view={view} />}</JobFrame>;
@@ -22,34 +28,19 @@ function Tracing({ view }: { view: JobView }) {
   const { job, state, pack, trace } = view;
   const router = useRouter();
   const wide = useWide();
+  const { write } = useRecord(job.id);
   const [moving, setMoving] = useState(false);
-  const verdict = pack.faults.find(({ id }) => id === trace.verdict?.fault);
-  const decided = pack.faults.find(({ id }) => id === state.decided?.fault);
+  const last = state.observations.at(-1);
+  useKeys({
+    l: trace.next ? () => router.navigate(`/jobs/${job.id}/look/${trace.next?.look}`) : undefined,
+    v: () => router.navigate(`/jobs/${job.id}/verdict`),
+    u: last && (() => void write({ kind: 'withdrawn', entry: last.entryId })),
+  });
   return (
     <>
       <Text look="soft">“{state.takenIn?.complaint}”</Text>
-      {decided ? (
-        <Card tone="next">
-          <Text look="label">Decided</Text>
-          <Text look="head">{decided.name}</Text>
-          <Text>{decided.remedy.text}</Text>
-          <Button
-            look="primary"
-            big
-            label={decided.remedy.part ? 'Measure the gear' : 'Set it right and prove it'}
-            onPress={() => router.navigate(`/jobs/${job.id}${decided.remedy.part ? `/gear/${decided.remedy.part}` : '/close'}`)}
-          />
-        </Card>
-      ) : null}
-      {verdict && trace.verdict && !decided ? (
-        <Card tone="next">
-          <Text look="label">Verdict, {percent(trace.verdict.probability)} sure</Text>
-          <Text look="head">{verdict.name}</Text>
-          <Text>{verdict.remedy.text}</Text>
-          <Button look="primary" big label="See the reasons and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
-        </Card>
-      ) : null}
-      {!verdict && !decided ? <NextLook view={view} /> : null}
+      <FoundSoFar view={view} />
+      <Standing view={view} />
       <Segments
         label="The drive line shows"
         options={[
@@ -60,25 +51,105 @@ function Tracing({ view }: { view: JobView }) {
         onChange={(clothes) => setMoving(clothes === 'motion')}
       />
       {moving ? <MotionPanel pack={pack} suspects={trace.suspects.map(({ fault }) => fault)} /> : null}
-      {moving || wide ? null : <DriveLine pack={pack} trace={trace} depth={depthByPlace(pack, state.reached)} />}
+      {moving || wide ? null : <SuspicionLine view={view} />}
       {wide ? null : <Trail view={view} />}
-      {trace.alternatives.length > 0 ? <Text look="head">Other looks</Text> : null}
-      <View className="gap-2">
-        {trace.alternatives.slice(0, 8).map((each) => (
-          <Button
-            key={each.look}
-            label={each.name}
-            detail={`${minutesText(each.minutes)}${each.steps.length > 0 ? `, ${each.steps.length} steps to open first` : ''}`}
-            onPress={() => router.navigate(`/jobs/${job.id}/look/${each.look}`)}
-          />
-        ))}
-      </View>
-      {decided ? null : (
+      <OtherLooks view={view} />
+      {state.decided ? null : (
         <Button look="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       )}
       <Text look="soft">
         None of these: {percent(trace.noneOfTheseProbability)}. Kept so that what you see may contradict the whole list.
       </Text>
     </>
+  );
+}
+
+/** Faults found for sure while the tracing goes on. */
+function FoundSoFar({ view: { pack, state, trace } }: { view: JobView }) {
+  if (state.found.length === 0) return null;
+  return (
+    <Card>
+      <Text look="label">Found already, looking for a second</Text>
+      {pack.faults
+        .filter(({ id }) => state.found.includes(id))
+        .map(({ id, name }) => (
+          <Text key={id} look="strong">
+            {name}
+          </Text>
+        ))}
+      <Text look="soft">Nothing else wrong: {percent(trace.nothingElseProbability ?? 0)}.</Text>
+    </Card>
+  );
+}
+
+/** What stands at the top: the decision, the verdict, or the next look. */
+function Standing({ view }: { view: JobView }) {
+  const { job, pack, state, trace } = view;
+  const router = useRouter();
+  const toVerdict = (
+    <Button look="primary" big label="See the reasons and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+  );
+  if (state.decided) {
+    const decided = pack.faults.find(({ id }) => id === state.decided?.fault);
+    const part = decided?.remedy.part;
+    return (
+      <Card tone="next">
+        <Text look="label">Decided</Text>
+        <Text look="head">
+          {decided?.name ?? (state.decided.fault === NONE_OF_THESE ? state.decided.note : 'Set right what was found')}
+        </Text>
+        {decided ? <Text>{decided.remedy.text}</Text> : null}
+        <Button
+          look="primary"
+          big
+          label={part ? 'Measure the gear' : 'Set it right and prove it'}
+          onPress={() => router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`)}
+        />
+      </Card>
+    );
+  }
+  if (trace.verdict?.fault === NOTHING_ELSE) {
+    return (
+      <Card tone="next">
+        <Text look="label">{percent(trace.verdict.probability)} sure</Text>
+        <Text look="head">Nothing else is wrong</Text>
+        {toVerdict}
+      </Card>
+    );
+  }
+  const verdict = pack.faults.find(({ id }) => id === trace.verdict?.fault);
+  if (!verdict || !trace.verdict) return <NextLook view={view} />;
+  return (
+    <Card tone="next">
+      <Text look="label">Verdict, {percent(trace.verdict.probability)} sure</Text>
+      <Text look="head">{verdict.name}</Text>
+      <Text>{verdict.remedy.text}</Text>
+      {toVerdict}
+    </Card>
+  );
+}
+
+/** The looks a human may prefer, best first. */
+function OtherLooks({ view: { job, trace } }: { view: JobView }) {
+  const router = useRouter();
+  const [all, setAll] = useState(false);
+  const { alternatives } = trace;
+  if (alternatives.length === 0) return null;
+  const shown = all ? alternatives : alternatives.slice(0, FIRST_OTHERS);
+  return (
+    <View className="gap-2">
+      <Text look="head">Other looks</Text>
+      {shown.map((each) => (
+        <Button
+          key={each.look}
+          label={each.name}
+          detail={priceText(each, each.lookMinutes)}
+          onPress={() => router.navigate(`/jobs/${job.id}/look/${each.look}`)}
+        />
+      ))}
+      {alternatives.length > shown.length ? (
+        <Button look="quiet" label={`${alternatives.length - shown.length} more looks`} onPress={() => setAll(true)} />
+      ) : null}
+    </View>
   );
 }

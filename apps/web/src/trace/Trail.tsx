@@ -1,21 +1,35 @@
 import { CANNOT_TELL, packModel, type Pack, type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
-import type { JobView } from '../job/JobView.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
+import { readingText } from '../instrument/readingText.ts';
+import type { JobView } from '../job/JobView.ts';
 
-/** What was seen so far, and whom each look moved the most. */
-export function Trail({ view: { state, pack, trace } }: { view: JobView }) {
+/** What was seen so far, and whom each look moved the most; the last can be taken back right here. */
+export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const last = state.observations.at(-1);
   return (
     <View className="gap-3">
       <Text look="head">Seen so far</Text>
       {state.observations.length === 0 ? <Text look="soft">Nothing yet.</Text> : null}
-      {state.observations.map(({ look, result, entryId }) => (
+      {state.observations.map(({ look, result, entryId, reading }) => (
         <View key={entryId} className="border-l-4 border-line pl-3">
           <Text look="soft">{pack.looks.find(({ id }) => id === look)?.name ?? look}</Text>
           <Text look="strong">{resultName(pack, look, result)}</Text>
-          <Text look="soft">{movedMost(trace, look)}</Text>
+          {reading ? <Text look="soft">{readingText(reading)}</Text> : null}
+          {movedMost(trace, look).map((words) => (
+            <Text key={words} look="soft">
+              {words}
+            </Text>
+          ))}
         </View>
       ))}
+      {last && !state.decided ? (
+        <Button look="quiet" label="Take the last look back" onPress={() => void write({ kind: 'withdrawn', entry: last.entryId })} />
+      ) : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
       {trace.factShifts.length > 0 ? <Text look="head">Told by the machine</Text> : null}
       {trace.factShifts.map(({ fault, factor, why }) => (
         <Text key={`${fault}/${why}`} look="soft">
@@ -35,11 +49,16 @@ export function resultName(pack: Pack, lookId: string, result: string): string {
   );
 }
 
-function movedMost(trace: TraceOutput, look: string): string {
+/** Whom a look spoke for and whom against, the strongest of each by what it weighs now or weighed before. */
+function movedMost(trace: TraceOutput, look: string): string[] {
   const moves = trace.suspects.flatMap(({ name, because, probability }) =>
-    because.filter((each) => each.look === look).map(({ bits }) => ({ name, bits, weight: Math.abs(bits) * Math.max(probability, 0.02) })),
+    because
+      .filter((each) => each.look === look && Math.abs(each.bits) >= 0.1)
+      .map(({ bits }) => ({ name, bits, weight: Math.abs(bits) * Math.max(probability, probability / 2 ** bits, 0.02) })),
   );
-  const top = moves.reduce<(typeof moves)[number] | null>((best, each) => (!best || each.weight > best.weight ? each : best), null);
-  if (!top || Math.abs(top.bits) < 0.1) return 'moved nothing much';
-  return `${top.bits > 0 ? 'towards' : 'away from'}: ${top.name}`;
+  const strongest = (list: typeof moves) =>
+    list.reduce<(typeof moves)[number] | null>((best, each) => (!best || each.weight > best.weight ? each : best), null);
+  const [towards, away] = [strongest(moves.filter(({ bits }) => bits > 0)), strongest(moves.filter(({ bits }) => bits < 0))];
+  if (!towards && !away) return ['moved nothing much'];
+  return [...(towards ? [`towards: ${towards.name}`] : []), ...(away ? [`away from: ${away.name}`] : [])];
 }

@@ -1,9 +1,11 @@
-import type { Fault, TraceOutput } from '@patient-badger/core';
+import { NONE_OF_THESE, NOTHING_ELSE, toSetRight, type Fault, type TraceOutput } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import { bitsText, minutesText, percent } from '../design/words.ts';
@@ -19,7 +21,8 @@ export const VerdictScreen = () => (
 );
 
 function Verdict({ view }: { view: JobView }) {
-  const { pack, trace } = view;
+  const { pack, state, trace } = view;
+  if (trace.verdict?.fault === NOTHING_ELSE) return <NothingElse view={view} />;
   const [first, ...others] = trace.suspects;
   const fault = pack.faults.find(({ id }) => id === first?.fault);
   if (!first || !fault) return null;
@@ -34,6 +37,7 @@ function Verdict({ view }: { view: JobView }) {
         <Text>{fault.remedy.text}</Text>
         <Text look="soft">About {minutesText(fault.remedy.minutes)} of work.</Text>
         <Accept view={view} fault={fault} probability={first.probability} main />
+        {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
       </Card>
       <Text look="head">Why</Text>
       <Reasons view={view} suspect={first} />
@@ -53,8 +57,71 @@ function Verdict({ view }: { view: JobView }) {
         <Card tone="sunken">
           <Text look="strong">Something that is not on the list</Text>
           <Meter chance={trace.noneOfTheseProbability} />
+          <NotListed view={view} />
         </Card>
       </View>
+    </>
+  );
+}
+
+/** Found for sure, and perhaps not alone: debris of one gear is the next one's trouble. */
+function GoOn({ view: { job }, fault, probability }: { view: JobView; fault: Fault; probability: number }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const found = async () => {
+    if (await write({ kind: 'faultFound', fault: fault.id, probability })) router.navigate(`/jobs/${job.id}`);
+  };
+  return (
+    <>
+      <Button
+        label="It is that, and I look for a second fault"
+        detail="Keeps this one on record and goes on tracing with it in the chain."
+        testID="go-on"
+        onPress={() => void found()}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}
+
+/** The tracing went on after a find, and nothing else came up. */
+function NothingElse({ view }: { view: JobView }) {
+  const faults = toSetRight(view.pack, view.state);
+  const [first] = faults;
+  return (
+    <>
+      <Text look="label">Verdict, {percent(view.trace.verdict?.probability ?? 0)} sure</Text>
+      <Text look="title">Nothing else is wrong</Text>
+      <Text>What was found is all there is, as far as the looks tell.</Text>
+      <Card tone="next">
+        {faults.map(({ id, name, remedy }) => (
+          <View key={id} className="gap-1">
+            <Text look="head">{name}</Text>
+            <Text>{remedy.text}</Text>
+          </View>
+        ))}
+        {first ? <Accept view={view} fault={first} probability={view.trace.verdict?.probability ?? 0} main /> : null}
+      </Card>
+    </>
+  );
+}
+
+/** What it was, in the mechanic's own words, where the list did not know it. */
+function NotListed({ view: { job, trace } }: { view: JobView }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const [words, setWords] = useState('');
+  const decide = async () => {
+    const note = words.trim();
+    const probability = trace.noneOfTheseProbability;
+    if (note && (await write({ kind: 'decided', fault: NONE_OF_THESE, remedy: 'other', probability, note })))
+      router.navigate(`/jobs/${job.id}/close`);
+  };
+  return (
+    <>
+      <Field label="What was it?" value={words} onChangeText={setWords} />
+      <Button label="Decide for that" disabled={words.trim() === ''} testID="decide-other" onPress={() => void decide()} />
+      {problem ? <Text look="danger">{problem}</Text> : null}
     </>
   );
 }

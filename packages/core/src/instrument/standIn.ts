@@ -1,4 +1,5 @@
-import type { FaultMode, MotionOutput } from '../driveline/schema.ts';
+import { z } from 'zod';
+import { faultMode, type MotionOutput } from '../driveline/schema.ts';
 import { jointFaults, type Hypothesis } from '../trace/hypotheses.ts';
 import { lookMotion, soundMovement } from '../trace/lookMotion.ts';
 import type { InstrumentKind, KinematicLook, Look, Pack, TableLook } from '../trace/pack.ts';
@@ -6,14 +7,15 @@ import { packModel } from '../trace/packModel.ts';
 import type { InstrumentReading } from './reading.ts';
 
 /** What a made-up machine really has, known to nobody but the stand-ins for the instruments. */
-export interface HiddenTruth {
-  readonly fault: string;
-  readonly mode?: FaultMode;
-  /** True dimensions of its gears, by gear and quantity. */
-  readonly gears?: Readonly<Record<string, Readonly<Record<string, number>>>>;
-  /** Teeth missing from the gear in front of the camera. */
-  readonly missingTeeth?: readonly number[];
-}
+export const hiddenTruth = z.strictObject({
+  fault: z.string(),
+  mode: faultMode.optional(),
+  /** True dimensions of its gears, by gear and quantity, in mm. */
+  gears: z.record(z.string(), z.record(z.string(), z.number())).optional(),
+  /** For the camera: teeth of the gear in front of it, and which of them are gone. */
+  photo: z.strictObject({ teeth: z.int().min(5).max(200), missing: z.array(z.int().min(0)).default([]) }).optional(),
+});
+export type HiddenTruth = z.infer<typeof hiddenTruth>;
 
 export interface StandInQuestion {
   readonly pack: Pack;

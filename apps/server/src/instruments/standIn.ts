@@ -1,0 +1,79 @@
+import { createHash } from 'node:crypto';
+import { gearPhoto, standInDimension, standInLook } from '@patient-badger/core';
+import type { InstrumentAnswer, instrumentQuestion } from '@patient-badger/contract';
+import { PNG } from 'pngjs';
+import type { DataSource } from 'typeorm';
+import type { z } from 'zod';
+import { jobs, machines } from '../entities/index.ts';
+import { packOfJob } from '../families/packs.ts';
+import { ServerProblem } from '../problems.ts';
+
+const MM_PER_INCH = 25.4;
+/** What the camera shows where the made-up machine says nothing of its gear. */
+const SOUND_GEAR = { teeth: 20, missing: [] };
+
+/**
+ * Reads a stand-in for an instrument at the made-up machine of a job. What the machine has is the same
+ * at every reading; noise, and whether the connection holds, differ with the attempt.
+ */
+export async function readStandIn(
+  dataSource: DataSource,
+  shopId: string,
+  asked: z.output<typeof instrumentQuestion>,
+): Promise<InstrumentAnswer> {
+  const { manager } = dataSource;
+  const job = await manager.findOneBy(jobs, { id: asked.jobId, shopId });
+  if (!job) throw new ServerProblem('unknownJob', { path: 'jobId' });
+  const machine = await manager.findOneBy(machines, { id: job.machineId, shopId });
+  if (!machine?.truth) throw new ServerProblem('noInstrument');
+  const pack = await packOfJob(manager, job);
+  const { truth } = machine;
+  const about = `${machine.id}/${asked.instrument}/${asked.look ?? `${asked.gear}/${asked.quantity}`}`;
+  const question = {
+    pack,
+    truth,
+    kind: asked.instrument,
+    zeroed: asked.zeroed,
+    machine: chance(about),
+    moment: chance(`${about}/${job.id}/${asked.attempt}`),
+  };
+
+  if (asked.instrument === 'camera') {
+    const lost = question.moment() < 0.05;
+    if (lost) throw new ServerProblem('instrumentLost');
+    return { picture: pictureOf(gearPhoto({ ...(truth.photo ?? SOUND_GEAR), random: question.machine })) };
+  }
+  if (asked.gear !== undefined && asked.quantity !== undefined) {
+    const trueMm = truth.gears?.[asked.gear]?.[asked.quantity];
+    if (trueMm === undefined) throw new ServerProblem('noInstrument', { path: 'quantity' });
+    const reading = standInDimension(question, trueMm);
+    if (!reading) throw new ServerProblem('instrumentLost');
+    return { reading: asked.unit === 'in' ? inInches(reading) : reading };
+  }
+  const look = pack.looks.find(({ id }) => id === asked.look);
+  if (!look) throw new ServerProblem('invalidInput', { path: 'look' });
+  const reading = standInLook(question, look);
+  if (!reading) throw new ServerProblem('instrumentLost');
+  return { reading };
+}
+
+type Reading = NonNullable<InstrumentAnswer['reading']>;
+const inInches = ({ value, plusMinus = 0, atRest, ...rest }: Reading): Reading => ({
+  ...rest,
+  unit: 'in',
+  value: Number((value / MM_PER_INCH).toFixed(4)),
+  plusMinus: plusMinus / MM_PER_INCH,
+  ...(atRest !== undefined && { atRest: Number((atRest / MM_PER_INCH).toFixed(4)) }),
+});
+
+const pictureOf = ({ width, height, rgba }: ReturnType<typeof gearPhoto>): string => {
+  const png = new PNG({ width, height });
+  png.data = Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength);
+  return `data:image/png;base64,${PNG.sync.write(png).toString('base64')}`;
+};
+
+/** Chance that is the same for the same words: each number is read off a hash of the words and its position. */
+function chance(words: string): () => number {
+  let drawn = 0;
+  return () => createHash('sha256').update(`${words}/${drawn++}`).digest().readUInt32BE(0) / 2 ** 32;
+}

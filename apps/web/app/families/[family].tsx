@@ -1,0 +1,1 @@
+export { FamilyScreen as default } from '../../src/families/FamilyScreen.tsx';

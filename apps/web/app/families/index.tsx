@@ -1,0 +1,1 @@
+export { FamiliesScreen as default } from '../../src/families/FamiliesScreen.tsx';

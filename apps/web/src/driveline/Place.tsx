@@ -1,0 +1,70 @@
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { Meter } from '../design/Meter.tsx';
+import { Text } from '../design/Text.tsx';
+
+/** How the shaft runs behind the sign, so that the chain is one line however high the words make the row. */
+const RUN = { through: 'bottom-0 top-0', below: 'bottom-0 top-1/2', above: 'bottom-1/2 top-0', none: '' } as const;
+export type RunOfShaft = keyof typeof RUN;
+
+interface Props {
+  readonly name: string;
+  /** One sign for each chain that is shown side by side. */
+  readonly glyphs: readonly ReactNode[];
+  /** What it does in motion, a line each; the marked one is where the fault shows. */
+  readonly words?: readonly { readonly text: string; readonly marked?: boolean }[];
+  readonly chance?: number;
+  readonly next?: boolean;
+  readonly depth?: number;
+  readonly quiet?: boolean;
+  readonly narrow?: boolean;
+  readonly run?: RunOfShaft;
+  readonly onPress?: () => void;
+  readonly expanded?: boolean;
+}
+
+/** One row of the drive line: a station, a joint, or something beside the chain. */
+export function Place({ name, glyphs, words, chance, next = false, depth, quiet, narrow, run = 'none', onPress, expanded }: Props) {
+  return (
+    <Pressable
+      disabled={!onPress}
+      role={onPress ? 'button' : undefined}
+      aria-expanded={onPress ? expanded : undefined}
+      onPress={onPress}
+      className={`min-h-[48px] flex-row ${narrow ? 'gap-1' : 'gap-2'}`}
+    >
+      {glyphs.map((glyph, i) => (
+        <View key={i} className="w-[68px] justify-center">
+          {run === 'none' ? null : <View aria-hidden className={`absolute left-[32.5px] w-[3px] bg-soft ${RUN[run]}`} />}
+          {/* A view of its own lies above the run; a bare drawing would lie below. */}
+          <View>{glyph}</View>
+        </View>
+      ))}
+      <View className="min-w-0 flex-1 justify-center">
+        <View className={next ? 'rounded-md border-2 border-heat px-2 py-1' : ''}>
+          <View className="flex-row flex-wrap items-baseline gap-x-2">
+            <Text look={quiet ? 'soft' : 'strong'} className={quiet ? 'text-ink' : ''}>
+              {name}
+            </Text>
+            {depth ? (
+              <Text look="soft">
+                {depth} {depth === 1 ? 'step' : 'steps'} in
+              </Text>
+            ) : null}
+            {next ? (
+              <Text look="label" className="text-heat">
+                next look
+              </Text>
+            ) : null}
+          </View>
+          {words?.map(({ text, marked }) => (
+            <Text key={text} look="soft" className={marked ? 'font-strong text-heat' : ''}>
+              {text}
+            </Text>
+          ))}
+          {chance !== undefined && chance >= 0.005 ? <Meter chance={chance} narrow={narrow} /> : null}
+        </View>
+      </View>
+    </Pressable>
+  );
+}

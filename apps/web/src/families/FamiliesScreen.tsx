@@ -1,0 +1,69 @@
+import type { Pack } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useFamilies, useOwnFamilies } from '../data/families.ts';
+import { useMachines } from '../data/queries.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { useWide } from '../design/useScheme.ts';
+import { searchFamilies, type Found } from './search.ts';
+
+/** Every machine family the shop can follow, found by what it is or by what owners say. */
+export function FamiliesScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const families = useFamilies();
+  const [words, setWords] = useState('');
+  const found = searchFamilies(families, words);
+  return (
+    <Screen title="Machine families" under={`${families.length} kinds of chain`} back="/" wide={wide}>
+      <Field label="What does the owner say, or what is it?" value={words} onChangeText={setWords} />
+      <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
+        {found.map((each) => (
+          <View key={each.pack.id} className={wide ? 'w-[380px]' : ''}>
+            <FamilyCard found={each} />
+          </View>
+        ))}
+      </View>
+      {found.length === 0 ? (
+        <Card tone="sunken">
+          <Text look="strong">No family is known by these words.</Text>
+          <Text>Try what the owner sees or hears, or the name of a part.</Text>
+        </Card>
+      ) : null}
+      <Button label="Bring in a family of your own" onPress={() => router.navigate('/families/import')} />
+    </Screen>
+  );
+}
+
+function FamilyCard({ found: { pack, says } }: { found: Found }) {
+  const router = useRouter();
+  const machines = useMachines().data ?? [];
+  const count = machines.filter(({ family }) => family === pack.id).length;
+  return (
+    <Pressable
+      role="link"
+      aria-label={pack.name}
+      onPress={() => router.navigate(`/families/${pack.id}`)}
+      className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
+    >
+      <Text look="strong">{pack.name}</Text>
+      {says ? <Text>“{says}”</Text> : <Text look="soft">{pack.summary}</Text>}
+      <Text look="label">
+        {countText(count)}
+        <Marks pack={pack} />
+      </Text>
+    </Pressable>
+  );
+}
+
+function Marks({ pack }: { pack: Pack }) {
+  const own = useOwnFamilies().data?.some(({ id }) => id === pack.id) ?? false;
+  return [pack.safetyCritical ? ' · safety-critical' : '', own ? ' · your own' : ''].join('');
+}
+
+const countText = (count: number) => (count === 0 ? 'No machine on record' : `${count} ${count === 1 ? 'machine' : 'machines'} on record`);

@@ -1,0 +1,164 @@
+import type { ModelOverrides, Pack } from '@patient-badger/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useFamilies, useModels, usePackOf } from '../data/families.ts';
+import { useMachines } from '../data/queries.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText, percent } from '../design/words.ts';
+import { MotionPanel } from '../driveline/MotionPanel.tsx';
+import { saveFile } from './saveFile.ts';
+
+/** One family: its chain in motion, what fails, what can be looked at, its models and machines. */
+export function FamilyScreen() {
+  const { family } = useLocalSearchParams<{ family: string }>();
+  const pack = useFamilies().find(({ id }) => id === family);
+  if (!pack) {
+    return (
+      <Screen title="Machine family" back="/families">
+        <Card tone="sunken">
+          <Text look="strong">No such family is known here.</Text>
+        </Card>
+      </Screen>
+    );
+  }
+  return <Shown pack={pack} />;
+}
+
+function Shown({ pack }: { pack: Pack }) {
+  const router = useRouter();
+  const packOf = usePackOf();
+  const [model, setModel] = useState<string | null>(null);
+  const models = useModels().data?.filter((each) => each.family === pack.id) ?? [];
+  const machines = useMachines().data?.filter((each) => each.family === pack.id) ?? [];
+  const shown = packOf(pack.id, model) ?? pack;
+  return (
+    <Screen
+      title={pack.name}
+      under={pack.safetyCritical ? 'Safety-critical' : undefined}
+      back="/families"
+      foot={
+        <Button look="primary" big label="Take in a machine of this kind" onPress={() => router.navigate(`/take-in?family=${pack.id}`)} />
+      }
+    >
+      <Text>{pack.summary}</Text>
+      {pack.safetyCritical ? (
+        <Card tone="danger">
+          <Text look="danger">Safety-critical</Text>
+          <Text>The maker’s manual, local codes and licensed inspection come first. A job of this kind needs a second check.</Text>
+        </Card>
+      ) : null}
+      <Part head="What owners say">
+        {pack.complaints.map(({ id, says }) => (
+          <Text key={id}>{says.map((each) => `“${each}”`).join(', ')}</Text>
+        ))}
+      </Part>
+      {models.length > 0 ? (
+        <Part head="Models">
+          <View role="radiogroup" aria-label="Model" className="gap-2">
+            {models.map(({ id, maker, code, note, overrides }) => (
+              <Button
+                key={id}
+                label={`${maker} ${code}`}
+                detail={[note, differenceText(pack, overrides)].filter(Boolean).join('. ')}
+                look={model === id ? 'chosen' : 'plain'}
+                checked={model === id}
+                onPress={() => setModel(model === id ? null : id)}
+              />
+            ))}
+          </View>
+        </Part>
+      ) : null}
+      <Part head="The chain">
+        <MotionPanel pack={shown} suspects={byPrior(shown)} />
+      </Part>
+      <Part head="What fails, commonest first">
+        {byPrior(shown).map((id) => (
+          <FaultLine key={id} pack={shown} id={id} />
+        ))}
+        <Text look="soft">How often is the project’s judgement, not a count, unless it says otherwise.</Text>
+      </Part>
+      <Part head={`${pack.looks.length} looks`}>
+        {pack.looks.map(({ id, name, minutes, needs }) => (
+          <Text key={id} look="soft" className="text-ink">
+            {minutesText(minutes)}
+            {needs.length > 0 ? ', opened' : ''}: {name}
+          </Text>
+        ))}
+      </Part>
+      {machines.length > 0 ? (
+        <Part head="Machines on record">
+          {machines.map(({ id, label, owner, modelName }) => (
+            <Text key={id}>{[label, owner, modelName].filter(Boolean).join(' · ')}</Text>
+          ))}
+        </Part>
+      ) : null}
+      <Button
+        look="quiet"
+        label="Save this family as a file, to start your own from"
+        onPress={() => saveFile(`${pack.id}.json`, JSON.stringify(pack, null, 2))}
+      />
+    </Screen>
+  );
+}
+
+const Part = ({ head, children }: { head: string; children: React.ReactNode }) => (
+  <View className="gap-2">
+    <Text look="head">{head}</Text>
+    {children}
+  </View>
+);
+
+function FaultLine({ pack, id }: { pack: Pack; id: string }) {
+  const fault = pack.faults.find((each) => each.id === id);
+  if (!fault) return null;
+  const all = pack.faults.reduce((sum, { prior }) => sum + prior, 0);
+  return (
+    <View className="border-l-4 border-line pl-3">
+      <Text look="strong">{fault.name}</Text>
+      <Text look="soft">
+        {percent(fault.prior / all)}
+        {BASIS[fault.basis]}. {fault.tell}
+      </Text>
+    </View>
+  );
+}
+
+const BASIS = { judgement: '', shopCount: ', counted in a shop', makersSheet: ', from a maker’s sheet' } as const;
+
+const byPrior = ({ faults }: Pack): string[] => [...faults].sort((p, q) => q.prior - p.prior).map(({ id }) => id);
+
+/** What a model has otherwise than its family, in words. */
+function differenceText(pack: Pack, overrides: ModelOverrides | null): string {
+  if (!overrides) return '';
+  const joints = Object.entries(overrides.joints).map(([id, change]) => {
+    const name = pack.driveline.joints.find((each) => each.id === id)?.name ?? id;
+    return `${name}: ${Object.entries(change)
+      .filter(([, value]) => value !== undefined)
+      .map(([key, value]) => `${FIELD_WORDS[key] ?? key} ${value}`)
+      .join(', ')}`;
+  });
+  const steps = Object.keys(overrides.steps).length;
+  const without = overrides.withoutSteps.map((id) => pack.steps.find((each) => each.id === id)?.name ?? id);
+  return [
+    ...joints,
+    ...(steps > 0 ? [`${steps} ${steps === 1 ? 'step takes' : 'steps take'} other times`] : []),
+    ...(without.length > 0 ? [`without: ${without.join(', ')}`] : []),
+  ].join('. ');
+}
+
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  teethA: 'teeth of the driver',
+  teethB: 'teeth of the driven',
+  teeth: 'teeth',
+  starts: 'starts',
+  moduleMm: 'module',
+  leadMm: 'lead in mm',
+  ratio: 'ratio',
+  travelMm: 'travel in mm',
+  travelDeg: 'travel in degrees',
+  material: 'material',
+};

@@ -1,0 +1,127 @@
+import { explainPack, type PackNote, type PackReport } from '@patient-badger/core';
+import { ownFamily } from '@patient-badger/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '../data/api.ts';
+import { usePerson } from '../data/person.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { DriveLine } from '../driveline/DriveLine.tsx';
+import { pickFamilyFile } from './pickFile.ts';
+
+interface Read {
+  readonly name: string;
+  readonly raw: unknown;
+  readonly report: PackReport;
+}
+
+/** Brings in a family the shop wrote itself: what is wrong with the file is said before anything is kept. */
+export function ImportScreen() {
+  const [read, setRead] = useState<Read | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const choose = async () => {
+    try {
+      const file = await pickFamilyFile();
+      if (!file) return;
+      setRead(readFile(file));
+      setProblem(null);
+    } catch (error) {
+      setRead(null);
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Screen title="Bring in a family" back="/families">
+      <Text>
+        A family is one JSON file: its chain, what fails, what can be looked at, the way in and back. Save one that ships from its own page,
+        change it, give it an id of its own, and choose it here.
+      </Text>
+      <Button
+        look={read?.report.pack ? 'plain' : 'primary'}
+        big
+        label="Choose the file"
+        testID="choose-file"
+        onPress={() => void choose()}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      {read ? <Report read={read} /> : null}
+    </Screen>
+  );
+}
+
+function readFile({ name, text }: { name: string; text: string }): Read {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    throw new Error(`${name} is no JSON file: ${error instanceof Error ? error.message : String(error)}.`, { cause: error });
+  }
+  return { name, raw, report: explainPack(raw) };
+}
+
+function Report({ read: { name, raw, report } }: { read: Read }) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const person = usePerson();
+  const keep = useMutation({
+    mutationFn: () => call('/api/families', ownFamily, { json: raw }),
+    onSuccess: async ({ id }) => {
+      await client.invalidateQueries({ queryKey: ['families'] });
+      router.navigate(`/families/${id}`);
+    },
+  });
+  const { pack, mistakes, remarks } = report;
+  return (
+    <View className="gap-4">
+      {mistakes.length > 0 ? (
+        <Card tone="danger">
+          <Text look="head">
+            {name} cannot be used yet: {mistakes.length} {mistakes.length === 1 ? 'mistake' : 'mistakes'}
+          </Text>
+          <Notes notes={mistakes} />
+        </Card>
+      ) : null}
+      {pack ? (
+        <>
+          <Card tone="next">
+            <Text look="head">{pack.name}</Text>
+            <Text>{pack.summary}</Text>
+            <Text look="soft">
+              {pack.driveline.bodies.length} stations, {pack.faults.length} faults, {pack.looks.length} looks, {pack.steps.length} opening
+              steps.
+            </Text>
+            <Button
+              look="primary"
+              big
+              disabled={keep.isPending || person === null}
+              label={keep.isPending ? 'Keeping it …' : 'Keep this family'}
+              testID="keep-family"
+              onPress={() => keep.mutate()}
+            />
+            {person === null ? <Text look="danger">Choose who you are first.</Text> : null}
+            {keep.error ? <Text look="danger">{keep.error.message}</Text> : null}
+          </Card>
+          {remarks.length > 0 ? (
+            <Card>
+              <Text look="head">It works, and would serve better if</Text>
+              <Notes notes={remarks} />
+            </Card>
+          ) : null}
+          <DriveLine pack={pack} />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const Notes = ({ notes }: { notes: readonly PackNote[] }) =>
+  notes.map(({ path, sentence }) => (
+    <View key={`${path} ${sentence}`} className="border-l-4 border-line pl-3">
+      <Text look="label">{path || 'the file'}</Text>
+      <Text>{sentence}</Text>
+    </View>
+  ));

@@ -1,0 +1,65 @@
+import type { InstrumentKind, InstrumentReading } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { figureText, readingText } from './readingText.ts';
+import { instrumentOn } from './instruments.ts';
+import { useInstrument } from './useInstrument.ts';
+
+interface Props {
+  readonly jobId: string;
+  readonly look: string;
+  readonly kind: InstrumentKind;
+  /** What a sound machine would show, where that is known. */
+  readonly sound?: string;
+  /** The result the reading stands for, in words. */
+  readonly resultOf: (reading: InstrumentReading) => string;
+  readonly onTake: (reading: InstrumentReading) => void;
+}
+
+/** Reads an instrument for a look, says what it showed and what that means, and takes it only when told to. */
+export function InstrumentCard({ jobId, look, kind, sound, resultOf, onTake }: Props) {
+  const instrument = instrumentOn(jobId, kind);
+  const { reading, problem, busy, read } = useInstrument(instrument);
+  const [zeroed, setZeroed] = useState(false);
+  const ask = (nought: boolean) => {
+    setZeroed(nought);
+    void read({ look, zeroed: nought });
+  };
+  const { atRest = 0, unit = 'mm', plusMinus = 0 } = reading ?? {};
+  return (
+    <Card>
+      <Button
+        big
+        disabled={busy}
+        label={busy ? `Reading the ${instrument.name} …` : `Read the ${instrument.name}`}
+        detail={sound === undefined ? undefined : `A sound one: ${sound}`}
+        testID={`read-${kind}`}
+        onPress={() => ask(zeroed)}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      {reading ? (
+        <View className="gap-2" aria-live="polite">
+          <View className="flex-row flex-wrap items-baseline gap-x-3">
+            <Text look="figure" testID="reading">
+              {readingText(reading)}
+            </Text>
+            {plusMinus > 0 ? <Text look="label">± {figureText(plusMinus, unit, plusMinus / 10)}</Text> : null}
+          </View>
+          {Math.abs(atRest) > Math.max(3 * plusMinus, 0.01) ? (
+            <View className="gap-2">
+              <Text look="soft">
+                The display stood at {figureText(atRest, unit, plusMinus)} before anything moved. That is taken off above.
+              </Text>
+              <Button label="Set it to nought and read again" onPress={() => ask(true)} />
+            </View>
+          ) : null}
+          {reading.putIn === 0 ? <Text>The drive stalls: nothing goes in.</Text> : null}
+          <Button look="primary" label={`Take it: ${resultOf(reading)}`} testID="take-reading" onPress={() => onTake(reading)} />
+        </View>
+      ) : null}
+    </Card>
+  );
+}

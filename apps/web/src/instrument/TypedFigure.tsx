@@ -1,0 +1,36 @@
+import type { InstrumentReading } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Field } from '../design/Field.tsx';
+import { unitText } from './readingText.ts';
+
+interface Props {
+  readonly quantity: string;
+  readonly unit: InstrumentReading['unit'];
+  readonly resultOf: (value: number) => string;
+  readonly onTake: (reading: InstrumentReading) => void;
+}
+
+/** A figure read by eye and typed in; what it stands for shows while it is typed. */
+export function TypedFigure({ quantity, unit, resultOf, onTake }: Props) {
+  const [typed, setTyped] = useState('');
+  const value = Number(typed.replace(',', '.'));
+  const given = typed.trim() !== '';
+  const usable = given && Number.isFinite(value) && value >= 0;
+  return (
+    <View className="gap-2">
+      <Field
+        label={`${quantity}${unitText(unit) ? `, in ${unitText(unit)}` : ''}`}
+        inputMode="decimal"
+        value={typed}
+        onChangeText={setTyped}
+        problem={given && !usable ? 'That is no figure that can be read there. Type it like 0.35, without a sign.' : undefined}
+        testID="typed-figure"
+      />
+      {usable ? (
+        <Button label={`Take it: ${resultOf(value)}`} testID="take-typed" onPress={() => onTake({ instrument: 'eye', value, unit })} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,29 @@
+import { trueValue, type InstrumentReading } from '@patient-badger/core';
+
+const UNITS: Readonly<Record<InstrumentReading['unit'], string>> = {
+  mm: ' mm',
+  in: ' in',
+  deg: '°',
+  turns: ' turns',
+  percent: ' %',
+  codes: '',
+  teeth: ' teeth',
+  'N·m': ' N·m',
+  min: ' min',
+};
+
+export const unitText = (unit: InstrumentReading['unit']) => UNITS[unit].trim();
+
+/** A figure with its unit, as many places as the instrument is worth. */
+export function figureText(value: number, unit: InstrumentReading['unit'], plusMinus = 0): string {
+  if (unit === 'codes') return value === 0 ? 'no code' : `code ${value}`;
+  const places = plusMinus > 0 ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(plusMinus)))) : 2;
+  return `${Number(value.toFixed(places))}${UNITS[unit]}`;
+}
+
+/** A reading in a few words, the display's error at rest taken off. */
+export function readingText(reading: InstrumentReading): string {
+  const { unit, plusMinus, beside } = reading;
+  const first = figureText(trueValue(reading), unit, plusMinus);
+  return beside === undefined ? first : `${first} and ${figureText(beside, unit, plusMinus)}`;
+}

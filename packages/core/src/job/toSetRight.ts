@@ -1,0 +1,8 @@
+import type { Fault, Pack } from '../trace/pack.ts';
+import type { JobState } from './fold.ts';
+
+/** Every fault of the job that has to be set right: those found on the way, and the one decided on. */
+export function toSetRight(pack: Pack, { found, decided }: Pick<JobState, 'found' | 'decided'>): readonly Fault[] {
+  const wanted = new Set([...found, ...(decided ? [decided.fault] : [])]);
+  return pack.faults.filter(({ id }) => wanted.has(id));
+}
