@@ -25,7 +25,7 @@ function move(...payloads: EntryPayload[]) {
 }
 
 test('a fresh job asks for the cheapest useful look, with its minutes', () => {
-  expect(move()).toEqual({ text: 'Next look: Look into the oil tank', minutes: '30 s', to: '' });
+  expect(move()).toEqual({ text: 'Next look: Rub the oil between two fingers', minutes: '30 s', to: '' });
 });
 
 test('a decided job that needs no part goes on to the way back', () => {

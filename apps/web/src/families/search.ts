@@ -21,8 +21,8 @@ const EMPTY_WORDS = new Set(
     ' ',
   ),
 );
-/** Endings that owners and files use differently: turns, turning, turned. */
-const bare = (word: string) => word.replace(/(ing|ed|es|s)$/, '');
+/** Endings that owners and files use differently: turns, turning, turned; oil, oily. */
+const bare = (word: string) => word.replace(/(ing|ed|es|s|y)$/, '');
 
 function indexOf(lines: readonly Line[]): MiniSearch<Line> {
   const index = new MiniSearch<Line>({
@@ -75,6 +75,9 @@ const ofFamily = new WeakMap<Pack, MiniSearch<Line>>();
 
 /** The complaint of a family that comes nearest to what was typed; null where no word of it is known. */
 export function nearestComplaint(pack: Pack, words: string): { readonly complaint: string; readonly says: string } | null {
+  // A whole sentence of the file is that sentence, whatever its words weigh.
+  const whole = pack.complaints.find(({ says }) => says.some((each) => each.toLowerCase() === words.trim().toLowerCase()));
+  if (whole) return { complaint: whole.id, says: words.trim() };
   const index = ofFamily.get(pack) ?? indexOf(pack.complaints.flatMap(saying(pack.id)));
   ofFamily.set(pack, index);
   const [best] = index.search(words) as unknown as Line[];
