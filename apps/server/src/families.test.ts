@@ -91,3 +91,21 @@ test('a model’s overrides reach the server: a step it does not have cannot be 
   >();
   expect(receipts.map(({ status }) => status)).toEqual(['stored', 'stored', 'refused']);
 });
+
+test('a safety-critical job is closed only once somebody without a hand in it has looked it over', async () => {
+  const tractor = (await server.app.inject('/api/jobs'))
+    .json<{ id: string; family: string }[]>()
+    .find(({ family }) => family === 'sector-steering');
+  const send = async (by: string, payload: object) => {
+    const entry = { id: randomUUID(), jobId: tractor?.id, at: new Date().toISOString(), by, payload };
+    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] });
+    return answer.json<{ status: string; sentence?: string }[]>()[0];
+  };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'sector' };
+  await send('imke', { kind: 'decided', fault: 'sector-stripped', remedy: 'replace', probability: 0.95 });
+  expect(await send('imke', close)).toMatchObject({ status: 'refused', sentence: expect.stringContaining('safety-critical') as string });
+  await send('imke', { kind: 'secondChecked' });
+  expect((await send('imke', close))?.status).toBe('refused');
+  await send('wren', { kind: 'secondChecked' });
+  expect((await send('imke', close))?.status).toBe('stored');
+});

@@ -4,9 +4,11 @@ import {
   entry as entrySchema,
   failureFromZod,
   foldJob,
+  secondCheckedBy,
   sentence,
   type Entry,
   type EntryPayload,
+  type JobState,
 } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { In, type DataSource, type EntityManager } from 'typeorm';
@@ -54,7 +56,11 @@ async function insert(manager: EntityManager, shopId: string, given: Entry): Pro
   }
   if (!(await manager.existsBy(people, { id: given.by, shopId }))) throw new ServerProblem('unknownPerson', { path: 'by' });
   const job = given.payload.kind === 'takenIn' ? await openJob(manager, shopId, given) : await lockJob(manager, shopId, given.jobId);
-  checkEntry(given.payload, await packOfJob(manager, job));
+  const pack = await packOfJob(manager, job);
+  checkEntry(given.payload, pack);
+  if (given.payload.kind === 'closed' && pack.safetyCritical && secondCheckedBy(await stateOf(manager, job)) === null) {
+    throw new ServerProblem('secondCheckMissing');
+  }
   await manager.insert(entries, { ...given, at: new Date(given.at), shopId });
   if (MOVES_JOB.has(given.payload.kind)) await settleClosed(manager, job);
   // Heard by every server process on this database, once this transaction is committed.
@@ -85,9 +91,11 @@ async function lockJob(manager: EntityManager, shopId: string, id: string): Prom
   return job;
 }
 
+const stateOf = async (manager: EntityManager, { id }: JobRow): Promise<JobState> =>
+  foldJob(id, (await manager.findBy(entries, { jobId: id })).map(toEntry));
+
 async function settleClosed(manager: EntityManager, job: JobRow): Promise<void> {
-  const rows = await manager.findBy(entries, { jobId: job.id });
-  const closed = foldJob(job.id, rows.map(toEntry)).closed !== null;
+  const closed = (await stateOf(manager, job)).closed !== null;
   if (closed !== job.closed) await manager.update(jobs, { id: job.id }, { closed });
 }
 

@@ -1,4 +1,4 @@
-import { toSetRight, type EntryPayload, type Fault } from '@patient-badger/core';
+import { secondCheckedBy, toSetRight, type EntryPayload, type Fault } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -27,10 +27,12 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const [note, setNote] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const proved = pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
+  const checkedBy = secondCheckedBy(state);
   const needsReason = !proved && note.trim() === '';
 
   const close = async () => {
     if (found.trim() === '') return setRefusal('Write in a few words what was found.');
+    if (pack.safetyCritical && checkedBy === null) return setRefusal('Somebody else must look it over first: it is a safety-critical job.');
     if (needsReason) return setRefusal('It is not proved. Prove it, or write in the note why it is closed all the same.');
     setRefusal(null);
     await write({ kind: 'closed', outcome, found: found.trim(), ...(note.trim() && { note: note.trim() }) });

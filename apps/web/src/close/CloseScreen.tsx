@@ -15,6 +15,7 @@ import type { JobView } from '../job/JobView.ts';
 import { StepCard } from '../job/StepCard.tsx';
 import { CloseOut } from './CloseOut.tsx';
 import { Proofs } from './Proofs.tsx';
+import { SecondCheck } from './SecondCheck.tsx';
 import { JobRecord } from './JobRecord.tsx';
 
 /** The way back: put in, set up, prove, close, with the record at the end. */
@@ -32,6 +33,7 @@ function Closing({ view }: { view: JobView }) {
         <Text look="head">Nothing decided yet</Text>
         <Text>Decide what it was first; the way back follows from that. A job can also be closed as it is.</Text>
         <Button look="primary" big label="Go and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <SecondCheck view={view} />
         <CloseOut view={view} />
       </Card>
     );
@@ -56,6 +58,7 @@ function Closing({ view }: { view: JobView }) {
       ))}
       <WayBack view={view} steps={closingSteps(pack, state)} />
       <Proofs view={view} />
+      <SecondCheck view={view} />
       <CloseOut view={view} />
     </>
   );

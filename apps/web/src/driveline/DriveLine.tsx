@@ -124,19 +124,37 @@ const Twins = ({ clothes, branches }: { clothes: Clothes; branches: readonly Bra
   </View>
 );
 
+/** Where the shafts of the chains side by side run: on the line, and in a lane set in beside it. */
+const LINE_AT = [34, 110] as const;
+const LANE_AT = [74, 146] as const;
+
 /** A lane set in beside the line, which runs on past it. */
-const Lane = ({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; goesOn: boolean }) => (
-  <View className="pl-[40px]">
-    <View aria-hidden className={`absolute left-[32.5px] top-0 w-[3px] bg-soft ${goesOn ? 'bottom-0' : 'h-[12px]'}`} />
-    <View aria-hidden className="absolute left-[34px] top-[9px] h-[3px] w-[41.5px] bg-soft" />
-    <View className="pl-[80px] pt-[1px]">
-      <Text look="label">{branch.name ?? 'Aside'}</Text>
+function Lane({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; goesOn: boolean }) {
+  const shown = clothes.chains?.length ?? 1;
+  return (
+    <View className="pl-[40px]">
+      {LINE_AT.slice(0, shown).map((left, i) => {
+        const top = 8 + 8 * (shown - 1 - i);
+        return (
+          <View key={left} aria-hidden className="absolute bottom-0 top-0">
+            <View
+              className={`absolute top-0 w-[3px] bg-soft ${goesOn ? 'bottom-0' : ''}`}
+              style={{ left: left - 1.5, ...(goesOn ? {} : { height: top + 3 }) }}
+            />
+            <View className="absolute h-[3px] bg-soft" style={{ left, top, width: (LANE_AT[i] ?? left) - left }} />
+            <View className="absolute w-[3px] bg-soft" style={{ left: (LANE_AT[i] ?? left) - 1.5, top, height: 28 - top }} />
+          </View>
+        );
+      })}
+      <View className={shown > 1 ? 'h-[28px] pl-[148px]' : 'h-[28px] pl-[76px]'}>
+        <Text look="label">{branch.name ?? 'Aside'}</Text>
+      </View>
+      <View role="list" aria-label={branch.name}>
+        <Line clothes={clothes} ids={branch.order} from={branch.from} narrow={clothes.chains !== undefined} />
+      </View>
     </View>
-    <View role="list" aria-label={branch.name} className="-mt-[12px]">
-      <Line clothes={clothes} ids={branch.order} from={branch.from} narrow={clothes.chains !== undefined} />
-    </View>
-  </View>
-);
+  );
+}
 
 function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narrow?: boolean }) {
   const { chains, colours, nextAt, suspectAt } = clothes;

@@ -40,6 +40,7 @@ const LINES: readonly [EntryPayload, string][] = [
   [{ kind: 'partFitted', gear: 'worm', partId: ID, partNumber: 'QB-7700-K' }, 'Part fitted: QB-7700-K'],
   [{ kind: 'closingDone', step: 'drum-on' }, 'Closed up: Needle bearing, drum, washer, clip'],
   [{ kind: 'proofDone', proof: 'paper-proof', passed: false }, 'Paper test passes: no'],
+  [{ kind: 'secondChecked', note: 'nuts and mesh' }, 'Second check done: nuts and mesh'],
   [{ kind: 'remark', text: 'smells of plant oil' }, 'smells of plant oil'],
   [{ kind: 'closed', outcome: 'cleaned', found: 'chips' }, 'Job closed: chips'],
   [{ kind: 'reopened', reason: 'dry again' }, 'Job opened again'],

@@ -35,6 +35,8 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `Closed up: ${nameIn(pack.closing, payload.step)}`;
     case 'proofDone':
       return `${nameIn(pack.proofs, payload.proof)}: ${payload.passed ? 'yes' : 'no'}`;
+    case 'secondChecked':
+      return `Second check done${payload.note ? `: ${payload.note}` : ''}`;
     case 'remark':
       return payload.text;
     case 'closed':

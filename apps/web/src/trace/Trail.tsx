@@ -30,13 +30,30 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
         <Button look="quiet" label="Take the last look back" onPress={() => void write({ kind: 'withdrawn', entry: last.entryId })} />
       ) : null}
       {problem ? <Text look="danger">{problem}</Text> : null}
-      {trace.factShifts.length > 0 ? <Text look="head">Told by the machine</Text> : null}
-      {trace.factShifts.map(({ fault, factor, why }) => (
-        <Text key={`${fault}/${why}`} look="soft">
-          {pack.faults.find(({ id }) => id === fault)?.name}: {factor > 1 ? 'more' : 'less'} likely, because {why}.
-        </Text>
-      ))}
+      <ToldByMachine pack={pack} shifts={trace.factShifts} />
     </View>
+  );
+}
+
+/** What the owner's words and the machine's facts did to the priors, reason by reason. */
+function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['factShifts'] }) {
+  if (shifts.length === 0) return null;
+  const names = (list: typeof shifts) => list.map(({ fault }) => pack.faults.find(({ id }) => id === fault)?.name ?? fault).join('; ');
+  return (
+    <>
+      <Text look="head">Told by the machine</Text>
+      {[...new Set(shifts.map(({ why }) => why))].map((reason) => {
+        const because = shifts.filter(({ why }) => why === reason);
+        const [more, less] = [because.filter(({ factor }) => factor > 1), because.filter(({ factor }) => factor < 1)];
+        return (
+          <View key={reason} className="border-l-4 border-line pl-3">
+            <Text>Because {reason}</Text>
+            {more.length > 0 ? <Text look="soft">more likely: {names(more)}</Text> : null}
+            {less.length > 0 ? <Text look="soft">less likely: {names(less)}</Text> : null}
+          </View>
+        );
+      })}
+    </>
   );
 }
 

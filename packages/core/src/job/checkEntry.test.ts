@@ -26,6 +26,8 @@ test.each([
   [{ kind: 'stepDone', step: 'drum-off' }],
   [{ kind: 'dimensionRead', gear: 'worm', quantity: 'tipDiameterMm', reading, instrument: 'digitalCaliper', entered: '20 mm' }],
   [{ kind: 'remark', text: 'whatever' }],
+  [{ kind: 'faultFound', fault: 'chips-packed', probability: 0.9 }],
+  [{ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.5, note: 'a nut in the oilway' }],
 ])('takes %j', (payload) => expect(pathOf(payload)).toBeNull());
 
 test.each([
@@ -39,6 +41,8 @@ test.each([
   ],
   [{ kind: 'partFitted', gear: 'wheel', partId: PART, partNumber: 'QB-1-K' }, 'payload.gear'],
   [{ kind: 'decided', fault: 'gremlins', remedy: 'clean', probability: 1 }, 'payload.fault'],
+  [{ kind: 'faultFound', fault: 'gremlins', probability: 1 }, 'payload.fault'],
+  [{ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.5 }, 'payload.note'],
   [{ kind: 'closingDone', step: 'polish' }, 'payload.step'],
   [{ kind: 'proofDone', proof: 'moonwalk', passed: true }, 'payload.proof'],
 ])('refuses %j', (payload, path) => expect(pathOf(payload)).toBe(path));

@@ -56,6 +56,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
   payload('partFitted', { gear: id, partId: uuid, partNumber: z.string() }),
   payload('closingDone', { step: id }),
   payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),
+  /** Somebody who had no hand in the work looked it over. */
+  payload('secondChecked', { note: note.optional() }),
   payload('remark', { text: note.min(1) }),
   payload('closed', { outcome: z.enum(['cleaned', 'repaired', 'replaced', 'returned', 'scrapped']), found: note, note: note.optional() }),
   payload('reopened', { reason: note.min(1) }),

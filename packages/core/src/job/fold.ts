@@ -131,6 +131,7 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       return { ...state, closed: { ...payload, at, by } };
     case 'reopened':
       return { ...state, closed: null };
+    case 'secondChecked':
     case 'withdrawn':
       return state;
     default:

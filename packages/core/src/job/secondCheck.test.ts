@@ -1,0 +1,101 @@
+import { findFamily } from '@patient-badger/knowledge';
+import type { Pack } from '../trace/pack.ts';
+import type { Entry, EntryPayload } from './entry.ts';
+import { foldJob } from './fold.ts';
+import { secondCheckedBy } from './secondCheck.ts';
+import { toSetRight } from './toSetRight.ts';
+
+const JOB = '0197a000-0000-7000-8000-000000000001';
+const pack = findFamily('sector-steering') as Pack;
+const WORK: EntryPayload = { kind: 'closingDone', step: 'closed-up' };
+const CHECK: EntryPayload = { kind: 'secondChecked' };
+
+type Line = readonly [by: string, payload: EntryPayload];
+const job = (...lines: readonly Line[]) =>
+  foldJob(
+    JOB,
+    lines.map(([by, payload], i): Entry => ({
+      id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`,
+      jobId: JOB,
+      at: new Date(1_700_000_000_000 + i * 60_000).toISOString(),
+      by,
+      payload,
+    })),
+  );
+
+test.each<[string, Line[], string | null]>([
+  ['nobody looked', [['imke', WORK]], null],
+  [
+    'another looked',
+    [
+      ['imke', WORK],
+      ['wren', CHECK],
+    ],
+    'wren',
+  ],
+  [
+    'who worked on it looked',
+    [
+      ['imke', WORK],
+      ['imke', CHECK],
+    ],
+    null,
+  ],
+  [
+    'two worked, the one checks the other',
+    [
+      ['imke', WORK],
+      ['wren', WORK],
+      ['wren', CHECK],
+    ],
+    null,
+  ],
+  [
+    'work went on after the check',
+    [
+      ['imke', WORK],
+      ['wren', CHECK],
+      ['imke', WORK],
+    ],
+    null,
+  ],
+  [
+    'and was checked again',
+    [
+      ['imke', WORK],
+      ['wren', CHECK],
+      ['imke', WORK],
+      ['tobin', CHECK],
+    ],
+    'tobin',
+  ],
+  [
+    'a look after the check is no work',
+    [
+      ['imke', WORK],
+      ['wren', CHECK],
+      ['imke', { kind: 'remark', text: 'fine' }],
+    ],
+    'wren',
+  ],
+])('%s', (_name, lines, by) => expect(secondCheckedBy(job(...lines))).toBe(by));
+
+test('what is to be set right: everything found on the way, and what was decided, each once', () => {
+  const found = (fault: string): EntryPayload => ({ kind: 'faultFound', fault, probability: 0.9 });
+  const state = job(
+    ['imke', found('sector-stripped')],
+    ['imke', found('pinion-worn')],
+    ['imke', found('pinion-worn')],
+    ['imke', { kind: 'decided', fault: 'sector-stripped', remedy: 'replace', probability: 0.9 }],
+  );
+  expect(state.found).toEqual(['sector-stripped', 'pinion-worn']);
+  expect(toSetRight(pack, state).map(({ id }) => id)).toEqual(['sector-stripped', 'pinion-worn']);
+  const other = job(['imke', { kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.5, note: 'a fence post' }]);
+  expect(toSetRight(pack, other)).toEqual([]);
+});
+
+test('a reading stays with the look it was taken for', () => {
+  const reading = { instrument: 'dialIndicator', value: 12, unit: 'deg', plusMinus: 0.2 } as const;
+  const state = job(['imke', { kind: 'lookRecorded', look: 'rim-play', result: 'middle', reading }]);
+  expect(state.observations[0]?.reading).toEqual(reading);
+});
