@@ -1,3 +1,5 @@
+import { packModel, type FaultMode, type Pack } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -61,8 +63,41 @@ export async function openUp(page: Page): Promise<void> {
 /** What an honest saw with this fault shows at each look; the rest is as on a sound one. */
 export type Truth = Readonly<Record<string, string>>;
 
+/** What each look most likely shows on a machine with this fault, as the family has it. */
+export function honest(family: string, fault: string, mode?: FaultMode): Truth {
+  const pack = findFamily(family) as Pack;
+  const { hypotheses, outcomes } = packModel(pack);
+  const ways = hypotheses.filter((each) => each.fault?.id === fault);
+  const id = (ways.find((each) => each.mode === mode) ?? ways[0])?.id ?? '';
+  const shown = pack.looks.map(({ id: look }) => {
+    const [likeliest] = [...(outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(id) - p.likelihood(id));
+    return [look, likeliest?.result ?? ''] as const;
+  });
+  return Object.fromEntries(shown);
+}
+
+/** Says what a look shows: with the instrument where it is wanted and there is one, else by pressing. */
+async function answer(page: Page, result: string, byInstrument: boolean): Promise<void> {
+  const instrument = page.locator('[data-testid^="read-"]').first();
+  if (byInstrument && (await instrument.isVisible())) {
+    const take = page.getByTestId('take-reading');
+    for (let i = 0; i < 15 && !(await take.isVisible()); i++) {
+      // A connection that is lost is tried again, as the sentence on the screen says.
+      await instrument.click();
+      await take
+        .or(page.getByText('does not answer', { exact: false }))
+        .first()
+        .waitFor();
+    }
+    return take.click();
+  }
+  if (!(await page.getByTestId('say-both').isVisible())) return page.getByTestId(`result-${result}`).click();
+  for (const [i, side] of result.split('-').entries()) await page.getByTestId(`side-${i}-${side}`).click();
+  await page.getByTestId('say-both').click();
+}
+
 /** Follows the advice, look after look, until the app names a verdict. Returns the looks taken. */
-export async function trace(page: Page, truth: Truth): Promise<string[]> {
+export async function trace(page: Page, truth: Truth, { byInstrument = false } = {}): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 20; i++) {
     const verdict = button(page, 'See the reasons and decide');
@@ -75,7 +110,7 @@ export async function trace(page: Page, truth: Truth): Promise<string[]> {
     await openUp(page);
     const result = truth[look];
     if (!result) throw new Error(`the test does not know what ${look} shows`);
-    await page.getByTestId(`result-${result}`).click();
+    await answer(page, result, byInstrument);
     await page.waitForURL((url) => !url.pathname.includes('/look/'));
     taken.push(look);
   }

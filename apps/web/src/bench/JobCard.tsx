@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import type { BenchJob } from './nextMove.ts';
 import { useNextMove } from './useNextMove.ts';
@@ -9,8 +10,7 @@ export function JobCard({ job, label, owner }: { job: BenchJob; label: string; o
   const router = useRouter();
   const move = useNextMove(job);
   return (
-    <Pressable
-      role="link"
+    <LinkArea
       aria-label={`${label}. ${move.text}`}
       onPress={() => router.navigate(`/jobs/${job.id}${move.to}`)}
       className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
@@ -28,6 +28,6 @@ export function JobCard({ job, label, owner }: { job: BenchJob; label: string; o
         <Text className="flex-1">{move.text}</Text>
         {move.minutes ? <Text look="figure">{move.minutes}</Text> : null}
       </View>
-    </Pressable>
+    </LinkArea>
   );
 }

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import { useLine, useWaiting } from './queries.ts';
 
@@ -22,11 +23,11 @@ export function LineNote() {
         </Text>
       ) : null}
       {refused > 0 ? (
-        <Pressable role="link" className="min-h-[48px] justify-center" onPress={() => router.navigate('/settings')}>
+        <LinkArea className="min-h-[48px] justify-center" onPress={() => router.navigate('/settings')}>
           <Text look="danger">
             {refused} {refused === 1 ? 'note was' : 'notes were'} refused. Look at {refused === 1 ? 'it' : 'them'}.
           </Text>
-        </Pressable>
+        </LinkArea>
       ) : null}
     </View>
   );

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import UserRound from 'lucide-react-native/icons/user-round';
-import { Pressable } from 'react-native';
+import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { usePerson } from './person.ts';
@@ -13,8 +13,7 @@ export function PersonChip() {
   const colours = useColours();
   const name = useShop().data?.people.find(({ id }) => id === person)?.name ?? person;
   return (
-    <Pressable
-      role="link"
+    <LinkArea
       aria-label={name ? `You are ${name}. Change` : 'Say who you are'}
       className="min-h-[48px] flex-row items-center gap-2 px-2"
       onPress={() => router.navigate('/settings')}
@@ -23,6 +22,6 @@ export function PersonChip() {
       <Text look="label" className="text-ink">
         {name ?? 'Who?'}
       </Text>
-    </Pressable>
+    </LinkArea>
   );
 }

@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import type { ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { LineNote } from '../data/LineNote.tsx';
 import { WhoFirst } from '../data/WhoFirst.tsx';
 import { PersonChip } from '../data/PersonChip.tsx';
+import { LinkArea } from './LinkArea.tsx';
 import { Text } from './Text.tsx';
 import { useColours } from './useColours.ts';
 
@@ -30,14 +31,9 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
     <View className="flex-1 bg-paper">
       <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
         {back ? (
-          <Pressable
-            role="link"
-            aria-label="Back"
-            className="h-12 w-12 items-center justify-center"
-            onPress={() => router.navigate(back as never)}
-          >
+          <LinkArea aria-label="Back" className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back as never)}>
             <ArrowLeft color={colours.ink} size={26} />
-          </Pressable>
+          </LinkArea>
         ) : (
           <View className="w-2" />
         )}

@@ -136,7 +136,7 @@ function Lane({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; g
       {LINE_AT.slice(0, shown).map((left, i) => {
         const top = 8 + 8 * (shown - 1 - i);
         return (
-          <View key={left} aria-hidden className="absolute bottom-0 top-0">
+          <View key={left} aria-hidden className="absolute bottom-0 left-0 top-0">
             <View
               className={`absolute top-0 w-[3px] bg-soft ${goesOn ? 'bottom-0' : ''}`}
               style={{ left: left - 1.5, ...(goesOn ? {} : { height: top + 3 }) }}

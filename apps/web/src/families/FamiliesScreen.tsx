@@ -1,13 +1,14 @@
 import type { Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useFamilies, useOwnFamilies } from '../data/families.ts';
 import { useMachines } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../design/Screen.tsx';
+import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWide } from '../design/useScheme.ts';
 import { searchFamilies, type Found } from './search.ts';
@@ -45,8 +46,7 @@ function FamilyCard({ found: { pack, says } }: { found: Found }) {
   const machines = useMachines().data ?? [];
   const count = machines.filter(({ family }) => family === pack.id).length;
   return (
-    <Pressable
-      role="link"
+    <LinkArea
       aria-label={pack.name}
       onPress={() => router.navigate(`/families/${pack.id}`)}
       className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
@@ -57,7 +57,7 @@ function FamilyCard({ found: { pack, says } }: { found: Found }) {
         {countText(count)}
         <Marks pack={pack} />
       </Text>
-    </Pressable>
+    </LinkArea>
   );
 }
 

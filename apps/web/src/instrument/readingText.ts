@@ -18,7 +18,9 @@ export const unitText = (unit: InstrumentReading['unit']) => UNITS[unit].trim();
 export function figureText(value: number, unit: InstrumentReading['unit'], plusMinus = 0): string {
   if (unit === 'codes') return value === 0 ? 'no code' : `code ${value}`;
   const places = plusMinus > 0 ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(plusMinus)))) : 2;
-  return `${Number(value.toFixed(places))}${UNITS[unit]}`;
+  // Less than the instrument can tell from nought is nought.
+  const shown = Math.abs(value) < 2 * plusMinus ? 0 : Number(value.toFixed(places));
+  return unit === 'turns' && shown === 1 ? '1 turn' : `${shown}${UNITS[unit]}`;
 }
 
 /** A reading in a few words, the display's error at rest taken off. */

@@ -4,7 +4,8 @@ import PackageSearch from 'lucide-react-native/icons/package-search';
 import Ruler from 'lucide-react-native/icons/ruler';
 import ScrollText from 'lucide-react-native/icons/scroll-text';
 import Waypoints from 'lucide-react-native/icons/waypoints';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 
@@ -29,9 +30,8 @@ export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; 
         {shown.map(({ id, name, Icon }) => {
           const here = id === stage;
           return (
-            <Pressable
+            <LinkArea
               key={id}
-              role="link"
               aria-label={name}
               aria-current={here ? 'page' : undefined}
               onPress={() => router.navigate(`/jobs/${jobId}${to[id]}`)}
@@ -41,7 +41,7 @@ export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; 
               <Text look="label" className={here ? 'text-accent' : ''}>
                 {name}
               </Text>
-            </Pressable>
+            </LinkArea>
           );
         })}
       </View>

@@ -80,7 +80,9 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       <Text look="head">What do you see?</Text>
       {steps.length > 0 ? <Text look="soft">Open it as far as above first, or answer if you see it all the same.</Text> : null}
       {blocked ? <Text look="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
-      {blocked ? null : <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />}
+      {blocked || steps.length > 0 ? null : (
+        <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />
+      )}
       {look.kind === 'kinematic' && look.beside !== undefined ? (
         <TwoSides pack={pack} look={look} disabled={blocked} before={seen?.result} onSay={(result) => void say(result)} />
       ) : (

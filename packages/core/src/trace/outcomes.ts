@@ -74,6 +74,8 @@ interface Predicted {
 function predict(pack: Pack, look: KinematicLook, watch: string, hypothesis: Hypothesis): Predicted | null {
   if (hypothesis.id === NONE_OF_THESE) return null;
   const moved = lookMotion(pack, look, jointFaults(hypothesis), watch);
+  // Where what one drives will not go, that is all there is to see, however far away one looks.
+  if (moved.bodies[look.drive.body]?.state === 'locked') return { state: 'locked', visible: 0 };
   const { state = 'still', turns, travelMm } = moved.bodies[watch] ?? {};
   const visible = travelMm === undefined ? Math.abs(turns ?? 0) / (VISIBLE_DEG / 360) : Math.abs(travelMm) / VISIBLE_MM;
   return { state, visible };
