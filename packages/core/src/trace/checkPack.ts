@@ -49,6 +49,7 @@ export function checkPack(pack: Pack): Pack {
       need(bodies, look.watch, `looks.${i}.watch`);
       if (look.beside) need(bodies, look.beside, `looks.${i}.beside`);
       look.held.forEach((each, j) => need(bodies, each, `looks.${i}.held.${j}`));
+      look.apart.forEach((each, j) => need(joints, each, `looks.${i}.apart.${j}`));
       const { kind } = pack.driveline.bodies.find((each) => each.id === look.drive.body) ?? {};
       const wanted = kind === 'slider' ? 'travelMm' : 'turns';
       if (!look.drive[wanted] || (look.drive.turns !== undefined && look.drive.travelMm !== undefined)) {

@@ -12,13 +12,13 @@ interface JointFault {
   readonly mode: FaultMode;
 }
 
-/** What the chain does in a look, with these faults in it. */
+/** What the chain does in a look, with these faults in it. A joint that is taken apart for the look carries nothing, faulty or not. */
 export const lookMotion = (pack: Pack, look: KinematicLook, faults: readonly JointFault[] = [], watch = look.watch): MotionOutput =>
   motion({
-    driveline: pack.driveline,
+    driveline: look.apart.length === 0 ? pack.driveline : { ...pack.driveline, joints: pack.driveline.joints.filter(({ id }) => !look.apart.includes(id)) },
     drive: [look.drive],
     held: look.held,
-    faults: [...faults],
+    faults: faults.filter(({ joint }) => !look.apart.includes(joint)),
     underLoad: look.underLoad,
     visibleDeg: VISIBLE_DEG,
     visibleMm: VISIBLE_MM,

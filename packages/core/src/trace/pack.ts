@@ -86,6 +86,8 @@ export const kinematicLook = z.strictObject({
   /** The other side, watched at the same time: the answer is then one for each side. */
   beside: id.optional(),
   held: z.array(id).default([]),
+  /** Joints that are taken apart for this look: the worm drawn out, the belt lifted off. */
+  apart: z.array(id).default([]),
   /** The drill bench can drive this and count for you. */
   instrument: z.literal('drillBench').optional(),
   underLoad: z.boolean().default(false),
