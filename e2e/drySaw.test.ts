@@ -24,7 +24,7 @@ test.each(sizes)('a dry saw on %s: chips are found, it is cleaned, nothing is bo
   await takeIn(page, /Pruning saw/, 'Chain runs dry, no oil on the bar');
   expect(await fitsWidth(page)).toBe(true);
   const taken = await trace(page, PACKED);
-  expect(taken).toContain('chips-on-worm');
+  expect(taken).toContain('drum-tabs');
 
   await page.reload();
   await button(page, 'See the reasons and decide').click();
@@ -106,8 +106,8 @@ test('any entry can be taken back and put back', async () => {
   await arrive(page, stage.address, 'Wren');
   await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
   await page.getByTestId('do-look').click();
-  await page.getByTestId('result-empty').click();
-  await page.getByText('Empty or nearly').waitFor();
+  await page.getByTestId('result-thick').click();
+  await page.getByText('Thick or gummy').waitFor();
   await link(page, 'Log').click();
   await button(page, 'Take it back').click();
   await page.getByText('Taken back').waitFor();
@@ -116,7 +116,7 @@ test('any entry can be taken back and put back', async () => {
   await link(page, 'Log').click();
   await button(page, 'Put it back').click();
   await link(page, 'Trace').click();
-  await page.getByText('Empty or nearly').waitFor();
+  await page.getByText('Thick or gummy').waitFor();
 });
 
 test('without a connection the work goes on, survives a reload and is sent when it is back', async () => {
@@ -130,12 +130,12 @@ test('without a connection the work goes on, survives a reload and is sent when 
   await context.route('**/api/**', (route) => route.abort());
   await context.setOffline(true);
   await page.getByTestId('do-look').click();
-  await page.getByTestId('result-full').click();
-  await page.getByText('Full, has not gone down').waitFor();
+  await page.getByTestId('result-right').click();
+  await page.getByText('Flows, draws threads').waitFor();
   await page.getByText(/No connection\. Go on working/).waitFor();
 
   await page.reload();
-  await page.getByText('Full, has not gone down').waitFor();
+  await page.getByText('Flows, draws threads').waitFor();
   const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
   const stored = async () =>
     (await sql(stage.databaseUrl, `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}'`)).rows[0] as { n: number };
@@ -179,9 +179,11 @@ test('everything on a look sheet can be reached and pressed by keyboard', async 
   await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
   await page.getByTestId('do-look').focus();
   await page.keyboard.press('Enter');
-  await page.getByTestId('result-full').waitFor();
+  await page.getByTestId('result-right').waitFor();
   await page.keyboard.press('1');
-  await page.getByText('Full, has not gone down').first().waitFor();
+  await page.getByText('Flows, draws threads').first().waitFor();
+  await page.keyboard.press('u');
+  await page.getByText('Nothing yet.').waitFor();
   await page.keyboard.press('?');
   await page.getByRole('dialog', { name: 'Keys' }).waitFor();
   await page.keyboard.press('Escape');
@@ -200,6 +202,10 @@ test('a machine nobody knows is written down without a connection, taken in, pho
   await page.getByText('Give the machine a name you will know it by.').waitFor();
   await page.getByLabel('What you call it').fill('Windfall saw');
   await page.getByLabel('Owner').fill('West orchard');
+  await button(page, 'Write it down').click();
+  await page.getByText(/^Choose what kind of chain it has/).waitFor();
+  await page.getByLabel('What is it, or what does it do wrong?').fill('saw dry no oil');
+  await radio(page, /^Saw oil pump/).click();
   await button(page, 'Write it down').click();
   await page.getByTestId('start-job').click();
   await page.getByText('Write what the owner says, or press one of the sentences.').waitFor();

@@ -15,7 +15,10 @@ interface JointFault {
 /** What the chain does in a look, with these faults in it. A joint that is taken apart for the look carries nothing, faulty or not. */
 export const lookMotion = (pack: Pack, look: KinematicLook, faults: readonly JointFault[] = [], watch = look.watch): MotionOutput =>
   motion({
-    driveline: look.apart.length === 0 ? pack.driveline : { ...pack.driveline, joints: pack.driveline.joints.filter(({ id }) => !look.apart.includes(id)) },
+    driveline:
+      look.apart.length === 0
+        ? pack.driveline
+        : { ...pack.driveline, joints: pack.driveline.joints.filter(({ id }) => !look.apart.includes(id)) },
     drive: [look.drive],
     held: look.held,
     faults: faults.filter(({ joint }) => !look.apart.includes(joint)),
