@@ -1,5 +1,5 @@
 import { mkdir } from 'node:fs/promises';
-import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, trace } from '../e2e/bench.ts';
+import { arrive, button, closeUp, link, openUp, PACKED, radio, read, STRIPPED, takeIn, trace } from '../e2e/bench.ts';
 import { PHONE, raise, WIDE } from '../e2e/stage.ts';
 
 // Pictures for the docs, made from the demo data: npm run screenshots (after the app is built).
@@ -16,18 +16,44 @@ try {
   await arrive(page, stage.address, 'Tobin');
   await link(page, /Orchard saw/).waitFor();
   await shoot('bench-phone');
+  await link(page, /School lawn tractor/).click();
+  await page.getByTestId('do-look').waitFor();
+  await page.mouse.move(195, 500);
+  await page.mouse.wheel(0, 660);
+  await shoot('trace-phone');
+  await page.goto(`${page.url()}/look/wheel-watch-both`);
+  await openUp(page);
+  await page.getByTestId('side-0-still').click();
+  await page.getByTestId('side-1-turns').click();
+  await page.getByTestId('say-both').scrollIntoViewIfNeeded();
+  await shoot('two-sides-phone');
+  await page.goto(stage.address);
   await link(page, /Orchard saw/).click();
   await page.getByTestId('do-look').waitFor();
-  await shoot('trace-phone');
-  await radio(page, 'In motion').click();
-  await radio(page, /Worm threads smeared/).click();
-  await page.getByText(/10 turns put in/).scrollIntoViewIfNeeded();
-  await page.mouse.move(195, 500);
-  await page.mouse.wheel(0, 560);
-  await shoot('motion-phone');
   await page.goto(`${page.url()}/look/chips-on-worm`);
   await page.getByTestId('step-done').waitFor();
   await shoot('look-phone');
+
+  await page.goto(`${stage.address}/families`);
+  await page.getByLabel('What does the owner say, or what is it?').fill('comes out crooked');
+  await link(page, 'Slide with two racks').waitFor();
+  await shoot('families-phone');
+  await page.goto(`${stage.address}/families/slide-rack-drive`);
+  await radio(page, /Right pinion pack worn/).click();
+  await page.getByText('Cross shaft', { exact: true }).first().scrollIntoViewIfNeeded();
+  await page.mouse.move(195, 500);
+  await page.mouse.wheel(0, 420);
+  await shoot('motion-phone');
+
+  await takeInFromBench(/North orchard walk mower/, 'Does not pull');
+  await page.goto(`${page.url()}/look/pulley-watch-both`);
+  await openUp(page);
+  for (let i = 0; i < 10 && !(await page.getByTestId('reading').isVisible()); i++) {
+    await page.getByTestId('read-drillBench').click();
+    await page.waitForTimeout(600);
+  }
+  await page.getByTestId('read-drillBench').scrollIntoViewIfNeeded();
+  await shoot('instrument-phone');
 
   await takeInFromBench(/Pruning saw/, 'Chain runs dry, no oil on the bar');
   await trace(page, PACKED);
@@ -68,7 +94,7 @@ try {
   await page.goto(stage.address);
   await link(page, /Orchard saw/).waitFor();
   await shoot('bench-wide');
-  await link(page, /Ferry slip saw/).click();
+  await link(page, /Cargo bike/).click();
   await page.getByTestId('do-look').waitFor();
   await shoot('trace-wide');
   await page.goto(`${job}/gear/worm`);
@@ -78,7 +104,7 @@ try {
   await page.goto(`${stage.address}/settings`);
   await radio(page, 'Dark').click();
   await page.goto(stage.address);
-  await link(page, /Ferry slip saw/).click();
+  await link(page, /Cargo bike/).click();
   await page.getByTestId('do-look').waitFor();
   await shoot('trace-dark-phone');
 

@@ -21,7 +21,7 @@ test.each([
   [{ ...worm, axialModuleMm: 'two' }, 'axialModuleMm', 'The axial module must be a number. You gave "two".'],
   [{ ...worm, axialModuleMm: NaN }, 'axialModuleMm', 'The axial module must be a number. You gave "NaN".'],
   [{ ...worm, axialModuleMm: undefined }, 'axialModuleMm', 'The axial module is missing.'],
-  [{ ...worm, modul: 2 }, 'modul', '"modul" is not something this sum knows. Check the spelling.'],
+  [{ ...worm, modul: 2 }, 'modul', '"modul" is not a field known here. Check the spelling.'],
   [{ starts: 1, wheelTeeth: 40, axialModuleMm: 2 }, 'wormPitchDiameterMm', 'Give the worm pitch diameter or the diameter quotient.'],
 ])('%j is refused in a mechanic’s words', (input, path, words) => {
   const failure = refusal('gear.worm.dimensions', input);

@@ -45,12 +45,12 @@ test('says how deep a place lies, and less once it is open', () => {
 });
 
 test('in motion each station says what it does', () => {
-  const broken = { output: run([{ joint: 'drum-arm', mode: 'open' }]), angles: {}, brokenJoint: 'drum-arm' };
+  const broken = { output: run([{ joint: 'drum-arm', mode: 'open' }]), angles: {}, fault: { joint: 'drum-arm', mode: 'open' } } as const;
   render(<DriveLine pack={pack} chains={[{ output: run([]), angles: {} }, broken]} />);
   const words = Object.fromEntries(screen.getAllByRole('listitem').map((row, i) => [pack.order[i], row.textContent]));
   expect(words.drum).toMatch(/sound: 10 turns, the same way$/);
   expect(words.worm).toMatch(/sound: 10 turns, the same way.*with it: stands still/);
-  expect(screen.getByText('the fault sits here')).toBeTruthy();
+  expect(screen.getByText('the fault: it carries nothing')).toBeTruthy();
   expect(screen.queryByText('Oil tank and vent')).toBeNull();
 });
 

@@ -1,4 +1,4 @@
-import type { Joint, MotionOutput, Pack, TraceOutput } from '@patient-badger/core';
+import type { FaultMode, Joint, MotionOutput, Pack, TraceOutput } from '@patient-badger/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
@@ -15,7 +15,8 @@ import { motionWords } from './stationWords.ts';
 export interface Chain {
   readonly output: MotionOutput;
   readonly angles: Readonly<Record<string, number>>;
-  readonly brokenJoint?: string;
+  /** Where the fault sits, and how it shows. */
+  readonly fault?: { readonly joint: string; readonly mode: FaultMode };
 }
 
 interface Props {
@@ -159,22 +160,30 @@ function Lane({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; g
 function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narrow?: boolean }) {
   const { chains, colours, nextAt, suspectAt } = clothes;
   const lit = nextAt === joint.id || suspectAt === joint.id;
-  const broken = chains ? chains.map(({ brokenJoint }) => brokenJoint === joint.id) : [false];
+  const modes = chains ? chains.map(({ fault }) => (fault?.joint === joint.id ? fault.mode : undefined)) : [undefined];
+  const mode = modes.find((each) => each !== undefined);
   return (
     <Row
       clothes={clothes}
       place={joint.id}
       name={joint.name ?? joint.id}
-      glyphs={broken.map((each, i) => (
-        <LinkGlyph key={i} type={joint.type} colours={colours} lit={lit} broken={each} />
+      glyphs={modes.map((each, i) => (
+        <LinkGlyph key={i} type={joint.type} colours={colours} lit={lit} fault={each} />
       ))}
-      words={broken.includes(true) ? [{ text: 'the fault sits here', marked: true }] : undefined}
+      words={mode && [{ text: FAULT_WORDS[mode], marked: true }]}
       quiet
       narrow={narrow}
-      run={broken.includes(true) ? 'none' : 'through'}
+      run={mode ? 'none' : 'through'}
     />
   );
 }
+
+const FAULT_WORDS: Readonly<Record<FaultMode, string>> = {
+  open: 'the fault: it carries nothing',
+  slips: 'the fault: it slips under load',
+  skips: 'the fault: it jumps under load',
+  jammed: 'the fault: stuck fast',
+};
 
 interface StationProps {
   readonly clothes: Clothes;

@@ -1,4 +1,4 @@
-import type { Joint } from '@patient-badger/core';
+import type { FaultMode, Joint } from '@patient-badger/core';
 import type { ReactElement } from 'react';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import type { Colours } from '../design/useColours.ts';
@@ -7,19 +7,30 @@ const WIDTH = 68;
 const HEIGHT = 44;
 const X = WIDTH / 2;
 
-/** A joint between two stations as what it is; a broken one is drawn with a gap. */
-export function LinkGlyph({ type, colours, lit, broken }: { type: Joint['type']; colours: Colours; lit: boolean; broken: boolean }) {
-  const stroke = lit ? colours.heat : colours.soft;
+interface Props {
+  readonly type: Joint['type'];
+  readonly colours: Colours;
+  readonly lit: boolean;
+  readonly fault?: FaultMode;
+}
+
+/** A joint between two stations as what it is; with a fault in it as what that makes of it. */
+export function LinkGlyph({ type, colours, lit, fault }: Props) {
+  const ground = lit ? colours.heat : colours.soft;
+  const stroke = fault ? colours.danger : ground;
   return (
     <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
       <Line x1={X} y1={0} x2={X} y2={12} stroke={stroke} strokeWidth={3} />
       <Line x1={X} y1={HEIGHT - 12} x2={X} y2={HEIGHT} stroke={stroke} strokeWidth={3} />
       <Rect x={X - 18} y={11} width={36} height={22} fill={colours.paper} />
-      {broken ? (
+      {fault === 'open' || fault === 'slips' ? (
         <Path d={`M${X - 12} 14 L${X + 12} 30 M${X + 12} 14 L${X - 12} 30`} stroke={colours.danger} strokeWidth={4} strokeLinecap="round" />
       ) : (
         SIGN[type](stroke, colours.surface)
       )}
+      {fault === 'jammed' ? (
+        <Path d={`M${X - 22} 12 v20 M${X + 22} 12 v20`} stroke={colours.danger} strokeWidth={5} strokeLinecap="round" />
+      ) : null}
     </Svg>
   );
 }

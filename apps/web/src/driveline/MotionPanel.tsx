@@ -25,10 +25,10 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
   const sound = useMemo(() => run(pack, null, turns), [pack, turns]);
   const faulty = useMemo(() => (fault ? run(pack, fault, turns) : null), [pack, fault, turns]);
   const turning = useTurning(running, speed === 'fast' ? 12 : 1);
-  const broken = fault && modeOf(fault) !== 'skips' ? fault.at : undefined;
+  const mode = fault && modeOf(fault);
   const chains = [
     { output: sound, angles: turning(sound, turns) },
-    ...(faulty ? [{ output: faulty, angles: turning(faulty, turns), brokenJoint: broken }] : []),
+    ...(faulty ? [{ output: faulty, angles: turning(faulty, turns), fault: fault && mode ? { joint: fault.at, mode } : undefined }] : []),
   ];
   return (
     <View className="gap-3">

@@ -3,14 +3,14 @@ import type { MotionOutput, Pack } from '@patient-badger/core';
 type BodyMotion = MotionOutput['bodies'][string];
 
 /** What a body does, in words. */
-export function stationWords(motion: BodyMotion | undefined): string {
+export function stationWords(motion: BodyMotion | undefined, slides = false): string {
   switch (motion?.state) {
     case 'turns':
       return motion.travelMm === undefined ? turnsText(motion.turns ?? 0) : `travels ${Math.abs(motion.travelMm).toFixed(1)} mm`;
     case 'less':
-      return 'turns, but less than it should';
+      return slides ? 'travels, but less than it should' : 'turns, but less than it should';
     case 'locked':
-      return 'locked: nothing will turn';
+      return slides ? 'locked: it will not move' : 'locked: nothing will turn';
     case 'irregular':
       return 'jerks';
     default:
@@ -31,20 +31,20 @@ interface Running {
 
 /** What a body does on the sound chain, how long one must turn to see it, and what it does on the other chain where that differs. */
 export function motionWords(pack: Pack, body: string, [sound, faulty]: readonly Running[]): { text: string; marked?: boolean }[] {
-  const usual = stationWords(sound?.output.bodies[body]);
+  const slides = pack.driveline.bodies.find(({ id }) => id === body)?.kind === 'slider';
+  const usual = stationWords(sound?.output.bodies[body], slides);
   const driver = body === pack.order[0];
   const lines: { text: string; marked?: boolean }[] = [{ text: faulty ? `sound: ${usual}` : usual }];
-  const needed = driver ? null : turnsToShow(pack, body, sound?.output.ratios[body] ?? 0);
+  const needed = driver ? null : turnsToShow(slides, sound?.output.ratios[body] ?? 0);
   if (needed) lines.push({ text: needed });
   if (!faulty) return lines;
-  const here = stationWords(faulty.output.bodies[body]);
+  const here = stationWords(faulty.output.bodies[body], slides);
   return here === usual ? lines : [...lines, { text: `with it: ${here}`, marked: true }];
 }
 
 /** How many turns go in at the top until a sound body shows it, where that is more than one would give it without thinking. */
-function turnsToShow(pack: Pack, body: string, ratio: number): string | null {
+function turnsToShow(slides: boolean, ratio: number): string | null {
   if (ratio === 0) return null;
-  const slides = pack.driveline.bodies.find(({ id }) => id === body)?.kind === 'slider';
   const turns = (slides ? 2 : 20 / 360) / Math.abs(ratio);
   return turns < 1 ? null : `shows ${slides ? '2 mm' : '20°'} after ${turns < 10 ? turns.toFixed(1) : Math.round(turns)} turns`;
 }

@@ -35,10 +35,17 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
   );
 }
 
+/** How many faults are named that one reason moves. */
+const FIRST_NAMES = 4;
+
 /** What the owner's words and the machine's facts did to the priors, reason by reason. */
 function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['factShifts'] }) {
   if (shifts.length === 0) return null;
-  const names = (list: typeof shifts) => list.map(({ fault }) => pack.faults.find(({ id }) => id === fault)?.name ?? fault).join('; ');
+  const names = (list: typeof shifts) => {
+    const strongest = [...list].sort((p, q) => Math.abs(Math.log(q.factor)) - Math.abs(Math.log(p.factor)));
+    const shown = strongest.slice(0, FIRST_NAMES).map(({ fault }) => pack.faults.find(({ id }) => id === fault)?.name ?? fault);
+    return [...shown, ...(list.length > FIRST_NAMES ? [`and ${list.length - FIRST_NAMES} more`] : [])].join('; ');
+  };
   return (
     <>
       <Text look="head">Told by the machine</Text>

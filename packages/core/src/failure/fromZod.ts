@@ -8,7 +8,11 @@ export const failureFromZod = (error: z.ZodError, input: unknown): CoreFailure =
 
 /** Turns every issue of a failed Zod check into a tagged failure. */
 export const failuresFromZod = (error: z.ZodError, input: unknown): readonly CoreFailure[] =>
-  error.issues.map((issue) => failureOf(issue, input));
+  error.issues.flatMap(oneKeyEach).map((issue) => failureOf(issue, input));
+
+/** Several misspelt fields in one place are several mistakes. */
+const oneKeyEach = (issue: Issue): Issue[] =>
+  issue.code === 'unrecognized_keys' ? issue.keys.map((key) => ({ ...issue, keys: [key] })) : [issue];
 
 function failureOf(whole: Issue, input: unknown): CoreFailure {
   const issue = deepest(whole);

@@ -13,7 +13,9 @@ export function sentence(failure: FailureData): string {
     case 'wrongType':
       return `The ${name} must be ${detail.wanted ?? 'a number'}.${given}`;
     case 'missing':
-      return detail.or ? `Give the ${name} or the ${fieldName(String(detail.or))}.` : `The ${name} is missing.`;
+      return detail.or
+        ? `Give the ${name} or the ${fieldName(String(detail.or))}.`
+        : `The ${name} ${/[^s]s$/.test(name) ? 'are' : 'is'} missing.`;
     case 'notPositive':
       return `The ${name} must be more than zero.${given}`;
     case 'outOfRange':
@@ -21,7 +23,7 @@ export function sentence(failure: FailureData): string {
     case 'notWhole':
       return `The ${name} must be a whole number.${given}`;
     case 'unknownField':
-      return `"${detail.given}" is not something this sum knows. Check the spelling.`;
+      return `"${detail.given}" is not a field known here. Check the spelling.`;
     case 'unknownId':
       return `There is no ${name} called "${detail.given}"${detail.known ? `. Known: ${detail.known}` : ''}.`;
     case 'duplicateId':
