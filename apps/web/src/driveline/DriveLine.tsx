@@ -173,7 +173,8 @@ function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narr
       words={mode && [{ text: FAULT_WORDS[mode], marked: true }]}
       quiet
       narrow={narrow}
-      run={mode ? 'none' : 'through'}
+      run="through"
+      gapAt={modes.findIndex((each) => each !== undefined)}
     />
   );
 }

@@ -19,12 +19,14 @@ interface Props {
   readonly quiet?: boolean;
   readonly narrow?: boolean;
   readonly run?: RunOfShaft;
+  /** The chain whose shaft is interrupted here. */
+  readonly gapAt?: number;
   readonly onPress?: () => void;
   readonly expanded?: boolean;
 }
 
 /** One row of the drive line: a station, a joint, or something beside the chain. */
-export function Place({ name, glyphs, words, chance, next = false, depth, quiet, narrow, run = 'none', onPress, expanded }: Props) {
+export function Place({ name, glyphs, words, chance, next = false, depth, quiet, narrow, run = 'none', gapAt, onPress, expanded }: Props) {
   return (
     <Pressable
       disabled={!onPress}
@@ -35,7 +37,7 @@ export function Place({ name, glyphs, words, chance, next = false, depth, quiet,
     >
       {glyphs.map((glyph, i) => (
         <View key={i} className="w-[68px] justify-center">
-          {run === 'none' ? null : <View aria-hidden className={`absolute left-[32.5px] w-[3px] bg-soft ${RUN[run]}`} />}
+          {run === 'none' || i === gapAt ? null : <View aria-hidden className={`absolute left-[32.5px] w-[3px] bg-soft ${RUN[run]}`} />}
           {/* A view of its own lies above the run; a bare drawing would lie below. */}
           <View>{glyph}</View>
         </View>

@@ -61,6 +61,13 @@ test('what works and serves badly is remarked on', () => {
   }
 });
 
+test('a look that shows the same whatever is wrong is named', () => {
+  const pack = file() as unknown as Pack & Loose;
+  const empty = { ...pack.looks.find(({ kind }) => kind === 'table'), id: 'stare', likelihoods: {} };
+  const { remarks } = explainPack({ ...pack, looks: [...pack.looks, empty], textbookOrder: [...pack.textbookOrder, 'stare'] });
+  expect(remarks.map(({ sentence }) => sentence)).toEqual([expect.stringContaining('"stare" shows the same whatever is wrong') as string]);
+});
+
 test('two faults that no look tells apart are named', () => {
   const pack = file() as unknown as Pack & Loose;
   const twin = { ...pack.faults.find(({ id }) => id === 'belt-slips'), id: 'belt-twin', prior: 1 };

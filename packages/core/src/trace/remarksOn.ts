@@ -1,6 +1,7 @@
 import { hypothesesOf } from './hypotheses.ts';
 import type { PackNote } from './explainPack.ts';
 import { inputToSee } from './lookMotion.ts';
+import type { LookOutcome } from './outcomes.ts';
 import type { KinematicLook, Pack } from './pack.ts';
 import { packModel } from './packModel.ts';
 import { traceNext } from './next.ts';
@@ -15,6 +16,7 @@ export function remarksOn(pack: Pack): readonly PackNote[] {
     ...noWayBack(pack),
     ...unasked(pack),
     ...blindLooks(pack),
+    ...emptyLooks(pack),
     ...unproved(pack),
   ];
 }
@@ -78,15 +80,27 @@ function blindness(pack: Pack, look: KinematicLook, i: number): PackNote[] {
   ];
 }
 
+/** Looks that most likely show the same, whatever is wrong. */
+function emptyLooks(pack: Pack): PackNote[] {
+  const { hypotheses, outcomes } = packModel(pack);
+  return pack.looks.flatMap(({ id }, i) => {
+    const shown = new Set(hypotheses.flatMap((each) => (each.fault ? [likeliest(outcomes.get(id) ?? [], each.id)] : [])));
+    return shown.size > 1 ? [] : [{ path: `looks.${i}`, sentence: `The look "${id}" shows the same whatever is wrong: it tells nothing.` }];
+  });
+}
+
+const likeliest = (outcomes: readonly LookOutcome[], hypothesis: string): string =>
+  outcomes.reduce<LookOutcome | null>(
+    (best, each) => (best && best.likelihood(hypothesis) >= each.likelihood(hypothesis) ? best : each),
+    null,
+  )?.result ?? '';
+
 /** Faults that never come first, though every look shows what they would show. */
 function unproved(pack: Pack): PackNote[] {
   const { outcomes } = packModel(pack);
   return pack.faults.flatMap(({ id }, i) => {
     const truth = hypothesesOf(pack).find(({ fault }) => fault?.id === id)?.id ?? '';
-    const observations = pack.looks.map((look) => {
-      const [likeliest] = [...(outcomes.get(look.id) ?? [])].sort((p, q) => q.likelihood(truth) - p.likelihood(truth));
-      return { look: look.id, result: likeliest?.result ?? '' };
-    });
+    const observations = pack.looks.map((look) => ({ look: look.id, result: likeliest(outcomes.get(look.id) ?? [], truth) }));
     const [first] = traceNext(traceInput.parse({ family: pack.id, observations }), pack).suspects;
     if (first?.fault === id) return [];
     return [{ path: `faults.${i}`, sentence: `"${id}" can never be told from "${first?.fault}": no look shows something else for it.` }];
