@@ -126,7 +126,7 @@ test('a family is found by the owner’s words, its chain runs beside one with a
   await page.getByLabel('What does the owner say, or what is it?').fill('wall goes out crooked');
   await link(page, 'Slide with two racks').click();
   await radio(page, /Right pinion pack worn/).click();
-  await page.getByText('with it: turns, but less than it should').first().waitFor();
+  await page.getByText('with it: travels, but less than it should').first().waitFor();
   await button(page, 'Take in a machine of this kind').click();
   await button(page, /Ticket-office wall/).click();
   await page.getByLabel('What does the owner say?').fill('the wall comes out all crooked');

@@ -16,13 +16,26 @@ export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
 export { gearPhoto, type GearPhoto } from './instrument/gearPhoto.ts';
 export { hiddenTruth, standInDimension, standInLook, type HiddenTruth } from './instrument/standIn.ts';
 
+export { openingTo, shortestOpening, stepsThatFree, stepsToReach, type Opening } from './access/opening.ts';
+export {
+  longest,
+  type Capture,
+  type ClosingStep,
+  type LooseItem,
+  type LooseKind,
+  type Step,
+  type Tighten,
+  type Wait,
+  type WhileOpen,
+} from './access/step.ts';
+
 export { checkPack } from './trace/checkPack.ts';
 export { explainPack, type PackNote, type PackReport } from './trace/explainPack.ts';
 export { applyOverrides, modelOverrides, type ModelOverrides } from './trace/overrides.ts';
 export { COMPLAINT_FACT, complaintChance, NONE_OF_THESE, NOTHING_ELSE, priorOf, type Facts } from './trace/hypotheses.ts';
 export { inputToSee, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
-export { cautionsOn, stepsToReach } from './trace/opening.ts';
+export { cautionsOn } from './trace/cautionsOn.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
 export { packModel } from './trace/packModel.ts';
 export {
@@ -36,7 +49,6 @@ export {
   type KinematicLook,
   type Look,
   type Pack,
-  type Step,
   type TableLook,
 } from './trace/pack.ts';
 export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';

@@ -1,7 +1,8 @@
 import { predictive, update, type Belief } from '../inference/belief.ts';
 import { expectedInformation } from '../inference/expectedInformation.ts';
 import { byFault, faultKey, NONE_OF_THESE, NOTHING_ELSE, type Hypothesis } from './hypotheses.ts';
-import { cautionsOn, stepsToReach } from './opening.ts';
+import { stepsToReach } from '../access/opening.ts';
+import { cautionsOn } from './cautionsOn.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Look, Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';

@@ -75,13 +75,26 @@ export function checkPack(pack: Pack): Pack {
   pack.steps.forEach((step, i) => {
     step.needs.forEach((each, j) => need(steps, each, `steps.${i}.needs.${j}`));
     step.cautions.forEach((each, j) => need(cautions, each, `steps.${i}.cautions.${j}`));
+    step.ways.forEach((way, j) => way.forEach((each, k) => need(steps, each, `steps.${i}.ways.${j}.${k}`)));
+    step.frees.forEach((each, j) => need(places, each, `steps.${i}.frees.${j}`));
+    unique(step.loose, `steps.${i}.loose`);
+    unique(step.captures, `steps.${i}.captures`);
   });
+  unique(pack.closing, 'closing');
+  unique(pack.whileOpen, 'whileOpen');
+  unique(waitsOf(pack), 'steps');
+  pack.whileOpen.forEach((each, i) => need(places, each.at, `whileOpen.${i}.at`));
   pack.closing.forEach((each, i) => {
     each.closes.forEach((step, j) => need(steps, step, `closing.${i}.closes.${j}`));
+    each.after.forEach((step, j) => need(steps, step, `closing.${i}.after.${j}`));
+    each.cautions.forEach((caution, j) => need(cautions, caution, `closing.${i}.cautions.${j}`));
   });
   refuseCircles(pack);
   return pack;
 }
+
+/** Every wait of the way in and back; a running time is known by its id alone. */
+const waitsOf = ({ steps, closing }: Pack) => [...steps, ...closing].flatMap((each) => each.wait ?? []);
 
 type Need = (known: ReadonlySet<string>, given: string, path: string) => void;
 
@@ -123,7 +136,7 @@ function unique(list: readonly { readonly id: string }[], path: string): Readonl
 }
 
 function refuseCircles(pack: Pack): void {
-  const needs = new Map(pack.steps.map((step) => [step.id, step.needs]));
+  const needs = new Map(pack.steps.map((step) => [step.id, [...step.needs, ...step.ways.flat()]]));
   const done = new Set<string>();
   const visit = (id: string, above: readonly string[]): void => {
     if (above.includes(id)) {

@@ -1,7 +1,7 @@
 import { LEAST_LIKELIHOOD, type Belief } from '../inference/belief.ts';
 import { faultKey, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
 import { LEAST_BITS } from './advice.ts';
-import { stepsToReach } from './opening.ts';
+import { waysToReach } from '../access/opening.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
@@ -31,8 +31,8 @@ const WRONG_VERDICT_MINUTES = 40;
 interface FlatLook {
   readonly id: string;
   readonly minutes: number;
-  /** Every opening step it needs, as bits. */
-  readonly needs: number;
+  /** The ways to open as far as it needs, each as the bits of its steps. */
+  readonly ways: readonly number[];
   /** Likelihoods, one row a result. */
   readonly rows: readonly Float64Array[];
 }
@@ -94,7 +94,7 @@ function flatten(pack: Pack, model: PackModel): Flat {
     looks: pack.looks.map((look) => ({
       id: look.id,
       minutes: look.minutes,
-      needs: stepsToReach(pack, look.needs, new Set()).reduce((mask, { id }) => mask | (stepBit.get(id) ?? 0), 0),
+      ways: waysToReach(pack.steps, look.needs).map((way) => [...way].reduce((mask, id) => mask | (stepBit.get(id) ?? 0), 0)),
       rows: rowsOf(outcomes.get(look.id) ?? [], hypotheses),
     })),
     stepMinutes: Float64Array.from(pack.steps, ({ minutes }) => minutes),
@@ -111,10 +111,17 @@ function rowsOf(outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesi
   return outcomes.map((outcome) => Float64Array.from(hypotheses, ({ id }, h) => least(outcome, id) / (sums[h] as number)));
 }
 
-function minutesOf({ stepMinutes }: Flat, look: FlatLook, reached: number): number {
-  let minutes = look.minutes;
-  for (let left = look.needs & ~reached, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) minutes += stepMinutes[i] as number;
-  return minutes;
+/** Minutes of a look with the opening still to do, by the shortest of its ways. */
+const minutesOf = (flat: Flat, look: FlatLook, reached: number): number => look.minutes + wayFrom(flat, look, reached).minutes;
+
+function wayFrom({ stepMinutes }: Flat, { ways }: FlatLook, reached: number): { way: number; minutes: number } {
+  let best = { way: 0, minutes: Infinity };
+  for (const way of ways) {
+    let minutes = 0;
+    for (let left = way & ~reached, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) minutes += stepMinutes[i] as number;
+    if (minutes < best.minutes) best = { way, minutes };
+  }
+  return best;
 }
 
 /** Expected information about the fault (not about how it shows), from m·log m sums over faults and results; the rows add up to one. */
@@ -153,7 +160,7 @@ function follower(flat: Flat, confidence: number) {
   const known = new Map<string, number>();
   const after = (look: number, belief: Float64Array, seen: string, reached: number, weight: number): number => {
     const each = flat.looks[look] as FlatLook;
-    const opened = reached | each.needs;
+    const opened = reached | wayFrom(flat, each, reached).way;
     let minutes = minutesOf(flat, each, reached);
     each.rows.forEach((row, result) => {
       const next = new Float64Array(belief.length);

@@ -66,15 +66,22 @@ function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverr
   const needsOf = (ids: readonly string[]): string[] => [
     ...new Set(ids.flatMap((id) => (gone.has(id) ? needsOf(pack.steps.find((each) => each.id === id)?.needs ?? []) : [id]))),
   ];
+  // A way that has become no work at all leaves no choice.
+  const waysOf = (ways: readonly (readonly string[])[]) => {
+    const left = ways.map(needsOf);
+    return left.some((way) => way.length === 0) ? [] : left;
+  };
   const parsed = packSchema.safeParse({
     ...pack,
     driveline: {
       bodies: pack.driveline.bodies.map((each) => ({ ...each, ...bodies[each.id] })),
       joints: pack.driveline.joints.map((each) => ({ ...each, ...joints[each.id] })),
     },
-    steps: pack.steps.filter(({ id }) => !gone.has(id)).map((each) => ({ ...each, ...steps[each.id], needs: needsOf(each.needs) })),
+    steps: pack.steps.filter(({ id }) => !gone.has(id)).map((each) => ({ ...each, ...steps[each.id], needs: needsOf(each.needs), ways: waysOf(each.ways) })),
     looks: pack.looks.map((each) => ({ ...each, needs: needsOf(each.needs) })),
-    closing: pack.closing.map((each) => ({ ...each, closes: each.closes.filter((id) => !gone.has(id)) })),
+    closing: pack.closing
+      .filter(({ closes }) => closes.length === 0 || closes.some((id) => !gone.has(id)))
+      .map((each) => ({ ...each, closes: each.closes.filter((id) => !gone.has(id)), after: each.after.filter((id) => !gone.has(id)) })),
   });
   if (parsed.success) return parsed.data;
   const where = parsed.error.issues[0]?.path.map(String) ?? [];

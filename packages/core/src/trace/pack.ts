@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { closingStep, step, whileOpen } from '../access/step.ts';
 import { BORE_SHAPES } from '../match/schema.ts';
 import { drivelineSchema, faultMode, motionState } from '../driveline/schema.ts';
 
@@ -12,17 +13,6 @@ export const caution = z.strictObject({
   text,
   /** `hurt`: someone can be hurt, so it must be acknowledged on purpose. */
   level: z.enum(['hurt', 'harm', 'law']),
-});
-
-/** One piece of taking the machine apart, with what must be done before it. */
-export const step = z.strictObject({
-  id,
-  name: text,
-  how: text,
-  minutes,
-  needs: z.array(id).default([]),
-  tools: z.array(text).default([]),
-  cautions: z.array(id).default([]),
 });
 
 /** When a fact about the machine makes a fault more or less likely, and why. */
@@ -131,16 +121,6 @@ export const gearCard = z.strictObject({
   boreShape: z.enum(BORE_SHAPES).optional(),
 });
 
-export const closingStep = z.strictObject({
-  id,
-  name: text,
-  how: text,
-  minutes,
-  cautions: z.array(id).default([]),
-  /** The opening steps it undoes; none for work that exists only on the way back. */
-  closes: z.array(id).default([]),
-});
-
 export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).default([]) });
 
 /** What to ask when the machine is taken in; the answer is a fact that moves the priors. */
@@ -180,6 +160,7 @@ export const packSchema = z.strictObject({
   steps: z.array(step).max(30).default([]),
   gears: z.array(gearCard).default([]),
   closing: z.array(closingStep).default([]),
+  whileOpen: z.array(whileOpen).default([]),
   proofs: z.array(proof).min(1),
   /** The fixed order of looks in a textbook, kept for comparison. */
   textbookOrder: z.array(id).default([]),
@@ -190,7 +171,6 @@ export type Fault = Pack['faults'][number];
 export type Look = Pack['looks'][number];
 export type KinematicLook = z.infer<typeof kinematicLook>;
 export type TableLook = z.infer<typeof tableLook>;
-export type Step = Pack['steps'][number];
 export type Complaint = Pack['complaints'][number];
 export type Caution = Pack['cautions'][number];
 export type GearCard = Pack['gears'][number];

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { caution, packSchema, step } from './pack.ts';
+import { step } from '../access/step.ts';
+import { caution, packSchema } from './pack.ts';
 
 export const facts = z.record(z.string(), z.union([z.number(), z.boolean(), z.string()]));
 

@@ -1,5 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
-import { cautionsOn, stepsToReach } from './opening.ts';
+import { stepsToReach } from '../access/opening.ts';
+import { cautionsOn } from './cautionsOn.ts';
 import type { Pack } from './pack.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;

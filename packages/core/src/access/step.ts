@@ -1,0 +1,104 @@
+import { z } from 'zod';
+
+const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Ids are small letters, digits and single hyphens.');
+const text = z.string().min(1);
+const minutes = z.number().min(0).max(600);
+
+/** Whose figure a torque is goes with it; without one it says how it is tightened. */
+export const torque = z.strictObject({ value: z.number().positive(), unit: z.enum(['N·m', 'ft·lb', 'in·lb']), source: text });
+
+export const LOOSE_KINDS = ['screw', 'nut', 'clip', 'pin', 'washer', 'shim', 'spring', 'key', 'seal', 'plug', 'cable', 'part'] as const;
+
+/** Something that comes off with a step and has to go back. */
+export const looseItem = z.strictObject({
+  id,
+  name: text,
+  kind: z.enum(LOOSE_KINDS),
+  count: z.int().min(1).max(99),
+  size: text.optional(),
+  lengthMm: z.number().positive().optional(),
+  drive: z.enum(['hex', 'socket', 'six-lobe', 'cross-head', 'slotted']).optional(),
+  /** Only where it is the unusual one. */
+  hand: z.literal('left').optional(),
+  torque: torque.optional(),
+  /** Goes into plastic: snug and no further. */
+  intoPlastic: z.boolean().default(false),
+  /** Is renewed each time: a seal, a locking clip, a split pin. */
+  renew: z.boolean().default(false),
+  /** Where it sits, so that it goes back there. */
+  lives: text,
+});
+
+export const CAPTURE_KINDS = ['photo', 'mark', 'angle', 'count', 'measure'] as const;
+
+/** A position that a step loses: taken down before, shown again on the way back. */
+export const capture = z.strictObject({ id, kind: z.enum(CAPTURE_KINDS), ask: text, back: text, unit: text.optional() });
+
+/** A time that has to pass. The maker's own figure is typed in where `minutes` is absent. */
+export const wait = z.strictObject({ id, name: text, minutes: minutes.gt(0).optional(), why: text });
+
+/** One piece of taking the machine apart, with what must be done before it. */
+export const step = z.strictObject({
+  id,
+  name: text,
+  how: text,
+  minutes,
+  /** What it takes where things are stuck; one and a half times the minutes where it is not said. */
+  atWorst: minutes.optional(),
+  /** Two people. */
+  helper: z.boolean().default(false),
+  needs: z.array(id).default([]),
+  /** Ways that lead here: all steps of one of them, besides `needs`. */
+  ways: z.array(z.array(id).min(1)).default([]),
+  /** Bodies, joints and outliers that come within reach. */
+  frees: z.array(id).default([]),
+  tools: z.array(text).default([]),
+  cautions: z.array(id).default([]),
+  loose: z.array(looseItem).default([]),
+  captures: z.array(capture).default([]),
+  /** Must pass after the step before the next may begin. */
+  wait: wait.optional(),
+});
+
+export const TIGHTEN_PATTERNS = ['circle', 'rectangle'] as const;
+export const tighten = z.strictObject({
+  screws: z.int().min(3).max(40),
+  pattern: z.enum(TIGHTEN_PATTERNS),
+  /** Columns of a rectangle; two where it is not said. */
+  columns: z.int().min(2).max(10).default(2),
+  passes: z.int().min(1).max(4).default(2),
+});
+
+export const CLOSING_KINDS = ['putBack', 'cleanOut', 'renew', 'grease', 'set', 'fill', 'check'] as const;
+
+/** One piece of the way back. Without `closes` it is work that exists only there. */
+export const closingStep = z.strictObject({
+  id,
+  name: text,
+  how: text,
+  minutes,
+  kind: z.enum(CLOSING_KINDS).default('putBack'),
+  helper: z.boolean().default(false),
+  cautions: z.array(id).default([]),
+  /** The opening steps it undoes. */
+  closes: z.array(id).default([]),
+  /** Opening steps that make it necessary, for work that undoes none; empty: always. */
+  after: z.array(id).default([]),
+  tighten: tighten.optional(),
+  wait: wait.optional(),
+});
+
+/** Worth doing since it lies open: the other side, the seal, the spring that is known to break. */
+export const whileOpen = z.strictObject({ id, name: text, at: id, minutes, why: text });
+
+export type Step = z.infer<typeof step>;
+export type LooseItem = z.infer<typeof looseItem>;
+export type LooseKind = (typeof LOOSE_KINDS)[number];
+export type Capture = z.infer<typeof capture>;
+export type Wait = z.infer<typeof wait>;
+export type ClosingStep = z.infer<typeof closingStep>;
+export type WhileOpen = z.infer<typeof whileOpen>;
+export type Tighten = z.infer<typeof tighten>;
+
+/** The longest a step should take, stuck screws and all, in minutes. */
+export const longest = ({ minutes: usual, atWorst }: Pick<Step, 'minutes' | 'atWorst'>): number => atWorst ?? 1.5 * usual;
