@@ -17,6 +17,12 @@ export { gearPhoto, type GearPhoto } from './instrument/gearPhoto.ts';
 export { hiddenTruth, standInDimension, standInLook, type HiddenTruth } from './instrument/standIn.ts';
 
 export { openingTo, shortestOpening, stepsThatFree, stepsToReach, type Opening } from './access/opening.ts';
+export { inReach, accessPlan, type AccessPlan, type Aim } from './access/plan.ts';
+export { LOOSE_NOTES, type LedgerLine, type LooseNote } from './access/ledger.ts';
+export { snag, type Snag } from './access/snag.ts';
+export { tighteningOrder } from './access/tighteningOrder.ts';
+export { waitState, type WaitState } from './access/waits.ts';
+export { wayBack } from './access/wayBack.ts';
 export {
   longest,
   type Capture,
@@ -72,6 +78,7 @@ export { entry, entryPayload, WORM_QUANTITIES, type Entry, type EntryPayload, ty
 export { checkEntry } from './job/checkEntry.ts';
 export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
 export { combine, wormQuestion } from './job/wormReadings.ts';
+export { jobLedger, openLedger } from './job/ledger.ts';
 export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';
 export { wantedWorm } from './job/wantedWorm.ts';

@@ -1,4 +1,8 @@
 import type { z } from 'zod';
+import { accessPlan, type Aim } from './access/plan.ts';
+import { planInput, planOutput } from './access/schema.ts';
+import { tighteningInput, tighteningOrder, tighteningOutput } from './access/tighteningOrder.ts';
+import { wayBack } from './access/wayBack.ts';
 import { motion } from './driveline/motion.ts';
 import { motionInput, motionOutput } from './driveline/schema.ts';
 import { CoreFailure, fail } from './failure/CoreFailure.ts';
@@ -38,6 +42,14 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
   };
   const list: readonly Operation[] = [
     operation('driveline.motion', 'What turns, what stands, and how far to turn until it shows', motionInput, motionOutput, motion),
+    operation(
+      'access.plan',
+      'The shortest opening to places of the chain, and the way back',
+      planInput,
+      planOutput,
+      ({ family: given, opened, stuck, ...aim }) => planFor(family(given), aim, opened, stuck),
+    ),
+    operation('setup.tighteningOrder', 'In which order and passes to tighten screws', tighteningInput, tighteningOutput, tighteningOrder),
     operation('trace.next', 'Suspects, and the look most worth the next minutes', traceInput, traceOutput, (input) =>
       traceNext(input, family(input.family)),
     ),
@@ -80,6 +92,31 @@ function operation<I extends z.ZodType, O extends z.ZodType>(
       // The output schema refuses NaN and Infinity: a sum that went wrong is an error, not an answer.
       return output.parse(work(given.data));
     },
+  };
+}
+
+function planFor(pack: Pack, aim: Required<Aim>, opened: readonly string[], stuck: readonly string[]): z.input<typeof planOutput> {
+  const steps = pack.steps.map(({ id }) => id);
+  const places = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.outliers].map(({ id }) => id);
+  const check = (known: readonly string[], list: readonly string[], path: string) =>
+    list.forEach((given, i) => {
+      if (!known.includes(given)) throw fail('unknownId', `${path}.${i}`, { given, known: known.join(', ') });
+    });
+  check(places, aim.places, 'places');
+  check(steps, aim.steps, 'steps');
+  check(steps, opened, 'opened');
+  check(steps, stuck, 'stuck');
+  const plan = accessPlan(pack, aim, opened, stuck);
+  const back = wayBack(pack, [...opened, ...(plan?.steps.map(({ id }) => id) ?? [])]);
+  return {
+    plan: plan && {
+      ...plan,
+      steps: [...plan.steps],
+      tools: [...plan.tools],
+      helperFor: [...plan.helperFor],
+      whileOpen: [...plan.whileOpen],
+    },
+    wayBack: [...back],
   };
 }
 

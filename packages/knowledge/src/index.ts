@@ -1,2 +1,3 @@
 export { FAMILIES, familyIds, findFamily } from './families.ts';
+export { SNAGS, snagsFor } from './snags.ts';
 export { operations } from './operations.ts';

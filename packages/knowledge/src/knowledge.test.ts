@@ -4,14 +4,17 @@ import {
   checkPack,
   CoreFailure,
   motion,
+  openLedger,
   packModel,
   packSchema,
   traceInput,
   traceNext,
+  wayBack,
   type KinematicLook,
   type Pack,
 } from '@patient-badger/core';
 import { FAMILIES, familyIds, findFamily } from './families.ts';
+import { SNAGS } from './snags.ts';
 import { SCENARIO, scenarioEntryPayload } from './scenario.ts';
 
 const kinematic = (pack: Pack) => pack.looks.filter((look): look is KinematicLook => look.kind === 'kinematic');
@@ -88,6 +91,40 @@ describe.each(FAMILIES)('$id', (pack) => {
       expect(factShifts.map(({ why }) => why)).toContain(`the owner says “${says[0]}”`);
     }
   });
+});
+
+describe.each(FAMILIES)('$id, opening and closing', (pack) => {
+  test('every step frees something or stands before one that does, and what a look watches comes within reach', () => {
+    const before = new Set(pack.steps.flatMap(({ needs, ways }) => [...needs, ...ways.flat()]));
+    expect(pack.steps.filter(({ id, frees }) => frees.length === 0 && !before.has(id)).map(({ id }) => id)).toEqual([]);
+    const freed = new Set(pack.steps.flatMap(({ frees }) => frees));
+    for (const { id, at, needs } of pack.looks) if (needs.length > 0) expect([id, freed.has(at)]).toEqual([id, true]);
+  });
+
+  test('what comes off has a count and a place, and something is captured or kept on most ways in', () => {
+    const loose = pack.steps.flatMap((step) => step.loose);
+    expect(loose.length).toBeGreaterThanOrEqual(3);
+    expect(pack.steps.flatMap(({ captures }) => captures).length).toBeGreaterThanOrEqual(1);
+    expect(pack.whileOpen.length).toBeGreaterThanOrEqual(2);
+    expect(pack.closing.filter(({ kind }) => kind === 'cleanOut').length).toBeGreaterThanOrEqual(1);
+  });
+
+  test('with everything open the way back closes each step once and balances the ledger', () => {
+    const opened = pack.steps.map(({ id }) => id);
+    const back = wayBack(pack, opened);
+    expect(back.flatMap(({ closes }) => closes).sort()).toEqual([...opened].sort());
+    const state = { reached: opened, skipped: [], looseNotes: [], short: [] };
+    expect(openLedger(pack, { ...state, closingDone: [] }).length).toBeGreaterThan(0);
+    expect(openLedger(pack, { ...state, closingDone: back.map(({ id }) => id) })).toEqual([]);
+  });
+});
+
+test('every kind of loose part has a snag with remedies, mildest first', () => {
+  const kinds = new Set(FAMILIES.flatMap(({ steps }) => steps.flatMap(({ loose }) => loose.map(({ kind }) => kind))));
+  const rescued = new Set(SNAGS.flatMap((each) => each.kinds));
+  // A seal, a spring or a shim is lifted out; it does not seize.
+  expect([...kinds].filter((kind) => !rescued.has(kind) && !['seal', 'spring', 'shim'].includes(kind))).toEqual([]);
+  for (const { remedies } of SNAGS) expect(remedies[0]?.notNear).toEqual([]);
 });
 
 describe('the demo world', () => {

@@ -28,7 +28,8 @@ const graph = fc.integer({ min: 2, max: 9 }).chain((n) =>
     }),
   ),
 );
-const some = (list: readonly PlanStep[], most: number) => fc.subarray([...list.map(({ id }) => id)], { maxLength: Math.min(most, list.length) });
+const some = (list: readonly PlanStep[], most: number) =>
+  fc.subarray([...list.map(({ id }) => id)], { maxLength: Math.min(most, list.length) });
 const question = graph.chain((steps) =>
   fc.record({ steps: fc.constant(steps as PlanStep[]), wanted: some(steps, 3), done: some(steps, 2), blocked: some(steps, 2) }),
 );

@@ -141,7 +141,7 @@ export const stepsThatFree = ({ steps }: Steps, place: string): readonly string[
   steps.filter(({ frees }) => frees.includes(place)).map(({ id }) => id);
 
 /**
- * The shortest opening after which all the places lie within reach. A place freed by several steps is
+ * The shortest opening after which all the places lie within reach, and these steps besides are done. A place freed by several steps is
  * reached by any of them. Null where a blocked step stands before one of them and no way leads round.
  */
 export function openingTo(
@@ -149,16 +149,12 @@ export function openingTo(
   places: readonly string[],
   done: ReadonlySet<string> = new Set(),
   blocked: ReadonlySet<string> = new Set(),
+  besides: readonly string[] = [],
 ): Opening | null {
   const goals = places.flatMap((place): PlanStep[] => {
     const by = stepsThatFree(pack, place);
     return by.length === 0 ? [] : [{ id: `to ${place}`, minutes: 0, needs: [], ways: by.map((id) => [id]) }];
   });
-  const opening = shortestOpening(
-    [...pack.steps, ...goals],
-    goals.map(({ id }) => id),
-    done,
-    blocked,
-  );
+  const opening = shortestOpening([...pack.steps, ...goals], [...goals.map(({ id }) => id), ...besides], done, blocked);
   return opening && { ...opening, steps: opening.steps.filter((id) => !goals.some((goal) => goal.id === id)) };
 }

@@ -25,6 +25,8 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
       return need([...results, { id: CANNOT_TELL }], payload.result, 'result');
     }
     case 'stepDone':
+    case 'stepSkipped':
+    case 'stepStuck':
       return need(pack.steps, payload.step, 'step');
     case 'cautionAcknowledged':
       return need(pack.cautions, payload.caution, 'caution');
@@ -40,7 +42,31 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
       if (!payload.note) throw fail('missing', 'payload.note', {});
       return;
     case 'closingDone':
-      return need(pack.closing, payload.step, 'step');
+      // A step without a way back of its own is put back under its own name.
+      return need([...pack.closing, ...pack.steps], payload.step, 'step');
+    case 'captured':
+    case 'captureConfirmed': {
+      need(pack.steps, payload.step, 'step');
+      const { captures = [] } = pack.steps.find(({ id }) => id === payload.step) ?? {};
+      need(captures, payload.capture, 'capture');
+      const empty =
+        payload.kind === 'captured' && payload.text === undefined && payload.value === undefined && payload.skipped === undefined;
+      if (empty) throw fail('missing', 'payload.text');
+      return;
+    }
+    case 'looseNoted': {
+      need(pack.steps, payload.step, 'step');
+      return need(pack.steps.find(({ id }) => id === payload.step)?.loose ?? [], payload.item, 'item');
+    }
+    case 'waitStarted':
+    case 'waitCut':
+      return need(
+        [...pack.steps, ...pack.closing].flatMap((each) => each.wait ?? []),
+        payload.wait,
+        'wait',
+      );
+    case 'extraDone':
+      return need(pack.whileOpen, payload.extra, 'extra');
     case 'proofDone':
       return need(pack.proofs, payload.proof, 'proof');
     default:

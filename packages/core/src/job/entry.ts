@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LOOSE_NOTES } from '../access/ledger.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
 import { facts } from '../trace/schema.ts';
@@ -28,6 +29,35 @@ export const entryPayload = z.discriminatedUnion('kind', [
   payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
   payload('lookRecorded', { look: id, result: id, note: note.optional(), reading: instrumentReading.optional() }),
   payload('stepDone', { step: id }),
+  /** It was off already, or is not there on this machine: nothing of it came loose here. */
+  payload('stepSkipped', { step: id, reason: note.min(1) }),
+  /** It will not come: what is in the way. The plan goes round it where another way leads there. */
+  payload('stepStuck', { step: id, snag: id, note: note.optional() }),
+  /** A position taken down before a step loses it; or left, with the reason. */
+  payload('captured', {
+    step: id,
+    capture: id,
+    text: note.min(1).optional(),
+    value: z.number().optional(),
+    skipped: note.min(1).optional(),
+  }),
+  payload('captureConfirmed', { step: id, capture: id, ok: z.boolean() }),
+  payload('looseNoted', { step: id, item: id, what: z.enum(LOOSE_NOTES), count: z.int().min(1).max(99), note: note.optional() }),
+  payload('waitStarted', { wait: id, minutes: z.number().gt(0).max(20_000), source: note.min(1) }),
+  payload('waitCut', { wait: id, reason: note.min(1) }),
+  payload('extraDone', { extra: id }),
+  /** Lines drawn on a photo; places are shares of its width and height. */
+  payload('photoMarked', {
+    hash,
+    strokes: z
+      .array(
+        z
+          .array(z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)]))
+          .min(1)
+          .max(400),
+      )
+      .max(60),
+  }),
   payload('cautionAcknowledged', { caution: id }),
   payload('dimensionRead', {
     gear: id,
@@ -54,12 +84,18 @@ export const entryPayload = z.discriminatedUnion('kind', [
     priceMinor: z.int().min(0).optional(),
   }),
   payload('partFitted', { gear: id, partId: uuid, partNumber: z.string() }),
-  payload('closingDone', { step: id }),
+  /** What of the loose parts did not go back is said; the rest did. */
+  payload('closingDone', { step: id, short: z.array(z.strictObject({ step: id, item: id, count: z.int().min(1).max(99) })).optional() }),
   payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),
   /** Somebody who had no hand in the work looked it over. */
   payload('secondChecked', { note: note.optional() }),
   payload('remark', { text: note.min(1) }),
-  payload('closed', { outcome: z.enum(['cleaned', 'repaired', 'replaced', 'returned', 'scrapped']), found: note, note: note.optional() }),
+  payload('closed', {
+    outcome: z.enum(['cleaned', 'repaired', 'replaced', 'returned', 'scrapped']),
+    found: note,
+    note: note.optional(),
+    despiteLedger: note.min(1).optional(),
+  }),
   payload('reopened', { reason: note.min(1) }),
   payload('withdrawn', { entry: uuid }),
 ]);

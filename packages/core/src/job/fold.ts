@@ -1,3 +1,4 @@
+import type { RunningWait } from '../access/waits.ts';
 import type { InstrumentReading } from '../instrument/reading.ts';
 import type { Measured } from '../quantity/measured.ts';
 import type { Facts } from '../trace/hypotheses.ts';
@@ -35,6 +36,19 @@ export interface JobState {
   readonly found: readonly string[];
   readonly reached: readonly string[];
   readonly acknowledged: readonly string[];
+  /** Steps passed over; they count as reached, and brought nothing off. */
+  readonly skipped: readonly Payload<'stepSkipped'>[];
+  /** Steps that will not come, until they are done after all. */
+  readonly stuck: readonly Payload<'stepStuck'>[];
+  readonly captures: readonly Payload<'captured'>[];
+  readonly confirmed: readonly Payload<'captureConfirmed'>[];
+  readonly looseNotes: readonly Payload<'looseNoted'>[];
+  readonly short: NonNullable<Payload<'closingDone'>['short']>;
+  readonly waits: readonly RunningWait[];
+  readonly waitsCut: readonly Payload<'waitCut'>[];
+  readonly extras: readonly string[];
+  /** Lines on a photo, by its hash; the last drawing counts. */
+  readonly photoMarks: Readonly<Record<string, Payload<'photoMarked'>['strokes']>>;
   readonly gears: Readonly<Record<string, GearState>>;
   readonly decided: Payload<'decided'> | null;
   readonly closingDone: readonly string[];
@@ -69,6 +83,16 @@ const EMPTY: Omit<JobState, 'jobId' | 'standing' | 'withdrawn'> = {
   found: [],
   reached: [],
   acknowledged: [],
+  skipped: [],
+  stuck: [],
+  captures: [],
+  confirmed: [],
+  looseNotes: [],
+  short: [],
+  waits: [],
+  waitsCut: [],
+  extras: [],
+  photoMarks: {},
   gears: {},
   decided: null,
   closingDone: [],
@@ -102,7 +126,25 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
     case 'faultFound':
       return { ...state, found: once(state.found, payload.fault) };
     case 'stepDone':
-      return { ...state, reached: once(state.reached, payload.step) };
+      return { ...state, reached: once(state.reached, payload.step), stuck: state.stuck.filter(({ step }) => step !== payload.step) };
+    case 'stepSkipped':
+      return { ...state, reached: once(state.reached, payload.step), skipped: [...state.skipped, payload] };
+    case 'stepStuck':
+      return { ...state, stuck: [...state.stuck.filter(({ step }) => step !== payload.step), payload] };
+    case 'captured':
+      return { ...state, captures: [...state.captures.filter((each) => !sameCapture(each, payload)), payload] };
+    case 'captureConfirmed':
+      return { ...state, confirmed: [...state.confirmed.filter((each) => !sameCapture(each, payload)), payload] };
+    case 'looseNoted':
+      return { ...state, looseNotes: [...state.looseNotes, payload] };
+    case 'waitStarted':
+      return { ...state, waits: [...state.waits, { wait: payload.wait, startedAt: at, minutes: payload.minutes, source: payload.source }] };
+    case 'waitCut':
+      return { ...state, waitsCut: [...state.waitsCut, payload] };
+    case 'extraDone':
+      return { ...state, extras: once(state.extras, payload.extra) };
+    case 'photoMarked':
+      return { ...state, photoMarks: { ...state.photoMarks, [payload.hash]: payload.strokes } };
     case 'cautionAcknowledged':
       return { ...state, acknowledged: once(state.acknowledged, payload.caution) };
     case 'dimensionRead': {
@@ -122,7 +164,7 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
     case 'partFitted':
       return withGear(state, payload.gear, { fitted: payload });
     case 'closingDone':
-      return { ...state, closingDone: once(state.closingDone, payload.step) };
+      return { ...state, closingDone: once(state.closingDone, payload.step), short: [...state.short, ...(payload.short ?? [])] };
     case 'proofDone':
       return { ...state, proofs: [...state.proofs.filter(({ proof }) => proof !== payload.proof), payload] };
     case 'remark':
@@ -145,6 +187,9 @@ const observed = (entryId: string, { look, result, reading }: Payload<'lookRecor
   entryId,
   ...(reading && { reading }),
 });
+
+const sameCapture = (p: { step: string; capture: string }, q: { step: string; capture: string }) =>
+  p.step === q.step && p.capture === q.capture;
 
 const once = (list: readonly string[], item: string) => (list.includes(item) ? list : [...list, item]);
 

@@ -77,7 +77,9 @@ function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverr
       bodies: pack.driveline.bodies.map((each) => ({ ...each, ...bodies[each.id] })),
       joints: pack.driveline.joints.map((each) => ({ ...each, ...joints[each.id] })),
     },
-    steps: pack.steps.filter(({ id }) => !gone.has(id)).map((each) => ({ ...each, ...steps[each.id], needs: needsOf(each.needs), ways: waysOf(each.ways) })),
+    steps: pack.steps
+      .filter(({ id }) => !gone.has(id))
+      .map((each) => ({ ...each, ...steps[each.id], needs: needsOf(each.needs), ways: waysOf(each.ways) })),
     looks: pack.looks.map((each) => ({ ...each, needs: needsOf(each.needs) })),
     closing: pack.closing
       .filter(({ closes }) => closes.length === 0 || closes.some((id) => !gone.has(id)))

@@ -1,0 +1,33 @@
+/** A time that was started, by whose figure. */
+export interface RunningWait {
+  readonly wait: string;
+  readonly startedAt: string;
+  readonly minutes: number;
+  /** Whose figure the minutes are. */
+  readonly source: string;
+}
+
+export type WaitState =
+  | { readonly state: 'notStarted' }
+  | { readonly state: 'running'; readonly secondsLeft: number; readonly endsAt: string }
+  | { readonly state: 'over' }
+  | { readonly state: 'cutShort'; readonly reason: string };
+
+/**
+ * How a wait stands at a moment, from what was written down and nothing else: a reload, another device
+ * or a night makes no difference. Of several starts the last counts.
+ */
+export function waitState(
+  id: string,
+  started: readonly RunningWait[],
+  cut: readonly { readonly wait: string; readonly reason: string }[],
+  now: Date,
+): WaitState {
+  const reason = cut.findLast(({ wait }) => wait === id)?.reason;
+  if (reason !== undefined) return { state: 'cutShort', reason };
+  const run = started.findLast(({ wait }) => wait === id);
+  if (!run) return { state: 'notStarted' };
+  const ends = new Date(Date.parse(run.startedAt) + run.minutes * 60_000);
+  const left = (ends.getTime() - now.getTime()) / 1000;
+  return left > 0 ? { state: 'running', secondsLeft: Math.ceil(left), endsAt: ends.toISOString() } : { state: 'over' };
+}
