@@ -10,6 +10,10 @@ export const PROBLEMS = {
   familyInUse: { status: 409, sentence: 'A job on record needs what the new file no longer has.' },
   noInstrument: { status: 409, sentence: 'No instrument is connected for this machine. Type in what you read.' },
   instrumentLost: { status: 503, sentence: 'The instrument does not answer. Look at its plug and try again, or type in what you read.' },
+  ledgerOpen: {
+    status: 422,
+    sentence: 'Something that came off is not back. Put it back, write it down as replaced, or say why the job is closed all the same.',
+  },
   secondCheckMissing: {
     status: 422,
     sentence: 'This job is safety-critical: somebody who had no hand in it must look it over before it can be closed.',

@@ -78,6 +78,7 @@ export { entry, entryPayload, WORM_QUANTITIES, type Entry, type EntryPayload, ty
 export { checkEntry } from './job/checkEntry.ts';
 export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
 export { combine, wormQuestion } from './job/wormReadings.ts';
+export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';
 export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';

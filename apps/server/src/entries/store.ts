@@ -4,11 +4,13 @@ import {
   entry as entrySchema,
   failureFromZod,
   foldJob,
+  openLedger,
   secondCheckedBy,
   sentence,
   type Entry,
   type EntryPayload,
   type JobState,
+  type Pack,
 } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { In, type DataSource, type EntityManager } from 'typeorm';
@@ -58,14 +60,18 @@ async function insert(manager: EntityManager, shopId: string, given: Entry): Pro
   const job = given.payload.kind === 'takenIn' ? await openJob(manager, shopId, given) : await lockJob(manager, shopId, given.jobId);
   const pack = await packOfJob(manager, job);
   checkEntry(given.payload, pack);
-  if (given.payload.kind === 'closed' && pack.safetyCritical && secondCheckedBy(await stateOf(manager, job)) === null) {
-    throw new ServerProblem('secondCheckMissing');
-  }
+  if (given.payload.kind === 'closed') refuseUnfinished(pack, await stateOf(manager, job), given.payload.despiteLedger);
   await manager.insert(entries, { ...given, at: new Date(given.at), shopId });
   if (MOVES_JOB.has(given.payload.kind)) await settleClosed(manager, job);
   // Heard by every server process on this database, once this transaction is committed.
   await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, ids: [given.id] })]);
   return 'stored';
+}
+
+/** A job is closed only with everything back that came off, or a reason; and looked over where someone can be hurt by it. */
+function refuseUnfinished(pack: Pack, state: JobState, despiteLedger: string | undefined): void {
+  if (despiteLedger === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
+  if (pack.safetyCritical && secondCheckedBy(state) === null) throw new ServerProblem('secondCheckMissing');
 }
 
 async function openJob(manager: EntityManager, shopId: string, given: Entry): Promise<JobRow> {

@@ -1,6 +1,7 @@
-import { secondCheckedBy, toSetRight, type EntryPayload, type Fault } from '@patient-badger/core';
+import { openLedger, secondCheckedBy, toSetRight, type EntryPayload, type Fault, type LedgerLine } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { lineText } from '../access/looseText.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -25,6 +26,8 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const [outcome, setOutcome] = useState<Outcome>(usual(faults, state.decided?.note));
   const [found, setFound] = useState([...(state.decided?.note ? [state.decided.note] : []), ...faults.map(({ name }) => name)].join('; '));
   const [note, setNote] = useState('');
+  const [despite, setDespite] = useState('');
+  const open = openLedger(pack, state);
   const [refusal, setRefusal] = useState<string | null>(null);
   const proved = pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
   const checkedBy = secondCheckedBy(state);
@@ -33,9 +36,18 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const close = async () => {
     if (found.trim() === '') return setRefusal('Write in a few words what was found.');
     if (pack.safetyCritical && checkedBy === null) return setRefusal('Somebody else must look it over first: it is a safety-critical job.');
+    if (open.length > 0 && despite.trim() === '') {
+      return setRefusal('The ledger does not balance. Put back what lies on the bench, or write below why it is closed all the same.');
+    }
     if (needsReason) return setRefusal('It is not proved. Prove it, or write in the note why it is closed all the same.');
     setRefusal(null);
-    await write({ kind: 'closed', outcome, found: found.trim(), ...(note.trim() && { note: note.trim() }) });
+    await write({
+      kind: 'closed',
+      outcome,
+      found: found.trim(),
+      ...(note.trim() && { note: note.trim() }),
+      ...(open.length > 0 && { despiteLedger: despite.trim() }),
+    });
   };
 
   return (
@@ -52,11 +64,28 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
           />
         ))}
       </View>
+      <OpenLines lines={open} reason={despite} onReason={setDespite} />
       <Field label="What was found" value={found} onChangeText={setFound} />
       <Field label="Note for next time" value={note} onChangeText={setNote} multiline />
       {(refusal ?? problem) ? <Text look="danger">{refusal ?? problem}</Text> : null}
       <Button look={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={() => void close()} />
     </Card>
+  );
+}
+
+/** What keeps the ledger from balancing, and the reason to close all the same. */
+function OpenLines({ lines, reason, onReason }: { lines: readonly LedgerLine[]; reason: string; onReason: (reason: string) => void }) {
+  if (lines.length === 0) return null;
+  return (
+    <View className="gap-2 rounded-md border-2 border-danger p-3">
+      <Text look="danger">Not back yet</Text>
+      {lines.map((line) => (
+        <Text key={`${line.step}/${line.item.id}`}>
+          {line.item.name} ({line.stepName}): {lineText(line)}
+        </Text>
+      ))}
+      <Field label="Why it is closed all the same" value={reason} onChangeText={onReason} />
+    </View>
   );
 }
 

@@ -1,18 +1,14 @@
-import { toSetRight, type Fault, type JobState, type Pack } from '@patient-badger/core';
+import { toSetRight, type Fault } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
-import Check from 'lucide-react-native/icons/check';
-import Circle from 'lucide-react-native/icons/circle';
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { WayBack } from '../access/WayBack.tsx';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { useColours } from '../design/useColours.ts';
 import { hasCard } from '../gear/hasCard.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { StepCard } from '../job/StepCard.tsx';
 import { CloseOut } from './CloseOut.tsx';
 import { Proofs } from './Proofs.tsx';
 import { SecondCheck } from './SecondCheck.tsx';
@@ -56,17 +52,13 @@ function Closing({ view }: { view: JobView }) {
           <PartLine view={view} fault={fault} />
         </View>
       ))}
-      <WayBack view={view} steps={closingSteps(pack, state)} />
+      <WayBack view={view} />
       <Proofs view={view} />
       <SecondCheck view={view} />
       <CloseOut view={view} />
     </>
   );
 }
-
-/** Steps that undo what was opened, and those that exist only on the way back. */
-const closingSteps = (pack: Pack, { reached }: JobState) =>
-  pack.closing.filter(({ closes }) => closes.length === 0 || closes.some((step) => reached.includes(step)));
 
 function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault: Fault }) {
   const router = useRouter();
@@ -103,50 +95,5 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
       )}
       {problem ? <Text look="danger">{problem}</Text> : null}
     </Card>
-  );
-}
-
-/** One step at a time: the first that is not done lies open, any other can be opened by pressing it. */
-function WayBack({ view, steps }: { view: JobView; steps: Pack['closing'] }) {
-  const [pressed, setPressed] = useState<string | null>(null);
-  const isDone = (id: string) => view.state.closingDone.includes(id);
-  const open = steps.find(({ id }) => id === pressed && !isDone(id)) ?? steps.find(({ id }) => !isDone(id));
-  return (
-    <View className="gap-2">
-      <Text look="head">
-        The way back: {steps.filter(({ id }) => isDone(id)).length} of {steps.length} done
-      </Text>
-      {steps.map((step) =>
-        step.id === open?.id ? (
-          <StepCard
-            key={step.id}
-            jobId={view.job.id}
-            state={view.state}
-            pack={view.pack}
-            step={step}
-            entry={{ kind: 'closingDone', step: step.id }}
-            testID={`back-${step.id}`}
-          />
-        ) : (
-          <StepLine key={step.id} name={step.name} done={isDone(step.id)} onPress={() => setPressed(step.id)} />
-        ),
-      )}
-    </View>
-  );
-}
-
-function StepLine({ name, done, onPress }: { name: string; done: boolean; onPress: () => void }) {
-  const colours = useColours();
-  return (
-    <Pressable
-      role="button"
-      aria-label={done ? `${name}, done` : name}
-      disabled={done}
-      onPress={onPress}
-      className="min-h-[48px] flex-row items-center gap-3 border-b border-line px-2"
-    >
-      {done ? <Check color={colours.good} size={22} /> : <Circle color={colours.soft} size={22} />}
-      <Text className="flex-1">{name}</Text>
-    </Pressable>
   );
 }

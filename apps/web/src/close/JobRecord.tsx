@@ -26,6 +26,7 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
         <Text look="title">{OUTCOMES[closed.outcome]}</Text>
         <Text look="strong">{closed.found}</Text>
         {closed.note ? <Text>{closed.note}</Text> : null}
+        {closed.despiteLedger ? <Text look="danger">Closed with parts not back: {closed.despiteLedger}</Text> : null}
       </Card>
       <Card>
         <Text look="head">{machine?.label ?? pack.name}</Text>

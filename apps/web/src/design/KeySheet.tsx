@@ -14,6 +14,7 @@ const KEYS = [
   ['v', 'See the reasons and decide'],
   ['u', 'Take the last look back'],
   ['Space', 'The step that lies open is done'],
+  ['↓ ↑', 'Another step of the plan, or of the way back'],
   ['c', 'Confirm the caution: done so, I take care'],
   ['1 … 9', 'What was seen, by its number; with two sides first the one, then the other'],
   ['Enter', 'With two sides: that is what both do'],

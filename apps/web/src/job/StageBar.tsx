@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import ClipboardCheck from 'lucide-react-native/icons/clipboard-check';
+import PackageOpen from 'lucide-react-native/icons/package-open';
 import PackageSearch from 'lucide-react-native/icons/package-search';
 import Ruler from 'lucide-react-native/icons/ruler';
 import ScrollText from 'lucide-react-native/icons/scroll-text';
@@ -11,6 +12,7 @@ import { useColours } from '../design/useColours.ts';
 
 const STAGES = [
   { id: 'trace', name: 'Trace', Icon: Waypoints },
+  { id: 'open', name: 'Open', Icon: PackageOpen },
   { id: 'measure', name: 'Measure', Icon: Ruler },
   { id: 'match', name: 'Match', Icon: PackageSearch },
   { id: 'close', name: 'Close', Icon: ClipboardCheck },
@@ -22,7 +24,14 @@ export type Stage = (typeof STAGES)[number]['id'];
 export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; gear: string | undefined }) {
   const router = useRouter();
   const colours = useColours();
-  const to: Record<Stage, string> = { trace: '', measure: `/gear/${gear}`, match: `/parts/${gear}`, close: '/close', log: '/log' };
+  const to: Record<Stage, string> = {
+    trace: '',
+    open: '/open',
+    measure: `/gear/${gear}`,
+    match: `/parts/${gear}`,
+    close: '/close',
+    log: '/log',
+  };
   const shown = STAGES.filter(({ id }) => gear !== undefined || (id !== 'measure' && id !== 'match'));
   return (
     <View role="navigation" aria-label="Stages of the job" className="no-print items-center border-t-2 border-line bg-surface">

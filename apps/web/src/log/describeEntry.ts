@@ -1,10 +1,23 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
+import { SNAGS } from '@patient-badger/knowledge';
 import { WORM_WORDS } from '../gear/quantities.ts';
 import { readingText } from '../instrument/readingText.ts';
 import { resultName } from '../trace/Trail.tsx';
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((each) => each.id === id)?.name ?? id;
+
+const LOOSE_WORDS = { missingBefore: 'missing before we came', broken: 'broken', lost: 'lost', replaced: 'replaced' } as const;
+
+const captureOf = (pack: Pack, at: { step: string; capture: string }) =>
+  pack.steps.find(({ id }) => id === at.step)?.captures.find(({ id }) => id === at.capture);
+const itemName = (pack: Pack, at: { step: string; item: string }) =>
+  nameIn(pack.steps.find(({ id }) => id === at.step)?.loose ?? [], at.item);
+const waitName = (pack: Pack, wait: string) =>
+  nameIn(
+    [...pack.steps, ...pack.closing].flatMap((each) => each.wait ?? []),
+    wait,
+  );
 
 /** One entry as a line of the log. */
 export function describeEntry(payload: EntryPayload, pack: Pack): string {
@@ -15,6 +28,24 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `${nameIn(pack.looks, payload.look)}: ${resultName(pack, payload.look, payload.result)}${payload.reading ? ` (${readingText(payload.reading)})` : ''}`;
     case 'stepDone':
       return `Opened: ${nameIn(pack.steps, payload.step)}`;
+    case 'stepSkipped':
+      return `Passed over: ${nameIn(pack.steps, payload.step)} (${payload.reason})`;
+    case 'stepStuck':
+      return `Will not come: ${nameIn(pack.steps, payload.step)} (${nameIn(SNAGS, payload.snag)})`;
+    case 'captured':
+      return `Taken down: ${captureOf(pack, payload)?.ask ?? payload.capture} ${[payload.value, payload.text, payload.skipped && `left out: ${payload.skipped}`].filter((each) => each !== undefined).join(' ')}`.trim();
+    case 'captureConfirmed':
+      return `${captureOf(pack, payload)?.back ?? payload.capture}: ${payload.ok ? 'yes' : 'no'}`;
+    case 'looseNoted':
+      return `${payload.count} × ${itemName(pack, payload)}: ${LOOSE_WORDS[payload.what]}`;
+    case 'waitStarted':
+      return `Time started: ${waitName(pack, payload.wait)}, ${payload.minutes} min by ${payload.source}`;
+    case 'waitCut':
+      return `Not waited for: ${waitName(pack, payload.wait)} (${payload.reason})`;
+    case 'extraDone':
+      return `Done while open: ${nameIn(pack.whileOpen, payload.extra)}`;
+    case 'photoMarked':
+      return 'Marks drawn on a photo';
     case 'cautionAcknowledged':
       return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
     case 'dimensionRead':
@@ -32,7 +63,7 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'partFitted':
       return `Part fitted: ${payload.partNumber}`;
     case 'closingDone':
-      return `Closed up: ${nameIn(pack.closing, payload.step)}`;
+      return `Closed up: ${nameIn([...pack.closing, ...pack.steps], payload.step)}`;
     case 'proofDone':
       return `${nameIn(pack.proofs, payload.proof)}: ${payload.passed ? 'yes' : 'no'}`;
     case 'secondChecked':

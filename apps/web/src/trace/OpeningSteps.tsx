@@ -1,12 +1,12 @@
 import type { Step } from '@patient-badger/core';
 import { View } from 'react-native';
+import { StepWork } from '../access/StepWork.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../design/words.ts';
 import type { JobView } from '../job/JobView.ts';
-import { StepCard } from '../job/StepCard.tsx';
 
 /** What has to come off before the look, one step at a time, with its cautions where they belong. */
-export function OpeningSteps({ view: { job, pack, state }, steps }: { view: JobView; steps: readonly Step[] }) {
+export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly Step[] }) {
   const [step, ...later] = steps;
   if (!step) return null;
   return (
@@ -15,15 +15,7 @@ export function OpeningSteps({ view: { job, pack, state }, steps }: { view: JobV
         Open up first: {steps.length} {steps.length === 1 ? 'step' : 'steps'},{' '}
         {minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0))}
       </Text>
-      <StepCard
-        key={step.id}
-        jobId={job.id}
-        state={state}
-        pack={pack}
-        step={step}
-        entry={{ kind: 'stepDone', step: step.id }}
-        testID="step-done"
-      />
+      <StepWork key={step.id} view={view} step={step} />
       {later.length > 0 ? <Text look="soft">Then: {later.map(({ name }) => name).join(' → ')}</Text> : null}
     </View>
   );

@@ -1,0 +1,1 @@
+export { MarkPhotoScreen as default } from '../../../../src/photo/MarkPhotoScreen.tsx';

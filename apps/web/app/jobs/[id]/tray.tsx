@@ -1,0 +1,1 @@
+export { TrayScreen as default } from '../../../src/access/TrayScreen.tsx';

@@ -1,0 +1,33 @@
+import type { CaptureRecord, JobState } from '@patient-badger/core';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { MarkedPhoto } from '../photo/MarkedPhoto.tsx';
+import { saidText } from './CaptureCard.tsx';
+
+/** A position that was taken down, shown again at the moment it counts: is it back where it was? */
+export function CaptureBack({ jobId, state, record }: { jobId: string; state: JobState; record: CaptureRecord }) {
+  const { step, capture, photos, restored } = record;
+  const { write, problem } = useRecord(jobId);
+  return (
+    <View className="gap-2 rounded-md border-2 border-line p-3">
+      <Text look="label">Back where it was?</Text>
+      <Text look="strong">{capture.back}</Text>
+      <Text>{saidText(record)}</Text>
+      <View className="flex-row flex-wrap gap-2">
+        {photos.map((hash) => (
+          <MarkedPhoto key={hash} hash={hash} strokes={state.photoMarks[hash] ?? []} width={220} />
+        ))}
+      </View>
+      <Button
+        look={restored ? 'chosen' : 'plain'}
+        label={restored ? 'Back where it was' : 'It is back where it was'}
+        disabled={restored}
+        testID={`restored-${capture.id}`}
+        onPress={() => void write({ kind: 'captureConfirmed', step, capture: capture.id, ok: true })}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </View>
+  );
+}

@@ -1,0 +1,92 @@
+import { captureAbout, type CaptureRecord, type JobState } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useWaiting } from '../data/queries.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { PhotoButton } from '../photo/PhotoButton.tsx';
+import { ReasonButton } from './ReasonButton.tsx';
+
+interface Props {
+  readonly jobId: string;
+  readonly state: JobState;
+  readonly record: CaptureRecord;
+  readonly camera: boolean;
+}
+
+/** Asks for a position before the step loses it: a figure, a mark, a photo; or says why it is left out. */
+export function CaptureCard({ jobId, state, record, camera }: Props) {
+  const { step, capture, taken } = record;
+  const { write, problem } = useRecord(jobId);
+  const [typed, setTyped] = useState('');
+  const figure = capture.kind === 'angle' || capture.kind === 'count' || capture.kind === 'measure';
+  const value = Number(typed.replace(',', '.'));
+  const wrong = figure && typed.trim() !== '' && !Number.isFinite(value);
+  const keep = () => {
+    const words = typed.trim();
+    if (figure) void write({ kind: 'captured', step, capture: capture.id, value });
+    else void write({ kind: 'captured', step, capture: capture.id, text: words === '' ? 'Done as asked' : words });
+  };
+  return (
+    <Card tone={taken ? 'plain' : 'next'}>
+      <Text look="label">{taken ? 'Taken down' : 'Take this down first'}</Text>
+      <Text look="strong">{capture.ask}</Text>
+      {taken ? <Text>{saidText(record)}</Text> : null}
+      {taken ? null : (
+        <>
+          <PhotoButton jobId={jobId} about={captureAbout(step, capture.id)} state={state} camera={camera} />
+          {capture.kind === 'photo' ? null : (
+            <View className="gap-2">
+              <Field
+                label={figure ? `Figure${capture.unit ? `, ${capture.unit}` : ''}` : 'What marks it (tape, pen line)'}
+                inputMode={figure ? 'decimal' : 'text'}
+                value={typed}
+                onChangeText={setTyped}
+                problem={wrong ? 'Type it as a number.' : undefined}
+              />
+              <Button
+                label={figure ? 'Keep the figure' : 'It is marked'}
+                disabled={figure && (typed.trim() === '' || wrong)}
+                testID={`keep-${capture.id}`}
+                onPress={keep}
+              />
+            </View>
+          )}
+          <ReasonButton
+            label="Leave it out"
+            ask="Why is it left out?"
+            testID={`leave-${capture.id}`}
+            onReason={(reason) => void write({ kind: 'captured', step, capture: capture.id, skipped: reason })}
+          />
+        </>
+      )}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </Card>
+  );
+}
+
+/** What was taken down, in words. */
+export function saidText({ said, capture, photos }: CaptureRecord): string {
+  const unit = capture.unit === undefined || capture.unit === '°' ? (capture.unit ?? '') : ` ${capture.unit}`;
+  const words = [
+    said?.value === undefined ? null : `${said.value}${unit}`,
+    said?.text ?? null,
+    said?.skipped === undefined ? null : `Left out: ${said.skipped}`,
+    photos.length > 0 ? `${photos.length} ${photos.length === 1 ? 'photo' : 'photos'}` : null,
+  ];
+  return words.filter(Boolean).join('; ');
+}
+
+/** A photo that is still on its way to the server counts as taken. */
+export function useWithWaitingPhotos(jobId: string, records: readonly CaptureRecord[]): readonly CaptureRecord[] {
+  const waiting = useWaiting();
+  return records.map((record) => {
+    const onItsWay = waiting.some(
+      (item) => item.kind === 'photo' && item.jobId === jobId && item.about === captureAbout(record.step, record.capture.id),
+    );
+    return onItsWay ? { ...record, taken: true, toRestore: true } : record;
+  });
+}

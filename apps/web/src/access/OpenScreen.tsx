@@ -1,0 +1,176 @@
+import { accessPlan, inReach, stepsThatFree, type AccessPlan, type Aim, type Step } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { useKeys } from '../design/useKeys.ts';
+import { minutesText } from '../design/words.ts';
+import { placeName } from '../driveline/placeName.ts';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { StepWork } from './StepWork.tsx';
+import { usualAim } from './usualAim.ts';
+
+/** Opening as far as the suspect needs and no further: the plan, one step at a time, and what else lies open. */
+export const OpenScreen = () => <JobFrame stage="open">{(view) => <Opening view={view} />}</JobFrame>;
+
+function Opening({ view }: { view: JobView }) {
+  const { job, pack, state } = view;
+  const router = useRouter();
+  const [places, setPlaces] = useState<readonly string[] | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const usual = usualAim(view);
+  const aim: Aim = places ? { places } : usual.aim;
+  const plan = accessPlan(
+    pack,
+    aim,
+    state.reached,
+    state.stuck.map(({ step }) => step),
+  );
+  const bare = plan ?? accessPlan(pack, aim, state.reached);
+  const left = bare?.steps ?? [];
+  const at = Math.max(
+    0,
+    left.findIndex(({ id }) => id === chosen),
+  );
+  const step = left[at];
+  const move = (by: number) => setChosen(left[(at + by + left.length) % left.length]?.id ?? null);
+  useKeys(left.length > 1 ? { ArrowDown: () => move(1), ArrowUp: () => move(-1) } : {});
+  return (
+    <>
+      <Text look="label">To reach</Text>
+      <Text look="title">{places ? places.map((each) => placeName(pack, each)).join(', ') || 'Choose a place' : usual.name}</Text>
+      <Choose view={view} places={places} onChange={setPlaces} />
+      {plan === null ? (
+        <Card tone="danger">
+          <Text look="strong">The step that will not come bars the only way.</Text>
+          <Text>Free it with one of the remedies below, or take another place.</Text>
+        </Card>
+      ) : null}
+      {bare ? <PlanCard plan={bare} /> : null}
+      {step ? (
+        <>
+          <StepWork key={step.id} view={view} step={step} />
+          <Later steps={left} here={step.id} onPick={setChosen} />
+        </>
+      ) : (
+        <Card tone="next">
+          <Text look="head">It lies open</Text>
+          <Text>Nothing more to take off for this.</Text>
+          <Button look="primary" big label="Back to the looks" onPress={() => router.navigate(`/jobs/${job.id}`)} />
+        </Card>
+      )}
+      <WhileOpen view={view} />
+      <View className="flex-row gap-2">
+        <Button className="flex-1" label="The tray" onPress={() => router.navigate(`/jobs/${job.id}/tray`)} />
+        <Button className="flex-1" label="Step sheet" onPress={() => router.navigate(`/jobs/${job.id}/sheet`)} />
+      </View>
+    </>
+  );
+}
+
+/** The places that can be opened to, a press each. */
+function Choose({
+  view: { pack },
+  places,
+  onChange,
+}: {
+  view: JobView;
+  places: readonly string[] | null;
+  onChange: (next: readonly string[] | null) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const all = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.outliers]
+    .map(({ id }) => id)
+    .filter((id) => stepsThatFree(pack, id).length > 0);
+  const toggle = (id: string) => {
+    const now = places ?? [];
+    const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id];
+    onChange(next.length > 0 ? next : null);
+  };
+  return (
+    <>
+      <Button look="quiet" label={open ? 'Hide the places' : 'Another place'} testID="other-place" onPress={() => setOpen(!open)} />
+      {open ? (
+        <View className="flex-row flex-wrap gap-2">
+          {all.map((id) => (
+            <Button
+              key={id}
+              label={placeName(pack, id)}
+              look={places?.includes(id) ? 'chosen' : 'plain'}
+              testID={`place-${id}`}
+              onPress={() => toggle(id)}
+            />
+          ))}
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+function PlanCard({ plan }: { plan: AccessPlan }) {
+  if (plan.steps.length === 0) return null;
+  return (
+    <Card>
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Text look="head" className="flex-1">
+          {plan.steps.length} {plan.steps.length === 1 ? 'step' : 'steps'}
+        </Text>
+        <Text look="figure">{minutesText(plan.minutes)}</Text>
+      </View>
+      <Text look="soft">
+        {minutesText(plan.atWorst)} if things are stuck; {minutesText(plan.minutesBack)} for the way back.
+      </Text>
+      {plan.tools.length > 0 ? <Text>Lay out: {plan.tools.join(', ')}</Text> : null}
+      {plan.helperFor.length > 0 ? <Text look="danger">Two people for: {plan.helperFor.map(({ name }) => name).join(', ')}</Text> : null}
+    </Card>
+  );
+}
+
+function Later({ steps, here, onPick }: { steps: readonly Step[]; here: string; onPick: (id: string) => void }) {
+  if (steps.length < 2) return null;
+  return (
+    <View className="gap-2">
+      <Text look="head">In this order</Text>
+      {steps.map(({ id, name, minutes, helper }, i) => (
+        <Button
+          key={id}
+          label={`${i + 1}. ${name}`}
+          detail={`${minutesText(minutes)}${helper ? ', two people' : ''}`}
+          look={id === here ? 'chosen' : 'plain'}
+          onPress={() => onPick(id)}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** What is worth doing since it lies open already, each with its own minutes. */
+function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const list = inReach(pack, state.reached);
+  if (list.length === 0) return null;
+  return (
+    <View className="gap-2">
+      <Text look="head">While it is open</Text>
+      {list.map(({ id, name, minutes, why }) => {
+        const done = state.extras.includes(id);
+        return (
+          <Button
+            key={id}
+            label={done ? `Done: ${name}` : name}
+            detail={`${minutesText(minutes)}; ${why}`}
+            look={done ? 'chosen' : 'plain'}
+            disabled={done}
+            testID={`extra-${id}`}
+            onPress={() => void write({ kind: 'extraDone', extra: id })}
+          />
+        );
+      })}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </View>
+  );
+}

@@ -1,0 +1,84 @@
+import { accessPlan, wayBack, type LooseItem } from '@patient-badger/core';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText } from '../design/words.ts';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { looseText, tightText } from './looseText.ts';
+import { usualAim } from './usualAim.ts';
+
+/** The way in and back on paper, with a box for each step and each fastener. */
+export const SheetScreen = () => (
+  <JobFrame stage="open" back={(id) => `/jobs/${id}/open`}>
+    {(view) => <Sheet view={view} />}
+  </JobFrame>
+);
+
+function Sheet({ view }: { view: JobView }) {
+  const { pack, state, machine } = view;
+  const { name, aim } = usualAim(view);
+  const plan = accessPlan(pack, aim, []);
+  const opened = [...new Set([...state.reached, ...(plan?.steps.map(({ id }) => id) ?? [])])];
+  const steps = opened.flatMap((id) => pack.steps.filter((each) => each.id === id));
+  const cautions = new Set(steps.flatMap((step) => step.cautions));
+  return (
+    <>
+      <Text look="title">{machine?.label ?? pack.name}</Text>
+      <Text look="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
+      <Text>To reach: {name}</Text>
+      {plan ? (
+        <Text>
+          {minutesText(plan.minutes)} in, {minutesText(plan.minutesBack)} back. Lay out: {plan.tools.join(', ') || 'nothing special'}.
+        </Text>
+      ) : null}
+      {pack.cautions
+        .filter(({ id }) => cautions.has(id))
+        .map(({ id, text }) => (
+          <Text key={id} look="danger">
+            ! {text}
+          </Text>
+        ))}
+      <Text look="head">In</Text>
+      {steps.map(({ id, name: what, how, loose, captures, helper }) => (
+        <View key={id} className="gap-1 border-b border-line pb-2">
+          <Line done={state.reached.includes(id)} text={`${what}${helper ? ' (two people)' : ''}`} />
+          <Text look="soft">{how}</Text>
+          {captures.map(({ id: capture, ask }) => (
+            <Line key={capture} text={`Take down: ${ask} ____________`} small />
+          ))}
+          {loose.map((item) => (
+            <Fastener key={item.id} item={item} />
+          ))}
+        </View>
+      ))}
+      <Text look="head">Back</Text>
+      {wayBack(pack, opened).map(({ id, name: what, how, closes }) => (
+        <View key={id} className="gap-1 border-b border-line pb-2">
+          <Line done={state.closingDone.includes(id)} text={what} />
+          <Text look="soft">{how}</Text>
+          {pack.steps
+            .filter((each) => closes.includes(each.id))
+            .flatMap(({ captures }) => captures)
+            .map(({ id: capture, back }) => (
+              <Line key={capture} text={back} small />
+            ))}
+        </View>
+      ))}
+      <View className="no-print">
+        <Button look="primary" label="Print the sheet" onPress={() => window.print()} />
+      </View>
+    </>
+  );
+}
+
+const Line = ({ text, done = false, small = false }: { text: string; done?: boolean; small?: boolean }) => (
+  <Text look={small ? 'soft' : 'strong'}>
+    {done ? '☑' : '☐'} {text}
+  </Text>
+);
+
+const Fastener = ({ item }: { item: LooseItem }) => {
+  const tight = tightText(item);
+  return <Line text={`${looseText(item)}, ${item.lives}${tight ? `; ${tight}` : ''}`} small />;
+};

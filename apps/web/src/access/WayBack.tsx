@@ -1,0 +1,155 @@
+import { captureRecords, cautionsOn, jobLedger, tighteningOrder, wayBack, type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import Check from 'lucide-react-native/icons/check';
+import Circle from 'lucide-react-native/icons/circle';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+import { useKeys } from '../design/useKeys.ts';
+import { minutesText } from '../design/words.ts';
+import type { JobView } from '../job/JobView.ts';
+import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
+import { CaptureBack } from './CaptureBack.tsx';
+import { looseText, tightText } from './looseText.ts';
+import { useNow } from './useNow.ts';
+import { stillWaits, WaitCard } from './WaitCard.tsx';
+
+/** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
+export function WayBack({ view }: { view: JobView }) {
+  const { pack, state } = view;
+  const pieces = wayBack(pack, state.reached);
+  const [pressed, setPressed] = useState<string | null>(null);
+  const isDone = (id: string) => state.closingDone.includes(id);
+  const left = pieces.filter(({ id }) => !isDone(id));
+  const open = left.find(({ id }) => id === pressed) ?? left[0];
+  const move = (by: number) => {
+    const at = left.findIndex(({ id }) => id === open?.id);
+    setPressed(left[(at + by + left.length) % left.length]?.id ?? null);
+  };
+  useKeys(left.length > 1 ? { ArrowDown: () => move(1), ArrowUp: () => move(-1) } : {});
+  return (
+    <View className="gap-2">
+      <Text look="head">
+        The way back: {pieces.length - left.length} of {pieces.length} done
+      </Text>
+      {pieces.map((piece) =>
+        piece.id === open?.id ? (
+          <Piece key={piece.id} view={view} piece={piece} />
+        ) : (
+          <PieceLine key={piece.id} name={piece.name} done={isDone(piece.id)} onPress={() => setPressed(piece.id)} />
+        ),
+      )}
+    </View>
+  );
+}
+
+function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: ClosingStep }) {
+  const { write, problem } = useRecord(job.id);
+  const now = useNow(state.waits.length > 0);
+  const cautions = cautionsOn(pack, piece.cautions, []);
+  const captures = captureRecords(pack, piece.closes, state).filter(({ toRestore }) => toRestore);
+  const lines = jobLedger(pack, state).filter(({ step, onTray }) => piece.closes.includes(step) && onTray > 0);
+  const [kept, setKept] = useState<Readonly<Record<string, number>>>({});
+  const waiting = pack.closing.filter(({ id, wait }) => state.closingDone.includes(id) && stillWaits(state, wait, now));
+  const reasons = [
+    useUnacknowledged(state, cautions).length > 0 ? 'Confirm the caution first.' : null,
+    waiting.length > 0 ? `Wait for it first: ${waiting.map(({ wait }) => wait?.name).join(', ')}.` : null,
+    captures.some(({ restored }) => !restored) ? 'Say of each position that it is back where it was.' : null,
+  ].filter((each) => each !== null);
+  const blocked = reasons.length > 0;
+  const done = () => {
+    const short = lines.flatMap(({ step, item }) => {
+      const count = kept[`${step}/${item.id}`] ?? 0;
+      return count > 0 ? [{ step, item: item.id, count }] : [];
+    });
+    void write({ kind: 'closingDone', step: piece.id, ...(short.length > 0 && { short }) });
+  };
+  useKeys({ ' ': blocked ? undefined : done });
+  return (
+    <Card tone="next">
+      {waiting.map(({ id, wait }) => wait && <WaitCard key={id} jobId={job.id} state={state} wait={wait} />)}
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Text look="head" className="flex-1">
+          {piece.name}
+        </Text>
+        <Text look="label">{minutesText(piece.minutes)}</Text>
+      </View>
+      {piece.helper ? <Text look="danger">Two people for this one.</Text> : null}
+      <Text>{piece.how}</Text>
+      <Cautions jobId={job.id} state={state} cautions={cautions} />
+      {captures.map((record) => (
+        <CaptureBack key={`${record.step}/${record.capture.id}`} jobId={job.id} state={state} record={record} />
+      ))}
+      {lines.length > 0 ? <Text look="label">Goes back</Text> : null}
+      {lines.map((line) => {
+        const key = `${line.step}/${line.item.id}`;
+        return <GoesBack key={key} line={line} left={kept[key] ?? 0} onLeft={(count) => setKept({ ...kept, [key]: count })} />;
+      })}
+      {piece.tighten ? <Tightening tighten={piece.tighten} /> : null}
+      {reasons.map((reason) => (
+        <Text key={reason} look="soft">
+          {reason}
+        </Text>
+      ))}
+      <Button look="primary" big disabled={blocked} label={`Done: ${piece.name}`} testID={`back-${piece.id}`} onPress={done} />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </Card>
+  );
+}
+
+/** A kind of fastener on its way back; what is left over is said, so that nobody finds it in the tray next week. */
+function GoesBack({ line: { item, onTray }, left, onLeft }: { line: LedgerLine; left: number; onLeft: (count: number) => void }) {
+  const tight = tightText(item);
+  return (
+    <View className="border-l-4 border-line pl-3">
+      <Text look="strong">
+        {looseText({ ...item, count: onTray - left })} → {item.lives}
+      </Text>
+      {tight ? <Text look="soft">{tight}</Text> : null}
+      <View className="flex-row gap-2">
+        {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
+        <Button
+          look="quiet"
+          label="One is left over"
+          disabled={left >= onTray}
+          testID={`left-over-${item.id}`}
+          onPress={() => onLeft(left + 1)}
+        />
+        {left > 0 ? <Button look="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
+      </View>
+    </View>
+  );
+}
+
+/** The order of the screws and the passes; the maker's own order comes first. */
+function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tighten']> }) {
+  const { order, passes } = tighteningOrder(tighten);
+  return (
+    <View className="border-l-4 border-accent pl-3">
+      <Text look="strong">Tighten in this order: {order.join(' – ')}</Text>
+      <Text look="soft">
+        {tighten.pattern === 'circle' ? 'Screw 1 at the top, counted clockwise.' : `Screw 1 top left, ${tighten.columns} in a row.`}{' '}
+        {passes.map(({ pass, words }) => `Pass ${pass}: ${words}`).join('; ')}. The maker’s sheet comes first where it has an order.
+      </Text>
+    </View>
+  );
+}
+
+function PieceLine({ name, done, onPress }: { name: string; done: boolean; onPress: () => void }) {
+  const colours = useColours();
+  return (
+    <Pressable
+      role="button"
+      aria-label={done ? `${name}, done` : name}
+      disabled={done}
+      onPress={onPress}
+      className="min-h-[48px] flex-row items-center gap-3 border-b border-line px-2"
+    >
+      {done ? <Check color={colours.good} size={22} /> : <Circle color={colours.soft} size={22} />}
+      <Text className="flex-1">{name}</Text>
+    </Pressable>
+  );
+}

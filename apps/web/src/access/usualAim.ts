@@ -1,0 +1,14 @@
+import { toSetRight, type Aim } from '@patient-badger/core';
+import { placeName } from '../driveline/placeName.ts';
+import type { JobView } from '../job/JobView.ts';
+
+/** What there is to open for, as the job stands: what has to be set right, else the verdict, else the next look that needs opening. */
+export function usualAim({ pack, state, trace }: JobView): { readonly name: string; readonly aim: Aim } {
+  const places = toSetRight(pack, state).map(({ at }) => at);
+  const verdict = pack.faults.find(({ id }) => id === trace.verdict?.fault)?.at;
+  const wanted = places.length > 0 ? places : [verdict].flatMap((each) => each ?? []);
+  if (wanted.length > 0) return { name: wanted.map((each) => placeName(pack, each)).join(', '), aim: { places: wanted } };
+  const look = [...(trace.next ? [trace.next] : []), ...trace.alternatives].find(({ steps }) => steps.length > 0);
+  if (!look) return { name: 'Nothing in particular', aim: { places: [] } };
+  return { name: look.name, aim: { steps: pack.looks.find(({ id }) => id === look.look)?.needs ?? [] } };
+}

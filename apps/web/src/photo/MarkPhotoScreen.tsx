@@ -1,0 +1,76 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useRef, useState } from 'react';
+import { View, type GestureResponderEvent } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { MarkedPhoto, PHOTO_SHAPE } from './MarkedPhoto.tsx';
+import type { Strokes } from './strokePath.ts';
+
+/** Lines drawn on a photo with a finger: an arrow to the clip, a ring round the mark. */
+export function MarkPhotoScreen() {
+  const { hash } = useLocalSearchParams<{ hash: string }>();
+  return (
+    <JobFrame stage="open" back={(id) => `/jobs/${id}/open`}>
+      {(view) => <Drawing key={hash} view={view} hash={hash} />}
+    </JobFrame>
+  );
+}
+
+function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const [strokes, setStrokes] = useState<Strokes>(state.photoMarks[hash] ?? []);
+  const [width, setWidth] = useState(0);
+  const board = useRef<View>(null);
+  const height = width / PHOTO_SHAPE;
+  const share = (value: number, of: number) => Math.min(1, Math.max(0, Number((value / of).toFixed(4))));
+  const place = ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent): readonly [number, number] => {
+    const box = (board.current as unknown as HTMLElement | null)?.getBoundingClientRect();
+    return [share(pageX - (box?.left ?? 0) - window.scrollX, width), share(pageY - (box?.top ?? 0) - window.scrollY, height)];
+  };
+  const begin = (event: GestureResponderEvent) => {
+    const at = place(event);
+    setStrokes((was) => [...was, [at]]);
+  };
+  const draw = (event: GestureResponderEvent) => {
+    const at = place(event);
+    setStrokes((was) => was.map((stroke, i) => (i === was.length - 1 && stroke.length < 400 ? [...stroke, at] : stroke)));
+  };
+  const keep = async () => {
+    const drawn = strokes.map((stroke) => stroke.map(([x, y]): [number, number] => [x, y]));
+    if (await write({ kind: 'photoMarked', hash, strokes: drawn })) router.back();
+  };
+  return (
+    <>
+      <Text look="title">Mark the photo</Text>
+      <Text>Draw with a finger: a ring round what matters, an arrow to where it goes.</Text>
+      <View className="w-full" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+        {width > 0 ? (
+          <View
+            ref={board}
+            testID="board"
+            style={{ width, height, touchAction: 'none', cursor: 'crosshair' } as object}
+            onStartShouldSetResponder={() => true}
+            onMoveShouldSetResponder={() => true}
+            onResponderTerminationRequest={() => false}
+            onResponderGrant={begin}
+            onResponderMove={draw}
+          >
+            <View pointerEvents="none">
+              <MarkedPhoto hash={hash} strokes={strokes} width={width} />
+            </View>
+          </View>
+        ) : null}
+      </View>
+      <View className="flex-row gap-2">
+        <Button className="flex-1" label="Last line off" disabled={strokes.length === 0} onPress={() => setStrokes(strokes.slice(0, -1))} />
+        <Button className="flex-1" label="All off" disabled={strokes.length === 0} onPress={() => setStrokes([])} />
+      </View>
+      <Button look="primary" big label="Keep the marks" testID="keep-marks" onPress={() => void keep()} />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}
