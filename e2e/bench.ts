@@ -38,10 +38,31 @@ async function pressAll(page: Page, selector: string): Promise<void> {
     const found = page.locator(selector).first();
     if (!(await found.isVisible())) return;
     await confirmCautions(page);
+    await clearTheWay(page);
     if (await found.isDisabled()) continue;
     const label = (await found.getAttribute('aria-label')) ?? '';
     await page.getByRole('button', { name: label, exact: true }).click();
     await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+  }
+}
+
+/** Leaves positions out, cuts times short and calls everything back where it was: for stories that are about something else. */
+export async function clearTheWay(page: Page): Promise<void> {
+  for (const [open, confirm] of [
+    ['[data-testid^="leave-"]:not([data-testid$="-confirm"])', '[data-testid^="leave-"][data-testid$="-confirm"]'],
+    ['[data-testid^="cut-"]:not([data-testid$="-confirm"])', '[data-testid^="cut-"][data-testid$="-confirm"]'],
+  ] as const) {
+    for (let left = await page.locator(open).count(); left > 0; left = await page.locator(open).count()) {
+      await page.locator(open).first().click();
+      await page.getByLabel(/^Why /).last().fill('Not in this story');
+      await page.locator(confirm).click();
+      for (let i = 0; i < 100 && (await page.locator(open).count()) >= left; i++) await page.waitForTimeout(20);
+    }
+  }
+  const restored = page.locator('[data-testid^="restored-"]:not([aria-disabled="true"])');
+  for (let left = await restored.count(); left > 0; left = await restored.count()) {
+    await restored.first().click();
+    for (let i = 0; i < 100 && (await restored.count()) >= left; i++) await page.waitForTimeout(20);
   }
 }
 

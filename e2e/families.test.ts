@@ -3,7 +3,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { arrive, button, honest, link, openUp, radio, takeIn, trace } from './bench.ts';
+import { arrive, button, clearTheWay, honest, link, openUp, radio, takeIn, trace } from './bench.ts';
 import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -175,6 +175,7 @@ async function openByKeys(page: Page): Promise<void> {
     const cautions = await button(page, 'Done so, I take care').count();
     const step = page.getByTestId('step-done');
     if (cautions === 0 && (await step.count()) === 0) return;
+    if (cautions === 0) await clearTheWay(page);
     await page.keyboard.press(cautions > 0 ? 'c' : 'Space');
     await page.waitForTimeout(120);
   }

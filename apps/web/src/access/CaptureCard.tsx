@@ -8,6 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
+import { Thumb } from '../photo/Thumb.tsx';
 import { ReasonButton } from './ReasonButton.tsx';
 
 interface Props {
@@ -35,6 +36,13 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
       <Text look="label">{taken ? 'Taken down' : 'Take this down first'}</Text>
       <Text look="strong">{capture.ask}</Text>
       {taken ? <Text>{saidText(record)}</Text> : null}
+      {taken && record.photos.length > 0 ? (
+        <View className="flex-row flex-wrap gap-2">
+          {record.photos.map((hash) => (
+            <Thumb key={hash} jobId={jobId} hash={hash} marked={state.photoMarks[hash] !== undefined} />
+          ))}
+        </View>
+      ) : null}
       {taken ? null : (
         <>
           <PhotoButton jobId={jobId} about={captureAbout(step, capture.id)} state={state} camera={camera} />

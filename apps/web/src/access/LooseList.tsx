@@ -20,57 +20,44 @@ interface Props {
   readonly ledger: readonly LedgerLine[];
 }
 
-/** What comes off with a step, where it lives, and what is not as it should be with it. */
+/** What comes off with a step, where it lives, and, on a press, what is not as it should be with it. */
 export function LooseList({ jobId, step, ledger }: Props) {
+  const { write, problem } = useRecord(jobId);
+  const [noting, setNoting] = useState(false);
   if (step.loose.length === 0) return null;
+  const note = (item: string, what: LooseNote) => {
+    void write({ kind: 'looseNoted', step: step.id, item, what, count: 1 });
+    setNoting(false);
+  };
   return (
     <View className="gap-2">
-      {step.loose.map((item) => (
-        <LooseRow
-          key={item.id}
-          jobId={jobId}
-          step={step.id}
-          item={item}
-          line={ledger.find((each) => each.step === step.id && each.item.id === item.id)}
-        />
-      ))}
-    </View>
-  );
-}
-
-function LooseRow({ jobId, step, item, line }: { jobId: string; step: string; item: Step['loose'][number]; line: LedgerLine | undefined }) {
-  const { write, problem } = useRecord(jobId);
-  const [open, setOpen] = useState(false);
-  const tight = tightText(item);
-  return (
-    <View className="border-l-4 border-line pl-3">
-      <Text look="strong">{looseText(item)}</Text>
-      <Text look="soft">
-        {item.lives}
-        {tight ? `; ${tight}` : ''}
-      </Text>
-      {line ? <Text look="soft">{lineText(line)}</Text> : null}
+      {step.loose.map((item) => {
+        const line = ledger.find((each) => each.step === step.id && each.item.id === item.id);
+        const tight = tightText(item);
+        return (
+          <View key={item.id} className="border-l-4 border-line pl-3">
+            <Text look="strong">{looseText(item)}</Text>
+            <Text look="soft">
+              {item.lives}
+              {tight ? `; ${tight}` : ''}
+            </Text>
+            {line ? <Text look="soft">{lineText(line)}</Text> : null}
+            {noting ? (
+              <View className="mt-1 flex-row flex-wrap gap-2">
+                {NOTES.map(([what, label]) => (
+                  <Button key={what} label={label} testID={`note-${item.id}-${what}`} onPress={() => note(item.id, what)} />
+                ))}
+              </View>
+            ) : null}
+          </View>
+        );
+      })}
       <Button
         look="quiet"
-        label={open ? 'As it should be' : 'Not as it should be'}
-        testID={`odd-${item.id}`}
-        onPress={() => setOpen(!open)}
+        label={noting ? 'All as it should be' : 'Something is not as it should be'}
+        testID={`odd-${step.id}`}
+        onPress={() => setNoting(!noting)}
       />
-      {open ? (
-        <View className="flex-row flex-wrap gap-2">
-          {NOTES.map(([what, label]) => (
-            <Button
-              key={what}
-              label={label}
-              testID={`note-${item.id}-${what}`}
-              onPress={() => {
-                void write({ kind: 'looseNoted', step, item: item.id, what, count: 1 });
-                setOpen(false);
-              }}
-            />
-          ))}
-        </View>
-      ) : null}
       {problem ? <Text look="danger">{problem}</Text> : null}
     </View>
   );

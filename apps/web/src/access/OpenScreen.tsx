@@ -11,50 +11,86 @@ import { minutesText } from '../design/words.ts';
 import { placeName } from '../driveline/placeName.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { StepButtons } from './StepButtons.tsx';
 import { StepWork } from './StepWork.tsx';
 import { usualAim } from './usualAim.ts';
 
-/** Opening as far as the suspect needs and no further: the plan, one step at a time, and what else lies open. */
-export const OpenScreen = () => <JobFrame stage="open">{(view) => <Opening view={view} />}</JobFrame>;
+/** What the mechanic chose on this screen; the rest follows from the job. */
+interface Chosen {
+  readonly places: readonly string[] | null;
+  readonly step: string | null;
+  /** The step whose snags lie open. */
+  readonly stuck: string | null;
+}
 
-function Opening({ view }: { view: JobView }) {
-  const { job, pack, state } = view;
-  const router = useRouter();
-  const [places, setPlaces] = useState<readonly string[] | null>(null);
-  const [chosen, setChosen] = useState<string | null>(null);
+/** Opening as far as the suspect needs and no further: the plan, one step at a time, and what else lies open. */
+export function OpenScreen() {
+  const [chosen, setChosen] = useState<Chosen>({ places: null, step: null, stuck: null });
+  return (
+    <JobFrame
+      stage="open"
+      foot={(view) => {
+        const { step } = planOf(view, chosen);
+        return step ? (
+          <StepButtons
+            key={step.id}
+            view={view}
+            step={step}
+            stuck={chosen.stuck === step.id}
+            onStuck={(stuck) => setChosen({ ...chosen, stuck: stuck ? step.id : null })}
+          />
+        ) : null;
+      }}
+    >
+      {(view) => <Opening view={view} chosen={chosen} onChosen={setChosen} />}
+    </JobFrame>
+  );
+}
+
+/** The plan as things stand and as they were chosen, and the step that is its turn. */
+function planOf(view: JobView, { places, step }: Chosen) {
+  const { pack, state } = view;
   const usual = usualAim(view);
   const aim: Aim = places ? { places } : usual.aim;
-  const plan = accessPlan(
+  const free = accessPlan(
     pack,
     aim,
     state.reached,
-    state.stuck.map(({ step }) => step),
+    state.stuck.map((each) => each.step),
   );
-  const bare = plan ?? accessPlan(pack, aim, state.reached);
-  const left = bare?.steps ?? [];
-  const at = Math.max(
-    0,
-    left.findIndex(({ id }) => id === chosen),
-  );
-  const step = left[at];
-  const move = (by: number) => setChosen(left[(at + by + left.length) % left.length]?.id ?? null);
+  // Where what is stuck bars every way, the plan is shown all the same: it has to be freed.
+  const plan = free ?? accessPlan(pack, aim, state.reached);
+  const left = plan?.steps ?? [];
+  return { name: usual.name, barred: free === null, plan, left, step: left.find(({ id }) => id === step) ?? left[0] };
+}
+
+function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; onChosen: (next: Chosen) => void }) {
+  const { job, pack } = view;
+  const router = useRouter();
+  const { places } = chosen;
+  const { name, barred, plan, left, step } = planOf(view, chosen);
+  const pick = (id: string | null) => onChosen({ ...chosen, step: id });
+  const move = (by: number) => {
+    const at = left.findIndex(({ id }) => id === step?.id);
+    pick(left[(at + by + left.length) % left.length]?.id ?? null);
+  };
   useKeys(left.length > 1 ? { ArrowDown: () => move(1), ArrowUp: () => move(-1) } : {});
   return (
     <>
       <Text look="label">To reach</Text>
-      <Text look="title">{places ? places.map((each) => placeName(pack, each)).join(', ') || 'Choose a place' : usual.name}</Text>
-      <Choose view={view} places={places} onChange={setPlaces} />
-      {plan === null ? (
+      <Text look="title">{places ? places.map((each) => placeName(pack, each)).join(', ') : name}</Text>
+      <Choose view={view} places={places} onChange={(next) => onChosen({ ...chosen, places: next, step: null })} />
+      {barred ? (
         <Card tone="danger">
           <Text look="strong">The step that will not come bars the only way.</Text>
           <Text>Free it with one of the remedies below, or take another place.</Text>
         </Card>
       ) : null}
-      {bare ? <PlanCard plan={bare} /> : null}
+      {plan ? <PlanCard plan={plan} /> : null}
       {step ? (
         <>
-          <StepWork key={step.id} view={view} step={step} />
-          <Later steps={left} here={step.id} onPick={setChosen} />
+          <StepWork key={step.id} view={view} step={step} stuck={chosen.stuck === step.id} />
+          <Later steps={left} here={step.id} onPick={pick} />
         </>
       ) : (
         <Card tone="next">

@@ -14,6 +14,7 @@ const KEYS = [
   ['v', 'See the reasons and decide'],
   ['u', 'Take the last look back'],
   ['Space', 'The step that lies open is done'],
+  ['x', 'The step will not come: what is in the way'],
   ['↓ ↑', 'Another step of the plan, or of the way back'],
   ['c', 'Confirm the caution: done so, I take care'],
   ['1 … 9', 'What was seen, by its number; with two sides first the one, then the other'],

@@ -1,9 +1,8 @@
 import type { JobState } from '@patient-badger/core';
 import { PHOTO_MOST_BYTES } from '@patient-badger/contract';
 import Camera from 'lucide-react-native/icons/camera';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Image, Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { recordPhoto } from '../data/outbox.ts';
 import { useWaiting } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
@@ -11,6 +10,7 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { cameraPicture } from '../instrument/instruments.ts';
 import { pickPhoto } from './pickPhoto.ts';
+import { Thumb } from './Thumb.tsx';
 
 interface Props {
   readonly jobId: string;
@@ -23,7 +23,6 @@ interface Props {
 /** Takes a photo of what is looked at, and shows those taken. Kept on the device until it has arrived. */
 export function PhotoButton({ jobId, about, state, camera = false }: Props) {
   const colours = useColours();
-  const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const waiting = useWaiting().filter((item) => item.kind === 'photo' && item.jobId === jobId && item.about === about);
   const taken = state.photos.filter((each) => each.about === about);
@@ -50,14 +49,7 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
       ))}
       <View className="flex-row flex-wrap gap-2">
         {taken.map(({ hash }) => (
-          <Pressable key={hash} role="button" aria-label="Mark this photo" onPress={() => router.navigate(`/jobs/${jobId}/photo/${hash}`)}>
-            <Image
-              source={{ uri: `/api/photos/${hash}/preview` }}
-              aria-label="Photo of this look"
-              className="h-24 w-32 rounded-md border-2 border-line"
-            />
-            <Text look="label">{state.photoMarks[hash] ? 'Marked' : 'Mark it'}</Text>
-          </Pressable>
+          <Thumb key={hash} jobId={jobId} hash={hash} marked={state.photoMarks[hash] !== undefined} />
         ))}
       </View>
     </View>

@@ -1,5 +1,7 @@
 import type { Step } from '@patient-badger/core';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { StepButtons } from '../access/StepButtons.tsx';
 import { StepWork } from '../access/StepWork.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../design/words.ts';
@@ -7,6 +9,7 @@ import type { JobView } from '../job/JobView.ts';
 
 /** What has to come off before the look, one step at a time, with its cautions where they belong. */
 export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly Step[] }) {
+  const [stuck, setStuck] = useState<string | null>(null);
   const [step, ...later] = steps;
   if (!step) return null;
   return (
@@ -15,7 +18,14 @@ export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly S
         Open up first: {steps.length} {steps.length === 1 ? 'step' : 'steps'},{' '}
         {minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0))}
       </Text>
-      <StepWork key={step.id} view={view} step={step} />
+      <StepWork key={step.id} view={view} step={step} stuck={stuck === step.id} />
+      <StepButtons
+        key={`buttons ${step.id}`}
+        view={view}
+        step={step}
+        stuck={stuck === step.id}
+        onStuck={(is) => setStuck(is ? step.id : null)}
+      />
       {later.length > 0 ? <Text look="soft">Then: {later.map(({ name }) => name).join(' → ')}</Text> : null}
     </View>
   );

@@ -1,0 +1,50 @@
+import type { Step } from '@patient-badger/core';
+import { snagsFor } from '@patient-badger/knowledge';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText } from '../design/words.ts';
+
+/** What is in the way, and the usual remedies with their risk, mildest first; those that would harm what is near are marked. */
+export function Snags({ jobId, step, known }: { jobId: string; step: Step; known: string | undefined }) {
+  const { write, problem } = useRecord(jobId);
+  const [open, setOpen] = useState(known);
+  const plastic = step.loose.some(({ intoPlastic }) => intoPlastic);
+  return (
+    <View className="gap-2">
+      <Text look="label">What is in the way?</Text>
+      {snagsFor(step.loose.map(({ kind }) => kind)).map(({ id, name, remedies }) => (
+        <View key={id} className="gap-2">
+          <Button
+            label={name}
+            look={open === id ? 'chosen' : 'plain'}
+            testID={`snag-${id}`}
+            onPress={() => {
+              setOpen(id);
+              if (known !== id) void write({ kind: 'stepStuck', step: step.id, snag: id });
+            }}
+          />
+          {open === id
+            ? remedies.map((remedy) => (
+                <View key={remedy.name} className="border-l-4 border-line pl-3">
+                  <Text look="strong">
+                    {remedy.name}, {minutesText(remedy.minutes)}
+                  </Text>
+                  <Text>{remedy.how}</Text>
+                  <Text look="soft">Risk: {remedy.risk}</Text>
+                  {remedy.notNear.length > 0 ? (
+                    <Text look={plastic && remedy.notNear.includes('plastic') ? 'danger' : 'soft'}>
+                      Not near: {remedy.notNear.join(', ')}
+                    </Text>
+                  ) : null}
+                </View>
+              ))
+            : null}
+        </View>
+      ))}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </View>
+  );
+}

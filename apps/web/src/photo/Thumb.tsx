@@ -1,0 +1,18 @@
+import { useRouter } from 'expo-router';
+import { Image, Pressable } from 'react-native';
+import { Text } from '../design/Text.tsx';
+
+/** A photo that was taken, small; pressing it leads to drawing on it. */
+export function Thumb({ jobId, hash, marked }: { jobId: string; hash: string; marked: boolean }) {
+  const router = useRouter();
+  return (
+    <Pressable role="button" aria-label="Mark this photo" onPress={() => router.navigate(`/jobs/${jobId}/photo/${hash}`)}>
+      <Image
+        source={{ uri: `/api/photos/${hash}/preview` }}
+        aria-label="Photo of this look"
+        className="h-24 w-32 rounded-md border-2 border-line"
+      />
+      <Text look="label">{marked ? 'Marked' : 'Mark it'}</Text>
+    </Pressable>
+  );
+}
