@@ -109,3 +109,23 @@ test('a safety-critical job is closed only once somebody without a hand in it ha
   await send('wren', { kind: 'secondChecked' });
   expect((await send('imke', close))?.status).toBe('stored');
 });
+
+test('a job is not closed while something that came off is not back, unless with a reason', async () => {
+  const trimmer = (await server.app.inject('/api/jobs'))
+    .json<{ id: string; family: string }[]>()
+    .find(({ family }) => family === 'trimmer-bevel-head');
+  const send = async (payload: object) => {
+    const entry = { id: randomUUID(), jobId: trimmer?.id, at: new Date().toISOString(), by: 'wren', payload };
+    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] });
+    return answer.json<{ status: string; sentence?: string }[]>()[0];
+  };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'square' };
+  await send({ kind: 'stepDone', step: 'head-off' });
+  expect(await send(close)).toMatchObject({ status: 'refused', sentence: expect.stringContaining('not back') as string });
+  expect(await send({ kind: 'looseNoted', step: 'head-off', item: 'rivets', what: 'lost', count: 1 })).toMatchObject({ status: 'refused' });
+  expect(await send({ kind: 'captured', step: 'head-open', capture: 'shim-order' })).toMatchObject({ status: 'refused' });
+  expect((await send({ ...close, despiteLedger: 'owner takes it as it is' }))?.status).toBe('stored');
+  await send({ kind: 'reopened', reason: 'again' });
+  await send({ kind: 'closingDone', step: 'head-on' });
+  expect((await send(close))?.status).toBe('stored');
+});

@@ -10,7 +10,7 @@ interface Family {
  * The way back from what was opened, in the order in which it has to be done: what was opened last is
  * closed first. A piece that closes several steps waits until everything opened after the first of them
  * is closed. Work that exists only on the way back (clean out, grease, set, fill) stands where the family
- * lists it: before the next piece that puts something back, or at the end. A step that the family gives
+ * lists it: right behind the piece it follows there. A step that the family gives
  * no way back is put back as it came off.
  */
 export function wayBack({ steps, closing }: Family, opened: readonly string[]): readonly ClosingStep[] {
@@ -27,7 +27,7 @@ export function wayBack({ steps, closing }: Family, opened: readonly string[]): 
   return withCloseOnly(closing, order, place);
 }
 
-/** Puts each piece of close-only work before the first later-listed piece that is in the order. */
+/** Puts each piece of close-only work right behind the nearest piece listed before it that is in the order, or at the beginning. */
 function withCloseOnly(
   closing: readonly ClosingStep[],
   order: readonly ClosingStep[],
@@ -37,9 +37,8 @@ function withCloseOnly(
   closing.forEach((piece, i) => {
     if (piece.closes.length > 0) return;
     if (piece.after.length > 0 && !piece.after.some((id) => opened.has(id))) return;
-    const later = new Set(closing.slice(i + 1).filter(({ closes }) => closes.length > 0));
-    const at = list.findIndex((each) => later.has(each));
-    list.splice(at < 0 ? list.length : at, 0, piece);
+    const before = closing.slice(0, i).findLast((each) => list.includes(each));
+    list.splice(before ? list.indexOf(before) + 1 : 0, 0, piece);
   });
   return list;
 }
