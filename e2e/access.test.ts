@@ -130,6 +130,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await page.goto(`${job}/verdict`);
   await page.getByTestId('decide').click();
   await page.goto(`${job}/close`);
+  await page.getByTestId('left-over').click();
   await page.getByTestId('left-over-locating-screw').click();
   await page.getByText('1 left over, stays in the tray').waitFor();
   for (const piece of ['Head on, shaft home', 'Cutter clamped']) await done(page, piece);
@@ -177,7 +178,7 @@ test('once the cover is off, the looks behind it cost less', async () => {
   await done(page, 'Bar and chain off');
   await link(page, 'Trace').click();
   await button(page, /more looks/).click();
-  expect(await line.textContent()).toMatch(/3 steps to open first/);
+  expect(await line.textContent()).toMatch(/when it was closed\), 3 steps to open first/);
 });
 
 test('at the counter by keyboard: arrows choose the step, space does it; marks are drawn on a photo and kept', async () => {

@@ -66,7 +66,7 @@ export async function clearTheWay(page: Page): Promise<void> {
   }
 }
 
-async function confirmCautions(page: Page): Promise<void> {
+export async function confirmCautions(page: Page): Promise<void> {
   const cautions = page.getByRole('button', { name: 'Done so, I take care' });
   for (let left = await cautions.count(); left > 0; left = await cautions.count()) {
     await cautions.first().click();

@@ -1,5 +1,19 @@
 import { mkdir } from 'node:fs/promises';
-import { arrive, button, closeUp, link, openUp, PACKED, radio, read, STRIPPED, takeIn, trace } from '../e2e/bench.ts';
+import {
+  arrive,
+  button,
+  clearTheWay,
+  closeUp,
+  confirmCautions,
+  link,
+  openUp,
+  PACKED,
+  radio,
+  read,
+  STRIPPED,
+  takeIn,
+  trace,
+} from '../e2e/bench.ts';
 import { PHONE, raise, WIDE } from '../e2e/stage.ts';
 
 // Pictures for the docs, made from the demo data: npm run screenshots (after the app is built).
@@ -54,6 +68,28 @@ try {
   }
   await page.getByTestId('read-drillBench').scrollIntoViewIfNeeded();
   await shoot('instrument-phone');
+
+  await page.goto(stage.address);
+  await link(page, /Post van/).click();
+  await link(page, 'Open').click();
+  await page.getByTestId('other-place').click();
+  await page.getByTestId('place-wheel').click();
+  await page.getByTestId('other-place').click();
+  await confirmCautions(page);
+  await page.getByTestId('step-done').click();
+  await page.getByLabel('Minutes from the maker’s manual').fill('5');
+  await page.getByTestId('start-airbag').click();
+  await page.getByTestId('left-airbag').waitFor();
+  await page.mouse.move(195, 400);
+  await page.mouse.wheel(0, 240);
+  await shoot('open-phone');
+  await clearTheWay(page);
+  await confirmCautions(page);
+  await page.getByTestId('step-done').click();
+  await button(page, 'Done: Back cover off').waitFor();
+  await button(page, 'The tray').click();
+  await page.getByText(/pieces lie on the bench/).waitFor();
+  await shoot('tray-phone');
 
   await takeInFromBench(/Pruning saw/, 'Chain runs dry, no oil on the bar');
   await trace(page, PACKED);

@@ -1,10 +1,11 @@
-import { accessPlan, wayBack, type LooseItem } from '@patient-badger/core';
+import { accessPlan, captureRecords, wayBack, type LooseItem } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../design/words.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { saidText } from './CaptureCard.tsx';
 import { looseText, tightText } from './looseText.ts';
 import { usualAim } from './usualAim.ts';
 
@@ -40,12 +41,17 @@ function Sheet({ view }: { view: JobView }) {
           </Text>
         ))}
       <Text look="head">In</Text>
-      {steps.map(({ id, name: what, how, loose, captures, helper }) => (
+      {steps.map(({ id, name: what, how, loose, helper }) => (
         <View key={id} className="gap-1 border-b border-line pb-2">
           <Line done={state.reached.includes(id)} text={`${what}${helper ? ' (two people)' : ''}`} />
           <Text look="soft">{how}</Text>
-          {captures.map(({ id: capture, ask }) => (
-            <Line key={capture} text={`Take down: ${ask} ____________`} small />
+          {captureRecords(pack, [id], state).map((record) => (
+            <Line
+              key={record.capture.id}
+              done={record.taken}
+              text={`Take down: ${record.capture.ask} ${record.taken ? `(${saidText(record)})` : '____________'}`}
+              small
+            />
           ))}
           {loose.map((item) => (
             <Fastener key={item.id} item={item} />

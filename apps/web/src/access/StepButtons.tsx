@@ -4,6 +4,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
+import { useWide } from '../design/useScheme.ts';
 import type { JobView } from '../job/JobView.ts';
 import { ReasonButton } from './ReasonButton.tsx';
 import { useStepGate } from './useStepGate.ts';
@@ -19,27 +20,38 @@ interface Props {
 export function StepButtons({ view, step, stuck, onStuck }: Props) {
   const { write, problem } = useRecord(view.job.id);
   const { reasons } = useStepGate(view, step);
+  const wide = useWide();
   const blocked = reasons.length > 0;
   const done = () => void write({ kind: 'stepDone', step: step.id });
   useKeys({ ' ': blocked ? undefined : done, x: () => onStuck(!stuck) });
   return (
     <View className="gap-2">
       {reasons[0] ? <Text look="soft">{reasons[0]}</Text> : null}
-      <Button look="primary" big disabled={blocked} label={`Done: ${step.name}`} testID="step-done" onPress={done} />
-      <View className="flex-row flex-wrap items-start gap-2">
+      <View className={wide ? 'flex-row items-start gap-2' : 'gap-2'}>
         <Button
-          className="flex-1"
-          label={stuck ? 'It comes after all' : 'It will not come'}
-          testID="step-stuck"
-          onPress={() => onStuck(!stuck)}
+          look="primary"
+          big
+          disabled={blocked}
+          className={wide ? 'flex-1' : ''}
+          label={`Done: ${step.name}`}
+          testID="step-done"
+          onPress={done}
         />
-        <View className="flex-1">
-          <ReasonButton
-            label="Pass over it"
-            ask="Why? (off already, not there)"
-            testID="step-skip"
-            onReason={(reason) => void write({ kind: 'stepSkipped', step: step.id, reason })}
+        <View className={`flex-row flex-wrap items-start gap-2 ${wide ? 'flex-1' : ''}`}>
+          <Button
+            className="flex-1"
+            label={stuck ? 'It comes after all' : 'It will not come'}
+            testID="step-stuck"
+            onPress={() => onStuck(!stuck)}
           />
+          <View className="flex-1">
+            <ReasonButton
+              label="Pass over it"
+              ask="Why? (off already, not there)"
+              testID="step-skip"
+              onReason={(reason) => void write({ kind: 'stepSkipped', step: step.id, reason })}
+            />
+          </View>
         </View>
       </View>
       {problem ? <Text look="danger">{problem}</Text> : null}

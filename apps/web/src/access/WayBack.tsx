@@ -52,6 +52,7 @@ function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: Cl
   const cautions = cautionsOn(pack, piece.cautions, []);
   const captures = captureRecords(pack, piece.closes, state).filter(({ toRestore }) => toRestore);
   const lines = jobLedger(pack, state).filter(({ step, onTray }) => piece.closes.includes(step) && onTray > 0);
+  const [counting, setCounting] = useState(false);
   const [kept, setKept] = useState<Readonly<Record<string, number>>>({});
   const waiting = pack.closing.filter(({ id, wait }) => state.closingDone.includes(id) && stillWaits(state, wait, now));
   const reasons = [
@@ -86,8 +87,13 @@ function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: Cl
       {lines.length > 0 ? <Text look="label">Goes back</Text> : null}
       {lines.map((line) => {
         const key = `${line.step}/${line.item.id}`;
-        return <GoesBack key={key} line={line} left={kept[key] ?? 0} onLeft={(count) => setKept({ ...kept, [key]: count })} />;
+        return (
+          <GoesBack key={key} line={line} left={kept[key] ?? 0} asked={counting} onLeft={(count) => setKept({ ...kept, [key]: count })} />
+        );
       })}
+      {lines.length > 0 && !counting ? (
+        <Button look="quiet" label="Something is left over" testID="left-over" onPress={() => setCounting(true)} />
+      ) : null}
       {piece.tighten ? <Tightening tighten={piece.tighten} /> : null}
       {reasons.map((reason) => (
         <Text key={reason} look="soft">
@@ -100,8 +106,16 @@ function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: Cl
   );
 }
 
+interface GoesBackProps {
+  readonly line: LedgerLine;
+  readonly left: number;
+  /** Something is left over: which? */
+  readonly asked: boolean;
+  readonly onLeft: (count: number) => void;
+}
+
 /** A kind of fastener on its way back; what is left over is said, so that nobody finds it in the tray next week. */
-function GoesBack({ line: { item, onTray }, left, onLeft }: { line: LedgerLine; left: number; onLeft: (count: number) => void }) {
+function GoesBack({ line: { item, onTray }, left, asked, onLeft }: GoesBackProps) {
   const tight = tightText(item);
   return (
     <View className="border-l-4 border-line pl-3">
@@ -109,17 +123,19 @@ function GoesBack({ line: { item, onTray }, left, onLeft }: { line: LedgerLine; 
         {looseText({ ...item, count: onTray - left })} → {item.lives}
       </Text>
       {tight ? <Text look="soft">{tight}</Text> : null}
-      <View className="flex-row gap-2">
-        {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
-        <Button
-          look="quiet"
-          label="One is left over"
-          disabled={left >= onTray}
-          testID={`left-over-${item.id}`}
-          onPress={() => onLeft(left + 1)}
-        />
-        {left > 0 ? <Button look="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
-      </View>
+      {asked ? (
+        <View className="flex-row gap-2">
+          {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
+          <Button
+            look="quiet"
+            label="One is left over"
+            disabled={left >= onTray}
+            testID={`left-over-${item.id}`}
+            onPress={() => onLeft(left + 1)}
+          />
+          {left > 0 ? <Button look="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
+        </View>
+      ) : null}
     </View>
   );
 }

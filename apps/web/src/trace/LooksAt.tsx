@@ -1,4 +1,4 @@
-import type { LookAdvice } from '@patient-badger/core';
+import { stepsToReach, type LookAdvice, type Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -30,7 +30,7 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
             <Button
               key={id}
               label={name}
-              detail={seen ? `Seen: ${resultName(pack, id, seen.result)}` : priceText(advice, minutes)}
+              detail={seen ? `Seen: ${resultName(pack, id, seen.result)}` : priceText(advice, minutes, closedMinutes(pack, id))}
               onPress={() => router.navigate(`/jobs/${job.id}/look/${id}`)}
             />
           );
@@ -41,12 +41,19 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
   );
 }
 
-/** What a look costs, and what it would tell as things stand. */
-export function priceText(advice: LookAdvice | undefined, minutes: number): string {
+/** What a look would cost with everything still closed. */
+export function closedMinutes(pack: Pack, lookId: string): number {
+  const look = pack.looks.find(({ id }) => id === lookId);
+  return stepsToReach(pack, look?.needs ?? [], new Set()).reduce((sum, step) => sum + step.minutes, look?.minutes ?? 0);
+}
+
+/** What a look costs, what it did before something was opened, and what it would tell as things stand. */
+export function priceText(advice: LookAdvice | undefined, minutes: number, closed: number): string {
   if (!advice) return `${minutesText(minutes)}, tells next to nothing as things stand`;
   const { steps } = advice;
   const open = steps.length > 0 ? `, ${steps.length} ${steps.length === 1 ? 'step' : 'steps'} to open first` : '';
-  return `${minutesText(advice.minutes)}${open}; ${worthText(advice.expectedBits)}`;
+  const before = closed - advice.minutes > 0.05 ? ` (${minutesText(closed)} when it was closed)` : '';
+  return `${minutesText(advice.minutes)}${before}${open}; ${worthText(advice.expectedBits)}`;
 }
 
 /** Expected information in words; a whole bit halves the list. */

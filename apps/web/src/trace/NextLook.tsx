@@ -6,7 +6,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
 import type { JobView } from '../job/JobView.ts';
-import { worthText } from './LooksAt.tsx';
+import { closedMinutes, worthText } from './LooksAt.tsx';
 
 /** The one thing to do next, why it and not another, and the sums for who asks. */
 export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
@@ -33,6 +33,9 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       <Text look="head">{next.name}</Text>
       <Text>
         {next.steps.length > 0 ? `${next.steps.length} ${next.steps.length === 1 ? 'step' : 'steps'} to open first. ` : 'Nothing to open. '}
+        {closedMinutes(pack, next.look) - next.minutes > 0.05
+          ? `It was ${minutesText(closedMinutes(pack, next.look))} with everything closed. `
+          : ''}
         {first && second ? `It leads to the verdict soonest, and says the most about: ${first}; ${second}.` : ''}
       </Text>
       <Button

@@ -13,7 +13,7 @@ import { percent } from '../design/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { priceText } from './LooksAt.tsx';
+import { closedMinutes, priceText } from './LooksAt.tsx';
 import { NextLook } from './NextLook.tsx';
 import { SuspicionLine } from './SuspicionLine.tsx';
 import { Trail } from './Trail.tsx';
@@ -130,7 +130,7 @@ function Standing({ view }: { view: JobView }) {
 }
 
 /** The looks a human may prefer, best first. */
-function OtherLooks({ view: { job, trace } }: { view: JobView }) {
+function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
   const router = useRouter();
   const [all, setAll] = useState(false);
   const { alternatives } = trace;
@@ -143,7 +143,7 @@ function OtherLooks({ view: { job, trace } }: { view: JobView }) {
         <Button
           key={each.look}
           label={each.name}
-          detail={priceText(each, each.lookMinutes)}
+          detail={priceText(each, each.lookMinutes, closedMinutes(pack, each.look))}
           onPress={() => router.navigate(`/jobs/${job.id}/look/${each.look}`)}
         />
       ))}
