@@ -130,6 +130,13 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await page.goto(`${job}/verdict`);
   await page.getByTestId('decide').click();
   await page.goto(`${job}/close`);
+  await page.getByTestId('torque-clamp-screw').click();
+  await page.getByLabel('Torque', { exact: true }).fill('nine');
+  await page.getByText('Type it as a number above nought.').waitFor();
+  await page.getByLabel('Torque', { exact: true }).fill('9');
+  await page.getByLabel(/^Where does it stand/).fill('sheet, page 4');
+  await page.getByTestId('keep-torque-clamp-screw').click();
+  await page.getByText('9 N·m (sheet, page 4)').waitFor();
   await page.getByTestId('left-over').click();
   await page.getByTestId('left-over-locating-screw').click();
   await page.getByText('1 left over, stays in the tray').waitFor();

@@ -25,6 +25,8 @@ export { waitState, type WaitState } from './access/waits.ts';
 export { wayBack } from './access/wayBack.ts';
 export {
   longest,
+  TORQUE_UNITS,
+  type Torque,
   type Capture,
   type ClosingStep,
   type LooseItem,

@@ -113,7 +113,7 @@ describe.each(FAMILIES)('$id, opening and closing', (pack) => {
     const opened = pack.steps.map(({ id }) => id);
     const back = wayBack(pack, opened);
     expect(back.flatMap(({ closes }) => closes).sort()).toEqual([...opened].sort());
-    const state = { reached: opened, skipped: [], looseNotes: [], short: [] };
+    const state = { reached: opened, skipped: [], looseNotes: [], short: [], torques: [] };
     expect(openLedger(pack, { ...state, closingDone: [] }).length).toBeGreaterThan(0);
     expect(openLedger(pack, { ...state, closingDone: back.map(({ id }) => id) })).toEqual([]);
   });

@@ -15,6 +15,7 @@ import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
 import { looseText, tightText } from './looseText.ts';
 import { useNow } from './useNow.ts';
+import { TorqueForm } from './TorqueForm.tsx';
 import { stillWaits, WaitCard } from './WaitCard.tsx';
 
 /** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
@@ -88,7 +89,14 @@ function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: Cl
       {lines.map((line) => {
         const key = `${line.step}/${line.item.id}`;
         return (
-          <GoesBack key={key} line={line} left={kept[key] ?? 0} asked={counting} onLeft={(count) => setKept({ ...kept, [key]: count })} />
+          <GoesBack
+            key={key}
+            jobId={job.id}
+            line={line}
+            left={kept[key] ?? 0}
+            asked={counting}
+            onLeft={(count) => setKept({ ...kept, [key]: count })}
+          />
         );
       })}
       {lines.length > 0 && !counting ? (
@@ -107,6 +115,7 @@ function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: Cl
 }
 
 interface GoesBackProps {
+  readonly jobId: string;
   readonly line: LedgerLine;
   readonly left: number;
   /** Something is left over: which? */
@@ -115,7 +124,7 @@ interface GoesBackProps {
 }
 
 /** A kind of fastener on its way back; what is left over is said, so that nobody finds it in the tray next week. */
-function GoesBack({ line: { item, onTray }, left, asked, onLeft }: GoesBackProps) {
+function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onLeft }: GoesBackProps) {
   const tight = tightText(item);
   return (
     <View className="border-l-4 border-line pl-3">
@@ -123,6 +132,9 @@ function GoesBack({ line: { item, onTray }, left, asked, onLeft }: GoesBackProps
         {looseText({ ...item, count: onTray - left })} → {item.lives}
       </Text>
       {tight ? <Text look="soft">{tight}</Text> : null}
+      {(item.kind === 'screw' || item.kind === 'nut' || item.kind === 'plug') && !item.intoPlastic ? (
+        <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} />
+      ) : null}
       {asked ? (
         <View className="flex-row gap-2">
           {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}

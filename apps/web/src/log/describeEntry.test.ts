@@ -22,6 +22,10 @@ const LINES: readonly [EntryPayload, string][] = [
   ],
   [{ kind: 'captureConfirmed', step: 'worm-out', capture: 'face', ok: true }, 'Marked face outside, arm where it pointed: yes'],
   [{ kind: 'looseNoted', step: 'cover-off', item: 'bar-nuts', what: 'missingBefore', count: 1 }, '1 × Bar nuts: missing before we came'],
+  [
+    { kind: 'torqueNoted', step: 'cover-off', item: 'bar-nuts', torque: { value: 16, unit: 'N·m', source: 'sheet 4' } },
+    'Torque noted: Bar nuts, 16 N·m (sheet 4)',
+  ],
   [{ kind: 'waitStarted', wait: 'tank-empty', minutes: 5, source: 'the sheet' }, 'Time started: Tank runs out, 5 min by the sheet'],
   [{ kind: 'waitCut', wait: 'tank-empty', reason: 'was empty' }, 'Not waited for: Tank runs out (was empty)'],
   [{ kind: 'extraDone', extra: 'filter-new' }, 'Done while open: Pick-up filter'],

@@ -38,6 +38,8 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `${captureOf(pack, payload)?.back ?? payload.capture}: ${payload.ok ? 'yes' : 'no'}`;
     case 'looseNoted':
       return `${payload.count} × ${itemName(pack, payload)}: ${LOOSE_WORDS[payload.what]}`;
+    case 'torqueNoted':
+      return `Torque noted: ${itemName(pack, payload)}, ${payload.torque.value} ${payload.torque.unit} (${payload.torque.source})`;
     case 'waitStarted':
       return `Time started: ${waitName(pack, payload.wait)}, ${payload.minutes} min by ${payload.source}`;
     case 'waitCut':

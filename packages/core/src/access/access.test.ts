@@ -139,6 +139,8 @@ describe('waits', () => {
     expect(waitState('glue', [], [], new Date())).toEqual({ state: 'notStarted' });
   });
 
+  test('a clock that lags does not make it longer', () => expect(at('09:59:00')).toMatchObject({ secondsLeft: 1800 }));
+
   test('of several starts the last counts, and cutting one short says why', () => {
     const again = { ...run, startedAt: '2026-11-24T11:00:00.000Z' };
     expect(waitState('glue', [run, again], [], new Date('2026-11-24T11:10:00Z'))).toMatchObject({ state: 'running' });

@@ -5,7 +5,9 @@ const text = z.string().min(1);
 const minutes = z.number().min(0).max(600);
 
 /** Whose figure a torque is goes with it; without one it says how it is tightened. */
-export const torque = z.strictObject({ value: z.number().positive(), unit: z.enum(['N·m', 'ft·lb', 'in·lb']), source: text });
+export const TORQUE_UNITS = ['N·m', 'ft·lb', 'in·lb'] as const;
+export const torque = z.strictObject({ value: z.number().positive(), unit: z.enum(TORQUE_UNITS), source: text });
+export type Torque = z.infer<typeof torque>;
 
 export const LOOSE_KINDS = ['screw', 'nut', 'clip', 'pin', 'washer', 'shim', 'spring', 'key', 'seal', 'plug', 'cable', 'part'] as const;
 

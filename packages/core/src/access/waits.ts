@@ -28,6 +28,7 @@ export function waitState(
   const run = started.findLast(({ wait }) => wait === id);
   if (!run) return { state: 'notStarted' };
   const ends = new Date(Date.parse(run.startedAt) + run.minutes * 60_000);
-  const left = (ends.getTime() - now.getTime()) / 1000;
+  // A clock that lags behind the one that wrote it down must not make the wait longer.
+  const left = Math.min(run.minutes * 60, (ends.getTime() - now.getTime()) / 1000);
   return left > 0 ? { state: 'running', secondsLeft: Math.ceil(left), endsAt: ends.toISOString() } : { state: 'over' };
 }

@@ -54,6 +54,7 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
       if (empty) throw fail('missing', 'payload.text');
       return;
     }
+    case 'torqueNoted':
     case 'looseNoted': {
       need(pack.steps, payload.step, 'step');
       return need(pack.steps.find(({ id }) => id === payload.step)?.loose ?? [], payload.item, 'item');

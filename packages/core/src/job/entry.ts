@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LOOSE_NOTES } from '../access/ledger.ts';
+import { torque } from '../access/step.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
 import { facts } from '../trace/schema.ts';
@@ -43,6 +44,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
   }),
   payload('captureConfirmed', { step: id, capture: id, ok: z.boolean() }),
   payload('looseNoted', { step: id, item: id, what: z.enum(LOOSE_NOTES), count: z.int().min(1).max(99), note: note.optional() }),
+  /** A figure from the maker's sheet for something that came off. */
+  payload('torqueNoted', { step: id, item: id, torque }),
   payload('waitStarted', { wait: id, minutes: z.number().gt(0).max(20_000), source: note.min(1) }),
   payload('waitCut', { wait: id, reason: note.min(1) }),
   payload('extraDone', { extra: id }),

@@ -43,6 +43,8 @@ export interface JobState {
   readonly captures: readonly Payload<'captured'>[];
   readonly confirmed: readonly Payload<'captureConfirmed'>[];
   readonly looseNotes: readonly Payload<'looseNoted'>[];
+  /** Figures from the maker's sheet, the last for each kind of part. */
+  readonly torques: readonly Payload<'torqueNoted'>[];
   readonly short: NonNullable<Payload<'closingDone'>['short']>;
   readonly waits: readonly RunningWait[];
   readonly waitsCut: readonly Payload<'waitCut'>[];
@@ -88,6 +90,7 @@ const EMPTY: Omit<JobState, 'jobId' | 'standing' | 'withdrawn'> = {
   captures: [],
   confirmed: [],
   looseNotes: [],
+  torques: [],
   short: [],
   waits: [],
   waitsCut: [],
@@ -137,6 +140,8 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       return { ...state, confirmed: [...state.confirmed.filter((each) => !sameCapture(each, payload)), payload] };
     case 'looseNoted':
       return { ...state, looseNotes: [...state.looseNotes, payload] };
+    case 'torqueNoted':
+      return { ...state, torques: [...state.torques.filter((each) => each.step !== payload.step || each.item !== payload.item), payload] };
     case 'waitStarted':
       return { ...state, waits: [...state.waits, { wait: payload.wait, startedAt: at, minutes: payload.minutes, source: payload.source }] };
     case 'waitCut':

@@ -1,0 +1,52 @@
+import { TORQUE_UNITS, type Torque } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+
+/** The maker's figure for a screw, with its unit and where it stands; the app quotes none of its own. */
+export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: string; item: string; known: Torque | undefined }) {
+  const { write, problem } = useRecord(jobId);
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState('');
+  const [unit, setUnit] = useState<Torque['unit']>('N·m');
+  const [source, setSource] = useState('');
+  const value = Number(typed.replace(',', '.'));
+  const wrong = typed.trim() !== '' && !(Number.isFinite(value) && value > 0);
+  if (!open) {
+    return (
+      <Button
+        look="quiet"
+        label={known ? 'Another torque' : 'Torque from the sheet'}
+        testID={`torque-${item}`}
+        onPress={() => setOpen(true)}
+      />
+    );
+  }
+  const keep = async () => {
+    if (await write({ kind: 'torqueNoted', step, item, torque: { value, unit, source: source.trim() } })) setOpen(false);
+  };
+  return (
+    <View className="gap-2">
+      <Field
+        label="Torque"
+        inputMode="decimal"
+        value={typed}
+        onChangeText={setTyped}
+        problem={wrong ? 'Type it as a number above nought.' : undefined}
+      />
+      <Segments label="Unit" options={TORQUE_UNITS.map((each) => [each, each] as const)} value={unit} onChange={setUnit} />
+      <Field label="Where does it stand? (maker’s sheet, page)" value={source} onChangeText={setSource} />
+      <Button
+        label="Keep the torque"
+        disabled={typed.trim() === '' || wrong || source.trim() === ''}
+        testID={`keep-torque-${item}`}
+        onPress={() => void keep()}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </View>
+  );
+}
