@@ -7,7 +7,7 @@
  * Baselines in the same run: the family's textbook order (outside looks first, then along the chain),
  * which stops at the same confidence, and the lower bound: bits to be won over the best rate of any look.
  */
-import { COMPLAINT_FACT, complaintChance, packModel, priorOf, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import { COMPLAINT_FACT, complaintChance, packModel, priorOf, stepsToReach, traceInput, traceNext, type Pack } from '@patient-badger/core';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { seeded } from '../packages/core/src/testing.ts';
 
@@ -105,7 +105,6 @@ const byTheBook =
   });
 
 function follow(pack: Pack, list: readonly Truth[], policy: Policy, shows: World, random: () => number) {
-  const steps = new Map(pack.steps.map((step) => [step.id, step]));
   const looks = new Map(pack.looks.map((look) => [look.id, look]));
   let right = 0;
   let wrong = 0;
@@ -113,13 +112,6 @@ function follow(pack: Pack, list: readonly Truth[], policy: Policy, shows: World
   for (const truth of list) {
     const seen: Seen[] = [];
     const reached: string[] = [];
-    const open = (id: string) => {
-      const step = steps.get(id);
-      if (!step || reached.includes(id)) return;
-      step.needs.forEach(open);
-      reached.push(id);
-      minutes += step.minutes;
-    };
     for (;;) {
       const { look: id, verdict } = policy(truth.complaint, seen, reached);
       const look = id === null ? undefined : looks.get(id);
@@ -128,7 +120,10 @@ function follow(pack: Pack, list: readonly Truth[], policy: Policy, shows: World
         else if (verdict !== null) wrong++;
         break;
       }
-      look.needs.forEach(open);
+      for (const step of stepsToReach(pack, look.needs, new Set(reached))) {
+        reached.push(step.id);
+        minutes += step.minutes;
+      }
       minutes += look.minutes;
       seen.push({ look: look.id, result: draw(shows(look.id, truth.hypothesis), random) });
     }
