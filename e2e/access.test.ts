@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
-import { arrive, button, link, takePhoto } from './bench.ts';
+import { arrive, button, confirmCautions, heading, link, takePhoto } from './bench.ts';
 import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -11,18 +11,8 @@ beforeAll(async () => {
 });
 afterAll(() => stage.strike());
 
-const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first();
-
-async function confirm(page: Page): Promise<void> {
-  const cautions = page.getByRole('button', { name: 'Done so, I take care' });
-  for (let left = await cautions.count(); left > 0; left = await cautions.count()) {
-    await cautions.first().click();
-    for (let i = 0; i < 100 && (await cautions.count()) >= left; i++) await page.waitForTimeout(20);
-  }
-}
-
 const done = async (page: Page, step: string) => {
-  await confirm(page);
+  await confirmCautions(page);
   await button(page, `Done: ${step}`).click();
   await button(page, `Done: ${step}`).waitFor({ state: 'detached' });
 };
@@ -54,7 +44,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   expect(seconds(await page.getByTestId('left-airbag').textContent())).toBeLessThanOrEqual(before);
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-drums').click();
-  await confirm(page);
+  await confirmCautions(page);
   expect(await page.getByTestId('step-done').isDisabled()).toBe(true);
   await page.getByTestId('left-airbag').waitFor({ state: 'detached', timeout: 20_000 });
 
@@ -94,7 +84,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
 
   const pieces = page.locator('[data-testid^="back-"]');
   for (let i = 0; i < 12 && (await pieces.count()) > 0; i++) {
-    await confirm(page);
+    await confirmCautions(page);
     const piece = pieces.first();
     const id = (await piece.getAttribute('data-testid')) ?? '';
     const restored = page.locator('[data-testid^="restored-"]:not([aria-disabled="true"])');

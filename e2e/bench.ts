@@ -8,6 +8,7 @@ import type { Page } from 'playwright-core';
 /** Things a mechanic does, as the tests do them: by the names on the screen. */
 export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first();
 export const radio = (page: Page, name: string | RegExp) => page.getByRole('radio', { name, exact: typeof name === 'string' }).first();
+export const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first();
 export const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first();
 
 export async function arrive(page: Page, address: string, person: string): Promise<void> {

@@ -3,7 +3,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { arrive, button, clearTheWay, honest, link, openUp, radio, takeIn, trace } from './bench.ts';
+import { arrive, button, clearTheWay, heading, honest, link, openUp, radio, takeIn, trace } from './bench.ts';
 import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -13,8 +13,6 @@ beforeAll(async () => {
   stage = await raise();
 });
 afterAll(() => stage.strike());
-
-const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first();
 
 test('a cargo bike that hums, on the phone: traced to its stripped nylon gear', async () => {
   const { page } = await stage.device(PHONE);

@@ -7,7 +7,7 @@ import { useKeys } from '../design/useKeys.ts';
 import { useWide } from '../design/useScheme.ts';
 import type { JobView } from '../job/JobView.ts';
 import { ReasonButton } from './ReasonButton.tsx';
-import { useStepGate } from './useStepGate.ts';
+import { useStepGate } from './useGate.ts';
 
 interface Props {
   readonly view: JobView;

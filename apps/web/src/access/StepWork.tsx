@@ -9,17 +9,19 @@ import { Cautions } from '../trace/Cautions.tsx';
 import { CaptureCard } from './CaptureCard.tsx';
 import { LooseList } from './LooseList.tsx';
 import { Snags } from './Snags.tsx';
-import { useStepGate } from './useStepGate.ts';
+import { useStepGate } from './useGate.ts';
 import { WaitCard } from './WaitCard.tsx';
 
 /** One opening step: what to wait for, its cautions, what to take down first, what comes off, and what to do where it will not. */
 export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stuck: boolean }) {
   const { job, pack, state, machine } = view;
-  const { cautions, captures, waiting } = useStepGate(view, step);
+  const { cautions, captures, waits } = useStepGate(view, step);
   const known = state.stuck.find((each) => each.step === step.id);
   return (
     <Card tone="next">
-      {waiting.map(({ id, wait }) => wait && <WaitCard key={id} jobId={job.id} state={state} wait={wait} />)}
+      {waits.map((wait) => (
+        <WaitCard key={wait.id} jobId={job.id} state={state} wait={wait} />
+      ))}
       <View className="flex-row items-baseline justify-between gap-3">
         <Text look="head" className="flex-1">
           {step.name}

@@ -1,4 +1,4 @@
-import { captureRecords, cautionsOn, jobLedger, tighteningOrder, wayBack, type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import { captureRecords, jobLedger, tighteningOrder, wayBack, type ClosingStep, type LedgerLine } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';
@@ -11,12 +11,12 @@ import { useColours } from '../design/useColours.ts';
 import { useKeys } from '../design/useKeys.ts';
 import { minutesText } from '../design/words.ts';
 import type { JobView } from '../job/JobView.ts';
-import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
+import { Cautions } from '../trace/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
 import { looseText, tightText } from './looseText.ts';
-import { useNow } from './useNow.ts';
 import { TorqueForm } from './TorqueForm.tsx';
-import { stillWaits, WaitCard } from './WaitCard.tsx';
+import { useGate } from './useGate.ts';
+import { WaitCard } from './WaitCard.tsx';
 
 /** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
 export function WayBack({ view }: { view: JobView }) {
@@ -47,20 +47,18 @@ export function WayBack({ view }: { view: JobView }) {
   );
 }
 
-function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: ClosingStep }) {
+function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
+  const { job, pack, state } = view;
   const { write, problem } = useRecord(job.id);
-  const now = useNow(state.waits.length > 0);
-  const cautions = cautionsOn(pack, piece.cautions, []);
   const captures = captureRecords(pack, piece.closes, state).filter(({ toRestore }) => toRestore);
   const lines = jobLedger(pack, state).filter(({ step, onTray }) => piece.closes.includes(step) && onTray > 0);
   const [counting, setCounting] = useState(false);
   const [kept, setKept] = useState<Readonly<Record<string, number>>>({});
-  const waiting = pack.closing.filter(({ id, wait }) => state.closingDone.includes(id) && stillWaits(state, wait, now));
-  const reasons = [
-    useUnacknowledged(state, cautions).length > 0 ? 'Confirm the caution first.' : null,
-    waiting.length > 0 ? `Wait for it first: ${waiting.map(({ wait }) => wait?.name).join(', ')}.` : null,
-    captures.some(({ restored }) => !restored) ? 'Say of each position that it is back where it was.' : null,
-  ].filter((each) => each !== null);
+  const { cautions, waits, reasons } = useGate(view, {
+    cautions: piece.cautions,
+    before: pack.closing.filter(({ id }) => state.closingDone.includes(id)),
+    besides: captures.some(({ restored }) => !restored) ? 'Say of each position that it is back where it was.' : null,
+  });
   const blocked = reasons.length > 0;
   const done = () => {
     const short = lines.flatMap(({ step, item }) => {
@@ -72,7 +70,9 @@ function Piece({ view: { job, pack, state }, piece }: { view: JobView; piece: Cl
   useKeys({ ' ': blocked ? undefined : done });
   return (
     <Card tone="next">
-      {waiting.map(({ id, wait }) => wait && <WaitCard key={id} jobId={job.id} state={state} wait={wait} />)}
+      {waits.map((wait) => (
+        <WaitCard key={wait.id} jobId={job.id} state={state} wait={wait} />
+      ))}
       <View className="flex-row items-baseline justify-between gap-3">
         <Text look="head" className="flex-1">
           {piece.name}

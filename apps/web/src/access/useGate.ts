@@ -1,0 +1,48 @@
+import { captureRecords, cautionsOn, type Caution, type CaptureRecord, type Step, type Wait } from '@patient-badger/core';
+import type { JobView } from '../job/JobView.ts';
+import { useUnacknowledged } from '../trace/Cautions.tsx';
+import { useWithWaitingPhotos } from './CaptureCard.tsx';
+import { useNow } from './useNow.ts';
+import { stillWaits } from './WaitCard.tsx';
+
+/** What stands between the hand and "done". */
+export interface Gate {
+  readonly cautions: readonly Caution[];
+  /** Times of what was done before that have not passed. */
+  readonly waits: readonly Wait[];
+  /** In sentences; none: it may be done. */
+  readonly reasons: readonly string[];
+}
+
+interface Asked {
+  readonly cautions: readonly string[];
+  /** What was done before and may have a time to pass. */
+  readonly before: readonly { readonly wait?: Wait }[];
+  /** What else stands in the way, if it does. */
+  readonly besides: string | null;
+}
+
+/** Cautions confirmed, times passed, and what else a piece of work asks for before it may be called done. */
+export function useGate({ pack, state }: JobView, asked: Asked): Gate {
+  const now = useNow(state.waits.length > 0);
+  const cautions = cautionsOn(pack, asked.cautions, []);
+  const waits = asked.before.flatMap(({ wait }) => (wait && stillWaits(state, wait, now) ? [wait] : []));
+  const reasons = [
+    useUnacknowledged(state, cautions).length > 0 ? 'Confirm the caution first.' : null,
+    waits.length > 0 ? `Wait for it first: ${waits.map(({ name }) => name).join(', ')}.` : null,
+    asked.besides,
+  ];
+  return { cautions, waits, reasons: reasons.filter((each) => each !== null) };
+}
+
+/** The gate of an opening step, with the positions it asks for. */
+export function useStepGate(view: JobView, step: Step): Gate & { readonly captures: readonly CaptureRecord[] } {
+  const { job, pack, state } = view;
+  const captures = useWithWaitingPhotos(job.id, captureRecords(pack, [step.id], state));
+  const gate = useGate(view, {
+    cautions: step.cautions,
+    before: pack.steps.filter(({ id }) => state.reached.includes(id)),
+    besides: captures.some(({ taken }) => !taken) ? 'Take down what the step loses first, or say why not.' : null,
+  });
+  return { ...gate, captures };
+}
