@@ -1,7 +1,7 @@
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
 import { arrive, button, confirmCautions, heading, link, takePhoto } from './bench.ts';
-import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+import { inTime, PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
@@ -101,11 +101,8 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   await page.locator('[data-testid^="passed-"]').first().click();
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
-  const { rows } = await sql(
-    stage.databaseUrl,
-    `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job.split('/').at(-1)}' AND payload->>'kind' = 'captureConfirmed'`,
-  );
-  expect(rows).toEqual([{ n: 4 }]);
+  const confirmed = `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job.split('/').at(-1)}' AND payload->>'kind' = 'captureConfirmed'`;
+  expect(await inTime(stage.databaseUrl, confirmed, [{ n: 4 }])).toEqual([{ n: 4 }]);
 });
 
 test('a screw left over keeps the job open until a reason is given, and the record says so', async () => {
@@ -201,9 +198,11 @@ test('at the counter by keyboard: arrows choose the step, space does it; marks a
   await page.mouse.up();
   await page.getByTestId('keep-marks').click();
   await page.waitForURL(/\/open/);
+  const marked = `FROM entries WHERE payload->>'kind' = 'photoMarked'`;
+  await inTime(stage.databaseUrl, `SELECT count(*)::int AS n ${marked}`, [{ n: 1 }]);
   const { rows } = await sql(
     stage.databaseUrl,
-    `SELECT jsonb_array_length(payload->'strokes') AS lines, payload->'strokes'->0->0 AS first FROM entries WHERE payload->>'kind' = 'photoMarked'`,
+    `SELECT jsonb_array_length(payload->'strokes') AS lines, payload->'strokes'->0->0 AS first ${marked}`,
   );
   const [{ lines, first }] = rows as [{ lines: number; first: [number, number] }];
   expect(lines).toBe(1);

@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { PNG } from 'pngjs';
 import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, takePhoto, trace } from './bench.ts';
-import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+import { inTime, PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
 
@@ -42,8 +42,8 @@ test.each(sizes)('a dry saw on %s: chips are found, it is cleaned, nothing is bo
   expect(await page.getByText('Proved in use.').isVisible()).toBe(true);
 
   const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
-  const { rows } = await sql(stage.databaseUrl, `SELECT closed FROM jobs WHERE id = '${job}'`);
-  expect(rows).toEqual([{ closed: true }]);
+  const closed = [{ closed: true }];
+  expect(await inTime(stage.databaseUrl, `SELECT closed FROM jobs WHERE id = '${job}'`, closed)).toEqual(closed);
 });
 
 test.each(sizes)('a dry saw on %s: the worm is stripped, measured, identified, matched and fitted', async (_name, size) => {
@@ -219,11 +219,13 @@ test('a machine nobody knows is written down without a connection, taken in, pho
 
   await context.unroute('**/api/**');
   await page.getByRole('img', { name: 'Photo of this look' }).waitFor();
-  const { rows } = await sql(
+  const all = [{ owner: 'West orchard', entries: 2 }];
+  const rows = await inTime(
     stage.databaseUrl,
     `SELECT m.owner, (SELECT count(*)::int FROM entries e WHERE e.job_id = j.id) AS entries FROM machines m JOIN jobs j ON j.machine_id = m.id WHERE m.label = 'Windfall saw'`,
+    all,
   );
-  expect(rows).toEqual([{ owner: 'West orchard', entries: 2 }]);
+  expect(rows).toEqual(all);
 });
 
 test('with the database stopped the app says so and keeps what is written until it is back', async () => {

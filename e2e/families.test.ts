@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { arrive, button, clearTheWay, heading, honest, link, openUp, radio, takeIn, trace } from './bench.ts';
-import { PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+import { inTime, PHONE, raise, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
@@ -42,11 +42,9 @@ test('a mower that does not pull, on the phone with the drill bench: its count i
   expect(await page.getByText(/0 turns and 0 turns/).isVisible()).toBe(true);
   await button(page, 'See the reasons and decide').click();
   await heading(page, /pin/i).waitFor();
-  const { rows } = await sql(
-    stage.databaseUrl,
-    `SELECT payload->'reading'->>'instrument' AS instrument, payload->>'result' AS result FROM entries WHERE payload->>'look' = 'pulley-watch-both'`,
-  );
-  expect(rows).toEqual([{ instrument: 'drillBench', result: 'locked-locked' }]);
+  const read = [{ instrument: 'drillBench', result: 'locked-locked' }];
+  const asked = `SELECT payload->'reading'->>'instrument' AS instrument, payload->>'result' AS result FROM entries WHERE payload->>'look' = 'pulley-watch-both'`;
+  expect(await inTime(stage.databaseUrl, asked, read)).toEqual(read);
 });
 
 test('a tractor that steers nothing, at the counter by keyboard alone, to the verdict and the second check', async () => {

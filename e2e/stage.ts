@@ -88,6 +88,16 @@ async function startServer(cwd: string, env: Record<string, string>): Promise<Ch
   return server;
 }
 
+/** What the database holds, asked again until it is what is wanted: a screen shows what was written before the server has it. */
+export async function inTime<T>(url: string, text: string, wanted: readonly T[]): Promise<readonly T[]> {
+  const ends = Date.now() + 15_000;
+  for (;;) {
+    const { rows } = await sql(url, text);
+    if (JSON.stringify(rows) === JSON.stringify(wanted) || Date.now() > ends) return rows as T[];
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}
+
 export async function sql(url: string, text: string): Promise<pg.QueryResult> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();

@@ -7,6 +7,11 @@ import { motion } from './driveline/motion.ts';
 import { motionInput, motionOutput } from './driveline/schema.ts';
 import { CoreFailure, fail } from './failure/CoreFailure.ts';
 import { failureFromZod } from './failure/fromZod.ts';
+import { bevelDimensions, bevelInput, bevelOutput } from './gear/bevel/dimensions.ts';
+import { cylindricalDimensions, cylindricalOutput } from './gear/cylindrical/dimensions.ts';
+import { meshInput, meshOutput, meshPair } from './gear/cylindrical/mesh.ts';
+import { cylindricalInput } from './gear/cylindrical/schema.ts';
+import { gearWear, wearInput, wearOutput } from './gear/cylindrical/wear.ts';
 import { wormDimensions, wormDimensionsInput, wormDimensionsOutput } from './gear/worm/dimensions.ts';
 import { identifyWorm, wormIdentifyInput, wormIdentifyOutput } from './gear/worm/identify.ts';
 import { fit } from './match/fit.ts';
@@ -53,6 +58,16 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
     operation('trace.next', 'Suspects, and the look most worth the next minutes', traceInput, traceOutput, (input) =>
       traceNext(input, family(input.family)),
     ),
+    operation(
+      'gear.cylindrical.dimensions',
+      'Spur or helical gear from teeth and module',
+      cylindricalInput,
+      cylindricalOutput,
+      cylindricalDimensions,
+    ),
+    operation('gear.pair.mesh', 'Backlash, contact ratio and clearances of a pair', meshInput, meshOutput, meshPair),
+    operation('gear.bevel.dimensions', 'Straight bevel pair from teeth, module and shaft angle', bevelInput, bevelOutput, bevelDimensions),
+    operation('gear.wear', 'How worn a gear is, against whose limit', wearInput, wearOutput, gearWear),
     operation(
       'gear.worm.dimensions',
       'Worm and wheel from starts, teeth and module',

@@ -1,0 +1,136 @@
+import { z } from 'zod';
+import { fail } from '../../failure/CoreFailure.ts';
+import { measuredLength, type Measured } from '../../quantity/measured.ts';
+import { checked } from './dimensions.ts';
+import { overPins, thinningFromPins } from './overPins.ts';
+import { cutOf, POINTED_TIP, profileOf, thicknessAt, type Cut, type Profile } from './profile.ts';
+import { cylindricalInput, moduleFrom } from './schema.ts';
+import { thinningFromSpan } from './span.ts';
+
+export const wearInput = z.strictObject({
+  gear: cylindricalInput,
+  measured: z.strictObject({
+    spans: z.array(z.strictObject({ teeth: z.int().positive(), spanMm: measuredLength })).default([]),
+    overPins: z.array(z.strictObject({ pinDiameterMm: z.number().positive(), overPinsMm: measuredLength })).default([]),
+    tipDiameterMm: measuredLength.optional(),
+  }),
+  missingTeeth: z.int().min(0).default(0),
+  limits: z.strictObject({ thinningMm: z.number().positive().optional(), source: z.string().min(1).optional() }).default({}),
+});
+export type WearInput = z.infer<typeof wearInput>;
+
+export const wearOutput = z.object({
+  thinningMm: z.object({ value: z.number(), plusMinus: z.number() }),
+  tipLossMm: z.number().optional(),
+  tipThicknessLeftMm: z.number(),
+  limitMm: z.number(),
+  limitSource: z.string(),
+  verdict: z.enum(['good', 'watch', 'replace']),
+  reasons: z.array(z.string()),
+});
+export type Wear = z.infer<typeof wearOutput>;
+
+/** Thinning at which a gear is done, in modules, where the maker names none (rule of thumb of small shops: a tenth of the module). */
+const LIMIT_MODULES = 0.1;
+const RULE_OF_THUMB = 'rule of thumb: a tenth of the module';
+/** From this share of the limit on it is worth watching. */
+const WATCH_SHARE = 0.6;
+
+/**
+ * How worn a cylindrical gear is: thinning against the gear as drawn, from spans or over pins (several
+ * readings weighed by their ±), what is left of the tip, and good, watch or replace with the reasons.
+ * The limit is the maker's where one is given, and says whose it is. Lengths mm; the thinning is normal
+ * at the pitch circle, the tip loss on the diameter.
+ *
+ * Sources: ISO 21771:2007 / DIN 3960 (span, balls); the limit is the maker's, or a marked rule of thumb.
+ * @throws CoreFailure where neither span nor pins were measured, or a reading fits no gear of the kind
+ * @example 25 teeth of module 1, span over 3 read 7.60 → thinned 0.139 mm, replace
+ */
+export function gearWear(input: WearInput): Wear {
+  const normalModuleMm = moduleFrom(input.gear, 'gear');
+  const cut = cutOf({ ...input.gear, normalModuleMm });
+  const profile = checked(cut, profileOf(cut), {}, 'gear');
+  const thinning = combined(readings(input, cut, profile));
+  const worn = { ...cut, thinningMm: cut.thinningMm + Math.max(0, thinning.value) };
+  const tip = input.measured.tipDiameterMm?.value ?? profile.tipDiameterMm;
+  const tipThicknessLeftMm = thicknessAt(worn, profileOf(worn), Math.max(tip, profile.baseDiameterMm));
+  const limitMm = input.limits.thinningMm ?? LIMIT_MODULES * normalModuleMm;
+  const limitSource = input.limits.thinningMm === undefined ? RULE_OF_THUMB : (input.limits.source ?? 'the limit as given');
+  const judged = judge({ thinning, limitMm, limitSource, tipThicknessLeftMm, module: normalModuleMm, missing: input.missingTeeth });
+  return {
+    thinningMm: thinning,
+    ...(input.measured.tipDiameterMm && { tipLossMm: profile.tipDiameterMm - tip }),
+    tipThicknessLeftMm,
+    limitMm,
+    limitSource,
+    ...judged,
+  };
+}
+
+/** Thinning against the drawn gear, by each reading. */
+function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly Measured[] {
+  const drawn = cut.thinningMm;
+  const fromSpans = measured.spans.map(({ teeth, spanMm }, i) => {
+    if (teeth >= cut.teeth) throw fail('outOfRange', `measured.spans.${i}.teeth`, { minimum: 1, maximum: cut.teeth - 1, given: teeth });
+    return {
+      value: thinningFromSpan(teeth, spanMm.value, cut, profile) - drawn,
+      plusMinus: spanMm.plusMinus / Math.cos(cut.pressureAngle),
+    };
+  });
+  const fromPins = measured.overPins.map(({ pinDiameterMm, overPinsMm }, i) => {
+    const value = thinningFromPins(pinDiameterMm, overPinsMm.value, cut, profile);
+    const slope = pinSlope(pinDiameterMm, cut, profile);
+    if (value === null || slope === null) {
+      throw fail('impossibleGeometry', `measured.overPins.${i}.overPinsMm`, {
+        why: 'No gear of this kind gives that over these pins: measure again.',
+      });
+    }
+    return { value: value - drawn, plusMinus: overPinsMm.plusMinus * slope };
+  });
+  const all = [...fromSpans, ...fromPins];
+  if (all.length === 0)
+    throw fail('nothingGiven', 'measured', {
+      why: 'Measure a span or over pins first: the tips alone do not tell how thin the teeth are.',
+    });
+  return all;
+}
+
+/** How much thinning one millimetre over the pins means. */
+function pinSlope(pinMm: number, cut: Cut, profile: Profile): number | null {
+  const step = 1e-4 * cut.normalModuleMm;
+  const [now, thinner] = [overPins(pinMm, cut, profile), overPins(pinMm, { ...cut, thinningMm: cut.thinningMm + step }, profile)];
+  return now === null || thinner === null ? null : step / (now - thinner);
+}
+
+/** Readings weighed by the inverse of their variance. */
+function combined(list: readonly Measured[]): Measured {
+  const weights = list.map(({ plusMinus }) => 1 / Math.max(plusMinus, 1e-4) ** 2);
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return { value: list.reduce((sum, { value }, i) => sum + (value * (weights[i] as number)) / total, 0), plusMinus: Math.sqrt(1 / total) };
+}
+
+interface Judged {
+  readonly thinning: Measured;
+  readonly limitMm: number;
+  readonly limitSource: string;
+  readonly tipThicknessLeftMm: number;
+  readonly module: number;
+  readonly missing: number;
+}
+
+function judge({ thinning, limitMm, limitSource, tipThicknessLeftMm, module, missing }: Judged): Pick<Wear, 'verdict' | 'reasons'> {
+  const share = thinning.value / limitMm;
+  const of = `${thinning.value.toFixed(3)} mm thinner than new; the limit is ${limitMm.toFixed(3)} mm (${limitSource})`;
+  const replace = [
+    ...(missing > 0 ? [`${missing} ${missing === 1 ? 'tooth is' : 'teeth are'} missing`] : []),
+    ...(share >= 1 ? [of] : []),
+    ...(tipThicknessLeftMm <= 0 ? ['the teeth are worn to points'] : []),
+  ];
+  if (replace.length > 0) return { verdict: 'replace', reasons: replace };
+  const watch = [
+    ...(share >= WATCH_SHARE ? [of] : []),
+    ...(tipThicknessLeftMm < POINTED_TIP * module ? [`only ${tipThicknessLeftMm.toFixed(2)} mm of tip is left`] : []),
+    ...(share < 1 && share + (2 * thinning.plusMinus) / limitMm >= 1 ? ['the reading is not sharp enough to call it good'] : []),
+  ];
+  return watch.length > 0 ? { verdict: 'watch', reasons: watch } : { verdict: 'good', reasons: [of] };
+}
