@@ -10,6 +10,8 @@ export function useKeys(keys: Readonly<Record<string, (() => void) | undefined>>
       const presses = (event.key === 'Enter' || event.key === ' ') && event.target instanceof HTMLElement && event.target !== document.body;
       if (!act || presses || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       event.preventDefault();
+      // One press, one act: two cautions on a screen are confirmed by two.
+      event.stopImmediatePropagation();
       act();
     };
     window.addEventListener('keydown', onKey);
