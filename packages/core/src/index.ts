@@ -61,6 +61,10 @@ export {
 } from './trace/pack.ts';
 export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
 
+export { cylindricalDimensions, type CylindricalDimensions } from './gear/cylindrical/dimensions.ts';
+export { identifyCylindrical } from './gear/cylindrical/identify.ts';
+export { identifyInput, type Identification, type IdentifyInput } from './gear/cylindrical/identifySchema.ts';
+export { cylindricalInput } from './gear/cylindrical/schema.ts';
 export { wormDimensions, type WormDimensions, type WormDimensionsInput } from './gear/worm/dimensions.ts';
 export { identifyWorm, type WormCandidate, type WormIdentification, type WormIdentifyInput } from './gear/worm/identify.ts';
 

@@ -9,6 +9,8 @@ import { CoreFailure, fail } from './failure/CoreFailure.ts';
 import { failureFromZod } from './failure/fromZod.ts';
 import { bevelDimensions, bevelInput, bevelOutput } from './gear/bevel/dimensions.ts';
 import { cylindricalDimensions, cylindricalOutput } from './gear/cylindrical/dimensions.ts';
+import { identifyCylindrical } from './gear/cylindrical/identify.ts';
+import { identifyInput, identifyOutput } from './gear/cylindrical/identifySchema.ts';
 import { meshInput, meshOutput, meshPair } from './gear/cylindrical/mesh.ts';
 import { cylindricalInput } from './gear/cylindrical/schema.ts';
 import { gearWear, wearInput, wearOutput } from './gear/cylindrical/wear.ts';
@@ -64,6 +66,13 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
       cylindricalInput,
       cylindricalOutput,
       cylindricalDimensions,
+    ),
+    operation(
+      'gear.cylindrical.identify',
+      'Which standard spur or helical gear was this',
+      identifyInput,
+      identifyOutput,
+      identifyCylindrical,
     ),
     operation('gear.pair.mesh', 'Backlash, contact ratio and clearances of a pair', meshInput, meshOutput, meshPair),
     operation('gear.bevel.dimensions', 'Straight bevel pair from teeth, module and shaft angle', bevelInput, bevelOutput, bevelDimensions),

@@ -1,6 +1,6 @@
 import type { NextMeasurement } from '../identifySchema.ts';
-import { normalDensity } from '../../inference/normal.ts';
 import { INSTRUMENTS } from '../../quantity/measured.ts';
+import { readingInformation } from '../readingInformation.ts';
 import { predictWorm } from './predict.ts';
 import { ROOT_FREEDOM, type WormHypothesis, type WormReadings } from './hypothesis.ts';
 
@@ -24,7 +24,6 @@ const PITCHES = 4;
 const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
 /** Below this no reading is worth getting the caliper out. */
 const LEAST_BITS = 0.02;
-const MOST_CELLS = 1500;
 
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function adviseWorm(
@@ -88,38 +87,11 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
   ];
 }
 
-/** Mutual information of candidates and reading, the reading on a grid fine enough for its sharpest peak. */
-function bitsOf({ expect }: Measure, ranked: readonly Ranked[], noneOfThese: number): number {
-  if (ranked.length === 0) return 0;
-  const peaks = ranked.map((each) => ({ p: each.probability, at: expect(each) }));
-  const low = Math.min(...peaks.map(({ at: [mean, width] }) => mean - 4 * width));
-  const high = Math.max(...peaks.map(({ at: [mean, width] }) => mean + 4 * width));
-  const finest = Math.min(...peaks.map(({ at: [, width] }) => width));
-  const cells = Math.min(MOST_CELLS, Math.max(40, Math.ceil((high - low) / finest)));
-  const step = (high - low) / cells;
-  // Density of the reading, and sum of p·log p over who may have caused it: I = H(reading) − H(reading | cause), grid cell by grid cell.
-  const density = new Float64Array(cells).fill(noneOfThese / (high - low));
-  const plogp = new Float64Array(cells).fill(xlog2x(noneOfThese / (high - low)));
-  for (const {
-    p,
-    at: [mean, width],
-  } of peaks) {
-    const from = Math.max(0, Math.floor((mean - 5 * width - low) / step));
-    const to = Math.min(cells - 1, Math.ceil((mean + 5 * width - low) / step));
-    for (let i = from; i <= to; i++) {
-      const weight = p * normalDensity(low + (i + 0.5) * step, mean, width);
-      density[i] = (density[i] ?? 0) + weight;
-      plogp[i] = (plogp[i] ?? 0) + xlog2x(weight);
-    }
-  }
-  let [mass, after] = [0, 0];
-  for (let i = 0; i < cells; i++) {
-    const here = density[i] ?? 0;
-    mass += here * step;
-    after += (xlog2x(here) - (plogp[i] ?? 0)) * step;
-  }
-  const now = -[...ranked.map(({ probability }) => probability), noneOfThese].reduce((sum, p) => sum + xlog2x(p), 0);
-  return mass > 0 ? Math.max(0, now - after / mass) : 0;
-}
-
-const xlog2x = (x: number) => (x > 0 ? x * Math.log2(x) : 0);
+const bitsOf = ({ expect }: Measure, ranked: readonly Ranked[], noneOfThese: number): number =>
+  readingInformation(
+    ranked.map((each) => {
+      const [mean, sd] = expect(each);
+      return { probability: each.probability, mean, sd };
+    }),
+    noneOfThese,
+  );

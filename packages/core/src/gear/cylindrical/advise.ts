@@ -1,0 +1,105 @@
+import { INSTRUMENTS } from '../../quantity/measured.ts';
+import type { NextMeasurement } from '../identifySchema.ts';
+import { readingInformation } from '../readingInformation.ts';
+import { cutOfHypothesis } from './evidence.ts';
+import type { Ranked } from './identify.ts';
+import type { IdentifyInput } from './identifySchema.ts';
+import { profileOf } from './profile.ts';
+import { spanOver, usualSpanTeeth } from './span.ts';
+
+interface Measure {
+  readonly quantity: string;
+  readonly minutes: number;
+  readonly how: string;
+  /** Mean and standard deviation of the reading, were the candidate true. */
+  readonly expect: (ranked: Ranked) => readonly [number, number];
+}
+
+const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
+/** Below this no reading is worth getting the caliper out. */
+const LEAST_BITS = 0.02;
+
+/** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
+export function adviseCylindrical(ranked: readonly Ranked[], noneOfThese: number, input: IdentifyInput): NextMeasurement {
+  const likely = ranked.filter(({ probability }) => probability > 1e-4).slice(0, 60);
+  const rated = measuresLeft(likely, input).map((measure) => ({
+    ...measure,
+    bits: readingInformation(
+      likely.map((each) => {
+        const [mean, sd] = measure.expect(each);
+        return { probability: each.probability, mean, sd };
+      }),
+      noneOfThese,
+    ),
+  }));
+  const best = rated.reduce<(typeof rated)[number] | null>(
+    (top, each) => (!top || each.bits / each.minutes > top.bits / top.minutes ? each : top),
+    null,
+  );
+  if (!best || best.bits < LEAST_BITS) return null;
+  return { quantity: best.quantity, expectedBits: best.bits, minutes: best.minutes, how: best.how };
+}
+
+function measuresLeft(likely: readonly Ranked[], { measurements, wear }: IdentifyInput): readonly Measure[] {
+  const [first] = likely;
+  if (!first) return [];
+  const usual = usualSpan(first);
+  const taken = new Set(measurements.spans.map(({ teeth }) => teeth));
+  // Two spans far apart give the base pitch; the farther, the sharper.
+  const spans = [usual, usual + 3, usual + 2, usual - 1, usual + 1, usual - 2].filter(
+    (k) => !taken.has(k) && k > 0 && likely.every(({ hypothesis }) => k < hypothesis.teeth),
+  );
+  const shared = taken.size > 0 ? 0 : wear.maxThinningMm / 4;
+  return [
+    ...[...new Set(spans)].map((k): Measure => ({
+      quantity: `span over ${k} teeth`,
+      minutes: 0.7,
+      how: `Flat jaws of the caliper over ${k} teeth, rocked to the shortest reading.`,
+      expect: (each) => [
+        spanOf(each, k),
+        Math.hypot(CALIPER, shared, 0.7 * each.shiftSd * each.hypothesis.size.moduleMm * (taken.size > 0 ? 0.1 : 1)),
+      ],
+    })),
+    ...(measurements.tipDiameterMm
+      ? []
+      : [
+          {
+            quantity: 'tipDiameterMm',
+            minutes: 0.5,
+            how: 'Caliper over the tips, two opposite teeth; with an odd count turn it to the largest reading.',
+            expect: (each: Ranked) =>
+              [
+                profileOfRanked(each).tipDiameterMm,
+                Math.hypot(CALIPER, wear.maxTipLossMm / 4, 2 * each.shiftSd * each.hypothesis.size.moduleMm),
+              ] as const,
+          },
+        ]),
+    ...(measurements.rootDiameterMm
+      ? []
+      : [
+          {
+            quantity: 'rootDiameterMm',
+            minutes: 1,
+            how: 'Knife edges of the caliper in two opposite spaces.',
+            expect: (each: Ranked) =>
+              [
+                profileOfRanked(each).rootDiameterMm,
+                Math.hypot(CALIPER, 0.1 * each.hypothesis.size.moduleMm, 2 * each.shiftSd * each.hypothesis.size.moduleMm),
+              ] as const,
+          },
+        ]),
+  ];
+}
+
+const profileOfRanked = ({ hypothesis, profileShift, thinningMm }: Ranked) =>
+  profileOf(cutOfHypothesis(hypothesis, profileShift, thinningMm));
+
+function spanOf({ hypothesis, profileShift, thinningMm }: Ranked, k: number): number {
+  const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
+  return spanOver(k, cut, profileOf(cut));
+}
+
+function usualSpan({ hypothesis, profileShift, thinningMm }: Ranked): number {
+  const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
+  return usualSpanTeeth(cut, profileOf(cut));
+}

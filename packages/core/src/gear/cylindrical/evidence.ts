@@ -1,0 +1,146 @@
+import { normalBelow, normalDensity } from '../../inference/normal.ts';
+import { radians } from '../../quantity/angle.ts';
+import { FINEST } from '../../quantity/measured.ts';
+import { SHIFTS, type Hypothesis } from './hypotheses.ts';
+import type { IdentifyInput } from './identifySchema.ts';
+import { overPins } from './overPins.ts';
+import { cutOf, profileOf, type Cut } from './profile.ts';
+import { spanOver } from './span.ts';
+
+export interface Evidence {
+  /** Probability density of the readings, shift and wear integrated out. */
+  readonly weight: number;
+  /** The shift and thinning that explain the readings best, on the mean. */
+  readonly profileShift: number;
+  readonly thinningMm: number;
+  readonly shiftSd: number;
+}
+
+const SHIFT_STEPS = 61;
+const THINNING_STEPS = 9;
+/** Makers cut roots between 1.2 and 1.25 modules deep; centre distances leave room for the mate's shift. Standard deviations in modules. */
+const ROOT_FREEDOM = 0.05;
+const CENTRE_FREEDOM = 0.25;
+
+export const cutOfHypothesis = (
+  { size, teeth, pressureAngleDeg, helixAngleDeg }: Hypothesis,
+  profileShift: number,
+  toothThinningMm: number,
+): Cut =>
+  cutOf({
+    teeth,
+    normalModuleMm: size.moduleMm,
+    pressureAngleDeg,
+    helixAngleDeg,
+    profileShift,
+    addendumCoefficient: 1,
+    dedendumCoefficient: 1.25,
+    toothThinningMm,
+  });
+
+/**
+ * Evidence for one standard gear. The shift is laid on a grid under its prior; thinning too where
+ * anything was read that it changes, evenly likely from none to the most; the loss of the tips is
+ * integrated in closed form. Wear takes metal off and never puts any on.
+ */
+export function evidence(hypothesis: Hypothesis, input: IdentifyInput): Evidence {
+  const { measurements, wear } = input;
+  const thicknessRead = measurements.spans.length + measurements.overPins.length > 0;
+  const thinnings = thicknessRead && wear.maxThinningMm > 0 ? THINNING_STEPS : 1;
+  let [sum, shift, shift2, thin] = [0, 0, 0, 0];
+  for (let i = 0; i < SHIFT_STEPS; i++) {
+    const x = SHIFTS.from + ((SHIFTS.to - SHIFTS.from) * i) / (SHIFT_STEPS - 1);
+    const byDiameters = Math.exp(-0.5 * (x / SHIFTS.sd) ** 2) * diameters(hypothesis, x, input);
+    if (byDiameters < 1e-30) continue;
+    for (let j = 0; j < thinnings; j++) {
+      const thinning = thinnings === 1 ? 0 : (wear.maxThinningMm * (j + 0.5)) / thinnings;
+      const weight = (byDiameters * thicknesses(hypothesis, x, thinning, wear.maxThinningMm / thinnings, input)) / thinnings;
+      sum += weight;
+      shift += weight * x;
+      shift2 += weight * x * x;
+      thin += weight * thinning;
+    }
+  }
+  if (sum === 0) return { weight: 0, profileShift: 0, thinningMm: 0, shiftSd: SHIFTS.sd };
+  const mean = shift / sum;
+  const step = (SHIFTS.to - SHIFTS.from) / (SHIFT_STEPS - 1);
+  return {
+    weight: (sum * step) / (SHIFTS.sd * Math.sqrt(2 * Math.PI)),
+    profileShift: mean,
+    thinningMm: thin / sum,
+    shiftSd: Math.sqrt(Math.max((step / 2) ** 2, shift2 / sum - mean * mean)),
+  };
+}
+
+function diameters({ size: { moduleMm: m }, teeth, helixAngleDeg }: Hypothesis, x: number, { measurements, wear }: IdentifyInput): number {
+  const pitch = (teeth * m) / Math.cos(radians(helixAngleDeg));
+  const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = measurements;
+  let p = 1;
+  // A grid step of the shift moves the tips by so much: readings sharper than that are blurred to it.
+  const blur = (m * (SHIFTS.to - SHIFTS.from)) / (SHIFT_STEPS - 1) / 2;
+  if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), sd(tip.plusMinus, blur), wear.maxTipLossMm);
+  if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), sd(root.plusMinus, Math.hypot(2 * ROOT_FREEDOM * m, blur)));
+  if (centre) {
+    const distance = (m * (teeth + centre.mateTeeth)) / (2 * Math.cos(radians(helixAngleDeg))) + m * x;
+    p *= normalDensity(centre.distanceMm.value, distance, sd(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m));
+  }
+  return p;
+}
+
+/** Spans and pins at this shift and thinning; a grid step of the thinning blurs them. */
+function thicknesses(hypothesis: Hypothesis, x: number, thinning: number, stepMm: number, { measurements }: IdentifyInput): number {
+  if (measurements.spans.length === 0 && measurements.overPins.length === 0) return 1;
+  const cut = cutOfHypothesis(hypothesis, x, thinning);
+  const profile = profileOf(cut);
+  // What the grid leaves out is common to all spans: it blurs their level once, and their differences not at all.
+  const blur = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * (SHIFTS.to - SHIFTS.from)) / (SHIFT_STEPS - 1) / 4);
+  const errors = measurements.spans.map(({ teeth, spanMm }) => ({
+    off: spanMm.value - spanOver(teeth, cut, profile),
+    sd: sd(spanMm.plusMinus),
+  }));
+  let p = commonlyBlurred(errors, blur);
+  for (const { pinDiameterMm, overPinsMm } of measurements.overPins) {
+    const over = overPins(pinDiameterMm, cut, profile);
+    p *= over === null ? 0 : normalDensity(overPinsMm.value, over, sd(overPinsMm.plusMinus, 2 * blur));
+  }
+  return p;
+}
+
+/** Density of errors that share one small error on top of their own (a normal with a rank-one covariance, Woodbury). */
+function commonlyBlurred(errors: readonly { readonly off: number; readonly sd: number }[], blur: number): number {
+  if (errors.length === 0) return 1;
+  let [precision, pull, square, logDet] = [0, 0, 0, 0];
+  for (const { off, sd: own } of errors) {
+    const w = 1 / (own * own);
+    precision += w;
+    pull += w * off;
+    square += w * off * off;
+    logDet += Math.log(own * own);
+  }
+  const common = 1 / (blur * blur) + precision;
+  const chi2 = square - (pull * pull) / common;
+  return Math.exp(-0.5 * (chi2 + logDet + Math.log(1 + blur * blur * precision) + errors.length * Math.log(2 * Math.PI)));
+}
+
+/** Tips are new or have lost up to `most`, evenly likely: a normal error over a uniform loss. */
+function wornTip(read: number, whole: number, error: number, most: number): number {
+  if (most < error / 10) return normalDensity(read, whole, error);
+  return (normalBelow(read, whole - most, error) - normalBelow(read, whole, error)) / most;
+}
+
+const sd = (plusMinus: number, freedom = 0) => Math.hypot(Math.max(plusMinus, FINEST), freedom);
+
+/** The same readings on something that follows no standard: spread over all sizes a small shop sees. */
+export function noneOfTheseEvidence({ measurements }: IdentifyInput): number {
+  const spread = (value: number, widest: number) => 1 / (value * Math.log(widest));
+  const { tipDiameterMm, rootDiameterMm, spans, overPins: pins, centreDistanceMm } = measurements;
+  let weight = 1;
+  if (tipDiameterMm) weight *= spread(tipDiameterMm.value, 100);
+  if (rootDiameterMm)
+    weight *= tipDiameterMm ? spread(Math.max(0.1, tipDiameterMm.value - rootDiameterMm.value), 64) : spread(rootDiameterMm.value, 100);
+  // One pitch and one level are free; every further span follows from them.
+  spans.forEach(({ spanMm }, i) => (weight *= i < 2 ? spread(spanMm.value, 20) : 1 / (6 * Math.max(spanMm.plusMinus, FINEST))));
+  pins.forEach(({ overPinsMm }) => (weight *= spread(overPinsMm.value, 20)));
+  if (centreDistanceMm) weight *= spread(centreDistanceMm.distanceMm.value, 100);
+  return weight;
+}

@@ -1,0 +1,109 @@
+import { fail } from '../../failure/CoreFailure.ts';
+import { radians } from '../../quantity/angle.ts';
+import { standardSizes, type StandardSize } from '../standardSizes.ts';
+import type { IdentifyInput } from './identifySchema.ts';
+
+/** One standard gear that may have been it; the profile shift and the wear are left open. */
+export interface Hypothesis {
+  readonly size: StandardSize;
+  readonly teeth: number;
+  readonly pressureAngleDeg: number;
+  readonly helixAngleDeg: number;
+  /** Share of the prior. */
+  readonly share: number;
+}
+
+/** How often gears of a system are cut to a pressure angle (judgement: old inch gears have 14.5°, nearly all else 20°). */
+const ANGLES = {
+  module: [
+    [20, 0.9],
+    [14.5, 0.06],
+    [25, 0.04],
+  ],
+  diametralPitch: [
+    [20, 0.58],
+    [14.5, 0.36],
+    [25, 0.06],
+  ],
+} as const;
+
+/** Profile shifts considered, in modules; judged normal about nought with this standard deviation. */
+export const SHIFTS = { from: -0.6, to: 0.9, sd: 0.25 } as const;
+/** Beyond so many standard deviations of an arc no tooth count is tried. */
+const ARC_SIGMAS = 4;
+const MOST_TEETH = 500;
+
+/** Every standard gear that the counts, the arc and the diameters leave possible at all. */
+export function hypothesesOf(input: IdentifyInput): readonly Hypothesis[] {
+  const teeth = teethPossible(input);
+  const helices = helicesPossible(input);
+  const sizes = standardSizes(input.systems);
+  return sizes.flatMap((size) =>
+    ANGLES[size.system].flatMap(([pressureAngleDeg, often]) =>
+      teeth.flatMap((each) =>
+        helices
+          .filter(({ helixAngleDeg }) => diameterPossible(input, size.moduleMm, each.teeth, helixAngleDeg))
+          .map(({ helixAngleDeg, share }) => ({
+            size,
+            teeth: each.teeth,
+            pressureAngleDeg,
+            helixAngleDeg,
+            share: (often * share * each.share) / sizes.length,
+          })),
+      ),
+    ),
+  );
+}
+
+function teethPossible({ teeth, teethOverArc, measurements }: IdentifyInput): readonly { teeth: number; share: number }[] {
+  if (teeth !== undefined) return [{ teeth, share: 1 }];
+  if (teethOverArc === undefined) {
+    throw fail('missing', 'teeth', { or: 'teethOverArc' });
+  }
+  const { value, plusMinus } = teethOverArc.arcDeg;
+  if (value <= 0 || value > 360) throw fail('outOfRange', 'teethOverArc.arcDeg.value', { minimum: 0, maximum: 360, given: value });
+  const mean = (360 * teethOverArc.teeth) / value;
+  const sd = Math.max(0.1, (mean * plusMinus) / value);
+  const low = Math.max(4, Math.ceil(mean - ARC_SIGMAS * sd), ...measurements.spans.map((span) => span.teeth + 1));
+  const high = Math.min(MOST_TEETH, Math.floor(mean + ARC_SIGMAS * sd));
+  const list = Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i).map((each) => ({
+    teeth: each,
+    weight: Math.exp(-0.5 * ((each - mean) / sd) ** 2),
+  }));
+  const total = list.reduce((sum, { weight }) => sum + weight, 0);
+  return list.map((each) => ({ teeth: each.teeth, share: each.weight / total }));
+}
+
+/** Spur where no helix was measured; else a few angles about the reading, and spur where that is as good as nought. */
+function helicesPossible({ measurements: { helixAngleDeg } }: IdentifyInput): readonly { helixAngleDeg: number; share: number }[] {
+  if (!helixAngleDeg) return [{ helixAngleDeg: 0, share: 1 }];
+  const { value, plusMinus } = helixAngleDeg;
+  const sd = Math.max(plusMinus, 0.05);
+  const about = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2].map((z) => ({
+    helixAngleDeg: Math.abs(value) + z * sd,
+    weight: Math.exp(-0.5 * z * z),
+  }));
+  const helical = about.filter((each) => each.helixAngleDeg > 0.5);
+  const spur = Math.exp(-0.5 * (value / sd) ** 2) * 8;
+  const total = helical.reduce((sum, { weight }) => sum + weight, spur);
+  return [
+    ...(spur / total > 1e-6 ? [{ helixAngleDeg: 0, share: spur / total }] : []),
+    ...helical.map(({ helixAngleDeg: angle, weight }) => ({ helixAngleDeg: angle, share: weight / total })),
+  ];
+}
+
+/** Whether the tips or roots read can belong to so many teeth of that size at any shift. */
+function diameterPossible({ measurements, wear }: IdentifyInput, module: number, teeth: number, helixAngleDeg: number): boolean {
+  const pitch = (teeth * module) / Math.cos(radians(helixAngleDeg));
+  const { tipDiameterMm: tip, rootDiameterMm: root } = measurements;
+  const within = (value: number, error: number, low: number, high: number) => value > low - 6 * error && value < high + 6 * error;
+  if (
+    tip &&
+    !within(tip.value, tip.plusMinus, pitch + 2 * module * (1 + SHIFTS.from) - wear.maxTipLossMm, pitch + 2 * module * (1 + SHIFTS.to))
+  )
+    return false;
+  return (
+    !root ||
+    within(root.value, root.plusMinus + 0.1 * module, pitch - 2 * module * (1.25 - SHIFTS.from), pitch - 2 * module * (1.25 - SHIFTS.to))
+  );
+}

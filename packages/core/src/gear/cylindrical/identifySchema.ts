@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { measured, measuredLength } from '../../quantity/measured.ts';
+import { gearSystems, nextMeasurement } from '../identifySchema.ts';
+import { GEAR_SYSTEMS } from '../standardSizes.ts';
+
+export const identifyInput = z.strictObject({
+  teeth: z.int().min(4).max(500).optional(),
+  /** A piece of the rim: so many pitches over so many degrees. */
+  teethOverArc: z.strictObject({ teeth: z.number().positive(), arcDeg: measured }).optional(),
+  measurements: z.strictObject({
+    tipDiameterMm: measuredLength.optional(),
+    rootDiameterMm: measuredLength.optional(),
+    spans: z.array(z.strictObject({ teeth: z.int().positive(), spanMm: measuredLength })).default([]),
+    overPins: z.array(z.strictObject({ pinDiameterMm: z.number().positive(), overPinsMm: measuredLength })).default([]),
+    helixAngleDeg: measured.optional(),
+    centreDistanceMm: z.strictObject({ mateTeeth: z.int().min(4), distanceMm: measuredLength }).optional(),
+  }),
+  wear: z
+    .strictObject({ maxThinningMm: z.number().min(0).max(2).default(0.2), maxTipLossMm: z.number().min(0).max(5).default(0.2) })
+    .default({ maxThinningMm: 0.2, maxTipLossMm: 0.2 }),
+  systems: gearSystems,
+});
+export type IdentifyInput = z.infer<typeof identifyInput>;
+
+const values = z.record(z.string(), z.number());
+
+export const identifyOutput = z.object({
+  candidates: z.array(
+    z.object({
+      system: z.enum(GEAR_SYSTEMS),
+      size: z.number(),
+      normalModuleMm: z.number(),
+      teeth: z.number(),
+      pressureAngleDeg: z.number(),
+      helixAngleDeg: z.number(),
+      profileShift: z.number(),
+      toothThinningMm: z.number(),
+      probability: z.number(),
+      predicted: values,
+      residuals: values,
+    }),
+  ),
+  noneOfTheseProbability: z.number(),
+  nextMeasurement,
+});
+export type Identification = z.infer<typeof identifyOutput>;
+export type Candidate = Identification['candidates'][number];
