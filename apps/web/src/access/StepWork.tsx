@@ -1,6 +1,5 @@
 import { jobLedger, longest, type Step } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
-import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../design/words.ts';
@@ -10,7 +9,7 @@ import { CaptureCard } from './CaptureCard.tsx';
 import { LooseList } from './LooseList.tsx';
 import { Snags } from './Snags.tsx';
 import { useStepGate } from './useGate.ts';
-import { WaitCard } from './WaitCard.tsx';
+import { WorkHead } from './WorkHead.tsx';
 
 /** One opening step: what to wait for, its cautions, what to take down first, what comes off, and what to do where it will not. */
 export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stuck: boolean }) {
@@ -19,20 +18,13 @@ export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stu
   const known = state.stuck.find((each) => each.step === step.id);
   return (
     <Card tone="next">
-      {waits.map((wait) => (
-        <WaitCard key={wait.id} jobId={job.id} state={state} wait={wait} />
-      ))}
-      <View className="flex-row items-baseline justify-between gap-3">
-        <Text look="head" className="flex-1">
-          {step.name}
-        </Text>
-        <Text look="label">
-          {minutesText(step.minutes)}
-          {longest(step) > step.minutes ? `, at worst ${minutesText(longest(step))}` : ''}
-        </Text>
-      </View>
-      {step.helper ? <Text look="danger">Two people for this one.</Text> : null}
-      <Text>{step.how}</Text>
+      <WorkHead
+        jobId={job.id}
+        state={state}
+        work={step}
+        takes={`${minutesText(step.minutes)}${longest(step) > step.minutes ? `, at worst ${minutesText(longest(step))}` : ''}`}
+        waits={waits}
+      />
       {step.tools.length > 0 ? <Text look="soft">Lay out: {step.tools.join(', ')}</Text> : null}
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       {known ? <Text look="danger">It would not come: {SNAGS.find(({ id }) => id === known.snag)?.name ?? known.snag}.</Text> : null}

@@ -16,7 +16,7 @@ import { CaptureBack } from './CaptureBack.tsx';
 import { looseText, tightText } from './looseText.ts';
 import { TorqueForm } from './TorqueForm.tsx';
 import { useGate } from './useGate.ts';
-import { WaitCard } from './WaitCard.tsx';
+import { WorkHead } from './WorkHead.tsx';
 
 /** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
 export function WayBack({ view }: { view: JobView }) {
@@ -70,17 +70,7 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
   useKeys({ ' ': blocked ? undefined : done });
   return (
     <Card tone="next">
-      {waits.map((wait) => (
-        <WaitCard key={wait.id} jobId={job.id} state={state} wait={wait} />
-      ))}
-      <View className="flex-row items-baseline justify-between gap-3">
-        <Text look="head" className="flex-1">
-          {piece.name}
-        </Text>
-        <Text look="label">{minutesText(piece.minutes)}</Text>
-      </View>
-      {piece.helper ? <Text look="danger">Two people for this one.</Text> : null}
-      <Text>{piece.how}</Text>
+      <WorkHead jobId={job.id} state={state} work={piece} takes={minutesText(piece.minutes)} waits={waits} />
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       {captures.map((record) => (
         <CaptureBack key={`${record.step}/${record.capture.id}`} jobId={job.id} state={state} record={record} />

@@ -1,4 +1,4 @@
-import { normalBelow, normalDensity } from '../../inference/normal.ts';
+import { normalDensity } from '../../inference/normal.ts';
 import { radians } from '../../quantity/angle.ts';
 import { FINEST } from '../../quantity/measured.ts';
 import { SHIFTS, type Hypothesis } from './hypotheses.ts';
@@ -6,6 +6,7 @@ import type { IdentifyInput } from './identifySchema.ts';
 import { overPins } from './overPins.ts';
 import { cutOf, profileOf, type Cut } from './profile.ts';
 import { spanOver } from './span.ts';
+import { blurred, wornTip } from '../wornTip.ts';
 
 export interface Evidence {
   /** Probability density of the readings, shift and wear integrated out. */
@@ -78,11 +79,11 @@ function diameters({ size: { moduleMm: m }, teeth, helixAngleDeg }: Hypothesis, 
   let p = 1;
   // A grid step of the shift moves the tips by so much: readings sharper than that are blurred to it.
   const blur = (m * (SHIFTS.to - SHIFTS.from)) / (SHIFT_STEPS - 1) / 2;
-  if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), sd(tip.plusMinus, blur), wear.maxTipLossMm);
-  if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), sd(root.plusMinus, Math.hypot(2 * ROOT_FREEDOM * m, blur)));
+  if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), blurred(tip.plusMinus, blur), wear.maxTipLossMm);
+  if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), blurred(root.plusMinus, Math.hypot(2 * ROOT_FREEDOM * m, blur)));
   if (centre) {
     const distance = (m * (teeth + centre.mateTeeth)) / (2 * Math.cos(radians(helixAngleDeg))) + m * x;
-    p *= normalDensity(centre.distanceMm.value, distance, sd(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m));
+    p *= normalDensity(centre.distanceMm.value, distance, blurred(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m));
   }
   return p;
 }
@@ -96,12 +97,12 @@ function thicknesses(hypothesis: Hypothesis, x: number, thinning: number, stepMm
   const blur = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * (SHIFTS.to - SHIFTS.from)) / (SHIFT_STEPS - 1) / 4);
   const errors = measurements.spans.map(({ teeth, spanMm }) => ({
     off: spanMm.value - spanOver(teeth, cut, profile),
-    sd: sd(spanMm.plusMinus),
+    sd: blurred(spanMm.plusMinus),
   }));
   let p = commonlyBlurred(errors, blur);
   for (const { pinDiameterMm, overPinsMm } of measurements.overPins) {
     const over = overPins(pinDiameterMm, cut, profile);
-    p *= over === null ? 0 : normalDensity(overPinsMm.value, over, sd(overPinsMm.plusMinus, 2 * blur));
+    p *= over === null ? 0 : normalDensity(overPinsMm.value, over, blurred(overPinsMm.plusMinus, 2 * blur));
   }
   return p;
 }
@@ -121,14 +122,6 @@ function commonlyBlurred(errors: readonly { readonly off: number; readonly sd: n
   const chi2 = square - (pull * pull) / common;
   return Math.exp(-0.5 * (chi2 + logDet + Math.log(1 + blur * blur * precision) + errors.length * Math.log(2 * Math.PI)));
 }
-
-/** Tips are new or have lost up to `most`, evenly likely: a normal error over a uniform loss. */
-function wornTip(read: number, whole: number, error: number, most: number): number {
-  if (most < error / 10) return normalDensity(read, whole, error);
-  return (normalBelow(read, whole - most, error) - normalBelow(read, whole, error)) / most;
-}
-
-const sd = (plusMinus: number, freedom = 0) => Math.hypot(Math.max(plusMinus, FINEST), freedom);
 
 /** The same readings on something that follows no standard: spread over all sizes a small shop sees. */
 export function noneOfTheseEvidence({ measurements }: IdentifyInput): number {

@@ -1,8 +1,8 @@
-import { normalBelow, normalDensity } from '../../inference/normal.ts';
+import { normalDensity } from '../../inference/normal.ts';
 import { degrees } from '../../quantity/angle.ts';
-import { FINEST } from '../../quantity/measured.ts';
 import { WORM_DEDENDUM } from './dimensions.ts';
 import { CENTRE_FREEDOM, QUOTIENT_RANGE, ROOT_FREEDOM, type WormHypothesis, type WormReadings } from './hypothesis.ts';
+import { blurred, wornTip } from '../wornTip.ts';
 
 export interface Evidence {
   /** Probability density of the readings under the hypothesis, pitch diameter integrated out. */
@@ -51,22 +51,16 @@ export function noneOfTheseEvidence({ tipDiameterMm, rootDiameterMm, axialPitch,
 function likelihood(d: number, m: number, starts: number, readings: WormReadings, maxTipLossMm: number): number {
   const { tipDiameterMm, rootDiameterMm, axialPitch, leadAngleDeg, centreDistanceMm } = readings;
   let p = 1;
-  if (tipDiameterMm) p *= wornTip(tipDiameterMm.value, d + 2 * m, sd(tipDiameterMm.plusMinus), maxTipLossMm);
+  if (tipDiameterMm) p *= wornTip(tipDiameterMm.value, d + 2 * m, blurred(tipDiameterMm.plusMinus), maxTipLossMm);
   if (rootDiameterMm)
-    p *= normalDensity(rootDiameterMm.value, d - 2 * WORM_DEDENDUM * m, sd(rootDiameterMm.plusMinus, 2 * ROOT_FREEDOM * m));
-  if (axialPitch) p *= normalDensity(axialPitch.lengthMm.value, Math.PI * m * axialPitch.threads, sd(axialPitch.lengthMm.plusMinus));
-  if (leadAngleDeg) p *= normalDensity(leadAngleDeg.value, degrees(Math.atan((m * starts) / d)), sd(leadAngleDeg.plusMinus));
+    p *= normalDensity(rootDiameterMm.value, d - 2 * WORM_DEDENDUM * m, blurred(rootDiameterMm.plusMinus, 2 * ROOT_FREEDOM * m));
+  if (axialPitch) p *= normalDensity(axialPitch.lengthMm.value, Math.PI * m * axialPitch.threads, blurred(axialPitch.lengthMm.plusMinus));
+  if (leadAngleDeg) p *= normalDensity(leadAngleDeg.value, degrees(Math.atan((m * starts) / d)), blurred(leadAngleDeg.plusMinus));
   if (centreDistanceMm) {
     const distance = (d + m * centreDistanceMm.wheelTeeth) / 2;
-    p *= normalDensity(centreDistanceMm.distanceMm.value, distance, sd(centreDistanceMm.distanceMm.plusMinus, CENTRE_FREEDOM * m));
+    p *= normalDensity(centreDistanceMm.distanceMm.value, distance, blurred(centreDistanceMm.distanceMm.plusMinus, CENTRE_FREEDOM * m));
   }
   return p;
-}
-
-/** Tips are new or have lost up to `most`, evenly likely: a normal error over a uniform loss. */
-function wornTip(read: number, whole: number, error: number, most: number): number {
-  if (most < error / 10) return normalDensity(read, whole, error);
-  return (normalBelow(read, whole - most, error) - normalBelow(read, whole, error)) / most;
 }
 
 /** Where the pitch diameter can lie, by the sharpest reading there is; the whole range where none tells. */
@@ -74,19 +68,17 @@ function window(m: number, readings: WormReadings, maxTipLossMm: number): readon
   const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = readings;
   if (tip) {
     const at = tip.value - 2 * m;
-    return [at - 6 * sd(tip.plusMinus), at + maxTipLossMm + 6 * sd(tip.plusMinus)];
+    return [at - 6 * blurred(tip.plusMinus), at + maxTipLossMm + 6 * blurred(tip.plusMinus)];
   }
   if (root) {
     const at = root.value + 2 * WORM_DEDENDUM * m;
-    const width = 6 * sd(root.plusMinus, 2 * ROOT_FREEDOM * m);
+    const width = 6 * blurred(root.plusMinus, 2 * ROOT_FREEDOM * m);
     return [at - width, at + width];
   }
   if (centre) {
     const at = 2 * centre.distanceMm.value - m * centre.wheelTeeth;
-    const width = 12 * sd(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m);
+    const width = 12 * blurred(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m);
     return [at - width, at + width];
   }
   return [QUOTIENT_RANGE[0] * m, QUOTIENT_RANGE[1] * m];
 }
-
-const sd = (plusMinus: number, freedom = 0) => Math.hypot(Math.max(plusMinus, FINEST), freedom);

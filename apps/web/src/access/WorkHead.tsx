@@ -1,0 +1,30 @@
+import type { JobState, Wait } from '@patient-badger/core';
+import { View } from 'react-native';
+import { Text } from '../design/Text.tsx';
+import { WaitCard } from './WaitCard.tsx';
+
+interface Props {
+  readonly jobId: string;
+  readonly state: JobState;
+  readonly work: { readonly name: string; readonly how: string; readonly helper: boolean };
+  /** Minutes, in words. */
+  readonly takes: string;
+  readonly waits: readonly Wait[];
+}
+
+/** The head of a step or of a piece of the way back: what to wait for, what it is, how long, and how it is done. */
+export const WorkHead = ({ jobId, state, work: { name, how, helper }, takes, waits }: Props) => (
+  <>
+    {waits.map((wait) => (
+      <WaitCard key={wait.id} jobId={jobId} state={state} wait={wait} />
+    ))}
+    <View className="flex-row items-baseline justify-between gap-3">
+      <Text look="head" className="flex-1">
+        {name}
+      </Text>
+      <Text look="label">{takes}</Text>
+    </View>
+    {helper ? <Text look="danger">Two people for this one.</Text> : null}
+    <Text>{how}</Text>
+  </>
+);
