@@ -128,6 +128,8 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await page.getByTestId('left-over-locating-screw').click();
   await page.getByText('1 left over, stays in the tray').waitFor();
   for (const piece of ['Head on, shaft home', 'Cutter clamped']) await done(page, piece);
+  await page.getByTestId('take-back').click();
+  await done(page, 'Cutter clamped');
   await page.locator('[data-testid^="passed-"]').first().click();
   await page.getByTestId('close-job').click();
   await page.getByText('The ledger does not balance.', { exact: false }).waitFor();
@@ -152,6 +154,11 @@ test('a step that will not come: its remedies with their risk; passed over with 
   await page.getByLabel('Why? (off already, not there)').fill('Came without its battery');
   await page.getByTestId('step-skip-confirm').click();
   await button(page, 'Done: Motor out of the frame').waitFor();
+  await page.getByTestId('take-back').click();
+  await button(page, 'Done: Battery out').waitFor();
+  await page.getByText('It would not come: Will not come off its shaft.').waitFor();
+  await page.getByTestId('take-back').click();
+  await page.getByText('It would not come:', { exact: false }).waitFor({ state: 'detached' });
   await button(page, 'The tray').click();
   await page.getByText('Nothing lies on the bench.').waitFor();
 });

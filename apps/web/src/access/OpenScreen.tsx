@@ -11,6 +11,7 @@ import { minutesText } from '../design/words.ts';
 import { placeName } from '../driveline/placeName.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { TakeBack } from '../job/TakeBack.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepWork } from './StepWork.tsx';
 import { usualAim } from './usualAim.ts';
@@ -100,6 +101,7 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; on
         </Card>
       )}
       <WhileOpen view={view} />
+      <TakeBack view={view} kinds={['stepDone', 'stepSkipped', 'stepStuck']} />
       <View className="flex-row gap-2">
         <Button className="flex-1" label="The tray" onPress={() => router.navigate(`/jobs/${job.id}/tray`)} />
         <Button className="flex-1" label="Step sheet" onPress={() => router.navigate(`/jobs/${job.id}/sheet`)} />

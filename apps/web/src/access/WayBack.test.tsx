@@ -34,6 +34,14 @@ test('a position is shown again where it counts, and the piece waits until it is
   await waitFor(() => expect(written()).toContainEqual({ kind: 'captureConfirmed', step: 'arm-off', capture: 'arm-mark', ok: true }));
 });
 
+test('a piece called done too early is taken back right there', async () => {
+  const done: EntryPayload = { kind: 'closingDone', step: 'arm-on' };
+  render(<WayBack view={viewAfter(pack, ...CAUTIONS, ...opened('raised', 'arm-off'), done)} />);
+  expect(screen.getByText('The way back: 1 of 2 done')).toBeTruthy();
+  fireEvent.click(screen.getByTestId('take-back'));
+  await waitFor(() => expect(written()).toContainEqual(expect.objectContaining({ kind: 'withdrawn' })));
+});
+
 test('the screws of a joint come with their order and passes, and what is left over is said', async () => {
   const done: EntryPayload[] = ['washed', 'mesh-set'].map((step) => ({ kind: 'closingDone', step }));
   render(<WayBack view={viewAfter(pack, ...CAUTIONS, ...opened('raised', 'arm-off', 'box-open'), ...done)} />);

@@ -11,6 +11,7 @@ import { useColours } from '../design/useColours.ts';
 import { useKeys } from '../design/useKeys.ts';
 import { minutesText } from '../design/words.ts';
 import type { JobView } from '../job/JobView.ts';
+import { TakeBack } from '../job/TakeBack.tsx';
 import { Cautions } from '../trace/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
 import { looseText, tightText } from './looseText.ts';
@@ -43,6 +44,7 @@ export function WayBack({ view }: { view: JobView }) {
           <PieceLine key={piece.id} name={piece.name} done={isDone(piece.id)} onPress={() => setPressed(piece.id)} />
         ),
       )}
+      <TakeBack view={view} kinds={['closingDone']} />
     </View>
   );
 }
