@@ -189,6 +189,8 @@ test('at the counter by keyboard: arrows choose the step, space does it; marks a
   await page.goto(`${page.url().split('?')[0]}/open`);
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-nylon').click();
+  await heading(page, 'Battery out').waitFor();
+  await page.keyboard.press('ArrowDown');
   await heading(page, 'Motor out of the frame').waitFor();
   await page.keyboard.press('ArrowDown');
   await heading(page, 'Gear cover off').waitFor();
