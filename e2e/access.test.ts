@@ -217,6 +217,14 @@ test('at the counter by keyboard: arrows choose the step, space does it; marks a
   expect(lines).toBe(1);
   expect(first[0]).toBeCloseTo(0.2, 1);
   expect(first[1]).toBeCloseTo(0.2, 1);
+
+  await page.reload();
+  await page.getByTestId('other-place').click();
+  await page.getByTestId('place-nylon').click();
+  await heading(page, 'Battery out').waitFor();
+  await confirmCautions(page);
+  await page.keyboard.press('Space');
+  await button(page, 'Done: Motor out of the frame').waitFor();
 });
 
 const seconds = (clock: string | null) => (clock ?? '').split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
