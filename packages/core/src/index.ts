@@ -63,7 +63,9 @@ export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type 
 
 export { cylindricalDimensions, type CylindricalDimensions } from './gear/cylindrical/dimensions.ts';
 export { identifyCylindrical } from './gear/cylindrical/identify.ts';
-export { identifyInput, type Identification, type IdentifyInput } from './gear/cylindrical/identifySchema.ts';
+export { cutOf, profileOf, type Cut } from './gear/cylindrical/profile.ts';
+export { gearOutline } from './gear/cylindrical/outline.ts';
+export { identifyInput, type Candidate, type Identification, type IdentifyInput } from './gear/cylindrical/identifySchema.ts';
 export { cylindricalInput } from './gear/cylindrical/schema.ts';
 export { wormDimensions, type WormDimensions, type WormDimensionsInput } from './gear/worm/dimensions.ts';
 export { identifyWorm, type WormCandidate, type WormIdentification, type WormIdentifyInput } from './gear/worm/identify.ts';
@@ -80,10 +82,20 @@ export {
   type MatchFit,
 } from './match/schema.ts';
 
-export { entry, entryPayload, WORM_QUANTITIES, type Entry, type EntryPayload, type WormQuantity } from './job/entry.ts';
+export {
+  entry,
+  entryPayload,
+  type CylindricalQuantity,
+  type Entry,
+  type EntryPayload,
+  type GearQuantity,
+  type WormQuantity,
+} from './job/entry.ts';
 export { checkEntry } from './job/checkEntry.ts';
 export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
-export { combine, wormQuestion } from './job/wormReadings.ts';
+export { cylindricalQuestion } from './job/cylindricalReadings.ts';
+export { combine } from './job/readings.ts';
+export { wormQuestion } from './job/wormReadings.ts';
 export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';
 export { secondCheckedBy, workersOf } from './job/secondCheck.ts';

@@ -1,7 +1,7 @@
 import { NONE_OF_THESE, NOTHING_ELSE, toSetRight, type JobState, type Pack } from '@patient-badger/core';
 import type { Job } from '@patient-badger/contract';
 import { traceOf } from '../data/useTrace.ts';
-import { hasCard } from '../gear/hasCard.ts';
+import { findsParts } from '../gear/findsParts.ts';
 import { minutesText, percent } from '../design/words.ts';
 
 export type BenchJob = Job & { readonly state: JobState; readonly pack: Pack | undefined };
@@ -19,7 +19,9 @@ export function nextMove({ state, pack }: BenchJob): Move {
   if (state.closed) return { text: state.closed.found || 'Finished', to: '/close' };
   if (state.decided) {
     const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
-    const part = remedies.map((each) => each.part).find((each) => each !== undefined && hasCard(pack, each) && !state.gears[each]?.chosen);
+    const part = remedies
+      .map((each) => each.part)
+      .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen);
     const read = part === undefined ? 0 : Object.keys(state.gears[part]?.readings ?? {}).length;
     if (part) return { text: read > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
     const minutes = remedies.reduce((sum, each) => sum + each.minutes, 0);

@@ -6,7 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { hasCard } from '../gear/hasCard.ts';
+import { findsParts } from '../gear/findsParts.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { CloseOut } from './CloseOut.tsx';
@@ -65,7 +65,7 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
   const { write, problem } = useRecord(job.id);
   const part = fault.remedy.part;
   if (!part) return null;
-  if (!hasCard(pack, part)) {
+  if (!findsParts(pack, part)) {
     return <Button label="Write down the part you fit" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />;
   }
   const { chosen, fitted } = state.gears[part] ?? {};

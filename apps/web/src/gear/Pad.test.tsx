@@ -1,10 +1,11 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { lengthUnit } from '../data/settings.ts';
 import { Pad, type Entered } from './Pad.tsx';
+import { WORM_WORDS } from './quantities.ts';
 
 function open(quantity: 'tipDiameterMm' | 'axialPitch' | 'starts' | 'leadAngleDeg' = 'tipDiameterMm') {
   const kept: Entered[] = [];
-  render(<Pad quantity={quantity} onKeep={(entered) => kept.push(entered)} onClose={() => undefined} />);
+  render(<Pad words={WORM_WORDS[quantity]} onKeep={(entered) => kept.push(entered)} onClose={() => undefined} />);
   const type = (text: string) => [...text].forEach((key) => fireEvent.keyDown(window, { key }));
   const keep = () => fireEvent.click(screen.getByTestId('keep-reading'));
   return { kept, type, keep };

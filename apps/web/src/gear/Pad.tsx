@@ -7,7 +7,6 @@ import {
   type InstrumentId,
   type InstrumentReading,
   type Measured,
-  type WormQuantity,
 } from '@patient-badger/core';
 import Delete from 'lucide-react-native/icons/delete';
 import { useEffect, useState } from 'react';
@@ -18,7 +17,7 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { Choice, Key, Stepper } from './padKeys.tsx';
 import { LENGTH_TOOLS, toolFor, whatIsWrong } from './padReading.ts';
-import { WORM_WORDS } from './quantities.ts';
+import type { QuantityWords } from './quantities.ts';
 
 export interface Entered {
   readonly reading: Measured;
@@ -28,7 +27,7 @@ export interface Entered {
 }
 
 interface Props {
-  readonly quantity: WormQuantity;
+  readonly words: QuantityWords;
   readonly last?: string;
   readonly onKeep: (entered: Entered) => void;
   readonly onClose: () => void;
@@ -40,8 +39,7 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as con
 const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
 
 /** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
-export function Pad({ quantity, last, onKeep, onClose, caliper }: Props) {
-  const words = WORM_WORDS[quantity];
+export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
   const colours = useColours();
   const unit = lengthUnit.use();
   const chosen = instrumentChoice.use() as InstrumentId;
@@ -52,7 +50,7 @@ export function Pad({ quantity, last, onKeep, onClose, caliper }: Props) {
 
   const keep = () => {
     const value = parseReading(typed);
-    const wrong = whatIsWrong(typed, value, words.kind, unit);
+    const wrong = whatIsWrong(typed, value, words, unit);
     if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
     const length = words.kind === 'length';
     onKeep({

@@ -1,9 +1,10 @@
 import { formatLength, type WormQuantity } from '@patient-badger/core';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import Svg, { Line, Path, Polygon, Rect } from 'react-native-svg';
 import { lengthUnit } from '../data/settings.ts';
-import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { CalloutBoxes, CalloutLines, DRAWING } from './Callouts.tsx';
+import { WORM_WORDS } from './quantities.ts';
 import { wormOutline } from './wormOutline.ts';
 
 export interface WormShape {
@@ -16,9 +17,7 @@ export interface WormShape {
   readonly hand: 'right' | 'left';
 }
 
-const WIDTH = 340;
-const HEIGHT = 362;
-const MIDDLE = { x: 170, y: 146 };
+const { width: WIDTH, height: HEIGHT, middle: MIDDLE } = DRAWING;
 const MOST_TALL = 118;
 const MOST_WIDE = 150;
 
@@ -35,18 +34,18 @@ const CALLOUTS = [
 interface Props {
   readonly shape: WormShape;
   readonly values: Readonly<Partial<Record<WormQuantity, string>>>;
-  readonly names: Readonly<Record<WormQuantity, string>>;
   readonly advised?: string;
   readonly onPick: (quantity: WormQuantity) => void;
 }
 
 /** The worm drawn to its numbers, with a callout to tap for each dimension. */
-export function WormDrawing({ shape, values, names, advised, onPick }: Props) {
+export function WormDrawing({ shape, values, advised, onPick }: Props) {
   const colours = useColours();
   const unit = lengthUnit.use();
   const scale = Math.min(MOST_TALL / shape.tipMm, MOST_WIDE / shape.lengthMm);
   const half = { x: (shape.lengthMm / 2) * scale, y: (shape.tipMm / 2) * scale };
   const bore = (shape.boreMm / 2) * scale;
+  const callouts = CALLOUTS.map(({ at: [x, y], ...box }) => ({ ...box, to: { x: MIDDLE.x + x * half.x, y: MIDDLE.y + y * half.y } }));
   return (
     <View
       className="self-center"
@@ -74,45 +73,11 @@ export function WormDrawing({ shape, values, names, advised, onPick }: Props) {
           strokeWidth={1.5}
           strokeDasharray="6 4"
         />
-        {CALLOUTS.map(({ quantity, left, top, at: [x, y] }) => (
-          <Line
-            key={quantity}
-            x1={calloutEdge(left, top)}
-            y1={top < MIDDLE.y ? top + 56 : Math.min(top, 306)}
-            x2={MIDDLE.x + x * half.x}
-            y2={MIDDLE.y + y * half.y}
-            stroke={advised === quantity ? colours.heat : colours.line}
-            strokeWidth={2}
-          />
-        ))}
+        <CalloutLines callouts={callouts} advised={advised} />
       </Svg>
-      {CALLOUTS.map(({ quantity, left, top }) => (
-        <Pressable
-          key={quantity}
-          role="button"
-          aria-label={`${names[quantity]}: ${values[quantity] ?? 'not measured'}`}
-          onPress={() => onPick(quantity)}
-          testID={`callout-${quantity}`}
-          style={{ position: 'absolute', left, top, width: 158, height: 56 }}
-          className={`justify-center rounded-md border-2 bg-surface px-2 active:opacity-70 ${advised === quantity ? 'border-heat' : 'border-line'}`}
-        >
-          <Text look="soft" numberOfLines={1}>
-            {names[quantity]}
-            {advised === quantity ? ' · next' : ''}
-          </Text>
-          <Text look="figure" numberOfLines={1} className="text-[19px]">
-            {values[quantity] ?? 'measure'}
-          </Text>
-        </Pressable>
-      ))}
+      <CalloutBoxes callouts={callouts} values={values} words={WORM_WORDS} advised={advised} onPick={onPick} />
     </View>
   );
-}
-
-/** Leader lines of the lowest row leave through the gap between the upper boxes. */
-function calloutEdge(left: number, top: number): number {
-  if (top <= 300) return left + 79;
-  return left === 0 ? 164 : 176;
 }
 
 /** Thread crests as seen from the side: they cross the worm by half a lead, leaning with the hand. */

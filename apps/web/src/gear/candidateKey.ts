@@ -1,7 +1,11 @@
-import type { WormCandidate } from '@patient-badger/core';
+import type { Candidate, WormCandidate } from '@patient-badger/core';
 
 /** Names a candidate in an address. @example candidateKey(…) // 'module-1-1' */
 export const candidateKey = ({ system, size, starts }: WormCandidate): string => `${system}-${size}-${starts}`;
+
+/** Names a spur or helical candidate. @example cylindricalKey(…) // 'module-1-25-20-0' */
+export const cylindricalKey = ({ system, size, teeth, pressureAngleDeg, helixAngleDeg }: Candidate): string =>
+  `${system}-${size}-${teeth}-${pressureAngleDeg}-${Math.round(helixAngleDeg)}`;
 
 /** The size as it is written on a drawing. */
 export const sizeText = ({ system, size }: Pick<WormCandidate, 'system' | 'size'>): string =>

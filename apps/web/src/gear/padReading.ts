@@ -17,13 +17,13 @@ export function toolFor(kind: Kind, chosen: InstrumentId): { id: string; plusMin
 }
 
 /** Why a number cannot be a reading of this kind; null where it can. */
-export function whatIsWrong(typed: string, value: number | null, kind: Kind, unit: LengthUnit): string | null {
+export function whatIsWrong(typed: string, value: number | null, { kind, within }: QuantityWords, unit: LengthUnit): string | null {
   if (value === null) return null;
   if (kind === 'length' && unit !== 'inch' && typed.includes('/')) return 'Fractions are inches: press “in”, or type it as a decimal.';
   if (!(value > 0)) return 'That must be more than zero.';
   if (kind === 'length' && toMm(value, unit) > LARGEST_MM)
     return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
-  if (kind === 'angle' && value >= 90) return 'A lead angle is below 90°.';
-  if (kind === 'count' && (!Number.isInteger(value) || value > 12)) return 'Starts are counted: a whole number, 1 to 12.';
+  const whole = kind !== 'count' || Number.isInteger(value);
+  if (within && (!whole || value < within.least || value > within.most)) return within.else;
   return null;
 }

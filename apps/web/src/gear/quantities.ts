@@ -1,4 +1,4 @@
-import type { WormQuantity } from '@patient-badger/core';
+import type { CylindricalQuantity, GearQuantity, WormQuantity } from '@patient-badger/core';
 
 export interface QuantityWords {
   readonly name: string;
@@ -7,6 +7,8 @@ export interface QuantityWords {
   readonly kind: 'length' | 'angle' | 'count';
   /** What else has to be said: pitches measured over, or teeth of the wheel. */
   readonly over?: { readonly ask: string; readonly usual: number };
+  /** For angles and counts: what a number beyond these is told. Counts are whole. */
+  readonly within?: { readonly least: number; readonly most: number; readonly else: string };
 }
 
 /** The dimensions of a worm in words of the bench, and how each is taken. */
@@ -25,12 +27,19 @@ export const WORM_WORDS: Readonly<Record<WormQuantity, QuantityWords>> = {
     kind: 'length',
     over: { ask: 'Threads measured over', usual: 4 },
   },
-  starts: { name: 'Starts', short: 'Starts', how: 'Look at the end face and count where threads begin.', kind: 'count' },
+  starts: {
+    name: 'Starts',
+    short: 'Starts',
+    how: 'Look at the end face and count where threads begin.',
+    kind: 'count',
+    within: { least: 1, most: 12, else: 'Starts are counted: a whole number, 1 to 12.' },
+  },
   leadAngleDeg: {
     name: 'Lead angle',
     short: 'Lead angle',
     how: 'Ink the threads, roll the worm on paper along a straight edge, measure the lines.',
     kind: 'angle',
+    within: { least: 0, most: 89.9, else: 'A lead angle is below 90°.' },
   },
   centreDistanceMm: {
     name: 'Centre distance to the pinion',
@@ -47,3 +56,60 @@ export const WORM_WORDS: Readonly<Record<WormQuantity, QuantityWords>> = {
   },
   faceWidthMm: { name: 'Length of the worm', short: 'Length', how: 'Over everything, face to face.', kind: 'length' },
 };
+
+/** The dimensions of a spur or helical gear in words of the bench, and how each is taken. */
+export const CYLINDRICAL_WORDS: Readonly<Record<CylindricalQuantity, QuantityWords>> = {
+  teeth: {
+    name: 'Teeth',
+    short: 'Teeth',
+    how: 'Mark one tooth and count round to it. Count the missing ones too.',
+    kind: 'count',
+    within: { least: 4, most: 500, else: 'Teeth are counted: a whole number, 4 to 500.' },
+  },
+  arcDeg: {
+    name: 'Angle of a piece of the rim',
+    short: 'Piece of the rim',
+    how: 'Protractor on the middle: from the middle of the first tooth to the middle of the last.',
+    kind: 'angle',
+    over: { ask: 'Pitches in that angle (teeth less one)', usual: 6 },
+    within: { least: 1, most: 360, else: 'A piece of a rim is between 1° and 360°.' },
+  },
+  tipDiameterMm: {
+    name: 'Diameter over the tips',
+    short: 'Over the tips',
+    how: 'Caliper over two opposite teeth; with an odd count turn the gear to the largest reading.',
+    kind: 'length',
+  },
+  rootDiameterMm: {
+    name: 'Root diameter',
+    short: 'Root',
+    how: 'Knife edges of the caliper in two opposite spaces.',
+    kind: 'length',
+  },
+  spanMm: {
+    name: 'Span over teeth',
+    short: 'Span',
+    how: 'Flat jaws over several teeth, square to them, rocked to the shortest reading. On teeth that have hardly worked.',
+    kind: 'length',
+    over: { ask: 'Teeth between the jaws', usual: 3 },
+  },
+  helixAngleDeg: {
+    name: 'Helix angle',
+    short: 'Helix angle',
+    how: 'Ink the tips, roll the gear on paper along a straight edge, measure the lines against its axis. Straight teeth: leave it.',
+    kind: 'angle',
+    within: { least: 0, most: 60, else: 'A helix angle is below 60°, measured against the axis.' },
+  },
+  centreDistanceMm: {
+    name: 'Centre distance to the mate',
+    short: 'To the mate',
+    how: 'Middle of one shaft to middle of the other, in the housing.',
+    kind: 'length',
+    over: { ask: 'Teeth of the mate', usual: 17 },
+  },
+  boreDiameterMm: WORM_WORDS.boreDiameterMm,
+  faceWidthMm: { name: 'Face width', short: 'Face width', how: 'Along the teeth, face to face.', kind: 'length' },
+};
+
+/** Words for any dimension that the log may hold. */
+export const gearWords = (quantity: GearQuantity): QuantityWords => ({ ...CYLINDRICAL_WORDS, ...WORM_WORDS })[quantity];

@@ -1,14 +1,21 @@
-import { wormQuestion, type GearState, type WormIdentification } from '@patient-badger/core';
+import { cylindricalQuestion, wormQuestion, type GearState, type Identification, type WormIdentification } from '@patient-badger/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { runInWorker } from '../data/runInWorker.ts';
 
-/** Candidates for what has been read so far, worked out off the main thread; null while nothing was read. */
-export function useIdentification(gear: GearState | undefined) {
-  const question = useMemo(() => (gear ? wormQuestion(gear) : null), [gear]);
+/** Which worm it may be by what has been read so far. */
+export const useIdentification = (gear: GearState | undefined) => useAnswer<WormIdentification>('gear.worm.identify', gear, wormQuestion);
+
+/** Which spur or helical gear it may be by what has been read so far. */
+export const useCylindrical = (gear: GearState | undefined) =>
+  useAnswer<Identification>('gear.cylindrical.identify', gear, cylindricalQuestion);
+
+/** Worked out off the main thread; nothing while there is no question yet. */
+function useAnswer<Answer>(operation: string, gear: GearState | undefined, ask: (gear: GearState) => object | null) {
+  const question = useMemo(() => (gear ? ask(gear) : null), [gear, ask]);
   return useQuery({
-    queryKey: ['identify-worm', question],
-    queryFn: () => runInWorker<WormIdentification>('gear.worm.identify', question),
+    queryKey: [operation, question],
+    queryFn: () => runInWorker<Answer>(operation, question),
     enabled: question !== null,
     staleTime: Infinity,
     gcTime: 60_000,

@@ -1,6 +1,6 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
-import { WORM_WORDS } from '../gear/quantities.ts';
+import { gearWords } from '../gear/quantities.ts';
 import { readingText } from '../instrument/readingText.ts';
 import { resultName } from '../trace/Trail.tsx';
 
@@ -51,7 +51,7 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'cautionAcknowledged':
       return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
     case 'dimensionRead':
-      return `${WORM_WORDS[payload.quantity].name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+      return `${gearWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
     case 'handNoted':
       return `${payload.hand === 'right' ? 'Right' : 'Left'}-hand thread`;
     case 'photoTaken':

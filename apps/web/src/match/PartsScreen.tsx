@@ -10,7 +10,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { candidateKey } from '../gear/candidateKey.ts';
-import { hasCard } from '../gear/hasCard.ts';
+import { findsParts } from '../gear/findsParts.ts';
 import { useIdentification } from '../gear/useIdentification.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -29,7 +29,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const candidates = found.data?.candidates ?? [];
   const candidate = candidates.find((each) => candidateKey(each) === pick) ?? candidates[0];
   const wanted = candidate && gear ? wantedWorm(candidate, gear, card) : null;
-  if (!hasCard(view.pack, card.id)) {
+  if (!findsParts(view.pack, card.id)) {
     return (
       <Card tone="sunken">
         <Text look="head">No search for this gear yet</Text>

@@ -12,7 +12,7 @@ const hash = z.string().regex(/^[0-9a-f]{64}$/);
 
 const payload = <T extends string, S extends z.ZodRawShape>(kind: T, shape: S) => z.strictObject({ kind: z.literal(kind), ...shape });
 
-/** Dimensions read off a worm; one quantity per entry, so that each can be taken back. */
+/** Dimensions read off a worm. */
 export const WORM_QUANTITIES = [
   'tipDiameterMm',
   'rootDiameterMm',
@@ -24,6 +24,24 @@ export const WORM_QUANTITIES = [
   'faceWidthMm',
 ] as const;
 export type WormQuantity = (typeof WORM_QUANTITIES)[number];
+
+/** Dimensions read off a spur or helical gear; the arc is that of a piece of the rim. */
+export const CYLINDRICAL_QUANTITIES = [
+  'teeth',
+  'arcDeg',
+  'tipDiameterMm',
+  'rootDiameterMm',
+  'spanMm',
+  'helixAngleDeg',
+  'centreDistanceMm',
+  'boreDiameterMm',
+  'faceWidthMm',
+] as const;
+export type CylindricalQuantity = (typeof CYLINDRICAL_QUANTITIES)[number];
+
+/** One quantity per entry, so that each can be taken back. */
+export type GearQuantity = WormQuantity | CylindricalQuantity;
+const GEAR_QUANTITIES = [...new Set<GearQuantity>([...WORM_QUANTITIES, ...CYLINDRICAL_QUANTITIES])];
 
 /** What an entry can say. Adding a kind here makes every fold that forgets it a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
@@ -64,9 +82,9 @@ export const entryPayload = z.discriminatedUnion('kind', [
   payload('cautionAcknowledged', { caution: id }),
   payload('dimensionRead', {
     gear: id,
-    quantity: z.enum(WORM_QUANTITIES),
+    quantity: z.enum(GEAR_QUANTITIES),
     reading: measured,
-    /** Pitches measured over, or teeth of the wheel at the measured centre distance. */
+    /** Pitches or teeth measured over, or teeth of the mate at the measured centre distance. */
     over: z.int().positive().optional(),
     instrument: id,
     /** What was typed, in the unit it was read in: "0.7106 in". */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Entry, EntryPayload } from './entry.ts';
 import { foldJob } from './fold.ts';
-import { combine, wormQuestion } from './wormReadings.ts';
+import { combine } from './readings.ts';
+import { wormQuestion } from './wormReadings.ts';
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
 const MACHINE = '0197a000-0000-7000-8000-0000000000aa';

@@ -2,7 +2,7 @@ import type { RunningWait } from '../access/waits.ts';
 import type { InstrumentReading } from '../instrument/reading.ts';
 import type { Measured } from '../quantity/measured.ts';
 import type { Facts } from '../trace/hypotheses.ts';
-import type { Entry, EntryPayload, WormQuantity } from './entry.ts';
+import type { Entry, EntryPayload, GearQuantity } from './entry.ts';
 
 export interface DimensionReading {
   readonly entryId: string;
@@ -14,7 +14,7 @@ export interface DimensionReading {
 
 export interface GearState {
   /** Readings of one quantity, oldest first. */
-  readonly readings: Readonly<Partial<Record<WormQuantity, readonly DimensionReading[]>>>;
+  readonly readings: Readonly<Partial<Record<GearQuantity, readonly DimensionReading[]>>>;
   readonly hand?: 'right' | 'left';
   readonly chosen?: Payload<'partChosen'>;
   readonly fitted?: Payload<'partFitted'>;

@@ -1,14 +1,13 @@
 import type { WormCandidate } from '../gear/worm/identify.ts';
 import type { GearAttributes } from '../match/schema.ts';
 import type { GearCard } from '../trace/pack.ts';
-import { combine } from './wormReadings.ts';
+import { combined, given } from './readings.ts';
 import type { GearState } from './fold.ts';
 
 /** The worm to look for: the candidate that explains the readings, with what only a reading can tell (bore, length, hand). */
 export function wantedWorm(candidate: WormCandidate, gear: GearState, card: GearCard): GearAttributes {
   const of = (quantity: 'boreDiameterMm' | 'faceWidthMm') => {
-    const list = gear.readings[quantity];
-    return list?.length ? { [quantity]: combine(list.map(({ reading }) => reading)) } : {};
+    return given(quantity, combined(gear.readings[quantity]));
   };
   return {
     type: 'worm',

@@ -40,14 +40,16 @@ export function adviseCylindrical(ranked: readonly Ranked[], noneOfThese: number
   return { quantity: best.quantity, expectedBits: best.bits, minutes: best.minutes, how: best.how };
 }
 
-function measuresLeft(likely: readonly Ranked[], { measurements, wear }: IdentifyInput): readonly Measure[] {
+function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurements, wear }: IdentifyInput): readonly Measure[] {
   const [first] = likely;
   if (!first) return [];
   const usual = usualSpan(first);
   const taken = new Set(measurements.spans.map(({ teeth }) => teeth));
+  // Of a broken wheel only the teeth of the piece can be spanned.
+  const most = teeth === undefined && teethOverArc ? teethOverArc.teeth + 1 : Infinity;
   // Two spans far apart give the base pitch; the farther, the sharper.
   const spans = [usual, usual + 3, usual + 2, usual - 1, usual + 1, usual - 2].filter(
-    (k) => !taken.has(k) && k > 0 && likely.every(({ hypothesis }) => k < hypothesis.teeth),
+    (k) => !taken.has(k) && k > 0 && k <= most && likely.every(({ hypothesis }) => k < hypothesis.teeth),
   );
   const shared = taken.size > 0 ? 0 : wear.maxThinningMm / 4;
   return [

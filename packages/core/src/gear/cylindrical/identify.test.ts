@@ -123,3 +123,13 @@ test.each([
   [{ teeth: 25, measurements: { spans: [span(3, 7.7), span(4, 7.6)] } }, 'measurements.spans.1.spanMm'],
   [{ teethOverArc: { teeth: 7, arcDeg: read(0) }, measurements: { tipDiameterMm: read(20) } }, 'teethOverArc.arcDeg.value'],
 ])('%j is refused', (given, path) => expect(() => ask(given)).toThrow(expect.objectContaining({ path })));
+
+test('of a broken wheel no span is advised that the piece is too short for', () => {
+  const piece = { teethOverArc: { teeth: 6, arcDeg: { value: 53, plusMinus: 0.5 } } };
+  const { nextMeasurement, candidates } = identifyCylindrical(
+    identifyInput.parse({ ...piece, measurements: { spans: [{ teeth: 5, spanMm: { value: 17.37, plusMinus: 0.03 } }] } }),
+  );
+  const over = Number(/^span over (\d+) teeth$/.exec(nextMeasurement?.quantity ?? '')?.[1]);
+  expect(over).toBeLessThanOrEqual(7);
+  expect(candidates.length).toBeGreaterThan(3);
+});

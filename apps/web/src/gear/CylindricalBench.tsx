@@ -1,0 +1,71 @@
+import type { CylindricalQuantity, GearCard, GearState } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { lengthUnit } from '../data/settings.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { ByHand } from './ByHand.tsx';
+import { CandidateList } from './CandidateList.tsx';
+import { cylindricalKey } from './candidateKey.ts';
+import { cylindricalLine } from './candidateLine.ts';
+import { GearDrawing } from './GearDrawing.tsx';
+import { gearShapeOf } from './gearShapeOf.ts';
+import { Contradiction, NextReading } from './NextReading.tsx';
+import { wantedReading } from './wantedReading.ts';
+import { CYLINDRICAL_WORDS } from './quantities.ts';
+import { ReadPad } from './ReadPad.tsx';
+import { readValues } from './readValues.ts';
+import { useCylindrical } from './useIdentification.ts';
+
+/** A spur or helical gear on the bench, whole or broken: which it was. The part is still chosen by hand. */
+export function CylindricalBench({ view, card }: { view: JobView; card: GearCard }) {
+  const unit = lengthUnit.use();
+  const [asked, setAsked] = useState<{ quantity: CylindricalQuantity; over?: number } | null>(null);
+  const [pressed, setPressed] = useState<string | null>(null);
+  const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
+  const { data, error } = useCylindrical(gear);
+  const candidates = data?.candidates ?? [];
+  const picked = candidates.find((each) => cylindricalKey(each) === pressed) ?? candidates[0];
+  const next = error ? null : wantedReading(card, gear, data);
+  const values = readValues(gear, unit);
+  const pick = (quantity: CylindricalQuantity) => setAsked({ quantity });
+
+  return (
+    <>
+      <Text look="title">{card.name}</Text>
+      <GearDrawing shape={gearShapeOf(picked, gear)} values={values} advised={next?.quantity} onPick={pick} />
+      {asked ? <ReadPad view={view} card={card} quantity={asked.quantity} words={wordsOver(asked)} onClose={() => setAsked(null)} /> : null}
+      <View className="flex-row gap-2">
+        {(['arcDeg', 'helixAngleDeg', 'centreDistanceMm'] as const).map((each) => (
+          <Button
+            key={each}
+            className="flex-1"
+            label={CYLINDRICAL_WORDS[each].short}
+            detail={values[each] ?? 'measure'}
+            testID={`callout-${each}`}
+            onPress={() => pick(each)}
+          />
+        ))}
+      </View>
+      {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
+      {error ? <Contradiction error={error} /> : null}
+      <CandidateList
+        heading="Which gear it was"
+        begin="Count the teeth, then tap a dimension on the drawing. Two spans far apart tell the most."
+        lines={error ? undefined : data?.candidates.map((each) => cylindricalLine(each, unit))}
+        noneOfThese={data?.noneOfTheseProbability}
+        picked={picked && cylindricalKey(picked)}
+        onPick={setPressed}
+      />
+      <Text look="soft">The app finds parts for worms so far; this one is found by hand, with the figures above.</Text>
+      <ByHand view={view} card={card} />
+    </>
+  );
+}
+
+/** The words of a dimension, with the teeth to measure over that were advised. */
+function wordsOver({ quantity, over }: { quantity: CylindricalQuantity; over?: number }) {
+  const words = CYLINDRICAL_WORDS[quantity];
+  return words.over && over ? { ...words, over: { ...words.over, usual: over } } : words;
+}

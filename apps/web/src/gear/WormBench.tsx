@@ -1,0 +1,101 @@
+import type { GearCard, GearState, WormQuantity } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { lengthUnit } from '../data/settings.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { CandidateList } from './CandidateList.tsx';
+import { candidateKey } from './candidateKey.ts';
+import { wormLine } from './candidateLine.ts';
+import { Contradiction, NextReading, tellsApart } from './NextReading.tsx';
+import { WORM_WORDS } from './quantities.ts';
+import { ReadPad } from './ReadPad.tsx';
+import { readValues } from './readValues.ts';
+import { shapeOf } from './shapeOf.ts';
+import { useIdentification } from './useIdentification.ts';
+import { WormDrawing } from './WormDrawing.tsx';
+
+/** A worm on the bench: which it was, and on to the parts that fit. */
+export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
+  const { job, state, machine } = view;
+  const router = useRouter();
+  const unit = lengthUnit.use();
+  const { write, problem } = useRecord(job.id);
+  const [quantity, setQuantity] = useState<WormQuantity | null>(null);
+  const [pressed, setPressed] = useState<string | null>(null);
+  const gear: GearState = state.gears[card.id] ?? { readings: {} };
+  const { data, error } = useIdentification(gear);
+  const candidates = data?.candidates ?? [];
+  const picked = candidates.find((each) => candidateKey(each) === pressed) ?? candidates[0];
+  const advice = data?.nextMeasurement;
+  const advised = advice?.quantity as WormQuantity | undefined;
+  const values = readValues(gear, unit);
+
+  return (
+    <>
+      <Text look="title">{card.name}</Text>
+      <WormDrawing shape={shapeOf(picked, gear)} values={values} advised={advised} onPick={setQuantity} />
+      {quantity ? (
+        <ReadPad
+          view={view}
+          card={card}
+          quantity={quantity}
+          words={WORM_WORDS[quantity]}
+          caliper={machine?.instruments}
+          onClose={() => setQuantity(null)}
+        />
+      ) : null}
+      <View className="flex-row gap-2">
+        {(['leadAngleDeg', 'centreDistanceMm'] as const).map((each) => (
+          <Button
+            key={each}
+            className="flex-1"
+            label={WORM_WORDS[each].short}
+            detail={values[each] ?? 'measure'}
+            onPress={() => setQuantity(each)}
+          />
+        ))}
+      </View>
+      <Segments
+        label="Hand of the thread"
+        options={[
+          ['right', 'Right-hand thread'],
+          ['left', 'Left-hand thread'],
+        ]}
+        value={gear.hand}
+        onChange={(hand) => void write({ kind: 'handNoted', gear: card.id, hand })}
+      />
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      {advice && advised ? (
+        <NextReading
+          name={WORM_WORDS[advised].name}
+          how={advice.how}
+          why={tellsApart(advice.expectedBits)}
+          onPress={() => setQuantity(advised)}
+        />
+      ) : null}
+      {error ? <Contradiction error={error} /> : null}
+      <CandidateList
+        heading="Which worm it was"
+        begin="Tap a dimension on the drawing. Over the tips and along the thread tell the most."
+        lines={error ? undefined : data?.candidates.map((each) => wormLine(each, unit))}
+        noneOfThese={data?.noneOfTheseProbability}
+        picked={picked && candidateKey(picked)}
+        onPick={setPressed}
+      />
+      {picked && !error ? (
+        <Button
+          look="primary"
+          big
+          label="Find parts that fit"
+          testID="find-parts"
+          onPress={() => router.navigate(`/jobs/${job.id}/parts/${card.id}?pick=${candidateKey(picked)}` as never)}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,27 @@
+import { cylindricalQuestion, identifyCylindrical, identifyInput, type GearCard, type GearState } from '@patient-badger/core';
+import { wantedReading } from './wantedReading.ts';
+
+const spur: GearCard = { id: 'gear', name: 'Gear', body: 'gear', type: 'spur' };
+const read = (value: number, over?: number) => [
+  { entryId: 'e', reading: { value, plusMinus: 0.03 }, over, instrument: 'digitalCaliper', entered: `${value}` },
+];
+const found = (gear: GearState) => identifyCylindrical(identifyInput.parse(cylindricalQuestion(gear)));
+
+test('the count comes first, then a helix where the family has one, then the size', () => {
+  expect(wantedReading(spur, { readings: {} }, undefined)?.quantity).toBe('teeth');
+  expect(wantedReading({ ...spur, type: 'helical' }, { readings: { teeth: read(25) } }, undefined)?.quantity).toBe('helixAngleDeg');
+  expect(wantedReading(spur, { readings: { teeth: read(25) } }, undefined)?.quantity).toBe('tipDiameterMm');
+});
+
+test('then what tells the candidates apart: a span, with the teeth to measure over', () => {
+  const gear: GearState = { readings: { teeth: read(25), tipDiameterMm: read(26.95) } };
+  const wanted = wantedReading(spur, gear, found(gear));
+  expect(wanted?.quantity).toBe('spanMm');
+  expect(wanted?.over).toBeGreaterThan(1);
+  expect(wanted?.name).toBe(`Span over ${wanted?.over} teeth`);
+  expect(wanted?.why).toMatch(/^It tells the candidates apart best: \d\.\d bits expected\.$/);
+});
+
+test('a piece of the rim stands for the count', () => {
+  expect(wantedReading(spur, { readings: { arcDeg: read(82, 6) } }, undefined)?.quantity).toBe('tipDiameterMm');
+});

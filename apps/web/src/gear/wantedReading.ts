@@ -1,0 +1,33 @@
+import type { CylindricalQuantity, GearCard, GearState, Identification } from '@patient-badger/core';
+import { tellsApart } from './NextReading.tsx';
+import { CYLINDRICAL_WORDS } from './quantities.ts';
+
+export interface Wanted {
+  readonly quantity: CylindricalQuantity;
+  readonly name: string;
+  readonly how: string;
+  readonly why: string;
+  /** Teeth to measure over, where the advice says how many. */
+  readonly over?: number;
+}
+
+/** What to read next off a spur or helical gear: first what nothing can be said without, then what tells most. */
+export function wantedReading(card: GearCard, { readings }: GearState, found: Identification | undefined): Wanted | null {
+  if (!readings.teeth && !readings.arcDeg) {
+    return of('teeth', 'Nothing can be said without a count. Of a broken wheel, measure a piece of the rim instead.');
+  }
+  if (card.type === 'helical' && !readings.helixAngleDeg) return of('helixAngleDeg', 'Without it the teeth would be taken for straight.');
+  if (!readings.tipDiameterMm && !readings.spanMm && !readings.rootDiameterMm) return of('tipDiameterMm', 'The quickest look at the size.');
+  const advice = found?.nextMeasurement;
+  if (!advice) return null;
+  const { how, expectedBits } = advice;
+  const over = /^span over (\d+) teeth$/.exec(advice.quantity)?.[1];
+  const quantity = over ? 'spanMm' : (advice.quantity as CylindricalQuantity);
+  const name = over ? `Span over ${over} teeth` : CYLINDRICAL_WORDS[quantity].name;
+  return { quantity, name, how, why: tellsApart(expectedBits), ...(over && { over: Number(over) }) };
+}
+
+function of(quantity: CylindricalQuantity, why: string): Wanted {
+  const { name, how } = CYLINDRICAL_WORDS[quantity];
+  return { quantity, name, how, why };
+}
