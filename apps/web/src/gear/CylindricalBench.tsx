@@ -24,10 +24,10 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
   const [asked, setAsked] = useState<{ quantity: CylindricalQuantity; over?: number } | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
   const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
-  const { data, error } = useCylindrical(gear);
+  const { data, error, isPlaceholderData: stale } = useCylindrical(gear);
   const candidates = data?.candidates ?? [];
   const picked = candidates.find((each) => cylindricalKey(each) === pressed) ?? candidates[0];
-  const next = error ? null : wantedReading(card, gear, data);
+  const next = error || stale ? null : wantedReading(card, gear, data);
   const values = readValues(gear, unit);
   const pick = (quantity: CylindricalQuantity) => setAsked({ quantity });
 
@@ -49,6 +49,7 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
         ))}
       </View>
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
+      {stale && !error ? <Text look="soft">Working it out again …</Text> : null}
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
         heading="Which gear it was"

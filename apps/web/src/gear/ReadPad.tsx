@@ -25,7 +25,7 @@ export function ReadPad({ view: { job, state }, card, quantity, words, onClose, 
       <Pad
         key={quantity}
         words={words}
-        last={state.gears[card.id]?.readings[quantity]?.at(-1)?.entered}
+        last={state.gears[card.id]?.readings[quantity]?.findLast(({ over }) => over === words.over?.usual)?.entered}
         onClose={onClose}
         caliper={caliper ? (unit) => instrumentOn(job.id, 'caliper').read({ gear: card.id, quantity, unit }) : undefined}
         onKeep={(entered) => void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered }).then((kept) => kept && onClose())}

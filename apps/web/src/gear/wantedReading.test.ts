@@ -22,6 +22,6 @@ test('then what tells the candidates apart: a span, with the teeth to measure ov
   expect(wanted?.why).toMatch(/^It tells the candidates apart best: \d\.\d bits expected\.$/);
 });
 
-test('a piece of the rim stands for the count', () => {
-  expect(wantedReading(spur, { readings: { arcDeg: read(82, 6) } }, undefined)?.quantity).toBe('tipDiameterMm');
+test('a piece of the rim stands for the count, and is spanned: no diameter can be taken over it', () => {
+  expect(wantedReading(spur, { readings: { arcDeg: read(82, 6) } }, undefined)?.quantity).toBe('spanMm');
 });

@@ -17,7 +17,11 @@ export function wantedReading(card: GearCard, { readings }: GearState, found: Id
     return of('teeth', 'Nothing can be said without a count. Of a broken wheel, measure a piece of the rim instead.');
   }
   if (card.type === 'helical' && !readings.helixAngleDeg) return of('helixAngleDeg', 'Without it the teeth would be taken for straight.');
-  if (!readings.tipDiameterMm && !readings.spanMm && !readings.rootDiameterMm) return of('tipDiameterMm', 'The quickest look at the size.');
+  if (!readings.tipDiameterMm && !readings.spanMm && !readings.rootDiameterMm) {
+    return readings.teeth
+      ? of('tipDiameterMm', 'The quickest look at the size.')
+      : of('spanMm', 'Nothing lies opposite the teeth of a piece: the span needs only them.');
+  }
   const advice = found?.nextMeasurement;
   if (!advice) return null;
   const { how, expectedBits } = advice;

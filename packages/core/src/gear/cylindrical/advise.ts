@@ -45,8 +45,10 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
   if (!first) return [];
   const usual = usualSpan(first);
   const taken = new Set(measurements.spans.map(({ teeth }) => teeth));
-  // Of a broken wheel only the teeth of the piece can be spanned.
-  const most = teeth === undefined && teethOverArc ? teethOverArc.teeth + 1 : Infinity;
+  // Of a broken wheel only the teeth of the piece can be spanned, and nothing lies opposite them.
+  const piece = teeth === undefined ? teethOverArc : undefined;
+  const most = piece ? piece.teeth + 1 : Infinity;
+  const diameters = !piece || piece.arcDeg.value > 200;
   // Two spans far apart give the base pitch; the farther, the sharper.
   const spans = [usual, usual + 3, usual + 2, usual - 1, usual + 1, usual - 2].filter(
     (k) => !taken.has(k) && k > 0 && k <= most && likely.every(({ hypothesis }) => k < hypothesis.teeth),
@@ -62,7 +64,7 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
         Math.hypot(CALIPER, shared, 0.7 * each.shiftSd * each.hypothesis.size.moduleMm * (taken.size > 0 ? 0.1 : 1)),
       ],
     })),
-    ...(measurements.tipDiameterMm
+    ...(measurements.tipDiameterMm || !diameters
       ? []
       : [
           {
@@ -76,7 +78,7 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
               ] as const,
           },
         ]),
-    ...(measurements.rootDiameterMm
+    ...(measurements.rootDiameterMm || !diameters
       ? []
       : [
           {
