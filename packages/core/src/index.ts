@@ -8,13 +8,22 @@ export { formatLength, fromMm, LENGTH_UNITS, parseReading, toMm, type LengthUnit
 export { INSTRUMENTS, measured, type InstrumentId, type Measured } from './quantity/measured.ts';
 
 export { motion } from './driveline/motion.ts';
-export type { Body, Driveline, FaultMode, Joint, MotionInput, MotionOutput, MotionState } from './driveline/schema.ts';
+export {
+  slides,
+  type Body,
+  type Driveline,
+  type FaultMode,
+  type Joint,
+  type MotionInput,
+  type MotionOutput,
+  type MotionState,
+} from './driveline/schema.ts';
 export { bodiesOf } from './driveline/transmission.ts';
 
 export { instrumentReading, READING_UNITS, trueValue, type InstrumentReading } from './instrument/reading.ts';
 export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
-export { gearPhoto, type GearPhoto } from './instrument/gearPhoto.ts';
-export { hiddenTruth, standInDimension, standInLook, type HiddenTruth } from './instrument/standIn.ts';
+export { type GearPhoto } from './instrument/gearPhoto.ts';
+export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
 
 export { openingTo, shortestOpening, stepsThatFree, stepsToReach, type Opening } from './access/opening.ts';
 export { inReach, accessPlan, type AccessPlan, type Aim } from './access/plan.ts';
@@ -25,6 +34,7 @@ export { waitState, type WaitState } from './access/waits.ts';
 export { wayBack } from './access/wayBack.ts';
 export {
   longest,
+  stepsNamed,
   TORQUE_UNITS,
   type Torque,
   type Capture,
@@ -59,7 +69,7 @@ export {
   type Pack,
   type TableLook,
 } from './trace/pack.ts';
-export { facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
+export { advisedLooks, facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
 
 export { cylindricalDimensions, type CylindricalDimensions } from './gear/cylindrical/dimensions.ts';
 export { identifyCylindrical } from './gear/cylindrical/identify.ts';
@@ -94,7 +104,7 @@ export {
 export { checkEntry } from './job/checkEntry.ts';
 export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
 export { cylindricalQuestion } from './job/cylindricalReadings.ts';
-export { combine } from './job/readings.ts';
+export { combined } from './job/readings.ts';
 export { wormQuestion } from './job/wormReadings.ts';
 export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { gearPhoto, standInDimension, standInLook } from '@patient-badger/core';
+import { fromMm, standInDimension, standInLook, standInPhoto, type GearPhoto } from '@patient-badger/core';
 import type { InstrumentAnswer, instrumentQuestion } from '@patient-badger/contract';
 import { PNG } from 'pngjs';
 import type { DataSource } from 'typeorm';
@@ -7,10 +7,6 @@ import type { z } from 'zod';
 import { jobs, machines } from '../entities/index.ts';
 import { packOfJob } from '../families/packs.ts';
 import { ServerProblem } from '../problems.ts';
-
-const MM_PER_INCH = 25.4;
-/** What the camera shows where the made-up machine says nothing of its gear. */
-const SOUND_GEAR = { teeth: 20, missing: [] };
 
 /**
  * Reads a stand-in for an instrument at the made-up machine of a job. What the machine has is the same
@@ -39,9 +35,9 @@ export async function readStandIn(
   };
 
   if (asked.instrument === 'camera') {
-    const lost = question.moment() < 0.05;
-    if (lost) throw new ServerProblem('instrumentLost');
-    return { picture: pictureOf(gearPhoto({ ...(truth.photo ?? SOUND_GEAR), random: question.machine })) };
+    const photo = standInPhoto(question);
+    if (!photo) throw new ServerProblem('instrumentLost');
+    return { picture: pictureOf(photo) };
   }
   if (asked.gear !== undefined && asked.quantity !== undefined) {
     const trueMm = truth.gears?.[asked.gear]?.[asked.quantity];
@@ -61,12 +57,12 @@ type Reading = NonNullable<InstrumentAnswer['reading']>;
 const inInches = ({ value, plusMinus = 0, atRest, ...rest }: Reading): Reading => ({
   ...rest,
   unit: 'in',
-  value: Number((value / MM_PER_INCH).toFixed(4)),
-  plusMinus: plusMinus / MM_PER_INCH,
-  ...(atRest !== undefined && { atRest: Number((atRest / MM_PER_INCH).toFixed(4)) }),
+  value: Number(fromMm(value, 'inch').toFixed(4)),
+  plusMinus: fromMm(plusMinus, 'inch'),
+  ...(atRest !== undefined && { atRest: Number(fromMm(atRest, 'inch').toFixed(4)) }),
 });
 
-const pictureOf = ({ width, height, rgba }: ReturnType<typeof gearPhoto>): string => {
+const pictureOf = ({ width, height, rgba }: GearPhoto): string => {
   const png = new PNG({ width, height });
   png.data = Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength);
   return `data:image/png;base64,${PNG.sync.write(png).toString('base64')}`;

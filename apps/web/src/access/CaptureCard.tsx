@@ -7,6 +7,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Thumb } from '../photo/Thumb.tsx';
 import { ReasonButton } from './ReasonButton.tsx';
@@ -24,7 +25,7 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
   const { write, problem } = useRecord(jobId);
   const [typed, setTyped] = useState('');
   const figure = capture.kind === 'angle' || capture.kind === 'count' || capture.kind === 'measure';
-  const value = Number(typed.replace(',', '.'));
+  const value = typedNumber(typed);
   const wrong = figure && typed.trim() !== '' && !Number.isFinite(value);
   const keep = () => {
     const words = typed.trim();

@@ -6,7 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { useKeys } from '../design/useKeys.ts';
+import { useArrows } from '../design/useArrows.ts';
 import { minutesText } from '../design/words.ts';
 import { placeName } from '../driveline/placeName.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
@@ -71,11 +71,7 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; on
   const { places } = chosen;
   const { name, barred, plan, left, step } = planOf(view, chosen);
   const pick = (id: string | null) => onChosen({ ...chosen, step: id });
-  const move = (by: number) => {
-    const at = left.findIndex(({ id }) => id === step?.id);
-    pick(left[(at + by + left.length) % left.length]?.id ?? null);
-  };
-  useKeys(left.length > 1 ? { ArrowDown: () => move(1), ArrowUp: () => move(-1) } : {});
+  useArrows(left, step?.id, pick);
   return (
     <>
       <Text look="label">To reach</Text>

@@ -1,4 +1,4 @@
-import { accessPlan, captureRecords, wayBack, type LooseItem } from '@patient-badger/core';
+import { accessPlan, captureRecords, stepsNamed, wayBack, type LooseItem } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
@@ -21,7 +21,7 @@ function Sheet({ view }: { view: JobView }) {
   const { name, aim } = usualAim(view);
   const plan = accessPlan(pack, aim, []);
   const opened = [...new Set([...state.reached, ...(plan?.steps.map(({ id }) => id) ?? [])])];
-  const steps = opened.flatMap((id) => pack.steps.filter((each) => each.id === id));
+  const steps = stepsNamed(pack.steps, opened);
   const cautions = new Set(steps.flatMap((step) => step.cautions));
   return (
     <>

@@ -6,6 +6,7 @@ import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
 
 /** The maker's figure for a screw, with its unit and where it stands; the app quotes none of its own. */
 export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: string; item: string; known: Torque | undefined }) {
@@ -14,7 +15,7 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
   const [typed, setTyped] = useState('');
   const [unit, setUnit] = useState<Torque['unit']>('N·m');
   const [source, setSource] = useState('');
-  const value = Number(typed.replace(',', '.'));
+  const value = typedNumber(typed);
   const wrong = typed.trim() !== '' && !(Number.isFinite(value) && value > 0);
   if (!open) {
     return (

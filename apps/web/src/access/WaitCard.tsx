@@ -6,6 +6,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
 import { minutesText } from '../design/words.ts';
 import { clockText } from './clockText.ts';
 import { ReasonButton } from './ReasonButton.tsx';
@@ -18,7 +19,7 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
   const now = useNow(true);
   const stands = waitState(wait.id, state.waits, state.waitsCut, now);
   const run = state.waits.findLast((each) => each.wait === wait.id);
-  const own = Number(typed.replace(',', '.'));
+  const own = typedNumber(typed);
   const minutes = typed.trim() === '' ? wait.minutes : own;
   const usable = minutes !== undefined && Number.isFinite(minutes) && minutes > 0;
   const start = () => {

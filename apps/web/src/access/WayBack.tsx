@@ -8,13 +8,14 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { useArrows } from '../design/useArrows.ts';
 import { useKeys } from '../design/useKeys.ts';
 import { minutesText } from '../design/words.ts';
 import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../job/TakeBack.tsx';
 import { Cautions } from '../trace/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
-import { looseText, tightText } from './looseText.ts';
+import { isTurned, looseText, tightText } from './looseText.ts';
 import { TorqueForm } from './TorqueForm.tsx';
 import { useGate } from './useGate.ts';
 import { WorkHead } from './WorkHead.tsx';
@@ -27,11 +28,7 @@ export function WayBack({ view }: { view: JobView }) {
   const isDone = (id: string) => state.closingDone.includes(id);
   const left = pieces.filter(({ id }) => !isDone(id));
   const open = left.find(({ id }) => id === pressed) ?? left[0];
-  const move = (by: number) => {
-    const at = left.findIndex(({ id }) => id === open?.id);
-    setPressed(left[(at + by + left.length) % left.length]?.id ?? null);
-  };
-  useKeys(left.length > 1 ? { ArrowDown: () => move(1), ArrowUp: () => move(-1) } : {});
+  useArrows(left, open?.id, setPressed);
   return (
     <View className="gap-2">
       <Text look="head">
@@ -124,9 +121,7 @@ function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onLeft }: 
         {looseText({ ...item, count: onTray - left })} → {item.lives}
       </Text>
       {tight ? <Text look="soft">{tight}</Text> : null}
-      {(item.kind === 'screw' || item.kind === 'nut' || item.kind === 'plug') && !item.intoPlastic ? (
-        <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} />
-      ) : null}
+      {isTurned(item) && !item.intoPlastic ? <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} /> : null}
       {asked ? (
         <View className="flex-row gap-2">
           {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}

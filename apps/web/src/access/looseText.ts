@@ -7,14 +7,17 @@ export function looseText({ name, count, size, lengthMm, drive }: LooseItem): st
   return `${count} × ${name}${[measure, drive].filter(Boolean).length > 0 ? ` (${[measure, drive].filter(Boolean).join(', ')})` : ''}`;
 }
 
+/** Whether it is turned tight. */
+export const isTurned = ({ kind }: LooseItem): boolean => kind === 'screw' || kind === 'nut' || kind === 'plug';
+
 /** How it is tightened, and by whose word. */
-export function tightText({ torque, intoPlastic, hand, renew, kind }: LooseItem): string {
-  const turns = kind === 'screw' || kind === 'nut' || kind === 'plug';
+export function tightText(item: LooseItem): string {
+  const { torque, intoPlastic, hand, renew } = item;
   const parts = [
     hand === 'left' ? 'left-hand thread' : null,
     torque ? `${torque.value} ${torque.unit} (${torque.source})` : null,
     intoPlastic ? 'snug, it goes into plastic' : null,
-    turns && !torque && !intoPlastic ? 'torque from the maker’s sheet' : null,
+    isTurned(item) && !torque && !intoPlastic ? 'torque from the maker’s sheet' : null,
     renew ? 'renew it' : null,
   ];
   return parts.filter(Boolean).join('; ');

@@ -1,4 +1,4 @@
-import { toSetRight, type Aim } from '@patient-badger/core';
+import { advisedLooks, toSetRight, type Aim } from '@patient-badger/core';
 import { placeName } from '../driveline/placeName.ts';
 import type { JobView } from '../job/JobView.ts';
 
@@ -8,7 +8,7 @@ export function usualAim({ pack, state, trace }: JobView): { readonly name: stri
   const verdict = pack.faults.find(({ id }) => id === trace.verdict?.fault)?.at;
   const wanted = places.length > 0 ? places : [verdict].flatMap((each) => each ?? []);
   if (wanted.length > 0) return { name: wanted.map((each) => placeName(pack, each)).join(', '), aim: { places: wanted } };
-  const look = [...(trace.next ? [trace.next] : []), ...trace.alternatives].find(({ steps }) => steps.length > 0);
+  const look = advisedLooks(trace).find(({ steps }) => steps.length > 0);
   if (!look) return { name: 'Nothing in particular', aim: { places: [] } };
   return { name: look.name, aim: { steps: pack.looks.find(({ id }) => id === look.look)?.needs ?? [] } };
 }

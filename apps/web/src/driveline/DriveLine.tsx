@@ -6,6 +6,7 @@ import { useColours, type Colours } from '../design/useColours.ts';
 import { areTwins, branchesAt, jointBetween, type Branch } from './branches.ts';
 import { BranchGlyph } from './BranchGlyph.tsx';
 import { LinkGlyph } from './LinkGlyph.tsx';
+import { placeName } from './placeName.ts';
 import { Place, type RunOfShaft } from './Place.tsx';
 import { StationGlyph } from './StationGlyph.tsx';
 import { stationShape } from './stationShape.ts';
@@ -85,12 +86,13 @@ function Line({ clothes, ids, from, narrow }: LineProps) {
             run={goesOn ? 'through' : 'none'}
           />
         ))}
-        {last && areTwins(branches) && !chains ? <Twins clothes={clothes} branches={branches} /> : null}
-        {last && areTwins(branches) && !chains
-          ? null
-          : branches.map((branch, b) => (
-              <Lane key={branch.order.join()} clothes={clothes} branch={branch} goesOn={!last || b < branches.length - 1} />
-            ))}
+        {last && areTwins(branches) && !chains ? (
+          <Twins clothes={clothes} branches={branches} />
+        ) : (
+          branches.map((branch, b) => (
+            <Lane key={branch.order.join()} clothes={clothes} branch={branch} goesOn={!last || b < branches.length - 1} />
+          ))
+        )}
       </View>
     );
   });
@@ -202,7 +204,7 @@ function Station({ clothes, id, first, narrow, run }: StationProps) {
     <Row
       clothes={clothes}
       place={id}
-      name={pack.driveline.bodies.find((body) => body.id === id)?.name ?? id}
+      name={placeName(pack, id)}
       glyphs={angles.map((angle, i) => (
         <StationGlyph key={i} shape={shape} angle={angle} colours={colours} lit={nextAt === id} />
       ))}

@@ -6,6 +6,7 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useReducedMotion } from '../design/useScheme.ts';
 import { DriveLine } from './DriveLine.tsx';
+import { placeName } from './placeName.ts';
 import { useTurning } from './useTurning.ts';
 
 /** How many suspects are offered before one asks for more. */
@@ -48,7 +49,7 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
         ) : null}
       </View>
       <Text look="soft">
-        {turns} turns put in at {nameOf(pack, pack.order[0] ?? '')}, under load.
+        {turns} turns put in at the {placeName(pack, pack.order[0] ?? '').toLowerCase()}, under load.
         {sound.endStop ? ' The chain comes to the end of its travel before that.' : ''} A good gear behind a large reduction looks dead
         until it has had enough turns.
       </Text>
@@ -83,8 +84,6 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
 }
 
 const modeOf = (fault: Fault) => fault.modes.find(({ mode }) => mode)?.mode;
-
-const nameOf = (pack: Pack, id: string) => `the ${pack.driveline.bodies.find((body) => body.id === id)?.name?.toLowerCase() ?? id}`;
 
 /** A round number of turns after which the slowest body has moved for all to see. */
 function turnsToPutIn(pack: Pack): number {

@@ -1,14 +1,13 @@
-import type { Driveline, Joint } from '@patient-badger/core';
+import { slides, type Driveline, type Joint } from '@patient-badger/core';
 
 export type StationShape = 'driver' | 'drum' | 'arm' | 'worm' | 'wheel' | 'bevel' | 'sector' | 'screw' | 'nut' | 'rack' | 'cage' | 'slider';
 
 /** What to draw for a body: told by the joints it takes part in. */
 export function stationShape(driveline: Driveline, id: string, first: boolean): StationShape {
   if (first) return 'driver';
-  const slides = driveline.bodies.find((body) => body.id === id)?.kind === 'slider';
   const told = driveline.joints.map((joint) => shapeIn(joint, id)).find((shape) => shape !== null);
   if (told) return told;
-  if (slides) return 'slider';
+  if (slides(driveline, id)) return 'slider';
   const tabs = driveline.joints.filter((joint) => joint.type === 'seat' && joint.by === 'tab' && (joint.a === id || joint.b === id));
   return tabs.length === 1 ? 'arm' : 'drum';
 }

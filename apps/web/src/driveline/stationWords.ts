@@ -1,16 +1,16 @@
-import type { MotionOutput, Pack } from '@patient-badger/core';
+import { slides, type MotionOutput, type Pack } from '@patient-badger/core';
 
 type BodyMotion = MotionOutput['bodies'][string];
 
 /** What a body does, in words. */
-export function stationWords(motion: BodyMotion | undefined, slides = false): string {
+export function stationWords(motion: BodyMotion | undefined, sliding = false): string {
   switch (motion?.state) {
     case 'turns':
       return motion.travelMm === undefined ? turnsText(motion.turns ?? 0) : `travels ${Math.abs(motion.travelMm).toFixed(1)} mm`;
     case 'less':
-      return slides ? 'travels, but less than it should' : 'turns, but less than it should';
+      return sliding ? 'travels, but less than it should' : 'turns, but less than it should';
     case 'locked':
-      return slides ? 'locked: it will not move' : 'locked: nothing will turn';
+      return sliding ? 'locked: it will not move' : 'locked: nothing will turn';
     case 'irregular':
       return 'jerks';
     default:
@@ -31,20 +31,20 @@ interface Running {
 
 /** What a body does on the sound chain, how long one must turn to see it, and what it does on the other chain where that differs. */
 export function motionWords(pack: Pack, body: string, [sound, faulty]: readonly Running[]): { text: string; marked?: boolean }[] {
-  const slides = pack.driveline.bodies.find(({ id }) => id === body)?.kind === 'slider';
-  const usual = stationWords(sound?.output.bodies[body], slides);
+  const sliding = slides(pack.driveline, body);
+  const usual = stationWords(sound?.output.bodies[body], sliding);
   const driver = body === pack.order[0];
   const lines: { text: string; marked?: boolean }[] = [{ text: faulty ? `sound: ${usual}` : usual }];
-  const needed = driver ? null : turnsToShow(slides, sound?.output.ratios[body] ?? 0);
+  const needed = driver ? null : turnsToShow(sliding, sound?.output.ratios[body] ?? 0);
   if (needed) lines.push({ text: needed });
   if (!faulty) return lines;
-  const here = stationWords(faulty.output.bodies[body], slides);
+  const here = stationWords(faulty.output.bodies[body], sliding);
   return here === usual ? lines : [...lines, { text: `with it: ${here}`, marked: true }];
 }
 
 /** How many turns go in at the top until a sound body shows it, where that is more than one would give it without thinking. */
-function turnsToShow(slides: boolean, ratio: number): string | null {
+function turnsToShow(sliding: boolean, ratio: number): string | null {
   if (ratio === 0) return null;
-  const turns = (slides ? 2 : 20 / 360) / Math.abs(ratio);
-  return turns < 1 ? null : `shows ${slides ? '2 mm' : '20°'} after ${turns < 10 ? turns.toFixed(1) : Math.round(turns)} turns`;
+  const turns = (sliding ? 2 : 20 / 360) / Math.abs(ratio);
+  return turns < 1 ? null : `shows ${sliding ? '2 mm' : '20°'} after ${turns < 10 ? turns.toFixed(1) : Math.round(turns)} turns`;
 }

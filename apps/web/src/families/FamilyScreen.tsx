@@ -10,6 +10,7 @@ import { Screen } from '../design/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
+import { ModelChoice } from './ModelChoice.tsx';
 import { saveFile } from './saveFile.ts';
 
 /** One family: its chain in motion, what fails, what can be looked at, its models and machines. */
@@ -58,18 +59,12 @@ function Shown({ pack }: { pack: Pack }) {
       </Part>
       {models.length > 0 ? (
         <Part head="Models">
-          <View role="radiogroup" aria-label="Model" className="gap-2">
-            {models.map(({ id, maker, code, note, overrides }) => (
-              <Button
-                key={id}
-                label={`${maker} ${code}`}
-                detail={[note, differenceText(pack, overrides)].filter(Boolean).join('. ')}
-                look={model === id ? 'chosen' : 'plain'}
-                checked={model === id}
-                onPress={() => setModel(model === id ? null : id)}
-              />
-            ))}
-          </View>
+          <ModelChoice
+            models={models}
+            chosen={model}
+            detailOf={({ note, overrides }) => [note, differenceText(pack, overrides)].filter(Boolean).join('. ')}
+            onChoose={setModel}
+          />
         </Part>
       ) : null}
       <Part head="The chain">

@@ -1,8 +1,6 @@
 import type { CylindricalQuantity, GearCard, GearState } from '@patient-badger/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { lengthUnit } from '../data/settings.ts';
-import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { ByHand } from './ByHand.tsx';
@@ -11,6 +9,7 @@ import { cylindricalKey } from './candidateKey.ts';
 import { cylindricalLine } from './candidateLine.ts';
 import { GearDrawing } from './GearDrawing.tsx';
 import { gearShapeOf } from './gearShapeOf.ts';
+import { MoreReadings } from './MoreReadings.tsx';
 import { Contradiction, NextReading } from './NextReading.tsx';
 import { wantedReading } from './wantedReading.ts';
 import { CYLINDRICAL_WORDS } from './quantities.ts';
@@ -36,18 +35,7 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
       <Text look="title">{card.name}</Text>
       <GearDrawing shape={gearShapeOf(picked, gear)} values={values} advised={next?.quantity} onPick={pick} />
       {asked ? <ReadPad view={view} card={card} quantity={asked.quantity} words={wordsOver(asked)} onClose={() => setAsked(null)} /> : null}
-      <View className="flex-row gap-2">
-        {(['arcDeg', 'helixAngleDeg', 'centreDistanceMm'] as const).map((each) => (
-          <Button
-            key={each}
-            className="flex-1"
-            label={CYLINDRICAL_WORDS[each].short}
-            detail={values[each] ?? 'measure'}
-            testID={`callout-${each}`}
-            onPress={() => pick(each)}
-          />
-        ))}
-      </View>
+      <MoreReadings quantities={['arcDeg', 'helixAngleDeg', 'centreDistanceMm']} values={values} words={CYLINDRICAL_WORDS} onPick={pick} />
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
       {stale && !error ? <Text look="soft">Working it out again …</Text> : null}
       {error ? <Contradiction error={error} /> : null}

@@ -1,9 +1,8 @@
 import { formatLength, gearOutline, type Cut, type CylindricalQuantity } from '@patient-badger/core';
-import { View } from 'react-native';
-import Svg, { Circle, Line, Polygon } from 'react-native-svg';
+import { Circle, Line, Polygon } from 'react-native-svg';
 import { lengthUnit } from '../data/settings.ts';
 import { useColours } from '../design/useColours.ts';
-import { CalloutBoxes, CalloutLines, DRAWING } from './Callouts.tsx';
+import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import { CYLINDRICAL_WORDS } from './quantities.ts';
 
 export interface GearShape {
@@ -12,7 +11,7 @@ export interface GearShape {
   readonly boreMm: number;
 }
 
-const { width: WIDTH, height: HEIGHT, middle: MIDDLE } = DRAWING;
+const MIDDLE = DRAWING.middle;
 const RADIUS = 82;
 
 /** Where each callout stands and what it points at, in radii of the tips: x to the right, y down. */
@@ -40,20 +39,18 @@ export function GearDrawing({ shape: { cut, tipMm, boreMm }, values, advised, on
   const callouts = CALLOUTS.map(({ at: [x, y], ...box }) => ({ ...box, to: { x: MIDDLE.x + x * RADIUS, y: MIDDLE.y + y * RADIUS } }));
   const points = gearOutline(cut).map(([x, y]) => `${(MIDDLE.x + x * scale).toFixed(2)},${(MIDDLE.y - y * scale).toFixed(2)}`);
   return (
-    <View
-      className="self-center"
-      style={{ width: WIDTH, height: HEIGHT }}
-      role="group"
-      aria-label={`Drawing of the gear, ${cut.teeth} teeth, ${formatLength(tipMm, unit)} over the tips`}
+    <CalloutDrawing
+      label={`Drawing of the gear, ${cut.teeth} teeth, ${formatLength(tipMm, unit)} over the tips`}
+      callouts={callouts}
+      values={values}
+      words={CYLINDRICAL_WORDS}
+      advised={advised}
+      onPick={onPick}
     >
-      <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={{ position: 'absolute' }} aria-hidden>
-        <Polygon points={points.join(' ')} fill={colours.surface} stroke={colours.ink} strokeWidth={1.5} strokeLinejoin="round" />
-        <Circle cx={MIDDLE.x} cy={MIDDLE.y} r={(boreMm / 2) * scale} fill={colours.paper} stroke={colours.ink} strokeWidth={1.5} />
-        <Line x1={MIDDLE.x - 100} y1={MIDDLE.y} x2={MIDDLE.x + 100} y2={MIDDLE.y} stroke={colours.soft} strokeDasharray="14 4 3 4" />
-        <Line x1={MIDDLE.x} y1={MIDDLE.y - 88} x2={MIDDLE.x} y2={MIDDLE.y + 94} stroke={colours.soft} strokeDasharray="14 4 3 4" />
-        <CalloutLines callouts={callouts} advised={advised} />
-      </Svg>
-      <CalloutBoxes callouts={callouts} values={values} words={CYLINDRICAL_WORDS} advised={advised} onPick={onPick} />
-    </View>
+      <Polygon points={points.join(' ')} fill={colours.surface} stroke={colours.ink} strokeWidth={1.5} strokeLinejoin="round" />
+      <Circle cx={MIDDLE.x} cy={MIDDLE.y} r={(boreMm / 2) * scale} fill={colours.paper} stroke={colours.ink} strokeWidth={1.5} />
+      <Line x1={MIDDLE.x - 100} y1={MIDDLE.y} x2={MIDDLE.x + 100} y2={MIDDLE.y} stroke={colours.soft} strokeDasharray="14 4 3 4" />
+      <Line x1={MIDDLE.x} y1={MIDDLE.y - 88} x2={MIDDLE.x} y2={MIDDLE.y + 94} stroke={colours.soft} strokeDasharray="14 4 3 4" />
+    </CalloutDrawing>
   );
 }

@@ -1,7 +1,6 @@
 import type { GearCard, GearState, WormQuantity } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { lengthUnit } from '../data/settings.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -11,6 +10,7 @@ import type { JobView } from '../job/JobView.ts';
 import { CandidateList } from './CandidateList.tsx';
 import { candidateKey } from './candidateKey.ts';
 import { wormLine } from './candidateLine.ts';
+import { MoreReadings } from './MoreReadings.tsx';
 import { Contradiction, NextReading, tellsApart } from './NextReading.tsx';
 import { WORM_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
@@ -49,17 +49,7 @@ export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
           onClose={() => setQuantity(null)}
         />
       ) : null}
-      <View className="flex-row gap-2">
-        {(['leadAngleDeg', 'centreDistanceMm'] as const).map((each) => (
-          <Button
-            key={each}
-            className="flex-1"
-            label={WORM_WORDS[each].short}
-            detail={values[each] ?? 'measure'}
-            onPress={() => setQuantity(each)}
-          />
-        ))}
-      </View>
+      <MoreReadings quantities={['leadAngleDeg', 'centreDistanceMm']} values={values} words={WORM_WORDS} onPick={setQuantity} />
       <Segments
         label="Hand of the thread"
         options={[

@@ -1,9 +1,8 @@
 import { formatLength, type WormQuantity } from '@patient-badger/core';
-import { View } from 'react-native';
-import Svg, { Line, Path, Polygon, Rect } from 'react-native-svg';
+import { Line, Path, Polygon, Rect } from 'react-native-svg';
 import { lengthUnit } from '../data/settings.ts';
 import { useColours } from '../design/useColours.ts';
-import { CalloutBoxes, CalloutLines, DRAWING } from './Callouts.tsx';
+import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import { WORM_WORDS } from './quantities.ts';
 import { wormOutline } from './wormOutline.ts';
 
@@ -17,7 +16,7 @@ export interface WormShape {
   readonly hand: 'right' | 'left';
 }
 
-const { width: WIDTH, height: HEIGHT, middle: MIDDLE } = DRAWING;
+const MIDDLE = DRAWING.middle;
 const MOST_TALL = 118;
 const MOST_WIDE = 150;
 
@@ -47,36 +46,34 @@ export function WormDrawing({ shape, values, advised, onPick }: Props) {
   const bore = (shape.boreMm / 2) * scale;
   const callouts = CALLOUTS.map(({ at: [x, y], ...box }) => ({ ...box, to: { x: MIDDLE.x + x * half.x, y: MIDDLE.y + y * half.y } }));
   return (
-    <View
-      className="self-center"
-      style={{ width: WIDTH, height: HEIGHT }}
-      role="group"
-      aria-label={`Drawing of the worm, ${formatLength(shape.tipMm, unit)} over the tips`}
+    <CalloutDrawing
+      label={`Drawing of the worm, ${formatLength(shape.tipMm, unit)} over the tips`}
+      callouts={callouts}
+      values={values}
+      words={WORM_WORDS}
+      advised={advised}
+      onPick={onPick}
     >
-      <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={{ position: 'absolute' }} aria-hidden>
-        <Line x1={10} y1={MIDDLE.y} x2={WIDTH - 10} y2={MIDDLE.y} stroke={colours.soft} strokeWidth={1} strokeDasharray="14 4 3 4" />
-        <Polygon
-          points={wormOutline(shape, scale, MIDDLE)}
-          fill={colours.surface}
-          stroke={colours.ink}
-          strokeWidth={2}
-          strokeLinejoin="round"
-        />
-        <Path d={threadLines(shape, scale, half)} stroke={colours.ink} strokeWidth={1.2} fill="none" />
-        <Rect
-          x={MIDDLE.x - half.x}
-          y={MIDDLE.y - bore}
-          width={2 * half.x}
-          height={2 * bore}
-          fill="none"
-          stroke={colours.soft}
-          strokeWidth={1.5}
-          strokeDasharray="6 4"
-        />
-        <CalloutLines callouts={callouts} advised={advised} />
-      </Svg>
-      <CalloutBoxes callouts={callouts} values={values} words={WORM_WORDS} advised={advised} onPick={onPick} />
-    </View>
+      <Line x1={10} y1={MIDDLE.y} x2={DRAWING.width - 10} y2={MIDDLE.y} stroke={colours.soft} strokeWidth={1} strokeDasharray="14 4 3 4" />
+      <Polygon
+        points={wormOutline(shape, scale, MIDDLE)}
+        fill={colours.surface}
+        stroke={colours.ink}
+        strokeWidth={2}
+        strokeLinejoin="round"
+      />
+      <Path d={threadLines(shape, scale, half)} stroke={colours.ink} strokeWidth={1.2} fill="none" />
+      <Rect
+        x={MIDDLE.x - half.x}
+        y={MIDDLE.y - bore}
+        width={2 * half.x}
+        height={2 * bore}
+        fill="none"
+        stroke={colours.soft}
+        strokeWidth={1.5}
+        strokeDasharray="6 4"
+      />
+    </CalloutDrawing>
   );
 }
 

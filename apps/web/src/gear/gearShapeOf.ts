@@ -1,4 +1,4 @@
-import { combine, cutOf, profileOf, type Candidate, type CylindricalQuantity, type GearState } from '@patient-badger/core';
+import { combined, cutOf, profileOf, type Candidate, type CylindricalQuantity, type GearState } from '@patient-badger/core';
 import type { GearShape } from './GearDrawing.tsx';
 
 /** Drawn while nothing is known. */
@@ -6,10 +6,7 @@ const COMMON = { teeth: 20, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift
 
 /** What to draw: the candidate where there is one, else a common gear with what has been read put in. */
 export function gearShapeOf(candidate: Candidate | undefined, gear: GearState): GearShape {
-  const read = (quantity: CylindricalQuantity) => {
-    const list = gear.readings[quantity];
-    return list?.length ? combine(list.map(({ reading }) => reading)).value : undefined;
-  };
+  const read = (quantity: CylindricalQuantity) => combined(gear.readings[quantity])?.value;
   const teeth = candidate?.teeth ?? read('teeth') ?? COMMON.teeth;
   const normalModuleMm = candidate?.normalModuleMm ?? (read('tipDiameterMm') ?? teeth + 2) / (teeth + 2);
   const cut = cutOf({ ...COMMON, ...candidate, teeth, normalModuleMm, addendumCoefficient: 1, dedendumCoefficient: 1.25 });

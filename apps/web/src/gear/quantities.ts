@@ -112,4 +112,5 @@ export const CYLINDRICAL_WORDS: Readonly<Record<CylindricalQuantity, QuantityWor
 };
 
 /** Words for any dimension that the log may hold. */
-export const gearWords = (quantity: GearQuantity): QuantityWords => ({ ...CYLINDRICAL_WORDS, ...WORM_WORDS })[quantity];
+export const gearWords = (quantity: GearQuantity): QuantityWords => ALL_WORDS[quantity];
+const ALL_WORDS: Readonly<Record<GearQuantity, QuantityWords>> = { ...CYLINDRICAL_WORDS, ...WORM_WORDS };

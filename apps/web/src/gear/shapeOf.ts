@@ -1,12 +1,9 @@
-import { combine, type GearState, type WormCandidate, type WormQuantity } from '@patient-badger/core';
+import { combined, type GearState, type WormCandidate, type WormQuantity } from '@patient-badger/core';
 import type { WormShape } from './WormDrawing.tsx';
 
 /** What to draw: the candidate where there is one, else a common worm, with what has been read put in. */
 export function shapeOf(candidate: WormCandidate | undefined, gear: GearState): WormShape {
-  const read = (quantity: WormQuantity) => {
-    const list = gear.readings[quantity];
-    return list?.length ? combine(list.map(({ reading }) => reading)).value : undefined;
-  };
+  const read = (quantity: WormQuantity) => combined(gear.readings[quantity])?.value;
   const tip = candidate?.predicted.tipDiameterMm ?? read('tipDiameterMm') ?? 20;
   const pitch = candidate?.predicted.axialPitchMm ?? 3.14;
   const root = candidate?.predicted.rootDiameterMm ?? Math.min(read('rootDiameterMm') ?? tip - 4.5, tip * 0.9);

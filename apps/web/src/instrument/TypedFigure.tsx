@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
 import { unitText } from './readingText.ts';
 
 interface Props {
@@ -15,7 +16,7 @@ interface Props {
 /** A figure read by eye and typed in; what it stands for shows while it is typed. */
 export function TypedFigure({ quantity, unit, resultOf, onTake }: Props) {
   const [typed, setTyped] = useState('');
-  const value = Number(typed.replace(',', '.'));
+  const value = typedNumber(typed);
   const given = typed.trim() !== '';
   const usable = given && Number.isFinite(value) && value >= 0;
   return (

@@ -9,6 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../design/Screen.tsx';
 import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
 import { nearestComplaint } from '../families/search.ts';
 
 /** What the owner says, and what is known of the machine that makes some faults more likely. */
@@ -148,7 +149,7 @@ function Question({ question: { fact, ask, kind, choices }, facts, onChange }: Q
 
 function NumberQuestion({ ask, value, put }: { ask: string; value: number | undefined; put: (next: number | undefined) => void }) {
   const [text, setText] = useState(value === undefined ? '' : String(value));
-  const read = Number(text.replace(',', '.'));
+  const read = typedNumber(text);
   const wrong = text.trim() !== '' && !(Number.isFinite(read) && read >= 0);
   return (
     <Field
@@ -158,7 +159,7 @@ function NumberQuestion({ ask, value, put }: { ask: string; value: number | unde
       problem={wrong ? 'Give a number, or leave it empty.' : undefined}
       onChangeText={(next) => {
         setText(next);
-        const number = Number(next.replace(',', '.'));
+        const number = typedNumber(next);
         put(next.trim() === '' || !Number.isFinite(number) || number < 0 ? undefined : number);
       }}
     />

@@ -2,7 +2,6 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { machineDraft, type MachineDraft } from '@patient-badger/contract';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import { View } from 'react-native';
 import type { z } from 'zod';
 import { recordMachine } from '../data/outbox.ts';
 import { useFamilies, useModels } from '../data/families.ts';
@@ -10,6 +9,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { ModelChoice } from '../families/ModelChoice.tsx';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
 
 const form = machineDraft.omit({ id: true });
@@ -78,18 +78,12 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
       {ofFamily.length === 0 ? null : (
         <Card>
           <Text look="head">Model, if it is one of these</Text>
-          <View role="radiogroup" aria-label="Model" className="gap-2">
-            {ofFamily.map(({ id, maker, code, note }) => (
-              <Button
-                key={id}
-                label={`${maker} ${code}`}
-                detail={note ?? undefined}
-                look={modelId === id ? 'chosen' : 'plain'}
-                checked={modelId === id}
-                onPress={() => setValue('modelId', modelId === id ? null : id)}
-              />
-            ))}
-          </View>
+          <ModelChoice
+            models={ofFamily}
+            chosen={modelId}
+            detailOf={({ note }) => note ?? undefined}
+            onChoose={(id) => setValue('modelId', id)}
+          />
         </Card>
       )}
       {problem ? <Text look="danger">{problem}</Text> : null}

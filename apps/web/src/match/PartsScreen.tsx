@@ -18,7 +18,22 @@ import { attributeWords } from './attributeWords.ts';
 import { PartCard } from './PartCard.tsx';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
-export const PartsScreen = () => <GearFrame stage="match">{(view, card) => <Matching view={view} card={card} />}</GearFrame>;
+export const PartsScreen = () => (
+  <GearFrame stage="match">
+    {(view, card) => (findsParts(view.pack, card.id) ? <Matching view={view} card={card} /> : <NoSearchYet view={view} card={card} />)}
+  </GearFrame>
+);
+
+function NoSearchYet({ view: { job }, card }: { view: JobView; card: GearCard }) {
+  const router = useRouter();
+  return (
+    <Card tone="sunken">
+      <Text look="head">No search for this gear yet</Text>
+      <Text>The app can match worms so far. Write down what you measured and the part you will fit.</Text>
+      <Button look="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+    </Card>
+  );
+}
 
 function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const { job, state, machine } = view;
@@ -29,15 +44,6 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const candidates = found.data?.candidates ?? [];
   const candidate = candidates.find((each) => candidateKey(each) === pick) ?? candidates[0];
   const wanted = candidate && gear ? wantedWorm(candidate, gear, card) : null;
-  if (!findsParts(view.pack, card.id)) {
-    return (
-      <Card tone="sunken">
-        <Text look="head">No search for this gear yet</Text>
-        <Text>The app can match worms so far. Write down what you measured and the part you will fit.</Text>
-        <Button look="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
-      </Card>
-    );
-  }
   if (!wanted) {
     return (
       <Card tone="sunken">

@@ -5,8 +5,10 @@ import {
   packModel,
   resultOfFigure,
   resultOfTurns,
+  slides,
   soundMovement,
   stepsToReach,
+  trueValue,
   type InstrumentReading,
   type KinematicLook,
   type Look,
@@ -120,10 +122,7 @@ type Told<L> = Omit<InstrumentProps, 'look'> & { readonly look: L };
 
 function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook> & { figure: NonNullable<TableLook['figure']> }) {
   const name = (value: number) => resultName(pack, look.id, resultOfFigure(look, value));
-  const take = (reading: InstrumentReading) => {
-    const value = reading.value - (reading.atRest ?? 0);
-    void say(resultOfFigure(look, value), reading);
-  };
+  const take = (reading: InstrumentReading) => void say(resultOfFigure(look, trueValue(reading)), reading);
   return (
     <>
       {figure.instrument && onBench ? (
@@ -131,7 +130,7 @@ function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook>
           jobId={jobId}
           look={look.id}
           kind={figure.instrument}
-          resultOf={(reading) => name(reading.value - (reading.atRest ?? 0))}
+          resultOf={(reading) => name(trueValue(reading))}
           onTake={take}
         />
       ) : null}
@@ -142,14 +141,13 @@ function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook>
 }
 
 function CountedLook({ jobId, pack, look, kind, say }: Told<KinematicLook> & { kind: NonNullable<KinematicLook['instrument']> }) {
-  const slides = pack.driveline.bodies.find(({ id }) => id === look.watch)?.kind === 'slider';
   return (
     <>
       <InstrumentCard
         jobId={jobId}
         look={look.id}
         kind={kind}
-        sound={figureText(Math.abs(soundMovement(pack, look)), slides ? 'mm' : 'turns')}
+        sound={figureText(Math.abs(soundMovement(pack, look)), slides(pack.driveline, look.watch) ? 'mm' : 'turns')}
         resultOf={(reading) => resultName(pack, look.id, resultOfTurns(pack, look, reading))}
         onTake={(reading) => void say(resultOfTurns(pack, look, reading), reading)}
       />

@@ -1,4 +1,4 @@
-import { stepsToReach, type LookAdvice, type Pack } from '@patient-badger/core';
+import { advisedLooks, stepsToReach, type LookAdvice, type Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -13,7 +13,7 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
   const router = useRouter();
   const suspects = trace.suspects.filter(({ at }) => at === place);
   const looks = pack.looks.filter(({ at }) => at === place);
-  const advised = [...(trace.next ? [trace.next] : []), ...trace.alternatives];
+  const advised = advisedLooks(trace);
   return (
     <Card tone="sunken" className="mb-2">
       {suspects.map(({ fault, name, probability }) => (

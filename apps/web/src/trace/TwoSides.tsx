@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
+import { placeName } from '../driveline/placeName.ts';
 
 interface Props {
   readonly pack: Pack;
@@ -29,8 +30,8 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
     <View className="gap-3">
       <View className="flex-row gap-3">
         {sides.map((side, i) => (
-          <View key={side} role="radiogroup" aria-label={nameOf(pack, side)} className="min-w-0 flex-1 gap-2">
-            <Text look="strong">{nameOf(pack, side)}</Text>
+          <View key={side} role="radiogroup" aria-label={placeName(pack, side)} className="min-w-0 flex-1 gap-2">
+            <Text look="strong">{placeName(pack, side)}</Text>
             {choices[i]?.map(({ result, name }) => (
               <Button
                 key={result}
@@ -57,5 +58,3 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
     </View>
   );
 }
-
-const nameOf = (pack: Pack, id: string) => pack.driveline.bodies.find((body) => body.id === id)?.name ?? id;

@@ -1,4 +1,5 @@
-import { inputToSee, type KinematicLook, type Pack } from '@patient-badger/core';
+import { inputToSee, slides, type KinematicLook, type Pack } from '@patient-badger/core';
+import { placeName } from '../driveline/placeName.ts';
 
 /**
  * How far one must drive before a sound chain shows it, in words: a slow gear is not a dead gear.
@@ -6,12 +7,11 @@ import { inputToSee, type KinematicLook, type Pack } from '@patient-badger/core'
  */
 export function seeText(pack: Pack, look: KinematicLook): string {
   const needed = inputToSee(pack, look);
-  const name = (id: string) => (pack.driveline.bodies.find((body) => body.id === id)?.name ?? id).toLowerCase();
+  const name = (id: string) => placeName(pack, id).toLowerCase();
   if (needed === undefined) return `On a sound chain nothing moves at the ${name(look.watch)} here.`;
-  const slides = pack.driveline.bodies.find(({ id }) => id === look.watch)?.kind === 'slider';
   const amount = look.drive.turns === undefined ? (mm: number) => `${Number(mm.toFixed(1))} mm` : turnsText;
   const given = Math.abs(look.drive.turns ?? look.drive.travelMm ?? 0);
-  return `On a sound chain ${slides ? '2 mm' : '20°'} show at the ${name(look.watch)} after ${amount(needed)} of the ${name(look.drive.body)}; you give it ${amount(given)}.`;
+  return `On a sound chain ${slides(pack.driveline, look.watch) ? '2 mm' : '20°'} show at the ${name(look.watch)} after ${amount(needed)} of the ${name(look.drive.body)}; you give it ${amount(given)}.`;
 }
 
 /** Less than a turn is said in degrees. */

@@ -1,4 +1,4 @@
-import type { ClosingStep, LooseItem, Step } from './step.ts';
+import { stepsNamed, type ClosingStep, type LooseItem, type Step } from './step.ts';
 
 export const LOOSE_NOTES = ['missingBefore', 'broken', 'lost', 'replaced'] as const;
 /** What was noted of a loose part besides its coming off and going back. */
@@ -40,33 +40,31 @@ export function ledgerOf(
 ): readonly LedgerLine[] {
   const passedOver = new Set(skipped.map(({ step }) => step));
   const shut = new Set([...closed, ...closing.filter(({ id }) => closed.includes(id)).flatMap(({ closes }) => closes)]);
-  return opened
-    .filter((id) => !passedOver.has(id))
-    .flatMap((id) => steps.filter((step) => step.id === id))
-    .flatMap((step) =>
-      step.loose.map((item) => {
-        const noted = (what: LooseNote) =>
-          notes
-            .filter((each) => each.step === step.id && each.item === item.id && each.what === what)
-            .reduce((sum, { count }) => sum + count, 0);
-        const [missingBefore, broken, lost, replaced] = [noted('missingBefore'), noted('broken'), noted('lost'), noted('replaced')];
-        const there = Math.max(0, item.count - missingBefore - broken - lost + replaced);
-        const kept = short.filter((each) => each.step === step.id && each.item === item.id).reduce((sum, { count }) => sum + count, 0);
-        const back = shut.has(step.id) ? Math.max(0, there - kept) : 0;
-        return {
-          step: step.id,
-          stepName: step.name,
-          item,
-          missingBefore,
-          broken,
-          lost,
-          replaced,
-          back,
-          onTray: there - back,
-          wanting: Math.max(0, broken + lost - replaced),
-        };
-      }),
-    );
+  const done = opened.filter((id) => !passedOver.has(id));
+  return stepsNamed(steps, done).flatMap((step) =>
+    step.loose.map((item) => {
+      const noted = (what: LooseNote) =>
+        notes
+          .filter((each) => each.step === step.id && each.item === item.id && each.what === what)
+          .reduce((sum, { count }) => sum + count, 0);
+      const [missingBefore, broken, lost, replaced] = [noted('missingBefore'), noted('broken'), noted('lost'), noted('replaced')];
+      const there = Math.max(0, item.count - missingBefore - broken - lost + replaced);
+      const kept = short.filter((each) => each.step === step.id && each.item === item.id).reduce((sum, { count }) => sum + count, 0);
+      const back = shut.has(step.id) ? Math.max(0, there - kept) : 0;
+      return {
+        step: step.id,
+        stepName: step.name,
+        item,
+        missingBefore,
+        broken,
+        lost,
+        replaced,
+        back,
+        onTray: there - back,
+        wanting: Math.max(0, broken + lost - replaced),
+      };
+    }),
+  );
 }
 
 /** Lines that keep the ledger from balancing: something lies on the bench, or a place stays empty that was filled before. */

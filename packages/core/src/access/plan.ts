@@ -1,5 +1,4 @@
-import type { ClosingStep, Step, WhileOpen } from './step.ts';
-import { longest } from './step.ts';
+import { longest, stepsNamed, type ClosingStep, type Step, type WhileOpen } from './step.ts';
 import { openingTo, stepsThatFree } from './opening.ts';
 import { wayBack } from './wayBack.ts';
 
@@ -38,7 +37,7 @@ export function accessPlan(family: Family, aim: Aim, opened: readonly string[], 
   const blocked = new Set(stuck);
   const opening = openingTo(family, aim.places ?? [], done, blocked, aim.steps);
   if (!opening) return null;
-  const steps = opening.steps.flatMap((id) => family.steps.filter((step) => step.id === id));
+  const steps = stepsNamed(family.steps, opening.steps);
   const after = [...opened, ...steps.map(({ id }) => id)];
   const sum = (list: readonly number[]) => list.reduce((total, each) => total + each, 0);
   return {

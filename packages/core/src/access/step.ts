@@ -102,5 +102,9 @@ export type ClosingStep = z.infer<typeof closingStep>;
 export type WhileOpen = z.infer<typeof whileOpen>;
 export type Tighten = z.infer<typeof tighten>;
 
+/** The steps of these ids, in the order of the ids. */
+export const stepsNamed = (steps: readonly Step[], ids: readonly string[]): readonly Step[] =>
+  ids.flatMap((id) => steps.filter((each) => each.id === id));
+
 /** The longest a step should take, stuck screws and all, in minutes. */
 export const longest = ({ minutes: usual, atWorst }: Pick<Step, 'minutes' | 'atWorst'>): number => atWorst ?? 1.5 * usual;

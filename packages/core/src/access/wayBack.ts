@@ -1,4 +1,4 @@
-import type { ClosingStep, Step } from './step.ts';
+import { stepsNamed, type ClosingStep, type Step } from './step.ts';
 
 /** What of a family the way back is made from. */
 interface Family {
@@ -19,10 +19,8 @@ export function wayBack({ steps, closing }: Family, opened: readonly string[]): 
     .filter(({ closes }) => closes.some((id) => place.has(id)))
     .map((piece) => ({ piece, first: Math.min(...piece.closes.map((id) => place.get(id) ?? Infinity)) }));
   const covered = new Set(putBack.flatMap(({ piece }) => piece.closes));
-  const plain = opened
-    .filter((id) => !covered.has(id))
-    .flatMap((id) => steps.filter((step) => step.id === id))
-    .map((step) => ({ piece: asItCameOff(step), first: place.get(step.id) ?? 0 }));
+  const uncovered = opened.filter((id) => !covered.has(id));
+  const plain = stepsNamed(steps, uncovered).map((step) => ({ piece: asItCameOff(step), first: place.get(step.id) ?? 0 }));
   const order = [...putBack, ...plain].sort((p, q) => q.first - p.first).map(({ piece }) => piece);
   return withCloseOnly(closing, order, place);
 }

@@ -80,3 +80,7 @@ export type FaultMode = z.infer<typeof faultMode>;
 export type MotionState = z.infer<typeof motionState>;
 export type MotionInput = z.infer<typeof motionInput>;
 export type MotionOutput = z.infer<typeof motionOutput>;
+
+/** Whether a body slides and does not turn. */
+export const slides = ({ bodies }: Pick<Driveline, 'bodies'>, id: string): boolean =>
+  bodies.find((each) => each.id === id)?.kind === 'slider';

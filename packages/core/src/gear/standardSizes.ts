@@ -1,3 +1,5 @@
+import { MM_PER_INCH } from '../quantity/length.ts';
+
 /** Modules of ISO 54:1996 (both series) with the fine pitches of DIN 780-2, in mm. */
 export const STANDARD_MODULES = [
   0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95, 1, 1.125, 1.25, 1.375, 1.5, 1.75, 2, 2.25, 2.5,
@@ -26,7 +28,7 @@ export function standardSizes(systems: readonly GearSystem[]): readonly Standard
     for (const size of STANDARD_MODULES) list.push({ system: 'module', size, moduleMm: size });
   }
   if (systems.includes('diametralPitch')) {
-    for (const size of DIAMETRAL_PITCHES) list.push({ system: 'diametralPitch', size, moduleMm: 25.4 / size });
+    for (const size of DIAMETRAL_PITCHES) list.push({ system: 'diametralPitch', size, moduleMm: MM_PER_INCH / size });
   }
   return list;
 }

@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { faultMode, type MotionOutput } from '../driveline/schema.ts';
+import { faultMode, slides, type MotionOutput } from '../driveline/schema.ts';
 import { jointFaults, type Hypothesis } from '../trace/hypotheses.ts';
 import { lookMotion, soundMovement } from '../trace/lookMotion.ts';
 import type { InstrumentKind, KinematicLook, Look, Pack, TableLook } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
+import { gearPhoto, type GearPhoto } from './gearPhoto.ts';
 import type { InstrumentReading } from './reading.ts';
 
 /** What a made-up machine really has, known to nobody but the stand-ins for the instruments. */
@@ -39,6 +40,9 @@ interface Manners {
   readonly lost: number;
 }
 
+/** What the camera shows where the made-up machine says nothing of its gear. */
+const SOUND_GEAR = { teeth: 20, missing: [] };
+
 /** How the devices behave (judgement, after the data sheets of such things). */
 const MANNERS: Readonly<Record<InstrumentKind, Manners>> = {
   drillBench: { noise: 0.004, offset: 0.35, lost: 0.1 },
@@ -61,6 +65,12 @@ export function standInDimension(question: StandInQuestion, trueMm: number): Ins
   return shown(question, trueMm, 'mm');
 }
 
+/** What the camera shows of this machine's gear; null where the connection is lost. */
+export function standInPhoto(question: StandInQuestion): GearPhoto | null {
+  if (question.moment() < MANNERS[question.kind].lost) return null;
+  return gearPhoto({ ...(question.truth.photo ?? SOUND_GEAR), random: question.machine });
+}
+
 /** The drill bench drives one end, stops where it will not turn, and counts what comes out. */
 function countTurns(question: StandInQuestion, look: KinematicLook): InstrumentReading {
   const { pack, machine } = question;
@@ -69,9 +79,8 @@ function countTurns(question: StandInQuestion, look: KinematicLook): InstrumentR
   const stalled = moved.bodies[look.drive.body]?.state === 'locked';
   const slow = 0.25 + 0.4 * machine();
   const of = (body: string) => (stalled ? 0 : movementOf(moved.bodies[body], soundMovement(pack, look, body), slow));
-  const slides = pack.driveline.bodies.find(({ id }) => id === look.watch)?.kind === 'slider';
   return {
-    ...shown(question, of(look.watch), slides ? 'mm' : 'turns'),
+    ...shown(question, of(look.watch), slides(pack.driveline, look.watch) ? 'mm' : 'turns'),
     ...(look.beside === undefined ? {} : { beside: round(of(look.beside)) }),
     putIn: stalled ? 0 : wanted,
   };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
+import { combine } from '../quantity/measured.ts';
 import type { Entry, EntryPayload } from './entry.ts';
 import { foldJob } from './fold.ts';
-import { combine } from './readings.ts';
 import { wormQuestion } from './wormReadings.ts';
 
 const JOB = '0197a000-0000-7000-8000-000000000001';

@@ -1,16 +1,5 @@
-import type { Measured } from '../quantity/measured.ts';
+import { combine, type Measured } from '../quantity/measured.ts';
 import type { DimensionReading } from './fold.ts';
-
-/**
- * Repeated readings of one dimension → one, weighted by 1/±² as independent readings are.
- * @example two readings of 18.02 and 18.06, ± 0.03 each → 18.04 ± 0.021
- */
-export function combine(readings: readonly Measured[]): Measured {
-  const weights = readings.map(({ plusMinus }) => 1 / Math.max(plusMinus, 1e-6) ** 2);
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  const value = readings.reduce((sum, each, i) => sum + each.value * (weights[i] ?? 0), 0) / total;
-  return { value, plusMinus: 1 / Math.sqrt(total) };
-}
 
 /** All readings of a dimension as one; undefined while there is none. */
 export const combined = (list: readonly DimensionReading[] | undefined): Measured | undefined =>

@@ -1,5 +1,6 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { normalWithin } from '../inference/normal.ts';
+import { MM_PER_INCH } from '../quantity/length.ts';
 import { FINEST, type Measured } from '../quantity/measured.ts';
 import { RULES, type Rule } from './rules.ts';
 import type { AttributeFit, AttributeName, GearAttributes, MatchFit, MatchFitInput } from './schema.ts';
@@ -47,7 +48,7 @@ const ATTRIBUTE_ORDER: readonly AttributeName[] = [...(Object.keys(RULES) as Att
 function inOnePitch(gear: GearAttributes): GearAttributes {
   if (gear.diametralPitch === undefined) return gear;
   const { diametralPitch, ...rest } = gear;
-  const moduleMm = 25.4 / diametralPitch;
+  const moduleMm = MM_PER_INCH / diametralPitch;
   return gear.type === 'worm' ? { axialModuleMm: moduleMm, ...rest } : { normalModuleMm: moduleMm, ...rest };
 }
 

@@ -2,7 +2,8 @@
 export const LENGTH_UNITS = ['mm', 'inch', 'thou'] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
-const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, inch: 25.4, thou: 0.0254 };
+export const MM_PER_INCH = 25.4;
+const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, inch: MM_PER_INCH, thou: MM_PER_INCH / 1000 };
 const DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 2, inch: 4, thou: 1 };
 
 /**

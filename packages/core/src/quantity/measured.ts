@@ -20,5 +20,16 @@ export const INSTRUMENTS = {
 } as const;
 export type InstrumentId = keyof typeof INSTRUMENTS;
 
+/**
+ * Independent readings of one thing → one, weighted by 1/±² (none finer than `finest`).
+ * @example two readings of 18.02 and 18.06, ± 0.03 each → 18.04 ± 0.021
+ */
+export function combine(readings: readonly Measured[], finest = 1e-6): Measured {
+  const weights = readings.map(({ plusMinus }) => 1 / Math.max(plusMinus, finest) ** 2);
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const value = readings.reduce((sum, each, i) => sum + each.value * (weights[i] ?? 0), 0) / total;
+  return { value, plusMinus: 1 / Math.sqrt(total) };
+}
+
 /** Smallest standard deviation the sums use: nobody's reading is perfect. In mm or degrees. */
 export const FINEST = 0.002;

@@ -160,8 +160,9 @@ function follower(flat: Flat, confidence: number) {
   const known = new Map<string, number>();
   const after = (look: number, belief: Float64Array, seen: string, reached: number, weight: number): number => {
     const each = flat.looks[look] as FlatLook;
-    const opened = reached | wayFrom(flat, each, reached).way;
-    let minutes = minutesOf(flat, each, reached);
+    const opening = wayFrom(flat, each, reached);
+    const opened = reached | opening.way;
+    let minutes = each.minutes + opening.minutes;
     each.rows.forEach((row, result) => {
       const next = new Float64Array(belief.length);
       let p = 0;

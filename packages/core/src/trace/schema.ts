@@ -54,3 +54,6 @@ export const traceOutput = z.object({
   factShifts: z.array(z.object({ fault: z.string(), factor: z.number(), why: z.string() })),
 });
 export type TraceOutput = z.infer<typeof traceOutput>;
+
+/** Every look that is advised, the next one first. */
+export const advisedLooks = ({ next, alternatives }: TraceOutput): readonly LookAdvice[] => [...(next ? [next] : []), ...alternatives];

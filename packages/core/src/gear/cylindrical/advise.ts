@@ -1,43 +1,20 @@
 import { INSTRUMENTS } from '../../quantity/measured.ts';
 import type { NextMeasurement } from '../identifySchema.ts';
-import { readingInformation } from '../readingInformation.ts';
+import { bestReading, type PossibleReading } from '../bestReading.ts';
 import { cutOfHypothesis } from './evidence.ts';
 import type { Ranked } from './identify.ts';
 import type { IdentifyInput } from './identifySchema.ts';
 import { profileOf } from './profile.ts';
 import { spanOver, usualSpanTeeth } from './span.ts';
 
-interface Measure {
-  readonly quantity: string;
-  readonly minutes: number;
-  readonly how: string;
-  /** Mean and standard deviation of the reading, were the candidate true. */
-  readonly expect: (ranked: Ranked) => readonly [number, number];
-}
+type Measure = PossibleReading<Ranked>;
 
 const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
-/** Below this no reading is worth getting the caliper out. */
-const LEAST_BITS = 0.02;
 
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function adviseCylindrical(ranked: readonly Ranked[], noneOfThese: number, input: IdentifyInput): NextMeasurement {
   const likely = ranked.filter(({ probability }) => probability > 1e-4).slice(0, 60);
-  const rated = measuresLeft(likely, input).map((measure) => ({
-    ...measure,
-    bits: readingInformation(
-      likely.map((each) => {
-        const [mean, sd] = measure.expect(each);
-        return { probability: each.probability, mean, sd };
-      }),
-      noneOfThese,
-    ),
-  }));
-  const best = rated.reduce<(typeof rated)[number] | null>(
-    (top, each) => (!top || each.bits / each.minutes > top.bits / top.minutes ? each : top),
-    null,
-  );
-  if (!best || best.bits < LEAST_BITS) return null;
-  return { quantity: best.quantity, expectedBits: best.bits, minutes: best.minutes, how: best.how };
+  return bestReading(measuresLeft(likely, input), likely, noneOfThese);
 }
 
 function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurements, wear }: IdentifyInput): readonly Measure[] {

@@ -18,6 +18,8 @@ export interface Evidence {
 }
 
 const SHIFT_STEPS = 61;
+/** In modules. */
+const SHIFT_STEP = (SHIFTS.to - SHIFTS.from) / (SHIFT_STEPS - 1);
 const THINNING_STEPS = 9;
 /** Makers cut roots between 1.2 and 1.25 modules deep; centre distances leave room for the mate's shift. Standard deviations in modules. */
 const ROOT_FREEDOM = 0.05;
@@ -50,7 +52,7 @@ export function evidence(hypothesis: Hypothesis, input: IdentifyInput): Evidence
   const thinnings = thicknessRead && wear.maxThinningMm > 0 ? THINNING_STEPS : 1;
   let [sum, shift, shift2, thin] = [0, 0, 0, 0];
   for (let i = 0; i < SHIFT_STEPS; i++) {
-    const x = SHIFTS.from + ((SHIFTS.to - SHIFTS.from) * i) / (SHIFT_STEPS - 1);
+    const x = SHIFTS.from + SHIFT_STEP * i;
     const byDiameters = Math.exp(-0.5 * (x / SHIFTS.sd) ** 2) * diameters(hypothesis, x, input);
     if (byDiameters < 1e-30) continue;
     for (let j = 0; j < thinnings; j++) {
@@ -64,12 +66,11 @@ export function evidence(hypothesis: Hypothesis, input: IdentifyInput): Evidence
   }
   if (sum === 0) return { weight: 0, profileShift: 0, thinningMm: 0, shiftSd: SHIFTS.sd };
   const mean = shift / sum;
-  const step = (SHIFTS.to - SHIFTS.from) / (SHIFT_STEPS - 1);
   return {
-    weight: (sum * step) / (SHIFTS.sd * Math.sqrt(2 * Math.PI)),
+    weight: (sum * SHIFT_STEP) / (SHIFTS.sd * Math.sqrt(2 * Math.PI)),
     profileShift: mean,
     thinningMm: thin / sum,
-    shiftSd: Math.sqrt(Math.max((step / 2) ** 2, shift2 / sum - mean * mean)),
+    shiftSd: Math.sqrt(Math.max((SHIFT_STEP / 2) ** 2, shift2 / sum - mean * mean)),
   };
 }
 
@@ -78,7 +79,7 @@ function diameters({ size: { moduleMm: m }, teeth, helixAngleDeg }: Hypothesis, 
   const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = measurements;
   let p = 1;
   // A grid step of the shift moves the tips by so much: readings sharper than that are blurred to it.
-  const blur = (m * (SHIFTS.to - SHIFTS.from)) / (SHIFT_STEPS - 1) / 2;
+  const blur = (m * SHIFT_STEP) / 2;
   if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), blurred(tip.plusMinus, blur), wear.maxTipLossMm);
   if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), blurred(root.plusMinus, Math.hypot(2 * ROOT_FREEDOM * m, blur)));
   if (centre) {
@@ -94,7 +95,7 @@ function thicknesses(hypothesis: Hypothesis, x: number, thinning: number, stepMm
   const cut = cutOfHypothesis(hypothesis, x, thinning);
   const profile = profileOf(cut);
   // What the grid leaves out is common to all spans: it blurs their level once, and their differences not at all.
-  const blur = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * (SHIFTS.to - SHIFTS.from)) / (SHIFT_STEPS - 1) / 4);
+  const blur = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * SHIFT_STEP) / 4);
   const errors = measurements.spans.map(({ teeth, spanMm }) => ({
     off: spanMm.value - spanOver(teeth, cut, profile),
     sd: blurred(spanMm.plusMinus),

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-
-const MM_PER_INCH = 25.4;
+import { MM_PER_INCH } from '../../quantity/length.ts';
 
 export const shared = {
   normalModuleMm: z.number().positive().optional(),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { measuredLength, type Measured } from '../../quantity/measured.ts';
+import { combine, measuredLength, type Measured } from '../../quantity/measured.ts';
 import { checked } from './dimensions.ts';
 import { overPins, thinningFromPins } from './overPins.ts';
 import { cutOf, POINTED_TIP, profileOf, thicknessAt, type Cut, type Profile } from './profile.ts';
@@ -33,6 +33,8 @@ export type Wear = z.infer<typeof wearOutput>;
 /** Thinning at which a gear is done, in modules, where the maker names none (rule of thumb of small shops: a tenth of the module). */
 const LIMIT_MODULES = 0.1;
 const RULE_OF_THUMB = 'rule of thumb: a tenth of the module';
+/** No thinning is known finer than this, however sharp the readings. */
+const FINEST_THINNING_MM = 1e-4;
 /** From this share of the limit on it is worth watching. */
 const WATCH_SHARE = 0.6;
 
@@ -50,7 +52,7 @@ export function gearWear(input: WearInput): Wear {
   const normalModuleMm = moduleFrom(input.gear, 'gear');
   const cut = cutOf({ ...input.gear, normalModuleMm });
   const profile = checked(cut, profileOf(cut), {}, 'gear');
-  const thinning = combined(readings(input, cut, profile));
+  const thinning = combine(readings(input, cut, profile), FINEST_THINNING_MM);
   const worn = { ...cut, thinningMm: cut.thinningMm + Math.max(0, thinning.value) };
   const tip = input.measured.tipDiameterMm?.value ?? profile.tipDiameterMm;
   const tipThicknessLeftMm = thicknessAt(worn, profileOf(worn), Math.max(tip, profile.baseDiameterMm));
@@ -100,13 +102,6 @@ function pinSlope(pinMm: number, cut: Cut, profile: Profile): number | null {
   const step = 1e-4 * cut.normalModuleMm;
   const [now, thinner] = [overPins(pinMm, cut, profile), overPins(pinMm, { ...cut, thinningMm: cut.thinningMm + step }, profile)];
   return now === null || thinner === null ? null : step / (now - thinner);
-}
-
-/** Readings weighed by the inverse of their variance. */
-function combined(list: readonly Measured[]): Measured {
-  const weights = list.map(({ plusMinus }) => 1 / Math.max(plusMinus, 1e-4) ** 2);
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  return { value: list.reduce((sum, { value }, i) => sum + (value * (weights[i] as number)) / total, 0), plusMinus: Math.sqrt(1 / total) };
 }
 
 interface Judged {

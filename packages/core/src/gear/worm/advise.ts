@@ -1,6 +1,6 @@
 import type { NextMeasurement } from '../identifySchema.ts';
 import { INSTRUMENTS } from '../../quantity/measured.ts';
-import { readingInformation } from '../readingInformation.ts';
+import { bestReading, type PossibleReading } from '../bestReading.ts';
 import { predictWorm } from './predict.ts';
 import { ROOT_FREEDOM, type WormHypothesis, type WormReadings } from './hypothesis.ts';
 
@@ -11,19 +11,12 @@ interface Ranked {
   readonly spreadMm: number;
 }
 
-interface Measure {
-  readonly quantity: string;
-  readonly minutes: number;
-  readonly how: string;
+interface Measure extends PossibleReading<Ranked> {
   readonly done: boolean;
-  /** Mean and standard deviation of the reading, were the hypothesis true. */
-  readonly expect: (ranked: Ranked) => readonly [number, number];
 }
 
 const PITCHES = 4;
 const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
-/** Below this no reading is worth getting the caliper out. */
-const LEAST_BITS = 0.02;
 
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function adviseWorm(
@@ -34,13 +27,7 @@ export function adviseWorm(
 ): NextMeasurement {
   const likely = ranked.filter(({ probability }) => probability > 1e-5);
   const open = measures(readings, starts).filter(({ done }) => !done);
-  const rated = open.map((measure) => ({ ...measure, bits: bitsOf(measure, likely, noneOfThese) }));
-  const best = rated.reduce<(typeof rated)[number] | null>(
-    (top, each) => (!top || each.bits / each.minutes > top.bits / top.minutes ? each : top),
-    null,
-  );
-  if (!best || best.bits < LEAST_BITS) return null;
-  return { quantity: best.quantity, expectedBits: best.bits, minutes: best.minutes, how: best.how };
+  return bestReading(open, likely, noneOfThese);
 }
 
 function measures(readings: WormReadings, starts: number | undefined): readonly Measure[] {
@@ -86,12 +73,3 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
     },
   ];
 }
-
-const bitsOf = ({ expect }: Measure, ranked: readonly Ranked[], noneOfThese: number): number =>
-  readingInformation(
-    ranked.map((each) => {
-      const [mean, sd] = expect(each);
-      return { probability: each.probability, mean, sd };
-    }),
-    noneOfThese,
-  );

@@ -1,0 +1,25 @@
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+
+interface Props<Quantity extends string> {
+  readonly quantities: readonly Quantity[];
+  readonly values: Readonly<Partial<Record<Quantity, string>>>;
+  readonly words: Readonly<Record<Quantity, { readonly short: string }>>;
+  readonly onPick: (quantity: Quantity) => void;
+}
+
+/** What cannot be pointed at in the drawing. */
+export const MoreReadings = <Quantity extends string>({ quantities, values, words, onPick }: Props<Quantity>) => (
+  <View className="flex-row gap-2">
+    {quantities.map((each) => (
+      <Button
+        key={each}
+        className="flex-1"
+        label={words[each].short}
+        detail={values[each] ?? 'measure'}
+        testID={`callout-${each}`}
+        onPress={() => onPick(each)}
+      />
+    ))}
+  </View>
+);

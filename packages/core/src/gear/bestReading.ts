@@ -1,0 +1,34 @@
+import type { NextMeasurement } from './identifySchema.ts';
+import { readingInformation } from './readingInformation.ts';
+
+/** A reading that could be taken next off a gear whose candidates are ranked. */
+export interface PossibleReading<Ranked> {
+  readonly quantity: string;
+  readonly minutes: number;
+  readonly how: string;
+  /** Mean and standard deviation of the reading, were the candidate true. */
+  readonly expect: (ranked: Ranked) => readonly [number, number];
+}
+
+/** Below this no reading is worth getting the caliper out. */
+const LEAST_BITS = 0.02;
+
+/** The reading that tells the candidates apart best for its minutes; null where none is worth taking. */
+export function bestReading<Ranked extends { readonly probability: number }>(
+  readings: readonly PossibleReading<Ranked>[],
+  likely: readonly Ranked[],
+  noneOfThese: number,
+): NextMeasurement {
+  const rated = readings.map(({ quantity, minutes, how, expect }) => {
+    const causes = likely.map((each) => {
+      const [mean, sd] = expect(each);
+      return { probability: each.probability, mean, sd };
+    });
+    return { quantity, expectedBits: readingInformation(causes, noneOfThese), minutes, how };
+  });
+  const best = rated.reduce<(typeof rated)[number] | null>(
+    (top, each) => (!top || each.expectedBits / each.minutes > top.expectedBits / top.minutes ? each : top),
+    null,
+  );
+  return best && best.expectedBits >= LEAST_BITS ? best : null;
+}
