@@ -12,7 +12,8 @@ const node = (displayName, roots, more = {}) => ({
 
 module.exports = {
   projects: [
-    node('core', ['packages']),
+    // Sums over pixels look these up millions of times, and each look-up would leave the test's sandbox.
+    node('core', ['packages'], { sandboxInjectedGlobals: ['Math', 'Float32Array', 'Float64Array', 'Uint8ClampedArray', 'Array'] }),
     node('server', ['apps/server/src']),
     '<rootDir>/apps/web/jest.config.cjs',
     node('browser', ['e2e']),

@@ -22,7 +22,6 @@ export { bodiesOf } from './driveline/transmission.ts';
 
 export { instrumentReading, READING_UNITS, trueValue, type InstrumentReading } from './instrument/reading.ts';
 export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
-export { type GearPhoto } from './instrument/gearPhoto.ts';
 export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
 
 export { openingTo, shortestOpening, stepsThatFree, stepsToReach, type Opening } from './access/opening.ts';
@@ -79,6 +78,20 @@ export { identifyInput, type Candidate, type Identification, type IdentifyInput 
 export { cylindricalInput } from './gear/cylindrical/schema.ts';
 export { wormDimensions, type WormDimensions, type WormDimensionsInput } from './gear/worm/dimensions.ts';
 export { identifyWorm, type WormCandidate, type WormIdentification, type WormIdentifyInput } from './gear/worm/identify.ts';
+
+export { scanTeeth, type ScanProgress } from './scan/scanTeeth.ts';
+export {
+  scanCorrection,
+  scanInput,
+  scanOutput,
+  type Scan,
+  type ScanCorrection,
+  type ScanScale,
+  type ScanInput,
+  type ScanRead,
+  type ScanRefusal,
+} from './scan/schema.ts';
+export { type Picture } from './scan/picture.ts';
 
 export { fit } from './match/fit.ts';
 export {

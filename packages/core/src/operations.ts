@@ -18,6 +18,8 @@ import { wormDimensions, wormDimensionsInput, wormDimensionsOutput } from './gea
 import { identifyWorm, wormIdentifyInput, wormIdentifyOutput } from './gear/worm/identify.ts';
 import { fit } from './match/fit.ts';
 import { matchFitInput, matchFitOutput } from './match/schema.ts';
+import { scanInput, scanOutput } from './scan/schema.ts';
+import { scanTeeth } from './scan/scanTeeth.ts';
 import { checkPack } from './trace/checkPack.ts';
 import { traceNext } from './trace/next.ts';
 import type { Pack } from './trace/pack.ts';
@@ -85,6 +87,9 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
       wormDimensions,
     ),
     operation('gear.worm.identify', 'Which standard worm was this', wormIdentifyInput, wormIdentifyOutput, identifyWorm),
+    operation('scan.teeth', 'Teeth counted on a photo: how many, which are missing, how big', scanInput, scanOutput, (input) =>
+      scanTeeth(input),
+    ),
     operation('match.fit', 'Does this part fit, attribute by attribute', matchFitInput, matchFitOutput, fit),
   ];
   const byName = new Map(list.map((each) => [each.name, each]));

@@ -1,13 +1,4 @@
-/** A repeatable source of chance for tests and benchmarks (mulberry32, public domain). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { seeded } from './quantity/seeded.ts';
 
 /** A normal error with standard deviation 1 (Box and Muller 1958). */
 export const gaussian = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

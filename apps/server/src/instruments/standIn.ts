@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { fromMm, standInDimension, standInLook, standInPhoto, type GearPhoto } from '@patient-badger/core';
+import { fromMm, standInDimension, standInLook, standInPhoto, type Picture } from '@patient-badger/core';
 import type { InstrumentAnswer, instrumentQuestion } from '@patient-badger/contract';
 import { PNG } from 'pngjs';
 import type { DataSource } from 'typeorm';
@@ -62,7 +62,7 @@ const inInches = ({ value, plusMinus = 0, atRest, ...rest }: Reading): Reading =
   ...(atRest !== undefined && { atRest: Number(fromMm(atRest, 'inch').toFixed(4)) }),
 });
 
-const pictureOf = ({ width, height, rgba }: GearPhoto): string => {
+const pictureOf = ({ width, height, rgba }: Picture): string => {
   const png = new PNG({ width, height });
   png.data = Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength);
   return `data:image/png;base64,${PNG.sync.write(png).toString('base64')}`;

@@ -11,6 +11,7 @@ import { GearDrawing } from './GearDrawing.tsx';
 import { gearShapeOf } from './gearShapeOf.ts';
 import { MoreReadings } from './MoreReadings.tsx';
 import { Contradiction, NextReading } from './NextReading.tsx';
+import { PhotoCount } from '../scan/PhotoCount.tsx';
 import { wantedReading } from './wantedReading.ts';
 import { CYLINDRICAL_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
@@ -36,6 +37,7 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
       <GearDrawing shape={gearShapeOf(picked, gear)} values={values} advised={next?.quantity} onPick={pick} />
       {asked ? <ReadPad view={view} card={card} quantity={asked.quantity} words={wordsOver(asked)} onClose={() => setAsked(null)} /> : null}
       <MoreReadings quantities={['arcDeg', 'helixAngleDeg', 'centreDistanceMm']} values={values} words={CYLINDRICAL_WORDS} onPick={pick} />
+      <PhotoCount view={view} card={card} />
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
       {stale && !error ? <Text look="soft">Working it out again …</Text> : null}
       {error ? <Contradiction error={error} /> : null}

@@ -41,8 +41,8 @@ export function instrumentOn(jobId: string, kind: InstrumentKind): Instrument {
 }
 
 /** A picture from the bench camera, as a file to keep. */
-export async function cameraPicture(jobId: string, look: string): Promise<Blob> {
-  const { picture } = await ask(jobId, 'camera', { look });
+export async function cameraPicture(jobId: string, at: Pick<Aim, 'look' | 'gear'>): Promise<Blob> {
+  const { picture } = await ask(jobId, 'camera', at);
   if (!picture) throw new Error('The camera shows nothing.');
   const bytes = Uint8Array.from(atob(picture.split(',')[1] ?? ''), (sign) => sign.charCodeAt(0));
   return new Blob([bytes], { type: 'image/png' });

@@ -1,9 +1,24 @@
-import { entryPayload, type EntryPayload, type Pack } from '@patient-badger/core';
+import { entryPayload, type EntryPayload, type Pack, type ScanRead } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { describeEntry } from './describeEntry.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
 const ID = '0197a000-0000-7000-8000-000000000001';
+
+const SCANNED: ScanRead = {
+  read: true,
+  teeth: 24,
+  teethPresent: 22,
+  confidence: 1,
+  centre: { xPx: 100, yPx: 100 },
+  tipRadiusPx: 80,
+  rootRadiusPx: 70,
+  rim: { longPx: 80, shortPx: 80, axisDeg: 0 },
+  tiltDeg: 0,
+  flaws: [],
+  counts: { outline: 24, edges: 24, shading: 24 },
+  corrected: ['teeth'],
+};
 
 const LINES: readonly [EntryPayload, string][] = [
   [{ kind: 'takenIn', machineId: ID, family: pack.id, complaint: 'dry', facts: {} }, 'Taken in: “dry”'],
@@ -48,6 +63,10 @@ const LINES: readonly [EntryPayload, string][] = [
       entered: '12.57 mm',
     },
     'Pitch along the worm: 12.57 mm over 4',
+  ],
+  [
+    { kind: 'teethScanned', gear: 'worm', hash: 'a'.repeat(64), found: SCANNED },
+    'Counted on a photo: 24 teeth, 22 there, put right by hand',
   ],
   [{ kind: 'handNoted', gear: 'worm', hand: 'left' }, 'Left-hand thread'],
   [{ kind: 'photoTaken', hash: 'a'.repeat(64), about: 'tank-level' }, 'Photo taken'],

@@ -52,6 +52,8 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
     case 'dimensionRead':
       return `${gearWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+    case 'teethScanned':
+      return `Counted on a photo: ${payload.found.teeth} teeth, ${payload.found.teethPresent} there${payload.found.corrected.length > 0 ? ', put right by hand' : ''}`;
     case 'handNoted':
       return `${payload.hand === 'right' ? 'Right' : 'Left'}-hand thread`;
     case 'photoTaken':

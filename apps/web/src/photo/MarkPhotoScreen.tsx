@@ -7,6 +7,7 @@ import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { MarkedPhoto, PHOTO_SHAPE } from './MarkedPhoto.tsx';
+import { placeOn } from './placeOn.ts';
 import type { Strokes } from './strokePath.ts';
 
 /** Lines drawn on a photo with a finger: an arrow to the clip, a ring round the mark. */
@@ -26,11 +27,7 @@ function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }
   const [width, setWidth] = useState(0);
   const board = useRef<View>(null);
   const height = width / PHOTO_SHAPE;
-  const share = (value: number, of: number) => Math.min(1, Math.max(0, Number((value / of).toFixed(4))));
-  const place = ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent): readonly [number, number] => {
-    const box = (board.current as unknown as HTMLElement | null)?.getBoundingClientRect();
-    return [share(pageX - (box?.left ?? 0) - window.scrollX, width), share(pageY - (box?.top ?? 0) - window.scrollY, height)];
-  };
+  const place = (event: GestureResponderEvent) => placeOn(board, event);
   const begin = (event: GestureResponderEvent) => {
     const at = place(event);
     setStrokes((was) => [...was, [at]]);

@@ -1,5 +1,4 @@
 import type { JobState } from '@patient-badger/core';
-import { PHOTO_MOST_BYTES } from '@patient-badger/contract';
 import Camera from 'lucide-react-native/icons/camera';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,6 +8,7 @@ import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { cameraPicture } from '../instrument/instruments.ts';
+import { photoRefusal } from './photoRefusal.ts';
 import { pickPhoto } from './pickPhoto.ts';
 import { Thumb } from './Thumb.tsx';
 
@@ -30,7 +30,7 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
     try {
       const file = await from();
       if (!file) return;
-      const refused = await refusal(file);
+      const refused = await photoRefusal(file);
       setProblem(refused);
       if (refused === null) await recordPhoto(jobId, about, file);
     } catch (error) {
@@ -40,7 +40,9 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
   return (
     <View className="gap-2">
       <Button label="Take a photo" icon={<Camera color={colours.accent} size={24} />} onPress={() => void take(pickPhoto)} />
-      {camera ? <Button look="quiet" label="From the bench camera" onPress={() => void take(() => cameraPicture(jobId, about))} /> : null}
+      {camera ? (
+        <Button look="quiet" label="From the bench camera" onPress={() => void take(() => cameraPicture(jobId, { look: about }))} />
+      ) : null}
       {problem ? <Text look="danger">{problem}</Text> : null}
       {waiting.map((item) => (
         <Text key={item.key} look={item.refused ? 'danger' : 'soft'}>
@@ -54,14 +56,4 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
       </View>
     </View>
   );
-}
-
-/** What would be refused anyway is refused here, before it costs anybody's connection. */
-async function refusal(file: Blob): Promise<string | null> {
-  if (file.size > PHOTO_MOST_BYTES)
-    return `This photo has ${Math.round(file.size / 1048576)} MB; 10 MB is the most. Take it again at a smaller size.`;
-  const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
-  const png = head[0] === 0x89 && head[1] === 0x50;
-  const jpeg = head[0] === 0xff && head[1] === 0xd8;
-  return png || jpeg ? null : 'Only PNG and JPEG photos can be kept.';
 }

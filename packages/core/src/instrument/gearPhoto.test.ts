@@ -1,21 +1,30 @@
 import { seeded } from '../testing.ts';
 import { gearPhoto } from './gearPhoto.ts';
 
-/** Bright runs on a circle between root and tip: the teeth that are there. */
-function bright({ width, rgba }: ReturnType<typeof gearPhoto>): number {
-  const samples = Array.from({ length: 3600 }, (_, i) => {
-    const angle = (i / 3600) * 2 * Math.PI;
-    const x = Math.round(width / 2 + 0.74 * (width / 2) * Math.sin(angle));
-    const y = Math.round(width / 2 - 0.74 * (width / 2) * Math.cos(angle));
-    return (rgba[4 * (y * width + x) + 2] as number) > 95;
-  });
-  return samples.filter((lit, i) => lit && !samples[(i + 3599) % 3600]).length;
+const photo = (more: object) =>
+  gearPhoto({ teeth: 24, random: seeded(5), width: 240, noise: 0, unevenness: 0, shadow: 0, grain: 0, fill: 0.8, ...more });
+
+/** Share of the pixels that are as bright as the steel. */
+function steel({ width, height, rgba }: ReturnType<typeof gearPhoto>): number {
+  let lit = 0;
+  for (let i = 0; i < width * height; i++) if ((rgba[4 * i + 2] as number) > 115) lit++;
+  return lit / (width * height);
 }
 
-test.each([
-  [18, []],
-  [31, [3, 4]],
-  [24, [0, 12, 23]],
-])('%i teeth of which %j are gone', (teeth, missing) =>
-  expect(bright(gearPhoto({ teeth, missing, random: seeded(teeth) }))).toBe(teeth - missing.length),
-);
+test('a tooth that is gone takes its area away, and a chipped one half of it', () => {
+  const whole = steel(photo({}));
+  const lost = (more: object) => whole - steel(photo(more));
+  expect(lost({ missing: [3] })).toBeGreaterThan(0);
+  expect(lost({ missing: [3, 9, 17] }) / lost({ missing: [3] })).toBeCloseTo(3, 0);
+  expect(lost({ chipped: [3] }) / lost({ missing: [3] })).toBeGreaterThan(0.2);
+  expect(lost({ chipped: [3] }) / lost({ missing: [3] })).toBeLessThan(0.7);
+});
+
+test('a leaning camera sees the face foreshortened', () => {
+  const [upright, leaning] = [steel(photo({ thickness: 0.01 })), steel(photo({ thickness: 0.01, tiltDeg: 25 }))];
+  expect(leaning / upright).toBeCloseTo(Math.cos((25 * Math.PI) / 180), 1);
+});
+
+test('the same chance makes the same photo', () => {
+  expect([...photo({ noise: 9, width: 60, random: seeded(8) }).rgba]).toEqual([...photo({ noise: 9, width: 60, random: seeded(8) }).rgba]);
+});

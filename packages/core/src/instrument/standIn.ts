@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { seeded } from '../quantity/seeded.ts';
 import { faultMode, slides, type MotionOutput } from '../driveline/schema.ts';
 import { jointFaults, type Hypothesis } from '../trace/hypotheses.ts';
 import { lookMotion, soundMovement } from '../trace/lookMotion.ts';
 import type { InstrumentKind, KinematicLook, Look, Pack, TableLook } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
-import { gearPhoto, type GearPhoto } from './gearPhoto.ts';
+import type { Picture } from '../scan/picture.ts';
+import { gearPhoto } from './gearPhoto.ts';
 import type { InstrumentReading } from './reading.ts';
 
 /** What a made-up machine really has, known to nobody but the stand-ins for the instruments. */
@@ -66,9 +68,20 @@ export function standInDimension(question: StandInQuestion, trueMm: number): Ins
 }
 
 /** What the camera shows of this machine's gear; null where the connection is lost. */
-export function standInPhoto(question: StandInQuestion): GearPhoto | null {
+export function standInPhoto(question: StandInQuestion): Picture | null {
   if (question.moment() < MANNERS[question.kind].lost) return null;
-  return gearPhoto({ ...(question.truth.photo ?? SOUND_GEAR), random: question.machine });
+  const random = seeded(Math.floor(question.machine() * 2 ** 32));
+  const gear = question.truth.photo ?? SOUND_GEAR;
+  return gearPhoto({
+    ...gear,
+    random,
+    width: 720,
+    tiltDeg: 6 * random(),
+    tiltTowardsDeg: 360 * random(),
+    turnedDeg: 6 * random(),
+    blots: 1,
+    specks: 12,
+  });
 }
 
 /** The drill bench drives one end, stops where it will not turn, and counts what comes out. */

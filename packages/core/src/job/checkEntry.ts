@@ -32,6 +32,7 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
       return need(pack.cautions, payload.caution, 'caution');
     case 'dimensionRead':
     case 'handNoted':
+    case 'teethScanned':
     case 'partChosen':
     case 'partFitted':
       return need(pack.gears, payload.gear, 'gear');

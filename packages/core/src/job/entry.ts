@@ -3,6 +3,7 @@ import { LOOSE_NOTES } from '../access/ledger.ts';
 import { torque } from '../access/step.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
+import { scanCorrection, scanRead, scanScale } from '../scan/schema.ts';
 import { facts } from '../trace/schema.ts';
 
 const id = z.string().min(1).max(80);
@@ -90,6 +91,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
     /** What was typed, in the unit it was read in: "0.7106 in". */
     entered: z.string().max(60),
   }),
+  /** Teeth counted on a photo, with what a human put right. */
+  payload('teethScanned', { gear: id, hash, found: scanRead, correction: scanCorrection.optional(), scale: scanScale.optional() }),
   payload('handNoted', { gear: id, hand: z.enum(['right', 'left']) }),
   payload('photoTaken', { hash, about: id, note: note.optional() }),
   /** A fault found for sure and still in the machine, while the tracing goes on: there may be a second. */

@@ -16,6 +16,8 @@ export interface GearState {
   /** Readings of one quantity, oldest first. */
   readonly readings: Readonly<Partial<Record<GearQuantity, readonly DimensionReading[]>>>;
   readonly hand?: 'right' | 'left';
+  /** Counts on photos, oldest first; one for each photo, the last. */
+  readonly scans?: readonly Payload<'teethScanned'>[];
   readonly chosen?: Payload<'partChosen'>;
   readonly fitted?: Payload<'partFitted'>;
 }
@@ -157,6 +159,10 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       const before = state.gears[gear]?.readings ?? {};
       const list = [...(before[quantity] ?? []), { entryId: id, reading, over, instrument, entered }];
       return withGear(state, gear, { readings: { ...before, [quantity]: list } });
+    }
+    case 'teethScanned': {
+      const others = (state.gears[payload.gear]?.scans ?? []).filter(({ hash }) => hash !== payload.hash);
+      return withGear(state, payload.gear, { scans: [...others, payload] });
     }
     case 'handNoted':
       return withGear(state, payload.gear, { hand: payload.hand });

@@ -1,5 +1,4 @@
-import { involute } from './involute.ts';
-import { profileOf, type Cut } from './profile.ts';
+import { halfAngleAt, profileOf, type Cut } from './profile.ts';
 
 /** Points of a flank between the form circle and the tip. */
 const FLANK = 6;
@@ -11,13 +10,12 @@ const FLANK = 6;
  * the tip, the tooth ends in a point.
  */
 export function gearOutline(cut: Cut): readonly (readonly [number, number])[] {
-  const { transversePressureAngle, pitchDiameterMm, baseDiameterMm, tipDiameterMm, rootDiameterMm, thicknessMm } = profileOf(cut);
-  const atPitch = thicknessMm / Math.cos(cut.helixAngle) / pitchDiameterMm + involute(transversePressureAngle);
-  const halfAngle = (diameter: number) => atPitch - involute(Math.acos(Math.min(1, baseDiameterMm / diameter)));
+  const profile = profileOf(cut);
+  const { baseDiameterMm, tipDiameterMm, rootDiameterMm } = profile;
   const form = Math.min(tipDiameterMm, Math.max(baseDiameterMm, rootDiameterMm));
   const pitch = (2 * Math.PI) / cut.teeth;
   const flank = Array.from({ length: FLANK + 1 }, (_, i) => form + ((tipDiameterMm - form) * i) / FLANK).map(
-    (diameter) => [diameter, Math.min(pitch / 2, Math.max(0, halfAngle(diameter)))] as const,
+    (diameter) => [diameter, Math.min(pitch / 2, Math.max(0, halfAngleAt(cut, profile, diameter)))] as const,
   );
   const rising = [[Math.min(rootDiameterMm, form), flank[0]?.[1] ?? 0] as const, ...flank];
   const tooth = [...rising.map(([d, half]) => [d, -half] as const), ...[...rising].reverse()];

@@ -45,16 +45,20 @@ export function profileOf(cut: Cut): Profile {
   };
 }
 
+/** Half the angle that a tooth takes up at a diameter not below the base circle, in radians (ISO 21771, 5.5); below nought past a pointed tip. */
+export function halfAngleAt(cut: Cut, profile: Profile, diameterMm: number): number {
+  const angleThere = Math.acos(Math.min(1, profile.baseDiameterMm / diameterMm));
+  const atPitch = profile.thicknessMm / Math.cos(cut.helixAngle) / profile.pitchDiameterMm;
+  return atPitch + involute(profile.transversePressureAngle) - involute(angleThere);
+}
+
 /**
  * Normal thickness of a tooth at a diameter, in mm: below nought the flanks have met further in.
  * ISO 21771, 5.5: the transverse thickness follows the involute, the helix angle grows with the diameter.
  */
 export function thicknessAt(cut: Cut, profile: Profile, diameterMm: number): number {
-  const { transversePressureAngle, pitchDiameterMm, baseDiameterMm, thicknessMm } = profile;
-  const angleThere = Math.acos(Math.min(1, baseDiameterMm / diameterMm));
-  const half = thicknessMm / Math.cos(cut.helixAngle) / pitchDiameterMm + involute(transversePressureAngle) - involute(angleThere);
-  const helixThere = Math.atan((Math.tan(cut.helixAngle) * diameterMm) / pitchDiameterMm);
-  return diameterMm * half * Math.cos(helixThere);
+  const helixThere = Math.atan((Math.tan(cut.helixAngle) * diameterMm) / profile.pitchDiameterMm);
+  return diameterMm * halfAngleAt(cut, profile, diameterMm) * Math.cos(helixThere);
 }
 
 /** Fewest teeth that a rack cutter leaves whole at this shift: 2(hₐ* − x) cos β / sin² αₜ (ISO 21771, 5.4). */

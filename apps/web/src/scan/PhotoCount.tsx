@@ -1,0 +1,64 @@
+import type { GearCard } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import ScanSearch from 'lucide-react-native/icons/scan-search';
+import { useState } from 'react';
+import { recordPhoto } from '../data/outbox.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+import { cameraPicture } from '../instrument/instruments.ts';
+import type { JobView } from '../job/JobView.ts';
+import { photoRefusal } from '../photo/photoRefusal.ts';
+import { pickPhoto } from '../photo/pickPhoto.ts';
+import { hashOf } from './photoFile.ts';
+
+/** Takes a photo of a gear and leads to the count on it. */
+export function PhotoCount({ view: { job, state, machine }, card }: { view: JobView; card: GearCard }) {
+  const router = useRouter();
+  const colours = useColours();
+  const [problem, setProblem] = useState<string | null>(null);
+  const scans = state.gears[card.id]?.scans ?? [];
+  const toScan = (hash: string) => router.navigate(`/jobs/${job.id}/scan/${card.id}/${hash}` as never);
+  const take = async (from: () => Promise<Blob | null>) => {
+    try {
+      const file = await from();
+      if (!file) return;
+      const refused = await photoRefusal(file);
+      setProblem(refused);
+      if (refused !== null) return;
+      const hash = await hashOf(file);
+      await recordPhoto(job.id, card.id, file);
+      toScan(hash);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <>
+      <Button
+        label="Count the teeth on a photo"
+        icon={<ScanSearch color={colours.accent} size={24} />}
+        testID="count-on-photo"
+        onPress={() => void take(pickPhoto)}
+      />
+      {machine?.instruments ? (
+        <Button
+          look="quiet"
+          label="Count with the bench camera"
+          testID="count-with-camera"
+          onPress={() => void take(() => cameraPicture(job.id, { gear: card.id }))}
+        />
+      ) : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      {scans.map(({ hash, found }) => (
+        <Button
+          key={hash}
+          label={`On a photo: ${found.teeth} teeth`}
+          detail={`${found.teethPresent} there${found.corrected.length > 0 ? ', put right by hand' : ''}`}
+          testID="kept-scan"
+          onPress={() => toScan(hash)}
+        />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+import { parseReading, toMm, type ScanScale } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { lengthUnit } from '../data/settings.ts';
+import { Button } from '../design/Button.tsx';
+import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import type { Spot } from './ScanPhoto.tsx';
+
+export type Laying = 'nothing' | 'middle' | 'rim' | 'length';
+
+interface Props {
+  readonly laying: Laying;
+  readonly onLaying: (laying: Laying) => void;
+  readonly length: readonly Spot[];
+  readonly onLength: (scale: ScanScale) => void;
+  readonly known?: number;
+  readonly rim?: number;
+  readonly onRim: (tipRadiusPx: number) => void;
+  readonly corrected: boolean;
+  readonly onReset: () => void;
+}
+
+const HOW: Readonly<Record<Laying, string>> = {
+  nothing: 'Choose what to put right, then tap on the photo.',
+  middle: 'Tap the middle of the gear.',
+  rim: 'Tap the tip of a tooth. A little wider or narrower with the keys below.',
+  length: 'Tap both ends of a length that you know: a rule beside the gear at the height of its face, or the bore.',
+};
+
+/** Share of the radius that one press moves the rim. */
+const NUDGE = 0.004;
+
+/** Where the eye beats the app: the middle, the rim, and a length that gives the millimetres. */
+export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset }: Props) {
+  return (
+    <View className="gap-2">
+      <Text look="head">Put it right on the photo</Text>
+      <Segments
+        label="What to put right"
+        options={[
+          ['middle', 'Middle'],
+          ['rim', 'Tips'],
+          ['length', 'Length'],
+        ]}
+        value={laying === 'nothing' ? undefined : laying}
+        onChange={onLaying}
+      />
+      <Text look="soft">{HOW[laying]}</Text>
+      {laying === 'rim' && rim ? (
+        <View className="flex-row gap-2">
+          <Button className="flex-1" label="Narrower" onPress={() => onRim(rim * (1 - NUDGE))} />
+          <Button className="flex-1" label="Wider" onPress={() => onRim(rim * (1 + NUDGE))} />
+        </View>
+      ) : null}
+      {laying === 'length' && length.length === 2 ? (
+        <KnownLength ends={[length[0] as Spot, length[1] as Spot]} known={known} onLength={onLength} />
+      ) : null}
+      {corrected ? <Button look="quiet" label="Let the app look again by itself" onPress={onReset} /> : null}
+    </View>
+  );
+}
+
+function KnownLength({ ends: [from, to], known, onLength }: { ends: readonly [Spot, Spot]; known?: number; onLength: Props['onLength'] }) {
+  const unit = lengthUnit.use();
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const use = () => {
+    const value = parseReading(typed);
+    const lengthMm = value === null ? NaN : toMm(value, unit);
+    if (!(lengthMm > 0 && lengthMm <= 2000)) return setProblem('How long is it? Type one number, like 20 or 3/4.');
+    setProblem(undefined);
+    onLength({ from, to, lengthMm });
+  };
+  return (
+    <View className="gap-2">
+      <Field
+        label={`Length between the two, in ${unit === 'inch' ? 'inches' : unit}${known ? ` (kept: ${known.toFixed(2)} mm)` : ''}`}
+        value={typed}
+        onChangeText={setTyped}
+        inputMode="decimal"
+        problem={problem}
+      />
+      <Button label="Use this length" testID="use-length" disabled={typed.trim() === ''} onPress={use} />
+    </View>
+  );
+}

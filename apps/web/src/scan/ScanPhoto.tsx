@@ -1,0 +1,109 @@
+import type { ScanRead } from '@patient-badger/core';
+import { useEffect, useRef, useState } from 'react';
+import { Image, View } from 'react-native';
+import Svg, { Circle, Ellipse, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { placeOn } from '../photo/placeOn.ts';
+
+export interface Spot {
+  readonly xPx: number;
+  readonly yPx: number;
+}
+
+interface Props {
+  readonly blob: Blob;
+  readonly width: number;
+  readonly height: number;
+  readonly found?: ScanRead;
+  /** Ends of the known length, as far as they are laid. */
+  readonly length: readonly Spot[];
+  readonly onTap?: (spot: Spot) => void;
+}
+
+const INK = '#0B2239';
+const LIGHT = '#FFFFFF';
+
+/** The photo with what was found drawn over it: rim, middle, and a mark of its own shape at each tooth that is not as the others. */
+export function ScanPhoto({ blob, width, height, found, length, onTap }: Props) {
+  const [address, setAddress] = useState<string | null>(null);
+  const [shown, setShown] = useState(0);
+  const board = useRef<View>(null);
+  useEffect(() => {
+    const made = URL.createObjectURL(blob);
+    setAddress(made);
+    return () => URL.revokeObjectURL(made);
+  }, [blob]);
+  // Lines as thick on any photo: so many pixels of it to one of the screen.
+  const px = shown > 0 ? width / shown : 1;
+  return (
+    <View className="w-full" onLayout={({ nativeEvent }) => setShown(nativeEvent.layout.width)}>
+      <View
+        ref={board}
+        testID="scan-board"
+        className="overflow-hidden rounded-md border-2 border-line"
+        style={{ width: '100%', aspectRatio: width / height, ...(onTap ? { cursor: 'crosshair' } : {}) } as object}
+        onStartShouldSetResponder={() => onTap !== undefined}
+        onResponderRelease={(event) => {
+          const [x, y] = placeOn(board, event);
+          onTap?.({ xPx: x * width, yPx: y * height });
+        }}
+      >
+        <View pointerEvents="none" style={{ width: '100%', height: '100%' }}>
+          {address ? <Image source={{ uri: address }} aria-label="Photo of the gear" style={{ width: '100%', height: '100%' }} /> : null}
+          <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} style={{ position: 'absolute' }} aria-hidden>
+            {found ? <Found found={found} px={px} /> : null}
+            {length.map(({ xPx, yPx }, i) => (
+              <G key={i}>
+                <Circle cx={xPx} cy={yPx} r={9 * px} fill="none" stroke={LIGHT} strokeWidth={5 * px} />
+                <Circle cx={xPx} cy={yPx} r={9 * px} fill="none" stroke={INK} strokeWidth={2 * px} />
+              </G>
+            ))}
+            {length.length === 2 ? (
+              <Line x1={length[0]?.xPx} y1={length[0]?.yPx} x2={length[1]?.xPx} y2={length[1]?.yPx} stroke={LIGHT} strokeWidth={3 * px} />
+            ) : null}
+          </Svg>
+        </View>
+      </View>
+    </View>
+  );
+}
+
+/** Dark on a light band, to be seen on steel and on wood. */
+function Found({ found: { centre, rim, flaws }, px }: { found: ScanRead; px: number }) {
+  const { xPx: x, yPx: y } = centre;
+  return (
+    <>
+      <G rotation={rim.axisDeg} originX={x} originY={y}>
+        {[
+          [LIGHT, 5],
+          [INK, 2],
+        ].map(([stroke, width]) => (
+          <Ellipse
+            key={String(stroke)}
+            cx={x}
+            cy={y}
+            rx={rim.longPx}
+            ry={rim.shortPx}
+            fill="none"
+            stroke={String(stroke)}
+            strokeWidth={Number(width) * px}
+          />
+        ))}
+      </G>
+      <Path d={`M${x - 14 * px} ${y}h${28 * px}M${x} ${y - 14 * px}v${28 * px}`} stroke={LIGHT} strokeWidth={5 * px} />
+      <Path d={`M${x - 14 * px} ${y}h${28 * px}M${x} ${y - 14 * px}v${28 * px}`} stroke={INK} strokeWidth={2 * px} />
+      {flaws.map(({ kind, angleDeg, xPx, yPx }) => (
+        <G key={`${kind}${angleDeg}`} x={x + (xPx - x) * OUT} y={y + (yPx - y) * OUT}>
+          <Circle r={12 * px} fill={LIGHT} stroke={INK} strokeWidth={2 * px} />
+          <SvgText y={5.5 * px} fontSize={16 * px} fontWeight="bold" textAnchor="middle" fill={INK}>
+            {SIGNS[kind]}
+          </SvgText>
+        </G>
+      ))}
+    </>
+  );
+}
+
+/** Marks stand this far out, so as not to hide the tooth. */
+const OUT = 1.09;
+/** Said below the photo in words. */
+export const SIGNS = { missing: '–', short: '½', odd: '?' } as const;

@@ -1,0 +1,27 @@
+import type { EntryPayload, ScanRead } from '@patient-badger/core';
+import type { ScanExtras } from './useScan.ts';
+
+interface Kept extends ScanExtras {
+  readonly gear: string;
+  readonly hash: string;
+  readonly found: ScanRead;
+}
+
+/** What is written down of a count on a photo: the scan itself, and the readings that the gear card goes on with. */
+export function scanEntries({ gear, hash, found, correction, scale }: Kept): readonly EntryPayload[] {
+  const read = (quantity: 'teeth' | 'tipDiameterMm' | 'rootDiameterMm', value: number, plusMinus: number): EntryPayload => ({
+    kind: 'dimensionRead',
+    gear,
+    quantity,
+    reading: { value, plusMinus },
+    instrument: 'photo',
+    entered: quantity === 'teeth' ? `${value} on a photo` : `${value.toFixed(2)} mm on a photo`,
+  });
+  const { tipDiameterMm: tip, rootDiameterMm: root } = found;
+  return [
+    { kind: 'teethScanned', gear, hash, found, ...(correction && { correction }), ...(scale && { scale }) },
+    read('teeth', found.teeth, 0),
+    ...(tip ? [read('tipDiameterMm', tip.value, tip.plusMinus)] : []),
+    ...(root ? [read('rootDiameterMm', root.value, root.plusMinus)] : []),
+  ];
+}

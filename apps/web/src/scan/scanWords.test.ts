@@ -1,0 +1,40 @@
+import type { ScanRead } from '@patient-badger/core';
+import { clockAt, scanLines, sureness } from './scanWords.ts';
+
+const found: ScanRead = {
+  read: true,
+  teeth: 24,
+  teethPresent: 22,
+  confidence: 0.95,
+  centre: { xPx: 0, yPx: 0 },
+  tipRadiusPx: 100,
+  rootRadiusPx: 90,
+  rim: { longPx: 100, shortPx: 99, axisDeg: 0 },
+  tiltDeg: 3,
+  flaws: [
+    { kind: 'missing', angleDeg: 91, xPx: 0, yPx: 0 },
+    { kind: 'missing', angleDeg: 104, xPx: 0, yPx: 0 },
+    { kind: 'short', angleDeg: 1, xPx: 0, yPx: 0 },
+  ],
+  counts: { outline: 24, edges: 24, shading: null },
+  corrected: [],
+};
+
+test.each([
+  [0, '12 o’clock'],
+  [90, '3 o’clock'],
+  [106, 'half past 3'],
+  [359, '12 o’clock'],
+])('%i° is at %s', (angle, words) => expect(clockAt(angle)).toBe(words));
+
+test('says what is missing and where, and the size where a length is known', () => {
+  expect(scanLines(found, 'mm')).toEqual(['2 missing, at 3 o’clock, half past 3', '1 short, at 12 o’clock']);
+  expect(scanLines({ ...found, tipDiameterMm: { value: 64.06, plusMinus: 0.5 } }, 'mm').at(-1)).toMatch(
+    /^Over the tips 64\.06 mm ± 0\.50 mm$/,
+  );
+});
+
+test('a count put right by hand says whose it is', () => {
+  expect(sureness(found)).toBe('Sure. Three ways of counting: outline 24, tooth by tooth 24, light and dark none.');
+  expect(sureness({ ...found, corrected: ['teeth'] })).toBe('Counted by you.');
+});

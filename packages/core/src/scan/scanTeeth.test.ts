@@ -1,0 +1,116 @@
+import { gearPhoto, type Scene } from '../instrument/gearPhoto.ts';
+import { seeded } from '../testing.ts';
+import type { ScanInput, ScanRead } from './schema.ts';
+import { scanTeeth } from './scanTeeth.ts';
+
+const photo = (scene: Partial<Scene> & { teeth: number }) =>
+  gearPhoto({ random: seeded(scene.teeth), width: 420, height: 360, fill: 0.78, ...scene });
+const scan = (scene: Partial<Scene> & { teeth: number }, more: Partial<ScanInput> = {}) => scanTeeth({ ...photo(scene), ...more });
+function read(...given: Parameters<typeof scan>): ScanRead {
+  const answer = scan(...given);
+  if (!answer.read) throw new Error(answer.how);
+  return answer;
+}
+
+const PAPER = [228, 226, 220] as const;
+
+test.each<[string, Partial<Scene> & { teeth: number }]>([
+  ['steel on wood', { teeth: 31 }],
+  ['black plastic on paper, in a hard light', { teeth: 23, metal: [46, 46, 50], bench: PAPER, unevenness: 0.5 }],
+  ['steel on a steel bench', { teeth: 40, metal: [70, 70, 76], bench: [160, 166, 172], shadow: 0.3 }],
+  ['a camera that leans by 15°', { teeth: 52, tiltDeg: 15, tiltTowardsDeg: 70, thickness: 0.2 }],
+  ['spokes, grease and chips', { teeth: 28, holes: 5, blots: 4, specks: 30, noise: 12 }],
+  ['few teeth', { teeth: 10 }],
+])('counts %s', (_, scene) => {
+  const found = read(scene);
+  expect(found.teeth).toBe(scene.teeth);
+  expect(found.counts).toMatchObject({ outline: scene.teeth, edges: scene.teeth });
+});
+
+test('teeth that are gone are places all the same, and are shown where they were', () => {
+  const found = read({ teeth: 24, missing: [0, 6, 7] });
+  expect([found.teeth, found.teethPresent]).toEqual([24, 21]);
+  const gone = found.flaws.filter(({ kind }) => kind === 'missing').map(({ angleDeg }) => Math.round(angleDeg / 15) % 24);
+  expect(gone.sort((p, q) => p - q)).toEqual([0, 6, 7]);
+  for (const { xPx, yPx } of found.flaws) {
+    const radius = Math.hypot(xPx - found.centre.xPx, yPx - found.centre.yPx);
+    expect(Math.abs(radius / found.tipRadiusPx - 1)).toBeLessThan(0.03);
+  }
+});
+
+test('a tooth broken off half way up is short, not gone', () => {
+  const found = read({ teeth: 24, chipped: [5] });
+  expect(found.flaws).toEqual([expect.objectContaining({ kind: 'short', angleDeg: expect.closeTo(75, -1) as number })]);
+});
+
+test('a count from a dirty gear at an angle is less sure than from a clean one', () => {
+  const [clean, dirty] = [read({ teeth: 32 }), read({ teeth: 32, blots: 6, tiltDeg: 14, noise: 14, missing: [1, 9, 20, 21] })];
+  expect(dirty.confidence).toBeLessThan(clean.confidence);
+});
+
+describe('refused, with how to do better', () => {
+  test.each<[string, Partial<Scene> & { teeth: number }, string]>([
+    ['the gear runs over the edge', { teeth: 20, fill: 1.04 }, 'cutOff'],
+    ['too far away', { teeth: 20, fill: 0.15 }, 'tooSmall'],
+    ['leaning by 35°', { teeth: 20, tiltDeg: 35, thickness: 0.02 }, 'tooTilted'],
+  ])('%s', (_, scene, reason) => expect(scan(scene)).toMatchObject({ read: false, reason, how: expect.stringMatching(/\.$/) as string }));
+
+  test('a bench with nothing on it', () => {
+    const rgba = new Uint8ClampedArray(400 * 300 * 4);
+    const random = seeded(4);
+    for (let i = 0; i < rgba.length; i++) rgba[i] = 120 + 8 * random();
+    expect(scanTeeth({ width: 400, height: 300, rgba })).toMatchObject({ read: false });
+  });
+
+  test('a round disc without teeth is not given a count', () => {
+    const rgba = new Uint8ClampedArray(400 * 400 * 4);
+    const random = seeded(4);
+    for (let i = 0; i < 400 * 400; i++) {
+      const on = Math.hypot((i % 400) - 200, Math.floor(i / 400) - 200) < 150;
+      rgba.fill((on ? 190 : 70) + 8 * random(), 4 * i, 4 * i + 3);
+    }
+    expect(scanTeeth({ width: 400, height: 400, rgba }).read).toBe(false);
+  });
+});
+
+test('two points on a known length give the diameters in mm, also on a picture taken at an angle', () => {
+  // Tips at one radius, whatever it is in pixels: a scale along the rim's long axis.
+  const upright = read({ teeth: 30, unevenness: 0 });
+  const length = { from: { xPx: upright.centre.xPx - upright.tipRadiusPx, yPx: upright.centre.yPx }, to: upright.centre, lengthMm: 32 };
+  const { tipDiameterMm, rootDiameterMm } = read({ teeth: 30, unevenness: 0 }, { scale: length });
+  expect(tipDiameterMm?.value).toBeCloseTo(64, 0);
+  // 30 teeth: the roots lie 2.25 modules below the tips, which lie at 16 modules.
+  expect(Math.abs((rootDiameterMm?.value ?? 0) / (64 * (13.75 / 16)) - 1)).toBeLessThan(0.02);
+  expect(tipDiameterMm?.plusMinus).toBeGreaterThan(0.3);
+
+  const leaning = { teeth: 30, tiltDeg: 15, tiltTowardsDeg: 0, thickness: 0.05 };
+  const seen = read(leaning);
+  const acrossShort = { from: seen.centre, to: { xPx: seen.centre.xPx, yPx: seen.centre.yPx + seen.rim.shortPx }, lengthMm: 32 };
+  expect(read(leaning, { scale: acrossShort }).tipDiameterMm?.value).toBeCloseTo(64, 0);
+});
+
+describe('what a human puts right holds', () => {
+  test('the count, and the teeth are judged by it', () => {
+    const found = read({ teeth: 24 }, { correction: { teeth: 25 } });
+    expect(found).toMatchObject({ teeth: 25, confidence: 1, corrected: ['teeth'], counts: { outline: 24 } });
+  });
+
+  test('centre and rim, where the disc was not found', () => {
+    const lost = { teeth: 20, fill: 0.15, width: 500, height: 500 };
+    expect(scan(lost).read).toBe(false);
+    const found = read({ ...lost, fill: 0.25 }, { correction: { centre: { xPx: 250, yPx: 250 }, tipRadiusPx: 62.5 } });
+    expect(found.corrected).toEqual(['centre', 'rim']);
+    expect(Math.abs(found.centre.xPx - 250)).toBeLessThan(1e-6);
+  });
+});
+
+test('tells how far it is, in order', () => {
+  const shares: number[] = [];
+  scanTeeth(photo({ teeth: 20 }), (_, share) => shares.push(share));
+  expect(shares).toEqual([...shares].sort((p, q) => p - q));
+  expect(shares.length).toBeGreaterThan(2);
+});
+
+test('pixels that are too few are an error, with its path', () => {
+  expect(() => scanTeeth({ ...photo({ teeth: 20 }), width: 421 })).toThrow(expect.objectContaining({ path: 'rgba' }) as Error);
+});

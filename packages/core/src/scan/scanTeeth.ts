@@ -1,0 +1,231 @@
+import { degrees } from '../quantity/angle.ts';
+import { fail } from '../failure/CoreFailure.ts';
+import { countByEdges, countByOutline, countByShading, type Count } from './count.ts';
+import { findDisc } from './disc.ts';
+import { judgeTeeth } from './flaws.ts';
+import { frameOf, type Frame } from './frame.ts';
+import { UPRIGHT } from './lean.ts';
+import { robustFit } from './leastSquares.ts';
+import { reachOf, rootOf, type Reach } from './outline.ts';
+import { shrink, shrinkPlate, type Plate } from './picture.ts';
+import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
+import { RAYS, unroll, type Unrolled } from './unwrap.ts';
+
+/** Longer side of the plate on which the disc is looked for, and of that on which the teeth are counted; pixels. */
+const [COARSE, FINE] = [340, 1300];
+/** The rim may be this flat: the camera leans by 18°. Beyond, teeth hide each other, or a shadow was taken for teeth. */
+const FLATTEST = Math.cos((18 * Math.PI) / 180);
+/** Least contrast of gear and bench, in spreads of their colours. */
+const LEAST_CONTRAST = 1.2;
+/** Fewest pixels from tooth to tooth. */
+const LEAST_PITCH_PX = 4;
+/** Smallest rim, in pixels of the photo. */
+const LEAST_RADIUS_PX = 40;
+
+/** Teeth at least this deep, in modules of the count (2.25 as cut, ISO 53): less is a rough edge. */
+const LEAST_DEPTH = 0.8;
+
+export type ScanProgress = (stage: 'disc' | 'rim' | 'teeth', share: number) => void;
+
+/**
+ * Counts the teeth of a gear on a photo: finds the disc on the bench, fits centre and rim, unrolls it,
+ * and counts in three ways (the wave of the outline, the teeth one by one, light and dark half way up)
+ * of which two have to agree. Places in pixels of the photo, x to the right, y down. With two points on
+ * a known length the diameters follow in mm. Where a human has put centre, rim or count right, that holds.
+ *
+ * A photo that cannot be read is an answer, not an error: refused with the reason and with how to take a
+ * better one.
+ * @throws CoreFailure where the pixels are not as many as width and height say
+ * @example 24 teeth of which two are gone → read, teeth 24, teethPresent 22, two flaws of the kind missing
+ */
+export function scanTeeth(input: ScanInput, onProgress: ScanProgress = () => {}): Scan {
+  const { width, height, correction = {} } = input;
+  if (input.rgba.length !== width * height * 4) {
+    throw fail('contradiction', 'rgba', {
+      why: `A picture of ${width} by ${height} has ${width * height * 4} values, not ${input.rgba.length}.`,
+    });
+  }
+  const fine = shrink(input, FINE);
+  onProgress('disc', 0.35);
+  const coarse = shrinkPlate(fine, COARSE);
+  const start = startingFrame(findDisc(coarse), coarse.factor / fine.factor, fine, correction);
+  if (typeof start === 'string') return refused(start);
+  onProgress('rim', 0.55);
+  const settled = settle(fine, start, correction);
+  onProgress('teeth', 0.85);
+  return answer(input, fine, settled);
+}
+
+type Correction = NonNullable<ScanInput['correction']>;
+
+/** Where to begin, on the fine plate: what was found, or what the human says. */
+function startingFrame(found: Frame | string, factor: number, fine: Plate, { centre, tipRadiusPx }: Correction): Frame | ScanRefusal {
+  const base = typeof found === 'string' ? null : found.scaled(factor);
+  if (!centre && tipRadiusPx === undefined) return base ?? (found as ScanRefusal);
+  const x = centre ? centre.xPx / fine.factor : base?.x;
+  const y = centre ? centre.yPx / fine.factor : base?.y;
+  const radius = tipRadiusPx === undefined ? base?.long : tipRadiusPx / fine.factor;
+  if (x === undefined || y === undefined || radius === undefined) return found as ScanRefusal;
+  return frameOf(x, y, radius);
+}
+
+interface Settled {
+  readonly frame: Frame;
+  readonly unrolled: Unrolled;
+  readonly reach: Reach;
+}
+
+/** Unrolls, finds where the tips lie, moves the frame there, and again. What a human put right is not moved. */
+function settle(fine: Plate, start: Frame, { centre, tipRadiusPx }: Correction): Settled {
+  let frame = start;
+  let root = 0.75;
+  for (let round = 0; ; round++) {
+    const unrolled = unroll(fine, frame, root);
+    root = Math.min(0.97, Math.max(0.5, rootOf(unrolled)));
+    const reach = reachOf(unrolled, root);
+    const held = centre !== undefined || tipRadiusPx !== undefined;
+    if (round === 3 || (held && round === 1)) return { frame, unrolled, reach };
+    if (held) continue;
+    const moved = tipsOf(reach);
+    if (!moved || still(moved)) return { frame, unrolled, reach };
+    frame = frame.moved(moved);
+  }
+}
+
+/** A frame that moves by less than this share of the radius is where it belongs. */
+const STILL = 0.002;
+const still = ([radius = 1, ...rest]: readonly number[]) => Math.max(Math.abs(radius - 1), ...rest.map(Math.abs)) < STILL;
+
+/** How the tips run round the frame: crests of the outline, and the ellipse through most of them. */
+function tipsOf({ reach, tip, root }: Reach): readonly number[] | null {
+  const line = root + 0.6 * (tip - root);
+  const crests: { at: number; radius: number }[] = [];
+  let from = -1;
+  for (let i = 0; i <= RAYS; i++) {
+    const above = i < RAYS && (reach[i] as number) > line;
+    if (above && from < 0) from = i;
+    if (above || from < 0) continue;
+    let best = from;
+    for (let j = from; j < i; j++) if ((reach[j] as number) > (reach[best] as number)) best = j;
+    crests.push({ at: (2 * Math.PI * ((from + i) / 2)) / RAYS, radius: reach[best] as number });
+    from = -1;
+  }
+  if (crests.length < 6) return null;
+  const unknowns = crests.length < 10 ? 3 : 5;
+  const rows = crests.map(({ at, radius }) => ({
+    factors: [1, Math.cos(at), Math.sin(at), Math.cos(2 * at), Math.sin(2 * at)].slice(0, unknowns),
+    value: radius,
+    weight: 1,
+  }));
+  return robustFit(rows, unknowns);
+}
+
+function answer(input: ScanInput, fine: Plate, { frame, unrolled, reach }: Settled): Scan {
+  const { correction = {}, scale } = input;
+  const edges = countByEdges(reach);
+  const lean = edges?.lean ?? UPRIGHT;
+  const counts = { outline: countByOutline(reach, lean), edges, shading: countByShading(unrolled, reach, lean) };
+  const agreed = correction.teeth === undefined ? agreement(counts) : asCounted(correction.teeth, counts);
+  if (frame.long * fine.factor < LEAST_RADIUS_PX) return refused('tooSmall');
+  if (runsOver(frame, fine)) return refused('cutOff');
+  if (frame.short / frame.long < FLATTEST) return refused('tooTilted');
+  if (unrolled.contrast < LEAST_CONTRAST) return refused('lowContrast');
+  if (!agreed) return refused('countsDisagree');
+  if ((2 * Math.PI * frame.short) / agreed.teeth < LEAST_PITCH_PX) return refused('tooFine');
+  const judged = judgeTeeth(reach, agreed.teeth, agreed.phase, lean);
+  if (judged.tip - judged.root < (LEAST_DEPTH * 2) / (agreed.teeth + 2)) return refused('noTeeth');
+  const missing = judged.flaws.filter(({ kind }) => kind === 'missing').length;
+  if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
+  const long = frame.long * fine.factor;
+  const [tipRadiusPx, rootRadiusPx] = [judged.tip * long, judged.root * long];
+  const perMm = scale && mmPerPixel(scale, frame, fine.factor);
+  const mm = (px: number) => perMm && { value: 2 * px * perMm.value, plusMinus: 2 * px * perMm.plusMinus };
+  const [tipMm, rootMm] = [mm(tipRadiusPx), mm(rootRadiusPx)];
+  return {
+    read: true,
+    teeth: agreed.teeth,
+    teethPresent: agreed.teeth - missing,
+    confidence: agreed.confidence,
+    centre: { xPx: frame.x * fine.factor, yPx: frame.y * fine.factor },
+    tipRadiusPx,
+    rootRadiusPx,
+    rim: { longPx: long * judged.tip, shortPx: frame.short * fine.factor * judged.tip, axisDeg: degrees(frame.axis) },
+    tiltDeg: degrees(Math.acos(Math.min(1, frame.short / frame.long))),
+    flaws: judged.flaws.map(({ kind, angle }) => {
+      const [x, y] = frame.toPicture(judged.tip, angle);
+      const turned = degrees(Math.atan2(x - frame.x, frame.y - y));
+      return { kind, angleDeg: (turned + 360) % 360, xPx: x * fine.factor, yPx: y * fine.factor };
+    }),
+    counts: { outline: counts.outline?.teeth ?? null, edges: counts.edges?.teeth ?? null, shading: counts.shading?.teeth ?? null },
+    corrected: [
+      ...(correction.centre ? (['centre'] as const) : []),
+      ...(correction.tipRadiusPx === undefined ? [] : (['rim'] as const)),
+      ...(correction.teeth === undefined ? [] : (['teeth'] as const)),
+    ],
+    ...(tipMm && { tipDiameterMm: tipMm }),
+    ...(rootMm && { rootDiameterMm: rootMm }),
+  };
+}
+
+/** Whether the rim leaves the picture somewhere. */
+const runsOver = (frame: Frame, { width, height }: Plate) =>
+  Array.from({ length: 24 }, (_, i) => frame.toPicture(1, (2 * Math.PI * i) / 24)).some(
+    ([x, y]) => x < 0 || y < 0 || x > width || y > height,
+  );
+
+interface Agreed extends Count {
+  readonly confidence: number;
+}
+
+type Counts = Readonly<Record<'outline' | 'edges' | 'shading', Count | null>>;
+
+/** The count that two ways at least have in common; surer where all three do. */
+function agreement({ outline, edges, shading }: Counts): Agreed | null {
+  const ways = [outline, edges, shading].filter((each) => each !== null);
+  const agreed = ways
+    .map((each) => ({ each, with: ways.filter(({ teeth }) => teeth === each.teeth) }))
+    .find(({ with: same }) => same.length > 1);
+  if (!agreed) return null;
+  const strength = agreed.with.reduce((sum, each) => sum + each.strength, 0) / agreed.with.length;
+  const confidence = (agreed.with.length === 3 ? 0.99 : 0.8) * strength;
+  // The edges' own comb gives the truest phase; else the outline's crest.
+  const phase = [edges, outline, shading].find((each) => each?.teeth === agreed.each.teeth)?.phase ?? agreed.each.phase;
+  return { teeth: agreed.each.teeth, strength, phase, confidence };
+}
+
+/** The human's count; the phase from whichever way found it too, else from the first that found any. */
+function asCounted(teeth: number, { outline, edges, shading }: Counts): Agreed {
+  const ways = [edges, outline, shading];
+  const phase = (ways.find((each) => each?.teeth === teeth) ?? ways.find((each) => each !== null))?.phase ?? 0;
+  return { teeth, phase, strength: 1, confidence: 1 };
+}
+
+/** A finger lays a point this true, in pixels of the photo. */
+const POINT_PX = 2;
+/** However well the points are laid: lens and thickness bend the scale by this share. */
+const LENS_SHARE = 0.007;
+
+function mmPerPixel({ from, to, lengthMm }: NonNullable<ScanInput['scale']>, frame: Frame, factor: number) {
+  // Laid back into the gear's plane: along the short axis a millimetre is shorter in the picture.
+  const [p, q] = [from, to].map(({ xPx, yPx }) => {
+    const { radius, angle } = frame.toPlane(xPx / factor, yPx / factor);
+    return [radius * Math.cos(angle), radius * Math.sin(angle)] as const;
+  }) as [readonly [number, number], readonly [number, number]];
+  const px = Math.max(1, Math.hypot(p[0] - q[0], p[1] - q[1]) * frame.long * factor);
+  const share = Math.hypot((Math.SQRT2 * POINT_PX) / px, LENS_SHARE);
+  return { value: lengthMm / px, plusMinus: (lengthMm / px) * share };
+}
+
+const BETTER: Readonly<Record<ScanRefusal, string>> = {
+  noGear: 'No gear stands out on this photo. Lay it flat on a plain ground of another colour, and take the photo from straight above.',
+  cutOff: 'The gear runs over the edge of the photo. Step back until there is bench all round it.',
+  tooSmall: 'The gear is too small on the photo. Come closer until it fills half the picture.',
+  tooTilted: 'The camera leans too far, or a shadow runs into the teeth. Hold it straight above the gear, in even light.',
+  lowContrast: 'Gear and bench look too much alike. Lay the gear on paper of another colour, out of the glare.',
+  noTeeth: 'The rim shows no teeth deep enough to count. Let light fall on it from the side of a plain ground, or count by hand.',
+  tooFine: 'The teeth are too fine to be told apart. Come closer, or wipe the lens and hold still.',
+  countsDisagree:
+    'The ways of counting do not agree. Wipe the teeth, lay the gear on plain paper in even light, or count on the photo yourself.',
+};
+
+const refused = (reason: ScanRefusal): Scan => ({ read: false, reason, how: BETTER[reason] });

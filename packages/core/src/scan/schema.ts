@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { FLAWS } from './flaws.ts';
+
+/** Least and most pixels along a side. */
+const SIDE = [120, 12_000] as const;
+const point = z.strictObject({ xPx: z.number(), yPx: z.number() });
+const pixels = z.custom<Uint8ClampedArray | Uint8Array>((given) => given instanceof Uint8ClampedArray || given instanceof Uint8Array, {
+  message: 'the pixels, four bytes each',
+});
+
+/** Two points on a known length, in the plane of the gear's face. */
+export const scanScale = z.strictObject({ from: point, to: point, lengthMm: z.number().positive().max(2000) });
+
+/** What a human saw better: the middle, how far out the tips lie, the count. */
+export const scanCorrection = z.strictObject({
+  centre: point.optional(),
+  tipRadiusPx: z.number().positive().optional(),
+  teeth: z.int().min(4).max(500).optional(),
+});
+
+export type ScanScale = z.infer<typeof scanScale>;
+export type ScanCorrection = z.infer<typeof scanCorrection>;
+
+export const scanInput = z.strictObject({
+  width: z.int().min(SIDE[0]).max(SIDE[1]),
+  height: z.int().min(SIDE[0]).max(SIDE[1]),
+  /** Red, green, blue and opacity of each pixel, row by row; over the wire a list of numbers. */
+  rgba: z.union([pixels, z.array(z.int().min(0).max(255)).transform((list) => Uint8ClampedArray.from(list))]),
+  scale: scanScale.optional(),
+  correction: scanCorrection.optional(),
+});
+export type ScanInput = z.infer<typeof scanInput>;
+
+export const SCAN_REFUSALS = ['noGear', 'cutOff', 'tooSmall', 'tooTilted', 'lowContrast', 'noTeeth', 'tooFine', 'countsDisagree'] as const;
+export type ScanRefusal = (typeof SCAN_REFUSALS)[number];
+
+const measuredMm = z.strictObject({ value: z.number(), plusMinus: z.number() });
+
+export const scanRead = z.strictObject({
+  read: z.literal(true),
+  /** All places, the missing teeth among them. */
+  teeth: z.number(),
+  teethPresent: z.number(),
+  confidence: z.number(),
+  centre: point,
+  /** As seen from straight above: along the long axis of the rim. */
+  tipRadiusPx: z.number(),
+  rootRadiusPx: z.number(),
+  /** The rim as an ellipse in the picture. */
+  rim: z.object({ longPx: z.number(), shortPx: z.number(), axisDeg: z.number() }),
+  tiltDeg: z.number(),
+  /** Teeth that are not as the others; angles clockwise from the top of the picture, points on the rim. */
+  flaws: z.array(z.object({ kind: z.enum(FLAWS), angleDeg: z.number(), xPx: z.number(), yPx: z.number() })),
+  /** What each way of counting found. */
+  counts: z.object({ outline: z.number().nullable(), edges: z.number().nullable(), shading: z.number().nullable() }),
+  corrected: z.array(z.enum(['centre', 'rim', 'teeth'])),
+  tipDiameterMm: measuredMm.optional(),
+  rootDiameterMm: measuredMm.optional(),
+});
+export type ScanRead = z.infer<typeof scanRead>;
+
+export const scanOutput = z.discriminatedUnion('read', [
+  scanRead,
+  z.object({
+    read: z.literal(false),
+    reason: z.enum(SCAN_REFUSALS),
+    /** What is wrong and how to take a better photo. */
+    how: z.string(),
+  }),
+]);
+export type Scan = z.infer<typeof scanOutput>;
