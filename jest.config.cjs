@@ -10,12 +10,14 @@ const node = (displayName, roots, more = {}) => ({
   ...more,
 });
 
+// Sums over pixels look these up millions of times, and each look-up would leave the test's sandbox.
+const sandboxInjectedGlobals = ['Math', 'Float32Array', 'Float64Array', 'Uint8ClampedArray', 'Array'];
+
 module.exports = {
   projects: [
-    // Sums over pixels look these up millions of times, and each look-up would leave the test's sandbox.
-    node('core', ['packages'], { sandboxInjectedGlobals: ['Math', 'Float32Array', 'Float64Array', 'Uint8ClampedArray', 'Array'] }),
+    node('core', ['packages'], { sandboxInjectedGlobals }),
     node('server', ['apps/server/src']),
     '<rootDir>/apps/web/jest.config.cjs',
-    node('browser', ['e2e']),
+    node('browser', ['e2e'], { sandboxInjectedGlobals }),
   ],
 };

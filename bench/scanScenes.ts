@@ -21,7 +21,7 @@ const PAIRS: readonly (readonly [metal: Colour, bench: Colour, grain: number])[]
 export function drawScene(random: () => number): Scene & { readonly teeth: number; readonly missing: readonly number[] } {
   const between = (low: number, high: number) => low + (high - low) * random();
   const teeth = Math.round(between(10, 64));
-  const [metal, bench, grain] = PAIRS[Math.floor(random() * PAIRS.length)] ?? PAIRS[0]!;
+  const [metal, bench, grain] = PAIRS[Math.floor(random() * PAIRS.length)] as (typeof PAIRS)[number];
   const broken = random() < 0.5 ? 0 : Math.floor(between(1, Math.max(2, teeth * 0.2)));
   const from = Math.floor(random() * teeth);
   const run = random() < 0.6;

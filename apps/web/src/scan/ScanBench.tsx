@@ -26,7 +26,7 @@ export function ScanBench({ view: { job, state }, card, hash }: { view: JobView;
   const [extras, setExtras] = useState<ScanExtras>({ scale: kept?.scale, correction: kept?.correction });
   const [laying, setLaying] = useState<Laying>('nothing');
   const [length, setLength] = useState<readonly Spot[]>(kept?.scale ? [kept.scale.from, kept.scale.to] : []);
-  const { state: scan, blob, count, stop } = useScan(hash, extras);
+  const { state: scan, address, count, stop } = useScan(hash, extras);
   const [last, setLast] = useState<{ width: number; height: number; found?: ScanRead } | null>(null);
   const now = scan.kind === 'done' ? { width: scan.width, height: scan.height, found: scan.scan.read ? scan.scan : undefined } : last;
   const found = now?.found;
@@ -52,7 +52,7 @@ export function ScanBench({ view: { job, state }, card, hash }: { view: JobView;
   return (
     <>
       <Text look="title">{card.name} on a photo</Text>
-      {blob && now ? <ScanPhoto blob={blob} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
+      {address && now ? <ScanPhoto address={address} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
       {scan.kind === 'counting' ? <Counting share={scan.share} onStop={stop} /> : null}
       {scan.kind === 'stopped' ? <Button label="Count again" testID="count-again" onPress={() => void count(extras)} /> : null}
       {scan.kind === 'failed' ? (

@@ -1,5 +1,5 @@
 import type { ScanRead } from '@patient-badger/core';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { placeOn } from '../photo/placeOn.ts';
@@ -10,7 +10,8 @@ export interface Spot {
 }
 
 interface Props {
-  readonly blob: Blob;
+  /** Where the browser holds the photo. */
+  readonly address: string;
   readonly width: number;
   readonly height: number;
   readonly found?: ScanRead;
@@ -23,15 +24,9 @@ const INK = '#0B2239';
 const LIGHT = '#FFFFFF';
 
 /** The photo with what was found drawn over it: rim, middle, and a mark of its own shape at each tooth that is not as the others. */
-export function ScanPhoto({ blob, width, height, found, length, onTap }: Props) {
-  const [address, setAddress] = useState<string | null>(null);
+export function ScanPhoto({ address, width, height, found, length, onTap }: Props) {
   const [shown, setShown] = useState(0);
   const board = useRef<View>(null);
-  useEffect(() => {
-    const made = URL.createObjectURL(blob);
-    setAddress(made);
-    return () => URL.revokeObjectURL(made);
-  }, [blob]);
   // Lines as thick on any photo: so many pixels of it to one of the screen.
   const px = shown > 0 ? width / shown : 1;
   return (
@@ -48,7 +43,7 @@ export function ScanPhoto({ blob, width, height, found, length, onTap }: Props) 
         }}
       >
         <View pointerEvents="none" style={{ width: '100%', height: '100%' }}>
-          {address ? <Image source={{ uri: address }} aria-label="Photo of the gear" style={{ width: '100%', height: '100%' }} /> : null}
+          <Image source={{ uri: address }} aria-label="Photo of the gear" style={{ width: '100%', height: '100%' }} />
           <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} style={{ position: 'absolute' }} aria-hidden>
             {found ? <Found found={found} px={px} /> : null}
             {length.map(({ xPx, yPx }, i) => (

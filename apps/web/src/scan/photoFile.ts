@@ -2,8 +2,12 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { outbox } from '../data/outbox.ts';
 
-/** The name a photo is kept under: also without a secure connection, where the browser's own hashing is shut off. */
-export const hashOf = async (blob: Blob): Promise<string> => bytesToHex(sha256(new Uint8Array(await blob.arrayBuffer())));
+/** The name a photo is kept under. Without a secure connection the browser's own hashing, off the main thread, is shut off. */
+export async function hashOf(blob: Blob): Promise<string> {
+  const bytes = await blob.arrayBuffer();
+  const subtle = (globalThis.crypto as Partial<Crypto> | undefined)?.subtle;
+  return bytesToHex(subtle ? new Uint8Array(await subtle.digest('SHA-256', bytes)) : sha256(new Uint8Array(bytes)));
+}
 
 /** A photo's file: from this device while it waits to be sent, else from the server. @throws Error in words */
 export async function photoFile(hash: string): Promise<Blob> {

@@ -1,6 +1,6 @@
 import { formatLength, type LengthUnit, type ScanRead } from '@patient-badger/core';
 
-const FLAW_WORDS = { missing: 'missing', short: 'short', odd: 'odd' } as const;
+type FlawKind = ScanRead['flaws'][number]['kind'];
 
 /** An angle as the hour on a clock face. @example clockAt(90) // '3 o’clock' */
 export function clockAt(angleDeg: number): string {
@@ -15,8 +15,8 @@ export function scanLines(
   unit: LengthUnit,
 ): readonly string[] {
   const gone = teeth - teethPresent;
-  const of = (kind: keyof typeof FLAW_WORDS) => flaws.filter((each) => each.kind === kind);
-  const at = (kind: keyof typeof FLAW_WORDS) =>
+  const of = (kind: FlawKind) => flaws.filter((each) => each.kind === kind);
+  const at = (kind: FlawKind) =>
     of(kind)
       .map(({ angleDeg }) => clockAt(angleDeg))
       .join(', ');

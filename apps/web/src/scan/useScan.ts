@@ -18,7 +18,8 @@ export type ScanState =
 /** Counts the teeth on a photo off the main thread, tells how far it is, and can be stopped. */
 export function useScan(hash: string, first: ScanExtras) {
   const [state, setState] = useState<ScanState>({ kind: 'counting', share: 0 });
-  const [blob, setBlob] = useState<Blob | null>(null);
+  const [photo, setPhoto] = useState<{ readonly blob: Blob; readonly address: string } | null>(null);
+  const address = useRef<string | null>(null);
   const worker = useRef<{ readonly thread: Worker; readonly door: Remote<ScanDoor> } | null>(null);
   const round = useRef(0);
 
@@ -31,35 +32,41 @@ export function useScan(hash: string, first: ScanExtras) {
   }, []);
 
   const count = useCallback(
-    async (extras: ScanExtras, file = blob) => {
+    async (extras: ScanExtras) => {
       const mine = ++round.current;
       setState({ kind: 'counting', share: 0 });
       try {
-        const photo = file ?? (await photoFile(hash));
+        const blob = photo?.blob ?? (await photoFile(hash));
         if (mine !== round.current) return;
-        setBlob(photo);
+        if (!address.current) {
+          address.current = URL.createObjectURL(blob);
+          setPhoto({ blob, address: address.current });
+        }
         if (!worker.current) {
           const thread = new Worker(new URL('./scan.worker.ts', import.meta.url));
           worker.current = { thread, door: wrap<ScanDoor>(thread) };
         }
         const tell = (_: string, share: number) => mine === round.current && setState({ kind: 'counting', share });
-        const reply = await worker.current.door.scan(photo, extras, proxy(tell));
+        const reply = await worker.current.door.scan(blob, extras, proxy(tell));
         if (mine === round.current) setState({ kind: 'done', ...reply });
       } catch (error) {
         if (mine === round.current) setState({ kind: 'failed', why: error instanceof Error ? error.message : String(error) });
       }
     },
-    [blob, hash],
+    [photo, hash],
   );
 
   const begin = useRef(() => void count(first));
+  const end = useRef(() => {
+    round.current++;
+    worker.current?.thread.terminate();
+    worker.current = null;
+    if (address.current) URL.revokeObjectURL(address.current);
+    address.current = null;
+  });
   useEffect(() => {
     begin.current();
-    return () => {
-      round.current++;
-      worker.current?.thread.terminate();
-      worker.current = null;
-    };
+    return end.current;
   }, []);
-  return { state, blob, count, stop };
+  return { state, address: photo?.address ?? null, count, stop };
 }

@@ -51,7 +51,7 @@ test('a count from a dirty gear at an angle is less sure than from a clean one',
 describe('refused, with how to do better', () => {
   test.each<[string, Partial<Scene> & { teeth: number }, string]>([
     ['the gear runs over the edge', { teeth: 20, fill: 1.04 }, 'cutOff'],
-    ['too far away', { teeth: 20, fill: 0.15 }, 'tooSmall'],
+    ['too far away', { teeth: 20, fill: 0.15, unevenness: 0 }, 'tooSmall'],
     ['leaning by 35°', { teeth: 20, tiltDeg: 35, thickness: 0.02 }, 'tooTilted'],
   ])('%s', (_, scene, reason) => expect(scan(scene)).toMatchObject({ read: false, reason, how: expect.stringMatching(/\.$/) as string }));
 
@@ -96,7 +96,7 @@ describe('what a human puts right holds', () => {
   });
 
   test('centre and rim, where the disc was not found', () => {
-    const lost = { teeth: 20, fill: 0.15, width: 500, height: 500 };
+    const lost = { teeth: 20, fill: 0.15, unevenness: 0, width: 500, height: 500 };
     expect(scan(lost).read).toBe(false);
     const found = read({ ...lost, fill: 0.25 }, { correction: { centre: { xPx: 250, yPx: 250 }, tipRadiusPx: 62.5 } });
     expect(found.corrected).toEqual(['centre', 'rim']);

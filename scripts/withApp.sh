@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run screenshots: takes the pictures in docs/screenshots anew, from the demo data.
+# scripts/withApp.sh SCRIPT.ts: runs a script beside the built app and a throw-away database.
 set -euo pipefail
 ROOT=$(cd "$(dirname "$0")/.." && pwd)
 . "$ROOT/scripts/machine.sh"
@@ -14,4 +14,4 @@ TEST_DATABASE_URL=$(start_database "$home" badger)
 export TEST_DATABASE_URL
 trap 'stop_database "$home"' EXIT
 cd "$ROOT"
-node --import tsx scripts/screenshots.ts
+node --import tsx "$@"
