@@ -7,6 +7,14 @@ import { motion } from './driveline/motion.ts';
 import { motionInput, motionOutput } from './driveline/schema.ts';
 import { CoreFailure, fail } from './failure/CoreFailure.ts';
 import { failureFromZod } from './failure/fromZod.ts';
+import { bevelIdentifyInput, bevelIdentifyOutput, identifyBevel } from './gear/bevel/identify.ts';
+import { arcsInput, arcsOutput, freshArcs } from './gear/arcs.ts';
+import { compareGears, compareInput, compareOutput } from './gear/compare.ts';
+import { identifyRack, rackDimensions, rackIdentifyInput, rackIdentifyOutput, rackInput, rackOutput } from './gear/other/rack.ts';
+import { identifyScrew, screwDimensions, screwIdentifyInput, screwIdentifyOutput, screwInput, screwOutput } from './gear/other/screw.ts';
+import { identifyWheel, wheelIdentifyInput, wheelIdentifyOutput } from './gear/worm/identifyWheel.ts';
+import { boreInput, boreOutput, boreSeat } from './fit/bore.ts';
+import { fitLimits, limitsInput, limitsOutput } from './fit/limits.ts';
 import { bevelDimensions, bevelInput, bevelOutput } from './gear/bevel/dimensions.ts';
 import { cylindricalDimensions, cylindricalOutput } from './gear/cylindrical/dimensions.ts';
 import { identifyCylindrical } from './gear/cylindrical/identify.ts';
@@ -87,6 +95,23 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
       wormDimensions,
     ),
     operation('gear.worm.identify', 'Which standard worm was this', wormIdentifyInput, wormIdentifyOutput, identifyWorm),
+    operation('gear.bevel.identify', 'Which standard straight bevel pair was this', bevelIdentifyInput, bevelIdentifyOutput, identifyBevel),
+    operation('gear.wheel.identify', 'Which standard worm wheel was this', wheelIdentifyInput, wheelIdentifyOutput, identifyWheel),
+    operation('gear.rack.dimensions', 'Rack from teeth and module', rackInput, rackOutput, rackDimensions),
+    operation('gear.rack.identify', 'Which standard rack was this', rackIdentifyInput, rackIdentifyOutput, identifyRack),
+    operation('gear.screw.dimensions', 'Lead of a screw, and turns for a travel', screwInput, screwOutput, screwDimensions),
+    operation('gear.screw.identify', 'Which standard thread was this', screwIdentifyInput, screwIdentifyOutput, identifyScrew),
+    operation(
+      'gear.sector.identify',
+      'Which standard gear a sector or piece of a rim was cut from',
+      identifyInput,
+      identifyOutput,
+      identifyCylindrical,
+    ),
+    operation('gear.arcs', 'Teeth of a wheel or sector that have worked, and fresh positions left', arcsInput, arcsOutput, freshArcs),
+    operation('gear.compare', 'Two gears side by side, attribute by attribute', compareInput, compareOutput, compareGears),
+    operation('fit.limits', 'Limits and fit of hole and shaft by ISO 286', limitsInput, limitsOutput, fitLimits),
+    operation('fit.bore', 'How a gear sits on its shaft: clearance and turning play', boreInput, boreOutput, boreSeat),
     operation('scan.teeth', 'Teeth counted on a photo: how many, which are missing, how big', scanInput, scanOutput, (input) =>
       scanTeeth(input),
     ),

@@ -38,14 +38,7 @@ export type BevelDimensions = z.infer<typeof bevelOutput>;
  */
 export function bevelDimensions(input: BevelInput): BevelDimensions {
   const { pinionTeeth: z1, wheelTeeth: z2, outerModuleMm: m, faceWidthMm } = input;
-  const shafts = radians(input.shaftAngleDeg);
-  const pinionCone = Math.atan2(Math.sin(shafts), z2 / z1 + Math.cos(shafts));
-  const wheelCone = shafts - pinionCone;
-  if (wheelCone >= Math.PI / 2 || pinionCone >= Math.PI / 2) {
-    throw fail('impossibleGeometry', 'shaftAngleDeg', {
-      why: 'At this shaft angle one of the two would be a crown gear or toothed inside: straight bevels of these counts cannot be cut for it.',
-    });
-  }
+  const [pinionCone, wheelCone] = coneAngles(z1, z2, input.shaftAngleDeg);
   const cone = (m * z1) / (2 * Math.sin(pinionCone));
   if (faceWidthMm !== undefined && faceWidthMm >= cone) {
     throw fail('impossibleGeometry', 'faceWidthMm', {
@@ -65,4 +58,17 @@ export function bevelDimensions(input: BevelInput): BevelDimensions {
     wheelVirtualTeeth: z2 / Math.cos(wheelCone),
     ...(faceWidthMm === undefined ? {} : { meanModuleMm: (m * (cone - faceWidthMm / 2)) / cone }),
   };
+}
+
+/** Cone angles of pinion and wheel, radians. @throws CoreFailure where one of them would not be a cone any more */
+export function coneAngles(pinionTeeth: number, wheelTeeth: number, shaftAngleDeg: number): readonly [number, number] {
+  const shafts = radians(shaftAngleDeg);
+  const pinion = Math.atan2(Math.sin(shafts), wheelTeeth / pinionTeeth + Math.cos(shafts));
+  const wheel = shafts - pinion;
+  if (wheel >= Math.PI / 2 || pinion >= Math.PI / 2) {
+    throw fail('impossibleGeometry', 'shaftAngleDeg', {
+      why: 'At this shaft angle one of the two would be a crown gear or toothed inside: straight bevels of these counts cannot be cut for it.',
+    });
+  }
+  return [pinion, wheel];
 }

@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import { fail } from '../failure/CoreFailure.ts';
+import { measuredLength } from '../quantity/measured.ts';
+import { holeLimits, LETTERS, shaftLimits, TOLERANCES, type Letter, type Limits } from './iso286.ts';
+
+export const limitsInput = z.strictObject({
+  nominalMm: z.number().positive().max(250),
+  /** Such as H7. */
+  hole: z.string().max(6).optional(),
+  /** Such as k6. */
+  shaft: z.string().max(6).optional(),
+  measured: z.strictObject({ boreMm: measuredLength.optional(), shaftMm: measuredLength.optional() }).default({}),
+});
+
+const FIT_KINDS = ['clearance', 'transition', 'interference'] as const;
+const limits = z.object({ lowerMm: z.number(), upperMm: z.number(), leastMm: z.number(), mostMm: z.number() });
+
+export const limitsOutput = z.object({
+  hole: limits.optional(),
+  shaft: limits.optional(),
+  /** Of the fit as drawn; below nought is interference. */
+  leastClearanceMm: z.number().optional(),
+  mostClearanceMm: z.number().optional(),
+  kind: z.enum(FIT_KINDS).optional(),
+  measuredClearanceMm: z.object({ value: z.number(), plusMinus: z.number() }).optional(),
+  /** Chance that the reading is within the limits drawn. */
+  boreWithin: z.boolean().optional(),
+  shaftWithin: z.boolean().optional(),
+  /** What the measured pair is nearest to, on a hole basis. */
+  nearest: z.object({ hole: z.string(), shaft: z.string(), kind: z.enum(FIT_KINDS), use: z.string() }).optional(),
+});
+export type FitLimits = z.infer<typeof limitsOutput>;
+
+/** Fits a small shop meets, with what they are for (after the preferred fits of ISO 286-1:2010, annex B). */
+const USUAL: readonly (readonly [hole: string, shaft: string, use: string])[] = [
+  ['H9', 'd9', 'loose running, dirty or hot places'],
+  ['H8', 'e8', 'easy running, long bearings'],
+  ['H8', 'f7', 'running with oil'],
+  ['H7', 'g6', 'slides by hand, no play to feel'],
+  ['H7', 'h6', 'pushed on by hand, located'],
+  ['H7', 'k6', 'tapped on, keyed gears'],
+  ['H7', 'n6', 'driven on, seldom taken off'],
+  ['H7', 'p6', 'pressed on, light loads without a key'],
+  ['H7', 's6', 'pressed on for good'],
+];
+
+/**
+ * Limits of hole and shaft by ISO 286, the clearance of the fit, and where a measured pair lies. Lengths
+ * mm, up to 250; grades 5 to 11, letters d to s. Measured clearances below nought are interference.
+ * Source: ISO 286-1:2010.
+ * @throws CoreFailure where a code is not known, or nothing is asked
+ * @example 20, H7, k6 → hole +0 / +0.021, shaft +0.002 / +0.015, transition
+ */
+export function fitLimits({ nominalMm, hole, shaft, measured }: z.output<typeof limitsInput>): FitLimits {
+  if (hole === undefined && shaft === undefined && (!measured.boreMm || !measured.shaftMm)) {
+    throw fail('nothingGiven', 'hole', { why: 'Give a hole like H7, a shaft like k6, or measure both bore and shaft.' });
+  }
+  const h = hole === undefined ? undefined : sized(nominalMm, hole, 'hole');
+  const s = shaft === undefined ? undefined : sized(nominalMm, shaft, 'shaft');
+  const { boreMm, shaftMm } = measured;
+  const clearance = boreMm &&
+    shaftMm && { value: boreMm.value - shaftMm.value, plusMinus: Math.hypot(boreMm.plusMinus, shaftMm.plusMinus) };
+  return {
+    ...(h && { hole: h }),
+    ...(s && { shaft: s }),
+    ...(h && s && asFit(h, s)),
+    ...(clearance && { measuredClearanceMm: clearance, nearest: nearestFit(nominalMm, clearance.value) }),
+    ...(h && boreMm && { boreWithin: within(boreMm.value, h) }),
+    ...(s && shaftMm && { shaftWithin: within(shaftMm.value, s) }),
+  };
+}
+
+type Sized = z.infer<typeof limits>;
+
+function sized(nominalMm: number, code: string, field: 'hole' | 'shaft'): Sized {
+  const found = limitsOf(nominalMm, code, field);
+  if (!found) {
+    throw fail('invalid', field, {
+      why: `${code} is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${LETTERS[0]} to ${LETTERS.at(-1)}, grades ${Object.keys(TOLERANCES)[0]} to ${Object.keys(TOLERANCES).at(-1)}.`,
+    });
+  }
+  return { ...found, leastMm: nominalMm + found.lowerMm, mostMm: nominalMm + found.upperMm };
+}
+
+/** Holes are written in capitals, shafts in small letters. */
+function limitsOf(nominalMm: number, code: string, field: 'hole' | 'shaft'): Limits | null {
+  const [, letters = '', grade = ''] = /^([A-Za-z]{1,2})(\d{1,2})$/.exec(code.trim()) ?? [];
+  const letter = letters.toLowerCase() as Letter;
+  const cased = field === 'hole' ? letters.toUpperCase() : letters.toLowerCase();
+  if (letters !== cased || !LETTERS.includes(letter)) return null;
+  return (field === 'hole' ? holeLimits : shaftLimits)(nominalMm, letter, Number(grade));
+}
+
+const within = (value: number, { leastMm, mostMm }: Sized) => value >= leastMm - 1e-9 && value <= mostMm + 1e-9;
+
+function asFit(hole: Limits, shaft: Limits) {
+  const [leastClearanceMm, mostClearanceMm] = [hole.lowerMm - shaft.upperMm, hole.upperMm - shaft.lowerMm];
+  return { leastClearanceMm, mostClearanceMm, kind: kindOf(leastClearanceMm, mostClearanceMm) };
+}
+
+function kindOf(least: number, most: number): (typeof FIT_KINDS)[number] {
+  if (least >= -1e-9) return 'clearance';
+  return most <= 1e-9 ? 'interference' : 'transition';
+}
+
+function nearestFit(nominalMm: number, clearanceMm: number) {
+  const rated = USUAL.flatMap(([hole, shaft, use]) => {
+    const [h, s] = [limitsOf(nominalMm, hole, 'hole'), limitsOf(nominalMm, shaft, 'shaft')];
+    if (!h || !s) return [];
+    const { leastClearanceMm: least, mostClearanceMm: most, kind } = asFit(h, s);
+    return [{ hole, shaft, use, kind, off: Math.abs(clearanceMm - (least + most) / 2) }];
+  });
+  const best = rated.reduce((top, each) => (each.off < top.off ? each : top));
+  const { off: _, ...fit } = best;
+  return fit;
+}

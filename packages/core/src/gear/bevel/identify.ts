@@ -1,0 +1,144 @@
+import { z } from 'zod';
+import { fail } from '../../failure/CoreFailure.ts';
+import { degrees } from '../../quantity/angle.ts';
+import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
+import { gearSystems, nextMeasurement } from '../identifySchema.ts';
+import { identifySize, mergedBy, type Readable } from '../identifySize.ts';
+import { GEAR_SYSTEMS, standardSizes, type StandardSize } from '../standardSizes.ts';
+import { coneAngles } from './dimensions.ts';
+
+export const bevelIdentifyInput = z.strictObject({
+  pinionTeeth: z.int().min(4).max(500),
+  wheelTeeth: z.int().min(4).max(500),
+  shaftAngleDeg: z.number().gt(0).lt(180).default(90),
+  measurements: z.strictObject({
+    pinionTipDiameterMm: measuredLength.optional(),
+    wheelTipDiameterMm: measuredLength.optional(),
+    outerConeDistanceMm: measuredLength.optional(),
+    toothHeightMm: measuredLength.optional(),
+    pinionConeAngleDeg: measured.optional(),
+  }),
+  wear: z.strictObject({ maxTipLossMm: z.number().min(0).default(0.3) }).default({ maxTipLossMm: 0.3 }),
+  systems: gearSystems,
+});
+export type BevelIdentifyInput = z.output<typeof bevelIdentifyInput>;
+
+export const bevelIdentifyOutput = z.object({
+  candidates: z.array(
+    z.object({
+      system: z.enum(GEAR_SYSTEMS),
+      size: z.number(),
+      outerModuleMm: z.number(),
+      pinionTeeth: z.number(),
+      wheelTeeth: z.number(),
+      /** Addendum that the pinion has more and the wheel less, modules. */
+      profileShift: z.number(),
+      probability: z.number(),
+      predicted: z.record(z.string(), z.number()),
+      residuals: z.record(z.string(), z.number()),
+    }),
+  ),
+  noneOfTheseProbability: z.number(),
+  nextMeasurement,
+});
+export type BevelIdentification = z.infer<typeof bevelIdentifyOutput>;
+
+/** Makers lengthen the pinion's addendum by what they take from the wheel's (zero-sum shift, DIN 3971): one standard deviation, modules. */
+const SHIFT_SPREAD = 0.15;
+const SHIFTS = Array.from({ length: 17 }, (_, i) => (i - 8) * 0.05);
+const DEPTH_FREEDOM = 0.1;
+
+interface Bevel {
+  readonly size: StandardSize;
+  readonly shift: number;
+}
+
+/**
+ * Which standard straight bevel pair was this, from what can be read at its large end. Teeth of both are
+ * counted; the shift that lengthens the pinion's teeth and shortens the wheel's is a continuous unknown,
+ * laid out in steps of 0.05 and summed; tips only ever wear off. Lengths mm, angles degrees.
+ * Sources: ISO 23509 / DIN 3971 (geometry), ISO 678 (modules).
+ * @throws CoreFailure where nothing was measured, or the shafts leave no cone
+ * @example 12 and 24 teeth, wheel 50.0 ± 0.05 over the tips → module 2
+ */
+export function identifyBevel(input: BevelIdentifyInput): z.input<typeof bevelIdentifyOutput> {
+  const { measurements, pinionTeeth, wheelTeeth } = input;
+  if (Object.values(measurements).every((each) => each === undefined)) {
+    throw fail('nothingGiven', 'measurements', { why: 'Measure over the tips at the large end of one of the two first.' });
+  }
+  const cones = coneAngles(pinionTeeth, wheelTeeth, input.shaftAngleDeg);
+  const hypotheses = standardSizes(input.systems).flatMap((size) =>
+    SHIFTS.map((shift) => ({ of: { size, shift }, prior: Math.exp(-0.5 * (shift / SHIFT_SPREAD) ** 2) })),
+  );
+  const { ranked, ...rest } = identifySize(hypotheses, readables(input, cones));
+  return {
+    ...rest,
+    candidates: mergedBy(ranked, ({ size }) => size).map(({ of: { size, shift }, ...each }) => ({
+      system: size.system,
+      size: size.size,
+      outerModuleMm: size.moduleMm,
+      pinionTeeth,
+      wheelTeeth,
+      profileShift: shift,
+      ...each,
+    })),
+  };
+}
+
+function readables(
+  { measurements, pinionTeeth, wheelTeeth, wear }: BevelIdentifyInput,
+  [pinion, wheel]: readonly [number, number],
+): readonly Readable<Bevel>[] {
+  const caliper = INSTRUMENTS.digitalCaliper.plusMinus;
+  const tip =
+    (teeth: number, cone: number, sign: 1 | -1) =>
+    ({ size, shift }: Bevel) =>
+      size.moduleMm * (teeth + 2 * (1 + sign * shift) * Math.cos(cone));
+  return [
+    {
+      quantity: 'pinionTipDiameterMm',
+      minutes: 0.5,
+      how: 'Caliper over two opposite teeth of the pinion, at its large end.',
+      read: measurements.pinionTipDiameterMm,
+      predict: tip(pinionTeeth, pinion, 1),
+      mostLossMm: wear.maxTipLossMm,
+      plusMinus: caliper * 2,
+    },
+    {
+      quantity: 'wheelTipDiameterMm',
+      minutes: 0.5,
+      how: 'Caliper over two opposite teeth of the wheel, at its large end.',
+      read: measurements.wheelTipDiameterMm,
+      predict: tip(wheelTeeth, wheel, -1),
+      mostLossMm: wear.maxTipLossMm,
+      plusMinus: caliper * 2,
+    },
+    {
+      quantity: 'outerConeDistanceMm',
+      minutes: 2,
+      how: 'Lay a straight edge along a tooth to where the axes meet, and measure to its large end.',
+      read: measurements.outerConeDistanceMm,
+      predict: ({ size }) => (size.moduleMm * pinionTeeth) / (2 * Math.sin(pinion)),
+      plusMinus: 0.5,
+    },
+    {
+      quantity: 'toothHeightMm',
+      minutes: 1,
+      how: 'Depth rod of the caliper from a tip into the space beside it, at the large end.',
+      read: measurements.toothHeightMm,
+      predict: ({ size }) => 2.25 * size.moduleMm,
+      freedom: ({ size }) => DEPTH_FREEDOM * size.moduleMm,
+      mostLossMm: wear.maxTipLossMm,
+      plusMinus: caliper * 2,
+    },
+    {
+      quantity: 'pinionConeAngleDeg',
+      minutes: 3,
+      how: 'Protractor on the pinion’s cone against its shaft.',
+      read: measurements.pinionConeAngleDeg,
+      predict: () => degrees(pinion),
+      plusMinus: 1,
+      spread: 2,
+    },
+  ];
+}
