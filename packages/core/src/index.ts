@@ -73,6 +73,11 @@ export { advisedLooks, facts, traceInput, traceOutput, type LookAdvice, type Tra
 export { cylindricalDimensions, type CylindricalDimensions } from './gear/cylindrical/dimensions.ts';
 export { identifyCylindrical } from './gear/cylindrical/identify.ts';
 export { cutOf, profileOf, type Cut } from './gear/cylindrical/profile.ts';
+export { type Wear } from './gear/cylindrical/wear.ts';
+export { type Mesh } from './gear/cylindrical/mesh.ts';
+export { type BevelIdentification } from './gear/bevel/identify.ts';
+export { type WheelIdentification } from './gear/worm/identifyWheel.ts';
+export { type Comparison } from './gear/compare.ts';
 export { gearOutline } from './gear/cylindrical/outline.ts';
 export { identifyInput, type Candidate, type Identification, type IdentifyInput } from './gear/cylindrical/identifySchema.ts';
 export { cylindricalInput } from './gear/cylindrical/schema.ts';
@@ -108,6 +113,9 @@ export {
 export {
   entry,
   entryPayload,
+  PIECES,
+  type Piece,
+  type SizedQuantity,
   type CylindricalQuantity,
   type Entry,
   type EntryPayload,
@@ -115,9 +123,10 @@ export {
   type WormQuantity,
 } from './job/entry.ts';
 export { checkEntry } from './job/checkEntry.ts';
-export { foldJob, inOrder, type DimensionReading, type GearState, type JobState } from './job/fold.ts';
+export { foldJob, inOrder, type DimensionReading, type GearReadings, type GearState, type JobState } from './job/fold.ts';
 export { cylindricalQuestion } from './job/cylindricalReadings.ts';
-export { combined } from './job/readings.ts';
+export { bevelQuestion, comparable, meshQuestion, wearQuestion, wheelQuestion } from './job/gearQuestions.ts';
+export { combined, disagreement } from './job/readings.ts';
 export { wormQuestion } from './job/wormReadings.ts';
 export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';

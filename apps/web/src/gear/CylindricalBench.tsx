@@ -1,14 +1,18 @@
 import type { CylindricalQuantity, GearCard, GearState } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { lengthUnit } from '../data/settings.ts';
+import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { ByHand } from './ByHand.tsx';
 import { CandidateList } from './CandidateList.tsx';
 import { cylindricalKey } from './candidateKey.ts';
 import { cylindricalLine } from './candidateLine.ts';
+import { Disagreeing } from './Disagreeing.tsx';
 import { GearDrawing } from './GearDrawing.tsx';
 import { gearShapeOf } from './gearShapeOf.ts';
+import { MateCard } from './MateCard.tsx';
 import { MoreReadings } from './MoreReadings.tsx';
 import { Contradiction, NextReading } from './NextReading.tsx';
 import { PhotoCount } from '../scan/PhotoCount.tsx';
@@ -16,10 +20,12 @@ import { wantedReading } from './wantedReading.ts';
 import { CYLINDRICAL_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
+import { WearCard } from './WearCard.tsx';
 import { useCylindrical } from './useIdentification.ts';
 
 /** A spur or helical gear on the bench, whole or broken: which it was. The part is still chosen by hand. */
 export function CylindricalBench({ view, card }: { view: JobView; card: GearCard }) {
+  const router = useRouter();
   const unit = lengthUnit.use();
   const [asked, setAsked] = useState<{ quantity: CylindricalQuantity; over?: number } | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
@@ -35,10 +41,20 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
     <>
       <Text look="title">{card.name}</Text>
       <GearDrawing shape={gearShapeOf(picked, gear)} values={values} advised={next?.quantity} onPick={pick} />
-      {asked ? <ReadPad view={view} card={card} quantity={asked.quantity} words={wordsOver(asked)} onClose={() => setAsked(null)} /> : null}
+      {asked ? (
+        <ReadPad
+          view={view}
+          card={card}
+          quantity={asked.quantity}
+          words={CYLINDRICAL_WORDS[asked.quantity]}
+          over={asked.over}
+          onClose={() => setAsked(null)}
+        />
+      ) : null}
       <MoreReadings quantities={['arcDeg', 'helixAngleDeg', 'centreDistanceMm']} values={values} words={CYLINDRICAL_WORDS} onPick={pick} />
       <PhotoCount view={view} card={card} />
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
+      <Disagreeing readings={gear.readings} />
       {stale && !error ? <Text look="soft">Working it out again …</Text> : null}
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
@@ -49,14 +65,15 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
         picked={picked && cylindricalKey(picked)}
         onPick={setPressed}
       />
+      {picked && !error ? <WearCard jobId={view.job.id} card={card} candidate={picked} gear={gear} /> : null}
+      {picked && !error ? <MateCard candidate={picked} gear={gear} /> : null}
+      <Button
+        label="Lay another gear beside it"
+        testID="compare"
+        onPress={() => router.navigate(`/jobs/${view.job.id}/compare/${card.id}` as never)}
+      />
       <Text look="soft">The app finds parts for worms so far; this one is found by hand, with the figures above.</Text>
       <ByHand view={view} card={card} />
     </>
   );
-}
-
-/** The words of a dimension, with the teeth to measure over that were advised. */
-function wordsOver({ quantity, over }: { quantity: CylindricalQuantity; over?: number }) {
-  const words = CYLINDRICAL_WORDS[quantity];
-  return words.over && over ? { ...words, over: { ...words.over, usual: over } } : words;
 }

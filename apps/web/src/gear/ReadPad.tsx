@@ -1,4 +1,4 @@
-import type { GearCard, GearQuantity } from '@patient-badger/core';
+import type { GearCard, GearQuantity, Piece } from '@patient-badger/core';
 import { useRecord } from '../data/useRecord.ts';
 import { Overlay } from '../design/Overlay.tsx';
 import { Text } from '../design/Text.tsx';
@@ -15,20 +15,31 @@ interface Props {
   readonly onClose: () => void;
   /** Whether the caliper on the bench can be put to this gear. */
   readonly caliper?: boolean;
+  /** Read off another gear that is laid beside it. */
+  readonly piece?: Piece;
+  /** How many it is to be measured over, where that is settled. */
+  readonly over?: number;
 }
 
 /** The number pad over the gear card: what is kept there is written on the job. */
-export function ReadPad({ view: { job, state }, card, quantity, words, onClose, caliper = false }: Props) {
+export function ReadPad({ view: { job, state }, card, quantity, words: usual, onClose, caliper = false, piece, over }: Props) {
   const { write, problem } = useRecord(job.id);
+  const words = usual.over && over ? { ...usual, over: { ...usual.over, usual: over } } : usual;
+  const gear = state.gears[card.id];
+  const readings = piece ? gear?.beside?.[piece] : gear?.readings;
   return (
     <Overlay>
       <Pad
         key={quantity}
         words={words}
-        last={state.gears[card.id]?.readings[quantity]?.findLast(({ over }) => over === words.over?.usual)?.entered}
+        last={readings?.[quantity]?.findLast((each) => each.over === words.over?.usual)?.entered}
         onClose={onClose}
         caliper={caliper ? (unit) => instrumentOn(job.id, 'caliper').read({ gear: card.id, quantity, unit }) : undefined}
-        onKeep={(entered) => void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered }).then((kept) => kept && onClose())}
+        onKeep={(entered) =>
+          void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered, ...(piece && { piece }) }).then(
+            (kept) => kept && onClose(),
+          )
+        }
       />
       {problem ? <Text look="danger">{problem}</Text> : null}
     </Overlay>

@@ -10,6 +10,7 @@ import type { JobView } from '../job/JobView.ts';
 import { CandidateList } from './CandidateList.tsx';
 import { candidateKey } from './candidateKey.ts';
 import { wormLine } from './candidateLine.ts';
+import { Disagreeing } from './Disagreeing.tsx';
 import { MoreReadings } from './MoreReadings.tsx';
 import { Contradiction, NextReading, tellsApart } from './NextReading.tsx';
 import { WORM_WORDS } from './quantities.ts';
@@ -68,6 +69,7 @@ export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
           onPress={() => setQuantity(advised)}
         />
       ) : null}
+      <Disagreeing readings={gear.readings} />
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
         heading="Which worm it was"
@@ -76,6 +78,11 @@ export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
         noneOfThese={data?.noneOfTheseProbability}
         picked={picked && candidateKey(picked)}
         onPick={setPressed}
+      />
+      <Button
+        label="Lay another gear beside it"
+        testID="compare"
+        onPress={() => router.navigate(`/jobs/${job.id}/compare/${card.id}` as never)}
       />
       {picked && !error ? (
         <Button

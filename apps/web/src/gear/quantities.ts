@@ -1,4 +1,4 @@
-import type { CylindricalQuantity, GearQuantity, WormQuantity } from '@patient-badger/core';
+import type { CylindricalQuantity, GearCard, GearQuantity, SizedQuantity, WormQuantity } from '@patient-badger/core';
 
 export interface QuantityWords {
   readonly name: string;
@@ -111,6 +111,61 @@ export const CYLINDRICAL_WORDS: Readonly<Record<CylindricalQuantity, QuantityWor
   faceWidthMm: { name: 'Face width', short: 'Face width', how: 'Along the teeth, face to face.', kind: 'length' },
 };
 
+/** The dimensions of a bevel, measured at its large end. */
+export const BEVEL_WORDS: Readonly<Record<SizedQuantity, QuantityWords>> = {
+  teeth: CYLINDRICAL_WORDS.teeth,
+  mateTeeth: {
+    ...CYLINDRICAL_WORDS.teeth,
+    name: 'Teeth of the mate',
+    short: 'Teeth of mate',
+    how: 'Count the other bevel of the pair too: the cone follows from both.',
+  },
+  tipDiameterMm: {
+    name: 'Diameter over the tips, large end',
+    short: 'Over the tips',
+    how: 'Caliper over two opposite teeth at the large end; with an odd count turn the gear to the largest reading.',
+    kind: 'length',
+  },
+  toothHeightMm: {
+    name: 'Tooth height, large end',
+    short: 'Tooth height',
+    how: 'Depth rod of the caliper from a tip into the space beside it.',
+    kind: 'length',
+  },
+  boreDiameterMm: WORM_WORDS.boreDiameterMm,
+  faceWidthMm: { name: 'Length of a tooth', short: 'Tooth length', how: 'Along a tooth, from the large end to the small.', kind: 'length' },
+};
+
+/** The dimensions of a worm wheel, measured where its teeth are lowest. */
+export const WHEEL_WORDS: Readonly<Record<Exclude<SizedQuantity, 'mateTeeth'>, QuantityWords>> = {
+  teeth: CYLINDRICAL_WORDS.teeth,
+  tipDiameterMm: {
+    name: 'Diameter over the tips, in the throat',
+    short: 'In the throat',
+    how: 'Over two opposite teeth in the middle of their length, where they are lowest.',
+    kind: 'length',
+  },
+  toothHeightMm: { ...BEVEL_WORDS.toothHeightMm, name: 'Tooth height, in the throat' },
+  boreDiameterMm: WORM_WORDS.boreDiameterMm,
+  faceWidthMm: CYLINDRICAL_WORDS.faceWidthMm,
+};
+
+/** Words for each dimension that a gear of a kind has. */
+export type BenchWords = Readonly<Partial<Record<GearQuantity, QuantityWords>>>;
+
+export function benchWords(type: GearCard['type']): BenchWords {
+  switch (type) {
+    case 'worm':
+      return WORM_WORDS;
+    case 'bevel':
+      return BEVEL_WORDS;
+    case 'wormWheel':
+      return WHEEL_WORDS;
+    default:
+      return CYLINDRICAL_WORDS;
+  }
+}
+
 /** Words for any dimension that the log may hold. */
 export const gearWords = (quantity: GearQuantity): QuantityWords => ALL_WORDS[quantity];
-const ALL_WORDS: Readonly<Record<GearQuantity, QuantityWords>> = { ...CYLINDRICAL_WORDS, ...WORM_WORDS };
+const ALL_WORDS: Readonly<Record<GearQuantity, QuantityWords>> = { ...BEVEL_WORDS, ...CYLINDRICAL_WORDS, ...WORM_WORDS };

@@ -1,4 +1,14 @@
-import { cylindricalQuestion, wormQuestion, type GearState, type Identification, type WormIdentification } from '@patient-badger/core';
+import {
+  bevelQuestion,
+  cylindricalQuestion,
+  wheelQuestion,
+  wormQuestion,
+  type BevelIdentification,
+  type GearState,
+  type Identification,
+  type WheelIdentification,
+  type WormIdentification,
+} from '@patient-badger/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { runInWorker } from '../data/runInWorker.ts';
@@ -9,6 +19,12 @@ export const useIdentification = (gear: GearState | undefined) => useAnswer<Worm
 /** Which spur or helical gear it may be by what has been read so far. */
 export const useCylindrical = (gear: GearState | undefined) =>
   useAnswer<Identification>('gear.cylindrical.identify', gear, cylindricalQuestion);
+
+/** Which bevel pair it may be. */
+export const useBevel = (gear: GearState | undefined) => useAnswer<BevelIdentification>('gear.bevel.identify', gear, bevelQuestion);
+
+/** Which worm wheel it may be. */
+export const useWheel = (gear: GearState | undefined) => useAnswer<WheelIdentification>('gear.wheel.identify', gear, wheelQuestion);
 
 /** Worked out off the main thread; nothing while there is no question yet. */
 function useAnswer<Answer>(operation: string, gear: GearState | undefined, ask: (gear: GearState) => object | null) {

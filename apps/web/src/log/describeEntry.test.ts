@@ -68,6 +68,7 @@ const LINES: readonly [EntryPayload, string][] = [
     { kind: 'teethScanned', gear: 'worm', hash: 'a'.repeat(64), found: SCANNED },
     'Counted on a photo: 24 teeth, 22 there, put right by hand',
   ],
+  [{ kind: 'limitNoted', gear: 'worm', thinningMm: 0.15, source: 'sheet 4' }, 'Limit noted: 0.15 mm thinner (sheet 4)'],
   [{ kind: 'handNoted', gear: 'worm', hand: 'left' }, 'Left-hand thread'],
   [{ kind: 'photoTaken', hash: 'a'.repeat(64), about: 'tank-level' }, 'Photo taken'],
   [{ kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.9 }, 'Decided: Chips and gummed oil packed round the worm'],

@@ -1,5 +1,6 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
+import { PIECE_WORDS } from '../gear/compareLine.ts';
 import { gearWords } from '../gear/quantities.ts';
 import { readingText } from '../instrument/readingText.ts';
 import { resultName } from '../trace/Trail.tsx';
@@ -51,7 +52,9 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'cautionAcknowledged':
       return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
     case 'dimensionRead':
-      return `${gearWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+      return `${payload.piece ? `${PIECE_WORDS[payload.piece].choice}, ` : ''}${gearWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+    case 'limitNoted':
+      return `Limit noted: ${payload.thinningMm} mm thinner (${payload.source})`;
     case 'teethScanned':
       return `Counted on a photo: ${payload.found.teeth} teeth, ${payload.found.teethPresent} there${payload.found.corrected.length > 0 ? ', put right by hand' : ''}`;
     case 'handNoted':

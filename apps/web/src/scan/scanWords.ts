@@ -16,10 +16,7 @@ export function scanLines(
 ): readonly string[] {
   const gone = teeth - teethPresent;
   const of = (kind: FlawKind) => flaws.filter((each) => each.kind === kind);
-  const at = (kind: FlawKind) =>
-    of(kind)
-      .map(({ angleDeg }) => clockAt(angleDeg))
-      .join(', ');
+  const at = (kind: FlawKind) => [...new Set(of(kind).map(({ angleDeg }) => clockAt(angleDeg)))].join(', ');
   return [
     ...(gone > 0 ? [`${gone} missing, at ${at('missing')}`] : ['None missing']),
     ...(of('short').length > 0 ? [`${of('short').length} short, at ${at('short')}`] : []),

@@ -33,6 +33,7 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
     case 'dimensionRead':
     case 'handNoted':
     case 'teethScanned':
+    case 'limitNoted':
     case 'partChosen':
     case 'partFitted':
       return need(pack.gears, payload.gear, 'gear');

@@ -40,9 +40,17 @@ export const CYLINDRICAL_QUANTITIES = [
 ] as const;
 export type CylindricalQuantity = (typeof CYLINDRICAL_QUANTITIES)[number];
 
+/** Dimensions read off a bevel at its large end, or off a worm wheel in its throat. */
+export const SIZED_QUANTITIES = ['teeth', 'mateTeeth', 'tipDiameterMm', 'toothHeightMm', 'boreDiameterMm', 'faceWidthMm'] as const;
+export type SizedQuantity = (typeof SIZED_QUANTITIES)[number];
+
 /** One quantity per entry, so that each can be taken back. */
-export type GearQuantity = WormQuantity | CylindricalQuantity;
-const GEAR_QUANTITIES = [...new Set<GearQuantity>([...WORM_QUANTITIES, ...CYLINDRICAL_QUANTITIES])];
+export type GearQuantity = WormQuantity | CylindricalQuantity | SizedQuantity;
+const GEAR_QUANTITIES = [...new Set<GearQuantity>([...WORM_QUANTITIES, ...CYLINDRICAL_QUANTITIES, ...SIZED_QUANTITIES])];
+
+/** Another gear that is laid beside the machine's own: the new part, a donor's, or the one of the other side. */
+export const PIECES = ['new', 'donor', 'otherSide'] as const;
+export type Piece = (typeof PIECES)[number];
 
 /** What an entry can say. Adding a kind here makes every fold that forgets it a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
@@ -90,7 +98,11 @@ export const entryPayload = z.discriminatedUnion('kind', [
     instrument: id,
     /** What was typed, in the unit it was read in: "0.7106 in". */
     entered: z.string().max(60),
+    /** Read off another gear that is compared with this one. */
+    piece: z.enum(PIECES).optional(),
   }),
+  /** How thin a tooth may get, and whose figure that is. */
+  payload('limitNoted', { gear: id, thinningMm: z.number().positive().max(10), source: note.min(1) }),
   /** Teeth counted on a photo, with what a human put right. */
   payload('teethScanned', { gear: id, hash, found: scanRead, correction: scanCorrection.optional(), scale: scanScale.optional() }),
   payload('handNoted', { gear: id, hand: z.enum(['right', 'left']) }),

@@ -2,7 +2,7 @@ import type { RunningWait } from '../access/waits.ts';
 import type { InstrumentReading } from '../instrument/reading.ts';
 import type { Measured } from '../quantity/measured.ts';
 import type { Facts } from '../trace/hypotheses.ts';
-import type { Entry, EntryPayload, GearQuantity } from './entry.ts';
+import type { Entry, EntryPayload, GearQuantity, Piece } from './entry.ts';
 
 export interface DimensionReading {
   readonly entryId: string;
@@ -12,9 +12,14 @@ export interface DimensionReading {
   readonly entered: string;
 }
 
+/** Readings of each quantity, oldest first. */
+export type GearReadings = Readonly<Partial<Record<GearQuantity, readonly DimensionReading[]>>>;
+
 export interface GearState {
-  /** Readings of one quantity, oldest first. */
-  readonly readings: Readonly<Partial<Record<GearQuantity, readonly DimensionReading[]>>>;
+  readonly readings: GearReadings;
+  /** Of other gears laid beside it. */
+  readonly beside?: Readonly<Partial<Record<Piece, GearReadings>>>;
+  readonly limit?: Payload<'limitNoted'>;
   readonly hand?: 'right' | 'left';
   /** Counts on photos, oldest first; one for each photo, the last. */
   readonly scans?: readonly Payload<'teethScanned'>[];
@@ -155,11 +160,15 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
     case 'cautionAcknowledged':
       return { ...state, acknowledged: once(state.acknowledged, payload.caution) };
     case 'dimensionRead': {
-      const { gear, quantity, reading, over, instrument, entered } = payload;
-      const before = state.gears[gear]?.readings ?? {};
+      const { gear, quantity, reading, over, instrument, entered, piece } = payload;
+      const { readings = {}, beside = {} } = state.gears[gear] ?? {};
+      const before = (piece ? beside[piece] : readings) ?? {};
       const list = [...(before[quantity] ?? []), { entryId: id, reading, over, instrument, entered }];
-      return withGear(state, gear, { readings: { ...before, [quantity]: list } });
+      const now = { ...before, [quantity]: list };
+      return withGear(state, gear, piece ? { beside: { ...beside, [piece]: now } } : { readings: now });
     }
+    case 'limitNoted':
+      return withGear(state, payload.gear, { limit: payload });
     case 'teethScanned': {
       const others = (state.gears[payload.gear]?.scans ?? []).filter(({ hash }) => hash !== payload.hash);
       return withGear(state, payload.gear, { scans: [...others, payload] });

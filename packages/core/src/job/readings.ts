@@ -1,4 +1,4 @@
-import { combine, type Measured } from '../quantity/measured.ts';
+import { combine, FINEST, type Measured } from '../quantity/measured.ts';
 import type { DimensionReading } from './fold.ts';
 
 /** All readings of a dimension as one; undefined while there is none. */
@@ -15,3 +15,19 @@ export function byOver(list: readonly DimensionReading[] = []): readonly { reado
 
 /** Of readings over different counts those like the latest; null while there is none. */
 export const latestOver = (list: readonly DimensionReading[] | undefined) => byOver(list).at(-1) ?? null;
+
+/** Readings of one dimension this many of their own ± apart were not taken of the same thing, or one of them slipped. */
+const APART = 4;
+
+/** How far readings of one dimension lie apart where that is more than their ± can explain; null where they agree. */
+export function disagreement(list: readonly DimensionReading[] = []): number | null {
+  const overs = [...new Set(list.map(({ over }) => over))];
+  const worst = overs.map((over) => {
+    const values = list.filter((each) => each.over === over).map(({ reading }) => reading);
+    const apart = Math.max(...values.map(({ value }) => value)) - Math.min(...values.map(({ value }) => value));
+    const error = Math.max(FINEST, ...values.map(({ plusMinus }) => plusMinus));
+    return apart > APART * error ? apart : 0;
+  });
+  const most = Math.max(0, ...worst);
+  return most > 0 ? most : null;
+}

@@ -33,6 +33,8 @@ export const wheelIdentifyOutput = z.object({
   nextMeasurement,
 });
 
+export type WheelIdentification = z.infer<typeof wheelIdentifyOutput>;
+
 /** Wheels are shifted to meet a centre distance: one standard deviation, modules (ISO/TR 10828 allows half a module either way). */
 const SHIFT_SPREAD = 0.2;
 const SHIFTS = Array.from({ length: 21 }, (_, i) => (i - 10) * 0.05);

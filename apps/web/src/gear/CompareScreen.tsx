@@ -1,0 +1,105 @@
+import { comparable, type Comparison, type GearCard, type GearQuantity, type Piece, PIECES } from '@patient-badger/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { lengthUnit } from '../data/settings.ts';
+import { workOut } from '../data/workOut.ts';
+import { Card } from '../design/Card.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { compareLine, PIECE_WORDS } from './compareLine.ts';
+import { benchWords, gearWords } from './quantities.ts';
+import { ReadPad } from './ReadPad.tsx';
+
+/** Two gears side by side, dimension by dimension: the old one against the new, a donor's, or the other side's. */
+export const CompareScreen = () => <GearFrame stage="measure">{(view, card) => <Comparing view={view} card={card} />}</GearFrame>;
+
+interface Asked {
+  readonly quantity: GearQuantity;
+  readonly piece?: Piece;
+  readonly over?: number;
+}
+
+function Comparing({ view, card }: { view: JobView; card: GearCard }) {
+  const unit = lengthUnit.use();
+  const gear = view.state.gears[card.id] ?? { readings: {} };
+  const [piece, setPiece] = useState<Piece>(PIECES.find((each) => gear.beside?.[each]) ?? 'new');
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const words = benchWords(card.type);
+  const other = gear.beside?.[piece] ?? {};
+  const worked = workOut<Comparison>('gear.compare', { first: comparable(gear.readings), second: comparable(other) });
+  const found = worked.ok ? worked.output : { attributes: [], deciding: null };
+  // Dimensions that neither was measured in are rows too, so that they can be tapped.
+  const untouched = (Object.keys(words) as GearQuantity[])
+    .filter((each) => each !== 'arcDeg' && each !== 'centreDistanceMm' && !found.attributes.some(({ name }) => name.split('/')[0] === each))
+    .map((name) => ({ name: String(name), state: 'notRead' as const }));
+  const rows = [...found.attributes, ...untouched].map((each) => compareLine(each, words, unit));
+  return (
+    <>
+      <Text look="title">{card.name}, side by side</Text>
+      <Segments
+        label="Compare it with"
+        options={PIECES.map((each) => [each, PIECE_WORDS[each].choice] as const)}
+        value={piece}
+        onChange={setPiece}
+      />
+      {found.deciding ? (
+        <Card tone="danger">
+          <Text look="danger" testID="compare-deciding">
+            Not the same: {compareLine({ name: found.deciding, state: 'differs' }, words, unit).name}
+          </Text>
+        </Card>
+      ) : null}
+      <View className="flex-row gap-2">
+        <Text look="label" className="flex-1" />
+        <Text look="label" className="w-[92px] text-right">
+          This one
+        </Text>
+        <Text look="label" className="w-[92px] text-right">
+          {PIECE_WORDS[piece].column}
+        </Text>
+      </View>
+      {rows.map(({ key, quantity, over, name, first, second, verdict, clear }) => (
+        <View key={key} className={`gap-1 rounded-md border-2 bg-surface p-2 ${clear ? 'border-danger' : 'border-line'}`}>
+          <View className="flex-row items-center gap-2">
+            <Text look="strong" className="flex-1">
+              {name}
+            </Text>
+            <Cell label={`${name}, this one`} text={first} onPress={() => setAsked({ quantity, over })} testID={`first-${key}`} />
+            <Cell
+              label={`${name}, ${PIECE_WORDS[piece].column}`}
+              text={second}
+              onPress={() => setAsked({ quantity, piece, over })}
+              testID={`second-${key}`}
+            />
+          </View>
+          <Text look={clear ? 'danger' : 'soft'}>{verdict}</Text>
+        </View>
+      ))}
+      {asked ? (
+        <ReadPad
+          view={view}
+          card={card}
+          quantity={asked.quantity}
+          piece={asked.piece}
+          words={words[asked.quantity] ?? gearWords(asked.quantity)}
+          over={asked.over}
+          onClose={() => setAsked(null)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+const Cell = ({ label, text, onPress, testID }: { label: string; text: string; onPress: () => void; testID: string }) => (
+  <Pressable
+    role="button"
+    aria-label={`${label}: ${text}`}
+    testID={testID}
+    onPress={onPress}
+    className="min-h-[48px] w-[92px] items-end justify-center rounded-md border border-line px-2 active:opacity-70"
+  >
+    <Text look="strong">{text}</Text>
+  </Pressable>
+);
