@@ -64,3 +64,79 @@ test('a broken wheel is known on the phone from a piece of its rim; what cannot 
   await button(page, 'Write it down').click();
   await page.getByText(/: 41 teeth, bushed$/).waitFor();
 });
+
+test('wear and mate are worked out as one reads; the new part in the wrong width is seen beside the old one', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /Orchard tractor/, 'Clicks in second only');
+  await page.goto(`${page.url().split('?')[0]}/gear/gear`);
+  await read(page, 'teeth', '41');
+  await read(page, 'tipDiameterMm', '53.70');
+  await read(page, 'spanMm', '17.22');
+  // That was over five teeth, not three: no gear is like it. Taken back, it is gone from the sum.
+  await page.getByText('No standard gear reads like this', { exact: false }).waitFor();
+  await page.getByTestId('callout-spanMm').click();
+  for (let over = 3; over < 5; over++) await page.getByRole('button', { name: '+', exact: true }).click();
+  for (const key of '17.30') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByTestId('pad-display').waitFor({ state: 'detached' });
+  await page.goto(page.url().replace(/gear\/gear.*/, 'log'));
+  const slip = page.getByText(/^Span over teeth: 17\.22 mm over 3$/);
+  await slip.waitFor();
+  await page.getByRole('button', { name: 'Take it back' }).nth(1).click();
+  await page.getByText('Taken back').first().waitFor();
+  await page.goto(page.url().replace(/log.*/, 'gear/gear'));
+  await page.getByTestId('wear-verdict').waitFor();
+  await expect(page.getByTestId('wear-verdict').textContent()).resolves.toMatch(/^(Good|Watch it)$/);
+
+  // The maker's sheet is stricter than the rule of thumb.
+  await button(page, 'There is a limit on the maker’s sheet').click();
+  await page.getByLabel(/^How much thinner/).fill('0.01');
+  await button(page, 'Use this limit').click();
+  await page.getByText('Say whose figure it is', { exact: false }).waitFor();
+  await page.getByLabel('Whose figure it is').fill('workshop sheet 12');
+  await button(page, 'Use this limit').click();
+  await page.getByText('workshop sheet 12', { exact: false }).first().waitFor();
+
+  await page.getByTestId('callout-centreDistanceMm').click();
+  for (const key of '36.35') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByTestId('mesh-backlash').waitFor();
+  await page.getByText(/^Contact ratio 1\.\d\d/).waitFor();
+
+  await page.getByTestId('compare').click();
+  for (const [cell, keys] of [
+    ['first-faceWidthMm', '10'],
+    ['second-faceWidthMm', '12'],
+    ['second-teeth', '41'],
+  ] as const) {
+    await page.getByTestId(cell).click();
+    await page.getByTestId('pad-display').waitFor();
+    for (const key of keys) await page.keyboard.press(key);
+    await page.getByTestId('keep-reading').click();
+    await page.getByTestId('pad-display').waitFor({ state: 'detached' });
+  }
+  await expect(page.getByTestId('compare-deciding').textContent()).resolves.toBe('Not the same: Face width');
+  await page.getByText('Differs: 2.00 mm more').waitFor();
+  await page.reload();
+  await page.getByTestId('compare-deciding').waitFor();
+});
+
+test('a bevel is known from its teeth, its mate’s and the large end', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /Ferry slip trimmer/, 'Engine revs, the head stands');
+  await page.goto(`${page.url().split('?')[0]}/gear/pinion`);
+  await page.getByText('Count the teeth of both', { exact: false }).waitFor();
+  await read(page, 'teeth', '13');
+  await read(page, 'mateTeeth', '19');
+  // Module 1.5: 1.5 (13 + 2 cos 34.4°) over the tips.
+  await read(page, 'tipDiameterMm', '21.95');
+  await read(page, 'toothHeightMm', '3.36');
+  const first = page.getByRole('radio', { name: /teeth/ }).first();
+  await first.waitFor();
+  await page.getByText('module 1.5, 13 and 19 teeth').first().waitFor();
+  // A second reading of the same far off is said, not averaged away.
+  await read(page, 'tipDiameterMm', '22.95');
+  await page.getByText(/the readings lie 1\.00 mm apart/).waitFor();
+});

@@ -75,9 +75,11 @@ test('a photo is scanned, put right and kept; what it gives is there after a rel
   await page.getByTestId('keep-scan').click();
   await page.getByTestId('kept-scan').waitFor();
   await page.context().setOffline(false);
-  await inTime(stage.databaseUrl, `SELECT payload->>'hash' = '' AS bad, payload#>>'{found,teeth}' AS teeth FROM entries WHERE payload->>'kind' = 'teethScanned'`, [
-    { bad: false, teeth: '41' },
-  ]);
+  await inTime(
+    stage.databaseUrl,
+    `SELECT payload->>'hash' = '' AS bad, payload#>>'{found,teeth}' AS teeth FROM entries WHERE payload->>'kind' = 'teethScanned'`,
+    [{ bad: false, teeth: '41' }],
+  );
   await page.reload();
   await page.getByRole('button', { name: /^On a photo: 41 teeth\. 39 there, put right by hand$/ }).waitFor();
   await page

@@ -30,6 +30,9 @@ export function CandidateList({ heading, begin, lines, noneOfThese = 0, picked, 
   return (
     <View className="gap-2" role="radiogroup" aria-label="Candidates">
       <Text look="head">{heading}</Text>
+      {lines.length === 0 ? (
+        <Text>No standard gear reads like this. Look through the readings: one of them may be over another count, or of another gear.</Text>
+      ) : null}
       {lines.slice(0, SHOWN).map(({ key, title, probability, detail, expected }) => (
         <Pressable
           key={key}

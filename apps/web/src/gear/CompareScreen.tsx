@@ -53,10 +53,10 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
       ) : null}
       <View className="flex-row gap-2">
         <Text look="label" className="flex-1" />
-        <Text look="label" className="w-[92px] text-right">
+        <Text look="label" className="w-[104px] text-right">
           This one
         </Text>
-        <Text look="label" className="w-[92px] text-right">
+        <Text look="label" className="w-[104px] text-right">
           {PIECE_WORDS[piece].column}
         </Text>
       </View>
@@ -98,8 +98,10 @@ const Cell = ({ label, text, onPress, testID }: { label: string; text: string; o
     aria-label={`${label}: ${text}`}
     testID={testID}
     onPress={onPress}
-    className="min-h-[48px] w-[92px] items-end justify-center rounded-md border border-line px-2 active:opacity-70"
+    className="min-h-[48px] w-[104px] items-end justify-center rounded-md border border-line px-1 active:opacity-70"
   >
-    <Text look="strong">{text}</Text>
+    <Text look="strong" numberOfLines={1}>
+      {text}
+    </Text>
   </Pressable>
 );

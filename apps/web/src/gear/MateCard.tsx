@@ -67,7 +67,7 @@ export function MateCard({ candidate, gear }: { candidate: Candidate; gear: Gear
         and not shifted.
       </Text>
       {warnings.map((each) => (
-        <Text key={each} look="danger">
+        <Text key={each} look={each === 'undercut' ? 'soft' : 'danger'}>
           {WARNINGS[each]}
         </Text>
       ))}
