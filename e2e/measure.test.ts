@@ -104,6 +104,20 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await page.getByTestId('mesh-backlash').waitFor();
   await page.getByText(/^Contact ratio 1\.\d\d/).waitFor();
 
+  // Only nine of its teeth have worked.
+  await page.getByTestId('open-arcs').click();
+  for (const [label, text] of [
+    ['First tooth that has worked', '3'],
+    ['Last tooth that has worked', '55'],
+    ['Teeth that the travel needs', '9'],
+  ] as const)
+    await page.getByLabel(label).fill(text);
+  await page.getByTestId('keep-arcs').click();
+  await page.getByText(/must lie between 1 and 41/).waitFor();
+  await page.getByLabel('Last tooth that has worked').fill('11');
+  await page.getByTestId('keep-arcs').click();
+  await expect(page.getByTestId('fresh-positions').textContent()).resolves.toBe('3 fresh positions left');
+
   await page.getByTestId('compare').click();
   for (const [cell, keys] of [
     ['first-faceWidthMm', '10'],
@@ -136,6 +150,20 @@ test('a bevel is known from its teeth, its mate’s and the large end', async ()
   const first = page.getByRole('radio', { name: /teeth/ }).first();
   await first.waitFor();
   await page.getByText('module 1.5, 13 and 19 teeth').first().waitFor();
+  // Its square on the shaft: a slip of the finger first.
+  await page.getByTestId('open-seat').click();
+  await button(page, 'Square')
+    .or(page.getByRole('radio', { name: 'Square' }))
+    .first()
+    .click();
+  await page.getByLabel('Hole, flat to flat, mm').fill('ten');
+  await page.getByTestId('keep-seat').click();
+  await page.getByText('that is not one number', { exact: false }).waitFor();
+  await page.getByLabel('Hole, flat to flat, mm').fill('10.2');
+  await page.getByLabel('Shaft, flat to flat, mm').fill('10');
+  await page.getByTestId('keep-seat').click();
+  await expect(page.getByTestId('seat-verdict').textContent()).resolves.toBe('Watch it');
+  await page.getByText(/^2\.3° of play on the shaft/).waitFor();
   // A second reading of the same far off is said, not averaged away.
   await read(page, 'tipDiameterMm', '22.95');
   await page.getByText(/the readings lie 1\.00 mm apart/).waitFor();

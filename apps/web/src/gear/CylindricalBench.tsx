@@ -5,6 +5,7 @@ import { lengthUnit } from '../data/settings.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { ArcsCard } from './ArcsCard.tsx';
 import { ByHand } from './ByHand.tsx';
 import { CandidateList } from './CandidateList.tsx';
 import { cylindricalKey } from './candidateKey.ts';
@@ -21,6 +22,7 @@ import { CYLINDRICAL_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
 import { WearCard } from './WearCard.tsx';
+import { SeatCard } from './SeatCard.tsx';
 import { useCylindrical } from './useIdentification.ts';
 
 /** A spur or helical gear on the bench, whole or broken: which it was. The part is still chosen by hand. */
@@ -67,6 +69,8 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
       />
       {picked && !error ? <WearCard jobId={view.job.id} card={card} candidate={picked} gear={gear} /> : null}
       {picked && !error ? <MateCard candidate={picked} gear={gear} /> : null}
+      <SeatCard jobId={view.job.id} card={card} gear={gear} />
+      <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={picked?.teeth ?? gear.readings.teeth?.at(-1)?.reading.value} />
       <Button
         label="Lay another gear beside it"
         testID="compare"

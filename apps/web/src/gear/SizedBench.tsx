@@ -7,6 +7,7 @@ import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import type { JobView } from '../job/JobView.ts';
+import { ArcsCard } from './ArcsCard.tsx';
 import { ByHand } from './ByHand.tsx';
 import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import { CandidateList } from './CandidateList.tsx';
@@ -15,6 +16,7 @@ import { Contradiction } from './NextReading.tsx';
 import { benchWords } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
+import { SeatCard } from './SeatCard.tsx';
 import { bevelLine, wheelLine } from './sizedLine.ts';
 import { useBevel, useWheel } from './useIdentification.ts';
 
@@ -60,6 +62,8 @@ export function SizedBench({ view, card }: { view: JobView; card: GearCard }) {
         picked={pressed ?? lines?.[0]?.key}
         onPick={setPressed}
       />
+      <SeatCard jobId={view.job.id} card={card} gear={gear} />
+      {isBevel ? null : <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={gear.readings.teeth?.at(-1)?.reading.value} />}
       <Button
         label="Lay another gear beside it"
         testID="compare"

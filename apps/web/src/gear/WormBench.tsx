@@ -16,6 +16,7 @@ import { Contradiction, NextReading, tellsApart } from './NextReading.tsx';
 import { WORM_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
+import { SeatCard } from './SeatCard.tsx';
 import { shapeOf } from './shapeOf.ts';
 import { useIdentification } from './useIdentification.ts';
 import { WormDrawing } from './WormDrawing.tsx';
@@ -79,6 +80,7 @@ export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
         picked={picked && candidateKey(picked)}
         onPick={setPressed}
       />
+      <SeatCard jobId={job.id} card={card} gear={gear} />
       <Button
         label="Lay another gear beside it"
         testID="compare"

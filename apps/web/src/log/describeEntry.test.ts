@@ -68,6 +68,8 @@ const LINES: readonly [EntryPayload, string][] = [
     { kind: 'teethScanned', gear: 'worm', hash: 'a'.repeat(64), found: SCANNED },
     'Counted on a photo: 24 teeth, 22 there, put right by hand',
   ],
+  [{ kind: 'seatRead', gear: 'worm', shape: 'dFlat', bore: {}, shaft: {} }, 'Seat on the shaft measured: D'],
+  [{ kind: 'arcsNoted', gear: 'worm', teeth: 41, from: 3, to: 11, needTeeth: 9 }, 'Teeth that have worked: 3 to 11 of 41'],
   [{ kind: 'limitNoted', gear: 'worm', thinningMm: 0.15, source: 'sheet 4' }, 'Limit noted: 0.15 mm thinner (sheet 4)'],
   [{ kind: 'handNoted', gear: 'worm', hand: 'left' }, 'Left-hand thread'],
   [{ kind: 'photoTaken', hash: 'a'.repeat(64), about: 'tank-level' }, 'Photo taken'],

@@ -1,6 +1,7 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
 import { PIECE_WORDS } from '../gear/compareLine.ts';
+import { SEAT_WORDS } from '../gear/seatWords.ts';
 import { gearWords } from '../gear/quantities.ts';
 import { readingText } from '../instrument/readingText.ts';
 import { resultName } from '../trace/Trail.tsx';
@@ -53,6 +54,10 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
     case 'dimensionRead':
       return `${payload.piece ? `${PIECE_WORDS[payload.piece].choice}, ` : ''}${gearWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+    case 'seatRead':
+      return `Seat on the shaft measured: ${SEAT_WORDS[payload.shape]}`;
+    case 'arcsNoted':
+      return `Teeth that have worked: ${payload.from} to ${payload.to} of ${payload.teeth}`;
     case 'limitNoted':
       return `Limit noted: ${payload.thinningMm} mm thinner (${payload.source})`;
     case 'teethScanned':

@@ -6,7 +6,7 @@ import { measuredLength } from '../quantity/measured.ts';
 export const SHAPES = ['round', 'dFlat', 'doubleD', 'square', 'hex', 'key', 'spline'] as const;
 
 /** What was measured of a bore, or of the shaft in it. */
-const section = z.strictObject({
+export const section = z.strictObject({
   diameterMm: measuredLength.optional(),
   /** Flat to the round opposite it (D), flat to flat (double D, square, hex). */
   acrossFlatsMm: measuredLength.optional(),

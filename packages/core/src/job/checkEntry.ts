@@ -34,6 +34,8 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
     case 'handNoted':
     case 'teethScanned':
     case 'limitNoted':
+    case 'seatRead':
+    case 'arcsNoted':
     case 'partChosen':
     case 'partFitted':
       return need(pack.gears, payload.gear, 'gear');

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LOOSE_NOTES } from '../access/ledger.ts';
 import { torque } from '../access/step.ts';
+import { section, SHAPES } from '../fit/bore.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
 import { scanCorrection, scanRead, scanScale } from '../scan/schema.ts';
@@ -100,6 +101,16 @@ export const entryPayload = z.discriminatedUnion('kind', [
     entered: z.string().max(60),
     /** Read off another gear that is compared with this one. */
     piece: z.enum(PIECES).optional(),
+  }),
+  /** Bore and shaft of a gear's seat, as `fit.bore` takes them. */
+  payload('seatRead', { gear: id, shape: z.enum(SHAPES), bore: section, shaft: section }),
+  /** Teeth that have worked, counted clockwise from a mark, and how many the travel needs. */
+  payload('arcsNoted', {
+    gear: id,
+    teeth: z.int().min(2).max(2000),
+    from: z.int().positive(),
+    to: z.int().positive(),
+    needTeeth: z.int().positive(),
   }),
   /** How thin a tooth may get, and whose figure that is. */
   payload('limitNoted', { gear: id, thinningMm: z.number().positive().max(10), source: note.min(1) }),

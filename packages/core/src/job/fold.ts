@@ -20,6 +20,8 @@ export interface GearState {
   /** Of other gears laid beside it. */
   readonly beside?: Readonly<Partial<Record<Piece, GearReadings>>>;
   readonly limit?: Payload<'limitNoted'>;
+  readonly seat?: Payload<'seatRead'>;
+  readonly arcs?: Payload<'arcsNoted'>;
   readonly hand?: 'right' | 'left';
   /** Counts on photos, oldest first; one for each photo, the last. */
   readonly scans?: readonly Payload<'teethScanned'>[];
@@ -167,6 +169,10 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       const now = { ...before, [quantity]: list };
       return withGear(state, gear, piece ? { beside: { ...beside, [piece]: now } } : { readings: now });
     }
+    case 'seatRead':
+      return withGear(state, payload.gear, { seat: payload });
+    case 'arcsNoted':
+      return withGear(state, payload.gear, { arcs: payload });
     case 'limitNoted':
       return withGear(state, payload.gear, { limit: payload });
     case 'teethScanned': {

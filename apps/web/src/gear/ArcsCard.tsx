@@ -1,0 +1,85 @@
+import type { Arcs, GearCard, GearState } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { workOut } from '../data/workOut.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+
+const WORDS = {
+  from: 'First tooth that has worked',
+  to: 'Last tooth that has worked',
+  needTeeth: 'Teeth that the travel needs',
+} as const;
+type Place = keyof typeof WORDS;
+
+/** A wheel of which only an arc works can often be turned on its shaft, so that fresh teeth come into mesh. */
+export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: GearCard; gear: GearState; teeth: number | undefined }) {
+  const { write, problem } = useRecord(jobId);
+  const [typed, setTyped] = useState<Partial<Record<Place, string>>>({});
+  const [open, setOpen] = useState(false);
+  const [wrong, setWrong] = useState<string | null>(null);
+  if (teeth === undefined) return null;
+  const { arcs } = gear;
+  const keep = async () => {
+    const [from, to, needTeeth] = (Object.keys(WORDS) as Place[]).map((place) => Number(typed[place]));
+    const checked = workOut<Arcs>('gear.arcs', { teeth, worked: [{ from, to }], needTeeth });
+    if (!checked.ok) return setWrong(checked.sentence);
+    if (await write({ kind: 'arcsNoted', gear: card.id, teeth, from: from as number, to: to as number, needTeeth: needTeeth as number }))
+      setOpen(false);
+  };
+  if (open) {
+    return (
+      <Card tone="next">
+        <Text look="head">Only part of it works?</Text>
+        <Text>Mark a tooth as number 1 and count clockwise. Polished flanks have worked, dull ones not.</Text>
+        {(Object.keys(WORDS) as Place[]).map((place) => (
+          <Field
+            key={place}
+            label={WORDS[place]}
+            value={typed[place] ?? ''}
+            inputMode="numeric"
+            onChangeText={(text) => setTyped({ ...typed, [place]: text })}
+          />
+        ))}
+        {(wrong ?? problem) ? <Text look="danger">{wrong ?? problem}</Text> : null}
+        <View className="flex-row gap-2">
+          <Button className="flex-1" label="Close" onPress={() => setOpen(false)} />
+          <Button className="flex-[2]" look="primary" label="Keep it" testID="keep-arcs" onPress={() => void keep()} />
+        </View>
+      </Card>
+    );
+  }
+  const worked =
+    arcs && workOut<Arcs>('gear.arcs', { teeth: arcs.teeth, worked: [{ from: arcs.from, to: arcs.to }], needTeeth: arcs.needTeeth });
+  if (!worked?.ok)
+    return (
+      <Button
+        label="Only part of it works?"
+        detail="Fresh teeth can be turned into mesh"
+        testID="open-arcs"
+        onPress={() => setOpen(true)}
+      />
+    );
+  const { positions, workedTeeth } = worked.output;
+  const [first] = positions;
+  return (
+    <Card>
+      <Text look="label">Teeth that have worked: {workedTeeth}</Text>
+      <Text look="head" testID="fresh-positions">
+        {positions.length === 0
+          ? 'No fresh position left'
+          : `${positions.length} fresh ${positions.length === 1 ? 'position' : 'positions'} left`}
+      </Text>
+      {first ? (
+        <Text>
+          Nearest: turn it by {Math.abs(first.turnTeeth)} teeth ({Math.abs(first.turnDeg).toFixed(0)}°){' '}
+          {first.turnTeeth > 0 ? 'against the count' : 'with the count'}; then teeth {first.from} to {first.to} work.
+        </Text>
+      ) : null}
+      <Button look="quiet" label="Count again" onPress={() => setOpen(true)} />
+    </Card>
+  );
+}

@@ -1,0 +1,157 @@
+import {
+  formatLength,
+  INSTRUMENTS,
+  parseReading,
+  SEAT_SHAPES,
+  toMm,
+  type BoreSeat,
+  type FitLimits,
+  type GearCard,
+  type GearState,
+  type LengthUnit,
+  type Measured,
+} from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { instrument, lengthUnit } from '../data/settings.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { workOut } from '../data/workOut.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { toolFor } from './padReading.ts';
+import { SEAT_PLACES, SEAT_VERDICTS, SEAT_WORDS, type SeatPlace, type SeatShape } from './seatWords.ts';
+
+type Sides = Record<'bore' | 'shaft', Partial<Record<SeatPlace, Measured>>>;
+
+/** How the gear sits on its shaft: measured on both, judged by clearance and by how far it turns on the held shaft. */
+export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard; gear: GearState }) {
+  const [open, setOpen] = useState(false);
+  const unit = lengthUnit.use();
+  if (open) return <SeatForm jobId={jobId} card={card} gear={gear} onClose={() => setOpen(false)} />;
+  if (!gear.seat)
+    return <Button label="Its seat on the shaft" detail="Round, D, square, key, spline" testID="open-seat" onPress={() => setOpen(true)} />;
+  const { kind: _, gear: __, ...question } = gear.seat;
+  const worked = workOut<BoreSeat>('fit.bore', question);
+  const { bore, shaft } = question;
+  const fit =
+    bore.diameterMm && shaft.diameterMm
+      ? workOut<FitLimits>('fit.limits', {
+          nominalMm: Math.round(shaft.diameterMm.value * 2) / 2,
+          measured: { boreMm: bore.diameterMm, shaftMm: shaft.diameterMm },
+        })
+      : null;
+  return (
+    <Card tone={worked.ok && worked.output.verdict !== 'replace' ? 'plain' : 'danger'}>
+      <Text look="label">Seat on the shaft: {SEAT_WORDS[question.shape]}</Text>
+      {worked.ok ? (
+        <>
+          <Text look="head" testID="seat-verdict">
+            {SEAT_VERDICTS[worked.output.verdict]}
+          </Text>
+          {worked.output.reasons.map((each) => (
+            <Text key={each}>{each}</Text>
+          ))}
+          {worked.output.clearanceMm ? (
+            <Text look="soft">
+              Bore {worked.output.clearanceMm.value < 0 ? 'tighter' : 'wider'} by{' '}
+              {formatLength(Math.abs(worked.output.clearanceMm.value), unit)} ± {formatLength(worked.output.clearanceMm.plusMinus, unit)}
+              {fit?.ok && fit.output.nearest
+                ? `; nearest fit ${fit.output.nearest.hole}/${fit.output.nearest.shaft}: ${fit.output.nearest.use}`
+                : ''}
+              .
+            </Text>
+          ) : null}
+          {worked.output.standardKey ? (
+            <Text look="soft">
+              The usual key for this shaft: {worked.output.standardKey.widthMm} × {worked.output.standardKey.heightMm} mm.
+            </Text>
+          ) : null}
+        </>
+      ) : (
+        <Text look="danger">{worked.sentence}</Text>
+      )}
+      <Button look="quiet" label="Measure the seat again" onPress={() => setOpen(true)} />
+    </Card>
+  );
+}
+
+function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: GearCard; gear: GearState; onClose: () => void }) {
+  const unit = lengthUnit.use();
+  const tool = toolFor('length', instrument.use() as keyof typeof INSTRUMENTS);
+  const { write, problem } = useRecord(jobId);
+  const known = SEAT_SHAPES.find((each) => each === card.boreShape);
+  const [shape, setShape] = useState<SeatShape>(gear.seat?.shape ?? known ?? 'round');
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const [wrong, setWrong] = useState<string | null>(null);
+  const keep = async () => {
+    const sides = readSides(typed, shape, unit, tool.plusMinus);
+    if ('wrong' in sides) return setWrong(sides.wrong);
+    if (await write({ kind: 'seatRead', gear: card.id, shape, ...sides })) onClose();
+  };
+  return (
+    <Card tone="next">
+      <Text look="head">Seat on the shaft</Text>
+      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="Shape of the seat">
+        {SEAT_SHAPES.map((each) => (
+          <Button
+            key={each}
+            label={SEAT_WORDS[each]}
+            look={each === shape ? 'chosen' : 'plain'}
+            checked={each === shape}
+            onPress={() => setShape(each)}
+          />
+        ))}
+      </View>
+      {SEAT_PLACES[shape].map(([place, bore, shaft]) => (
+        <View key={place} className="flex-row gap-2">
+          {(
+            [
+              ['bore', bore],
+              ['shaft', shaft],
+            ] as const
+          ).map(([side, label]) => (
+            <View key={side} className="flex-1">
+              <Field
+                label={`${label}, ${unit}`}
+                value={typed[`${side}.${place}`] ?? ''}
+                onChangeText={(text) => setTyped({ ...typed, [`${side}.${place}`]: text })}
+                inputMode="decimal"
+              />
+            </View>
+          ))}
+        </View>
+      ))}
+      <Text look="soft">
+        ± {tool.plusMinus} mm: {INSTRUMENTS[tool.id as keyof typeof INSTRUMENTS].name}. Turn by a quarter and keep the widest: a worn bore
+        is oval.
+      </Text>
+      {(wrong ?? problem) ? <Text look="danger">{wrong ?? problem}</Text> : null}
+      <View className="flex-row gap-2">
+        <Button className="flex-1" label="Close" onPress={onClose} />
+        <Button className="flex-[2]" look="primary" label="Keep it" testID="keep-seat" onPress={() => void keep()} />
+      </View>
+    </Card>
+  );
+}
+
+/** The fields that were filled, in mm with the tool's ±; or what is wrong with one of them. */
+function readSides(
+  typed: Readonly<Record<string, string>>,
+  shape: SeatShape,
+  unit: LengthUnit,
+  plusMinus: number,
+): Sides | { wrong: string } {
+  const sides: Sides = { bore: {}, shaft: {} };
+  for (const [place, ...names] of SEAT_PLACES[shape]) {
+    for (const [i, side] of (['bore', 'shaft'] as const).entries()) {
+      const text = typed[`${side}.${place}`]?.trim();
+      if (!text) continue;
+      const value = parseReading(text);
+      if (value === null || !(value > 0)) return { wrong: `${names[i]}: that is not one number. Type it like 12.05 or 1/2.` };
+      sides[side][place] = { value: toMm(value, unit), plusMinus };
+    }
+  }
+  return Object.keys({ ...sides.bore, ...sides.shaft }).length === 0 ? { wrong: 'Measure at least one of them.' } : sides;
+}
