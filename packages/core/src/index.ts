@@ -101,6 +101,12 @@ export {
 } from './scan/schema.ts';
 export { type Picture } from './scan/picture.ts';
 
+export { KM_PER_MILE } from './ratio/distance.ts';
+export { type Correction } from './ratio/correct.ts';
+export { type Swap } from './ratio/swap.ts';
+export { type Takeoff } from './ratio/takeoff.ts';
+export { type Tyre } from './ratio/tyre.ts';
+
 export { fit } from './match/fit.ts';
 export {
   BORE_SHAPES,

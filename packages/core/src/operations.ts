@@ -28,6 +28,13 @@ import { fit } from './match/fit.ts';
 import { matchFitInput, matchFitOutput } from './match/schema.ts';
 import { scanInput, scanOutput } from './scan/schema.ts';
 import { scanTeeth } from './scan/scanTeeth.ts';
+import { correctInput, correctOutput, odometerCorrection } from './ratio/correct.ts';
+import { designInput, designOutput, designTrains } from './ratio/design.ts';
+import { inferInput, inferOutput, inferRatio } from './ratio/infer.ts';
+import { gearSwap, swapInput, swapOutput } from './ratio/swap.ts';
+import { takeoffInput, takeoffOutput, takeoffPairs } from './ratio/takeoff.ts';
+import { gearTrain, trainInput, trainOutput } from './ratio/train.ts';
+import { tyreInput, tyreOutput, tyreTurns } from './ratio/tyre.ts';
 import { checkPack } from './trace/checkPack.ts';
 import { traceNext } from './trace/next.ts';
 import type { Pack } from './trace/pack.ts';
@@ -115,6 +122,13 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
     operation('scan.teeth', 'Teeth counted on a photo: how many, which are missing, how big', scanInput, scanOutput, (input) =>
       scanTeeth(input),
     ),
+    operation('ratio.train', 'Ratio of a train of gears', trainInput, trainOutput, gearTrain),
+    operation('ratio.infer', 'Tooth counts that explain counted turns', inferInput, inferOutput, inferRatio),
+    operation('ratio.design', 'Trains from gears that can be had, for a wanted reduction', designInput, designOutput, designTrains),
+    operation('ratio.tyre', 'How often a tyre turns in a kilometre', tyreInput, tyreOutput, tyreTurns),
+    operation('ratio.takeoff', 'Drive and driven gear for a speedometer', takeoffInput, takeoffOutput, takeoffPairs),
+    operation('ratio.correct', 'Turns that bring an odometer forward', correctInput, correctOutput, odometerCorrection),
+    operation('ratio.swap', 'Engine speed with another pair of gears', swapInput, swapOutput, gearSwap),
     operation('match.fit', 'Does this part fit, attribute by attribute', matchFitInput, matchFitOutput, fit),
   ];
   const byName = new Map(list.map((each) => [each.name, each]));

@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { fail } from '../failure/CoreFailure.ts';
+import { KM_PER_MILE } from './distance.ts';
+
+const teeth = z.int().positive().max(300);
+
+export const takeoffInput = z.strictObject({
+  driveTeeth: z.array(teeth).min(1).max(60),
+  drivenTeeth: z.array(teeth).min(1).max(120),
+  pairsAllowed: z
+    .array(z.tuple([teeth, teeth]))
+    .max(5000)
+    .optional(),
+  axleRatio: z.number().positive().max(50),
+  turnsPerMile: z.number().positive().optional(),
+  turnsPerKm: z.number().positive().optional(),
+  cableTurnsPerMile: z.number().positive().optional(),
+  cableTurnsPerKm: z.number().positive().optional(),
+  rule: z.enum(['nearest', 'neverLow', 'keepDrive']).default('nearest'),
+  keepDriveTeeth: teeth.optional(),
+});
+
+export const takeoffOutput = z.object({
+  exactDrivenTeeth: z.array(z.object({ driveTeeth: z.number(), drivenTeeth: z.number() })),
+  options: z.array(
+    z.object({
+      driveTeeth: z.number(),
+      drivenTeeth: z.number(),
+      readingErrorPercent: z.number(),
+      /** How far the odometer runs ahead (or, below nought, behind) in a true thousand. */
+      driftPer1000: z.number(),
+    }),
+  ),
+});
+export type Takeoff = z.infer<typeof takeoffOutput>;
+
+/**
+ * Every pair of drive and driven gear that exists for this housing, with how far the speedometer reads off:
+ * cable turns per distance = wheel turns · axle ratio · drive / driven, over what the instrument wants.
+ * Positive reads high. Best by the rule first: nearest; never low (pairs that read low come last); keep the
+ * drive gear (others come last).
+ * @throws CoreFailure where a turns figure is missing or given twice, or no pair is left
+ * @example drive 7, driven 18, axle 3.73, 500 turns/km, cable 621.4/km → exactDrivenTeeth 21.0
+ */
+export function takeoffPairs(input: z.output<typeof takeoffInput>): Takeoff {
+  const wheel = perKm(input.turnsPerKm, input.turnsPerMile, 'turnsPerKm', 'turnsPerMile');
+  const cable = perKm(input.cableTurnsPerKm, input.cableTurnsPerMile, 'cableTurnsPerKm', 'cableTurnsPerMile');
+  const { rule, keepDriveTeeth, axleRatio } = input;
+  if (rule === 'keepDrive' && keepDriveTeeth === undefined) throw fail('missing', 'keepDriveTeeth');
+  const shaft = (wheel * axleRatio) / cable;
+  const allowed = input.pairsAllowed && new Set(input.pairsAllowed.map(([drive, driven]) => `${drive}/${driven}`));
+  const drives = [...new Set(input.driveTeeth)].sort((p, q) => p - q);
+  const options = drives
+    .flatMap((driveTeeth) => [...new Set(input.drivenTeeth)].map((drivenTeeth) => ({ driveTeeth, drivenTeeth })))
+    .filter(({ driveTeeth, drivenTeeth }) => !allowed || allowed.has(`${driveTeeth}/${drivenTeeth}`))
+    .map((pair) => {
+      const readingErrorPercent = 100 * ((shaft * pair.driveTeeth) / pair.drivenTeeth - 1);
+      return { ...pair, readingErrorPercent, driftPer1000: 10 * readingErrorPercent };
+    });
+  if (options.length === 0) throw fail('nothingGiven', 'pairsAllowed', { why: 'None of these pairs goes into this housing.' });
+  // Rounding must not make a pair that is exact read low.
+  const last = (each: (typeof options)[number]) =>
+    (rule === 'neverLow' && each.readingErrorPercent < -1e-9) || (rule === 'keepDrive' && each.driveTeeth !== keepDriveTeeth) ? 1 : 0;
+  return {
+    exactDrivenTeeth: drives.map((driveTeeth) => ({ driveTeeth, drivenTeeth: driveTeeth * shaft })),
+    options: options.sort(
+      (p, q) => last(p) - last(q) || Math.abs(p.readingErrorPercent) - Math.abs(q.readingErrorPercent) || p.driveTeeth - q.driveTeeth,
+    ),
+  };
+}
+
+function perKm(km: number | undefined, mile: number | undefined, kmField: string, mileField: string): number {
+  if (km === undefined && mile === undefined) throw fail('missing', kmField, { or: mileField });
+  if (km !== undefined && mile !== undefined)
+    throw fail('contradiction', mileField, { why: 'Give the turns per km or per mile, not both.' });
+  return km ?? (mile as number) / KM_PER_MILE;
+}

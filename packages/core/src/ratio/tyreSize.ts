@@ -1,0 +1,88 @@
+import { fail } from '../failure/CoreFailure.ts';
+import { MM_PER_INCH } from '../quantity/length.ts';
+
+export type TyreSeries = 'metric' | 'highFlotation' | 'oldInch' | 'alphanumeric';
+
+export interface TyreSize {
+  readonly series: TyreSeries;
+  readonly diameterMm: number;
+  readonly widthMm: number;
+  readonly rimMm: number;
+  /** How far makers' tyres of this size spread about the sum, as a share. */
+  readonly spread: number;
+}
+
+/**
+ * Section width in mm and height over width of the letter series, by the metric sizes the trade puts in
+ * their place (conversion charts of load-equivalent sizes; a rule, not a standard): 78 → 75, 70, 60.
+ */
+const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'J', 'L', 'N'] as const;
+const LETTER_WIDTHS: Readonly<Record<number, readonly number[]>> = {
+  78: [165, 175, 185, 185, 195, 205, 215, 225, 225, 235, 245],
+  70: [175, 185, 195, 195, 205, 215, 225, 235, 245, 255, 265],
+  60: [195, 205, 215, 215, 225, 235, 245, 255, 265, 265, 275],
+};
+const LETTER_HEIGHTS: Readonly<Record<number, number>> = { 78: 0.75, 70: 0.7, 60: 0.6 };
+
+/** Old inch tyres are about as high as they are wide (their height was never written on them). */
+const OLD_INCH_HEIGHT = 1;
+
+/**
+ * A tyre's free size from what is printed on it: metric `185/65R14` (ISO 4000-1), high-flotation
+ * `31x10.5R15`, old inch `6.00-16`, letter series `G78-14`. Case, blanks, prefixes (P, LT) and what
+ * follows the rim make no difference. Lengths mm.
+ * @throws CoreFailure where it is none of these
+ * @example parseTyre('185/65R14') // 596.1 mm across
+ */
+export function parseTyre(text: string): TyreSize {
+  const plain = text.trim().toUpperCase().replaceAll('×', 'X').replaceAll(',', '.').replace(/\s+/g, '');
+  const size = metric(plain) ?? highFlotation(plain) ?? letterSeries(plain) ?? oldInch(plain);
+  if (!size || !(size.diameterMm > 150 && size.diameterMm < 2500)) {
+    throw fail('invalid', 'size', {
+      why: `“${text}” is no tyre size known here. Write it as it stands on the tyre: 185/65R14, 31x10.5R15, 6.00-16 or G78-14.`,
+    });
+  }
+  return size;
+}
+
+function metric(text: string): TyreSize | null {
+  const [, width, height = '82', rim] = /^(?:P|LT)?(\d{3})(?:\/(\d{2,3}))?(?:[A-Z]{0,2}R|-|[BD])(\d{2}(?:\.\d)?)/.exec(text) ?? [];
+  // Three figures above 400 are an old inch width without its point: 600-16.
+  if (!width || !rim || Number(width) > 400) return null;
+  // Where no height is printed it is 82 of 100, as on the first radials (ETRTO).
+  return sized('metric', Number(width), Number(height) / 100, Number(rim), height === '82' ? 0.015 : 0.01);
+}
+
+function highFlotation(text: string): TyreSize | null {
+  const [, across, width, rim] = /^(\d{2}(?:\.\d+)?)X(\d{1,2}(?:\.\d+)?)(?:R|-|LT)+(\d{2}(?:\.\d)?)/.exec(text) ?? [];
+  if (!across || !width || !rim) return null;
+  return {
+    series: 'highFlotation',
+    diameterMm: Number(across) * MM_PER_INCH,
+    widthMm: Number(width) * MM_PER_INCH,
+    rimMm: Number(rim) * MM_PER_INCH,
+    spread: 0.015,
+  };
+}
+
+function letterSeries(text: string): TyreSize | null {
+  const [, letter, height, rim] = /^([A-N])R?(78|70|60)[-R]?(\d{2})/.exec(text) ?? [];
+  const width = LETTER_WIDTHS[Number(height)]?.[LETTERS.indexOf(letter as (typeof LETTERS)[number])];
+  if (width === undefined) return null;
+  return sized('alphanumeric', width, LETTER_HEIGHTS[Number(height)] as number, Number(rim), 0.02);
+}
+
+function oldInch(text: string): TyreSize | null {
+  const [, width, rim] = /^(\d{1,2}(?:\.\d{1,2})?|[4-9]\d{2})(?:-|R)(\d{1,2}(?:\.\d)?)/.exec(text) ?? [];
+  if (!width || !rim) return null;
+  const inches = Number(width) > 40 ? Number(width) / 100 : Number(width);
+  return sized('oldInch', inches * MM_PER_INCH, OLD_INCH_HEIGHT, Number(rim), 0.03);
+}
+
+const sized = (series: TyreSeries, widthMm: number, height: number, rimInch: number, spread: number): TyreSize => ({
+  series,
+  widthMm,
+  rimMm: rimInch * MM_PER_INCH,
+  diameterMm: rimInch * MM_PER_INCH + 2 * widthMm * height,
+  spread,
+});
