@@ -24,3 +24,9 @@ export type PartSearch = z.input<typeof partSearch>;
 
 export const partMatch = z.object({ part, fit: matchFitOutput }).meta({ id: 'PartMatch' });
 export type PartMatch = z.infer<typeof partMatch>;
+
+/** Earlier deliveries under a part number that were refused in this shop, latest first. */
+export const refusals = z
+  .array(z.object({ jobId: z.uuid(), at: z.iso.datetime(), by: z.string(), deciding: z.string(), note: z.string() }))
+  .meta({ id: 'Refusals' });
+export type Refusals = z.infer<typeof refusals>;

@@ -108,6 +108,7 @@ export { type Takeoff } from './ratio/takeoff.ts';
 export { type Tyre } from './ratio/tyre.ts';
 
 export { fit } from './match/fit.ts';
+export { type Received } from './match/receive.ts';
 export {
   BORE_SHAPES,
   gearAttributes,
@@ -132,7 +133,7 @@ export {
   type WormQuantity,
 } from './job/entry.ts';
 export { checkEntry } from './job/checkEntry.ts';
-export { foldJob, inOrder, type DimensionReading, type GearReadings, type GearState, type JobState } from './job/fold.ts';
+export { foldJob, inOrder, type DimensionReading, type GearReadings, type GearState, type JobState, type Order } from './job/fold.ts';
 export { cylindricalQuestion } from './job/cylindricalReadings.ts';
 export { bevelQuestion, comparable, meshQuestion, wearQuestion, wheelQuestion } from './job/gearQuestions.ts';
 export { combined, disagreement } from './job/readings.ts';
@@ -141,4 +142,5 @@ export { captureAbout, captureRecords, type CaptureRecord } from './job/captures
 export { jobLedger, openLedger } from './job/ledger.ts';
 export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';
+export { arrivedAttributes, wantedBevel, wantedCylindrical, wantedWheel } from './job/wantedGear.ts';
 export { wantedWorm } from './job/wantedWorm.ts';

@@ -2,6 +2,7 @@ import type { GearAttributes } from '@patient-badger/core';
 import type { PartRow } from '../entities/index.ts';
 import { THE_SHOP } from '../plugins/actor.ts';
 import { idOf } from './idOf.ts';
+import { spurParts, type Listed } from './spurParts.ts';
 
 /** One worm as its maker drew it; the near-misses are made from it. */
 interface Base {
@@ -36,7 +37,7 @@ const ALL_MODELS = BASES.flatMap(({ models }) => models);
 const SUPPLIERS = ['Quernby Spares', 'Hobdray Stores', 'Ninefathom Small Gears'] as const;
 
 /** A worm and its near-misses: what a listing calls "the same" and a caliper does not. */
-function worms(base: Base): readonly { readonly name: string; readonly attributes: GearAttributes; readonly claims: readonly string[] }[] {
+function worms(base: Base): readonly Listed[] {
   const sound: GearAttributes = {
     type: 'worm',
     starts: base.starts,
@@ -72,9 +73,7 @@ function worms(base: Base): readonly { readonly name: string; readonly attribute
   ];
 }
 
-function pinions(
-  base: Base,
-): readonly { readonly name: string; readonly attributes: GearAttributes; readonly claims: readonly string[] }[] {
+function pinions(base: Base): readonly Listed[] {
   const sound: GearAttributes = {
     type: 'wormWheel',
     teeth: base.teeth,
@@ -99,9 +98,9 @@ function pinions(
   ];
 }
 
-/** The demo catalogue: worms and pump pinions with their near-misses, the same at every seeding. */
+/** The demo catalogue: worms, pump pinions, spur and helical gears with their near-misses, the same at every seeding. */
 export function demoParts(): PartRow[] {
-  const listed = BASES.flatMap((base) => [...worms(base), ...pinions(base)]);
+  const listed: readonly Listed[] = [...BASES.flatMap((base) => [...worms(base), ...pinions(base)]), ...spurParts()];
   return listed.map(({ name, attributes, claims }, i) => {
     const worm = attributes.type === 'worm';
     const partNumber = `QB-${7700 + i}-${'KLMNPRT'[i % 7]}`;
@@ -112,7 +111,7 @@ export function demoParts(): PartRow[] {
       partNumber,
       name,
       supplier: SUPPLIERS[i % SUPPLIERS.length] ?? SUPPLIERS[0],
-      type: worm ? 'worm' : 'wormWheel',
+      type: attributes.type ?? 'spur',
       moduleMm: (worm ? attributes.axialModuleMm : attributes.normalModuleMm) as number,
       attributes,
       priceMinor: 690 + ((i * 173) % 900) + dear,

@@ -29,7 +29,9 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
         shopId,
       })),
     );
-    await manager.insert(parts, demoParts());
+    // In lots: a statement takes no more than 65,535 values.
+    const list = demoParts();
+    for (let i = 0; i < list.length; i += 1000) await manager.insert(parts, list.slice(i, i + 1000));
     for (const scenarioJob of SCENARIO.jobs) {
       const machine = SCENARIO.machines.find(({ key }) => key === scenarioJob.machine);
       if (!machine) throw new Error(`the scenario job ${scenarioJob.key} has no machine`);

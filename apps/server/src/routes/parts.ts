@@ -1,15 +1,11 @@
-import { fit, type GearAttributes } from '@patient-badger/core';
-import { part, partMatch, partSearch, type Part } from '@patient-badger/contract';
+import { part, partMatch, partSearch, refusals, type Part } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
-import { parts, type PartRow } from '../entities/index.ts';
+import { entries, parts, type PartRow } from '../entities/index.ts';
+import { searchParts } from '../parts/search.ts';
 import { shopOf } from '../plugins/actor.ts';
 import { ServerProblem } from '../problems.ts';
-
-/** Sizes this far from the wanted one are still read, so that near-misses can be shown as such. */
-const NEAR = 0.08;
-const MOST_READ = 2000;
 
 export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
   app.get('/api/parts/:id', { schema: { params: z.object({ id: z.uuid() }), response: { 200: part } } }, async (request) => {
@@ -18,26 +14,33 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
     return toPart(row);
   });
 
+  app.get(
+    '/api/parts/refusals',
+    { schema: { querystring: z.object({ partNumber: z.string().min(1).max(80) }), response: { 200: refusals } } },
+    async (request) => {
+      const rows = await dataSource
+        .getRepository(entries)
+        .createQueryBuilder('e')
+        .where('e.shopId = :shopId', { shopId: shopOf(request) })
+        .andWhere("e.payload->>'kind' = 'partRefused' AND e.payload->>'partNumber' = :partNumber", request.query)
+        .andWhere(
+          `NOT EXISTS (SELECT 1 FROM entries w WHERE w.shop_id = e.shop_id AND w.job_id = e.job_id
+             AND w.payload->>'kind' = 'withdrawn' AND w.payload->>'entry' = e.id::text)`,
+        )
+        .orderBy('e.at', 'DESC')
+        .limit(20)
+        .getMany();
+      return rows.flatMap(({ jobId, at, by, payload }) =>
+        payload.kind === 'partRefused' ? [{ jobId, at: at.toISOString(), by, deciding: payload.deciding, note: payload.note }] : [],
+      );
+    },
+  );
+
   app.post('/api/parts/search', { schema: { body: partSearch, response: { 200: z.array(partMatch) } } }, async (request) => {
     const { wanted, machineModel, most } = request.body;
-    const query = dataSource
-      .getRepository(parts)
-      .createQueryBuilder('p')
-      .where('p.shopId = :shopId', { shopId: shopOf(request) });
-    if (wanted.type) query.andWhere('p.type = :type', { type: wanted.type });
-    const size = sizeOf(wanted);
-    if (size !== null) query.andWhere('p.moduleMm BETWEEN :low AND :high', { low: size * (1 - NEAR), high: size * (1 + NEAR) });
-    const found = await query.orderBy('p.partNumber').limit(MOST_READ).getMany();
-    return found
-      .map((row) => ({ part: toPart(row), fit: fit({ wanted, part: row.attributes, claims: row.claims, machine: machineModel }) }))
-      .sort((a, b) => b.fit.probability - a.fit.probability || a.part.priceMinor - b.part.priceMinor)
-      .slice(0, most);
+    const found = await searchParts(dataSource.manager, { shopId: shopOf(request), wanted, machineModel, most });
+    return found.map(({ row, fit }) => ({ part: toPart(row), fit }));
   });
 };
-
-function sizeOf(wanted: GearAttributes): number | null {
-  const given = wanted.axialModuleMm ?? wanted.normalModuleMm ?? (wanted.diametralPitch ? 25.4 / wanted.diametralPitch : null);
-  return given !== null && typeof given === 'object' ? given.value : given;
-}
 
 const toPart = ({ shopId: _, type: __, moduleMm: ___, ...row }: PartRow): Part => row;

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import Gauge from 'lucide-react-native/icons/gauge';
 import Plus from 'lucide-react-native/icons/plus';
 import Waypoints from 'lucide-react-native/icons/waypoints';
 import { useState } from 'react';
@@ -31,17 +32,29 @@ export function BenchScreen() {
       under={shop?.name}
       wide={wide}
       foot={
-        <View className="flex-row gap-2">
-          <Button label="Families" icon={<Waypoints color={colours.accent} size={22} />} onPress={() => router.navigate('/families')} />
+        <>
+          <View className="flex-row gap-2">
+            <Button
+              className="flex-1"
+              label="Families"
+              icon={<Waypoints color={colours.accent} size={22} />}
+              onPress={() => router.navigate('/families')}
+            />
+            <Button
+              className="flex-1"
+              label="Ratios"
+              icon={<Gauge color={colours.accent} size={22} />}
+              onPress={() => router.navigate('/ratio' as never)}
+            />
+          </View>
           <Button
             look="primary"
             big
-            className="flex-1"
             label="Take in a machine"
             icon={<Plus color={colours.onaccent} size={24} />}
             onPress={() => router.navigate('/take-in')}
           />
-        </View>
+        </>
       }
     >
       <Segments

@@ -21,7 +21,7 @@ export function nextMove({ state, pack }: BenchJob): Move {
     const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
     const part = remedies
       .map((each) => each.part)
-      .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen);
+      .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen && !writtenDown(state, pack, each));
     const read = part === undefined ? 0 : Object.keys(state.gears[part]?.readings ?? {}).length;
     if (part) return { text: read > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
     const minutes = remedies.reduce((sum, each) => sum + each.minutes, 0);
@@ -36,3 +36,9 @@ export function nextMove({ state, pack }: BenchJob): Move {
   if (!trace.next) return { text: 'No look left that is worth its minutes: decide.', to: '/verdict' };
   return { text: `Next look: ${trace.next.name}`, minutes: minutesText(trace.next.minutes), to: '' };
 }
+
+/** A part that was found by hand stands in the remarks under its gear's name. */
+const writtenDown = ({ remarks }: JobState, { gears }: Pack, gear: string): boolean => {
+  const name = gears.find(({ id }) => id === gear)?.name;
+  return name !== undefined && remarks.some((each) => each.startsWith(`${name}: `));
+};

@@ -74,6 +74,7 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
       <Card tone="next">
         <Text look="head">A part is needed and none is chosen</Text>
         <Button look="primary" label="Find the part" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />
+        <Text look="soft">A part from elsewhere is written down on the gear’s own card.</Text>
       </Card>
     );
   }

@@ -1,16 +1,16 @@
 import type { CylindricalQuantity, GearCard, GearState } from '@patient-badger/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { lengthUnit } from '../data/settings.ts';
-import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { ArcsCard } from './ArcsCard.tsx';
+import { BenchTools } from './BenchTools.tsx';
 import { ByHand } from './ByHand.tsx';
 import { CandidateList } from './CandidateList.tsx';
 import { cylindricalKey } from './candidateKey.ts';
 import { cylindricalLine } from './candidateLine.ts';
 import { Disagreeing } from './Disagreeing.tsx';
+import { FindParts } from './FindParts.tsx';
 import { GearDrawing } from './GearDrawing.tsx';
 import { gearShapeOf } from './gearShapeOf.ts';
 import { MateCard } from './MateCard.tsx';
@@ -22,12 +22,10 @@ import { CYLINDRICAL_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
 import { WearCard } from './WearCard.tsx';
-import { SeatCard } from './SeatCard.tsx';
 import { useCylindrical } from './useIdentification.ts';
 
-/** A spur or helical gear on the bench, whole or broken: which it was. The part is still chosen by hand. */
+/** A spur or helical gear on the bench, whole or broken: which it was, and on to the parts that fit. */
 export function CylindricalBench({ view, card }: { view: JobView; card: GearCard }) {
-  const router = useRouter();
   const unit = lengthUnit.use();
   const [asked, setAsked] = useState<{ quantity: CylindricalQuantity; over?: number } | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
@@ -69,14 +67,9 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
       />
       {picked && !error ? <WearCard jobId={view.job.id} card={card} candidate={picked} gear={gear} /> : null}
       {picked && !error ? <MateCard candidate={picked} gear={gear} /> : null}
-      <SeatCard jobId={view.job.id} card={card} gear={gear} />
+      <BenchTools jobId={view.job.id} card={card} gear={gear} />
       <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={picked?.teeth ?? gear.readings.teeth?.at(-1)?.reading.value} />
-      <Button
-        label="Lay another gear beside it"
-        testID="compare"
-        onPress={() => router.navigate(`/jobs/${view.job.id}/compare/${card.id}` as never)}
-      />
-      <Text look="soft">The app finds parts for worms so far; this one is found by hand, with the figures above.</Text>
+      {picked && !error ? <FindParts jobId={view.job.id} gear={card.id} pick={cylindricalKey(picked)} /> : null}
       <ByHand view={view} card={card} />
     </>
   );

@@ -1,13 +1,12 @@
 import type { GearCard, GearState, SizedQuantity } from '@patient-badger/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Circle, Line, Path, Polygon } from 'react-native-svg';
 import { lengthUnit } from '../data/settings.ts';
-import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import type { JobView } from '../job/JobView.ts';
 import { ArcsCard } from './ArcsCard.tsx';
+import { BenchTools } from './BenchTools.tsx';
 import { ByHand } from './ByHand.tsx';
 import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import { CandidateList } from './CandidateList.tsx';
@@ -15,8 +14,8 @@ import { Disagreeing } from './Disagreeing.tsx';
 import { Contradiction } from './NextReading.tsx';
 import { benchWords } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
+import { FindParts } from './FindParts.tsx';
 import { readValues } from './readValues.ts';
-import { SeatCard } from './SeatCard.tsx';
 import { bevelLine, wheelLine } from './sizedLine.ts';
 import { useBevel, useWheel } from './useIdentification.ts';
 
@@ -24,7 +23,6 @@ import { useBevel, useWheel } from './useIdentification.ts';
 export function SizedBench({ view, card }: { view: JobView; card: GearCard }) {
   const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
   const unit = lengthUnit.use();
-  const router = useRouter();
   const [asked, setAsked] = useState<SizedQuantity | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
   const isBevel = card.type === 'bevel';
@@ -62,13 +60,9 @@ export function SizedBench({ view, card }: { view: JobView; card: GearCard }) {
         picked={pressed ?? lines?.[0]?.key}
         onPick={setPressed}
       />
-      <SeatCard jobId={view.job.id} card={card} gear={gear} />
+      <BenchTools jobId={view.job.id} card={card} gear={gear} />
       {isBevel ? null : <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={gear.readings.teeth?.at(-1)?.reading.value} />}
-      <Button
-        label="Lay another gear beside it"
-        testID="compare"
-        onPress={() => router.navigate(`/jobs/${view.job.id}/compare/${card.id}` as never)}
-      />
+      {lines?.[0] && !error ? <FindParts jobId={view.job.id} gear={card.id} pick={pressed ?? lines[0].key} /> : null}
       <ByHand view={view} card={card} />
     </>
   );

@@ -1,22 +1,21 @@
 import type { GearCard, GearState, WormQuantity } from '@patient-badger/core';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { lengthUnit } from '../data/settings.ts';
 import { useRecord } from '../data/useRecord.ts';
-import { Button } from '../design/Button.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { BenchTools } from './BenchTools.tsx';
 import { CandidateList } from './CandidateList.tsx';
 import { candidateKey } from './candidateKey.ts';
 import { wormLine } from './candidateLine.ts';
 import { Disagreeing } from './Disagreeing.tsx';
+import { FindParts } from './FindParts.tsx';
 import { MoreReadings } from './MoreReadings.tsx';
 import { Contradiction, NextReading, tellsApart } from './NextReading.tsx';
 import { WORM_WORDS } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
-import { SeatCard } from './SeatCard.tsx';
 import { shapeOf } from './shapeOf.ts';
 import { useIdentification } from './useIdentification.ts';
 import { WormDrawing } from './WormDrawing.tsx';
@@ -24,7 +23,6 @@ import { WormDrawing } from './WormDrawing.tsx';
 /** A worm on the bench: which it was, and on to the parts that fit. */
 export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
   const { job, state, machine } = view;
-  const router = useRouter();
   const unit = lengthUnit.use();
   const { write, problem } = useRecord(job.id);
   const [quantity, setQuantity] = useState<WormQuantity | null>(null);
@@ -80,21 +78,8 @@ export function WormBench({ view, card }: { view: JobView; card: GearCard }) {
         picked={picked && candidateKey(picked)}
         onPick={setPressed}
       />
-      <SeatCard jobId={job.id} card={card} gear={gear} />
-      <Button
-        label="Lay another gear beside it"
-        testID="compare"
-        onPress={() => router.navigate(`/jobs/${job.id}/compare/${card.id}` as never)}
-      />
-      {picked && !error ? (
-        <Button
-          look="primary"
-          big
-          label="Find parts that fit"
-          testID="find-parts"
-          onPress={() => router.navigate(`/jobs/${job.id}/parts/${card.id}?pick=${candidateKey(picked)}` as never)}
-        />
-      ) : null}
+      <BenchTools jobId={job.id} card={card} gear={gear} />
+      {picked && !error ? <FindParts jobId={job.id} gear={card.id} pick={candidateKey(picked)} /> : null}
     </>
   );
 }

@@ -10,3 +10,6 @@ export const cylindricalKey = ({ system, size, teeth, pressureAngleDeg, helixAng
 /** The size as it is written on a drawing. */
 export const sizeText = ({ system, size }: Pick<WormCandidate, 'system' | 'size'>): string =>
   system === 'module' ? `module ${size}` : `${size} DP`;
+
+/** Names a candidate that its size alone tells apart. */
+export const sizeKey = ({ system, size }: Pick<WormCandidate, 'system' | 'size'>): string => `${system}-${size}`;

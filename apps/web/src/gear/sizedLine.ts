@@ -1,5 +1,5 @@
 import { formatLength, type BevelIdentification, type LengthUnit, type WheelIdentification } from '@patient-badger/core';
-import { sizeText } from './candidateKey.ts';
+import { sizeKey, sizeText } from './candidateKey.ts';
 import type { CandidateLine } from './candidateLine.ts';
 
 type Bevel = BevelIdentification['candidates'][number];
@@ -15,7 +15,7 @@ const NAMES: Readonly<Record<string, string>> = {
 };
 
 export const bevelLine = (each: Bevel, unit: LengthUnit): CandidateLine => ({
-  key: `${each.system}-${each.size}`,
+  key: sizeKey(each),
   title: `${sizeText(each)}, ${each.pinionTeeth} and ${each.wheelTeeth} teeth`,
   probability: each.probability,
   detail: Math.abs(each.profileShift) < 0.05 ? 'Both addenda alike' : `Pinion’s addendum longer by ${each.profileShift.toFixed(2)} modules`,
@@ -23,7 +23,7 @@ export const bevelLine = (each: Bevel, unit: LengthUnit): CandidateLine => ({
 });
 
 export const wheelLine = (each: Wheel, unit: LengthUnit): CandidateLine => ({
-  key: `${each.system}-${each.size}`,
+  key: sizeKey(each),
   title: `${sizeText(each)}, ${each.teeth} teeth`,
   probability: each.probability,
   detail: Math.abs(each.wheelProfileShift) < 0.05 ? 'Not shifted' : `Shifted by ${each.wheelProfileShift.toFixed(2)} modules`,

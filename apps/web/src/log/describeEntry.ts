@@ -3,6 +3,8 @@ import { SNAGS } from '@patient-badger/knowledge';
 import { PIECE_WORDS } from '../gear/compareLine.ts';
 import { SEAT_WORDS } from '../gear/seatWords.ts';
 import { gearWords } from '../gear/quantities.ts';
+import { attributeName } from '../match/attributeWords.ts';
+import { offText } from '../ratio/ratioWords.ts';
 import { readingText } from '../instrument/readingText.ts';
 import { resultName } from '../trace/Trail.tsx';
 
@@ -58,6 +60,10 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `Seat on the shaft measured: ${SEAT_WORDS[payload.shape]}`;
     case 'arcsNoted':
       return `Teeth that have worked: ${payload.from} to ${payload.to} of ${payload.teeth}`;
+    case 'ratioChosen':
+      return `Speedometer gears: drive ${payload.driveTeeth}, driven ${payload.drivenTeeth}, reads ${offText(payload.readingErrorPercent)} (${payload.basis})`;
+    case 'odometerCorrected':
+      return `Odometer brought forward: ${payload.before} to ${payload.after} ${payload.unit} (${payload.reason})`;
     case 'limitNoted':
       return `Limit noted: ${payload.thinningMm} mm thinner (${payload.source})`;
     case 'teethScanned':
@@ -72,6 +78,14 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `Decided: ${payload.note ?? nameIn(pack.faults, payload.fault)}`;
     case 'partChosen':
       return `Part chosen: ${payload.partNumber}`;
+    case 'partOrdered':
+      return `Ordered: ${payload.partNumber} from ${payload.supplier}`;
+    case 'partArrived':
+      return 'The part arrived';
+    case 'partAccepted':
+      return `Accepted: ${payload.partNumber}, as ordered`;
+    case 'partRefused':
+      return `Refused: ${payload.partNumber}, ${attributeName(payload.deciding).toLowerCase()} (${payload.note})`;
     case 'partFitted':
       return `Part fitted: ${payload.partNumber}`;
     case 'closingDone':

@@ -1,5 +1,5 @@
-import { wantedWorm, type GearAttributes, type GearCard } from '@patient-badger/core';
-import { partMatch, type PartMatch } from '@patient-badger/contract';
+import type { GearAttributes, GearCard } from '@patient-badger/core';
+import { partMatch, type Part, type PartMatch } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -9,13 +9,12 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { candidateKey } from '../gear/candidateKey.ts';
 import { findsParts } from '../gear/findsParts.ts';
-import { useIdentification } from '../gear/useIdentification.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { attributeWords } from './attributeWords.ts';
 import { PartCard } from './PartCard.tsx';
+import { useWanted } from './useWanted.ts';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
 export const PartsScreen = () => (
@@ -29,7 +28,7 @@ function NoSearchYet({ view: { job }, card }: { view: JobView; card: GearCard })
   return (
     <Card tone="sunken">
       <Text look="head">No search for this gear yet</Text>
-      <Text>The app can match worms so far. Write down what you measured and the part you will fit.</Text>
+      <Text>Write down what you measured and the part you will fit.</Text>
       <Button look="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
     </Card>
   );
@@ -40,10 +39,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
   const { pick } = useLocalSearchParams<{ pick?: string }>();
   const gear = state.gears[card.id];
-  const found = useIdentification(gear);
-  const candidates = found.data?.candidates ?? [];
-  const candidate = candidates.find((each) => candidateKey(each) === pick) ?? candidates[0];
-  const wanted = candidate && gear ? wantedWorm(candidate, gear, card) : null;
+  const wanted = useWanted(gear, card, pick);
   if (!wanted) {
     return (
       <Card tone="sunken">
@@ -73,7 +69,9 @@ function Wanted({ wanted }: { wanted: GearAttributes }) {
       {wanted.boreDiameterMm === undefined ? (
         <Text look="soft">The bore was not measured: no part can be called sure to fit without it.</Text>
       ) : null}
-      {wanted.hand === undefined ? <Text look="soft">The hand of the thread was not noted.</Text> : null}
+      {wanted.hand === undefined && wanted.type !== 'spur' && wanted.type !== 'bevel' ? (
+        <Text look="soft">The hand was not noted.</Text>
+      ) : null}
     </Card>
   );
 }
@@ -87,7 +85,8 @@ interface FoundProps {
 
 const FIRST = 8;
 
-function Found({ view: { job, state }, card, wanted, machineModel }: FoundProps) {
+function Found({ view, card, wanted, machineModel }: FoundProps) {
+  const { job, state } = view;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const [all, setAll] = useState(false);
@@ -112,6 +111,7 @@ function Found({ view: { job, state }, card, wanted, machineModel }: FoundProps)
           <Text look="head">
             {chosen.partNumber} · {chosen.name}
           </Text>
+          <Ordering view={view} card={card} part={search.data.find(({ part }) => part.id === chosen.partId)?.part} />
           <Button look="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
@@ -133,6 +133,34 @@ function Found({ view: { job, state }, card, wanted, machineModel }: FoundProps)
       {liars.map((match) => (
         <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
       ))}
+    </>
+  );
+}
+
+/** The chosen part ordered, and the way to what came. */
+function Ordering({ view: { job, state }, card, part }: { view: JobView; card: GearCard; part: Part | undefined }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const toOrders = () => router.navigate(`/jobs/${job.id}/receive/${card.id}` as never);
+  const orders = state.gears[card.id]?.orders ?? [];
+  const open = orders.some((each) => each.partId === part?.id && each.state !== 'refused');
+  const order = async () => {
+    if (!part) return;
+    const { id, partNumber, name, supplier, attributes } = part;
+    if (await write({ kind: 'partOrdered', gear: card.id, partId: id, partNumber, name, supplier, attributes })) toOrders();
+  };
+  return (
+    <>
+      {part && !open ? (
+        <Button
+          label="Order it"
+          detail={`${part.supplier}, ${part.stock > 0 ? 'in stock' : `${part.leadDays} days`}`}
+          testID="order"
+          onPress={() => void order()}
+        />
+      ) : null}
+      {orders.length > 0 ? <Button label="Orders and receiving" testID="to-orders" onPress={toOrders} /> : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
     </>
   );
 }

@@ -20,7 +20,7 @@ const NAMES: Readonly<Record<string, string>> = {
   dFlatMm: 'Flat of the D',
   keyWidthMm: 'Key',
   splineTeeth: 'Spline teeth',
-  faceWidthMm: 'Length',
+  faceWidthMm: 'Face width',
   hubDiameterMm: 'Hub diameter',
   hubLengthMm: 'Hub length',
   material: 'Material',

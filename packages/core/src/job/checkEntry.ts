@@ -37,6 +37,10 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
     case 'seatRead':
     case 'arcsNoted':
     case 'partChosen':
+    case 'partOrdered':
+    case 'partArrived':
+    case 'partAccepted':
+    case 'partRefused':
     case 'partFitted':
       return need(pack.gears, payload.gear, 'gear');
     case 'faultFound':
@@ -72,6 +76,9 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
       );
     case 'extraDone':
       return need(pack.whileOpen, payload.extra, 'extra');
+    case 'odometerCorrected':
+      if (payload.after > payload.before && Math.abs(payload.before + payload.missed - payload.after) < 0.01) return;
+      throw fail('invalid', 'payload.after', { why: 'An odometer is only ever brought forward, by the distance that it missed.' });
     case 'proofDone':
       return need(pack.proofs, payload.proof, 'proof');
     default:

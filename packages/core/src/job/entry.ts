@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { LOOSE_NOTES } from '../access/ledger.ts';
 import { torque } from '../access/step.ts';
 import { section, SHAPES } from '../fit/bore.ts';
+import { gearAttributes } from '../match/schema.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
 import { scanCorrection, scanRead, scanScale } from '../scan/schema.ts';
@@ -130,12 +131,47 @@ export const entryPayload = z.discriminatedUnion('kind', [
     probability: z.number().min(0).max(1),
     priceMinor: z.int().min(0).optional(),
   }),
+  /** Ordered, with what its listing said of it on that day; the entry's own id is the order's. */
+  payload('partOrdered', {
+    gear: id,
+    partId: uuid,
+    partNumber: z.string(),
+    name: z.string(),
+    supplier: z.string(),
+    attributes: gearAttributes,
+  }),
+  payload('partArrived', { gear: id, order: uuid }),
+  payload('partAccepted', { gear: id, order: uuid, partNumber: z.string() }),
+  /** Sent back, with the dimension that decided it. */
+  payload('partRefused', {
+    gear: id,
+    order: uuid,
+    partNumber: z.string(),
+    deciding: z.string().max(60),
+    difference: z.number().optional(),
+    note: note.min(1),
+  }),
   payload('partFitted', { gear: id, partId: uuid, partNumber: z.string() }),
   /** What of the loose parts did not go back is said; the rest did. */
   payload('closingDone', { step: id, short: z.array(z.strictObject({ step: id, item: id, count: z.int().min(1).max(99) })).optional() }),
   payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),
   /** Somebody who had no hand in the work looked it over. */
   payload('secondChecked', { note: note.optional() }),
+  /** Drive and driven gear of a speedometer, with how far it will read off and by what figures. */
+  payload('ratioChosen', {
+    driveTeeth: z.int().positive().max(300),
+    drivenTeeth: z.int().positive().max(300),
+    readingErrorPercent: z.number(),
+    basis: note.min(1),
+  }),
+  /** An odometer brought forward: what the disclosure sheet says. */
+  payload('odometerCorrected', {
+    before: z.number().min(0),
+    after: z.number().min(0),
+    missed: z.number().positive(),
+    unit: z.enum(['km', 'mile']),
+    reason: note.min(1),
+  }),
   payload('remark', { text: note.min(1) }),
   payload('closed', {
     outcome: z.enum(['cleaned', 'repaired', 'replaced', 'returned', 'scrapped']),

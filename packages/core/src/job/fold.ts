@@ -15,7 +15,17 @@ export interface DimensionReading {
 /** Readings of each quantity, oldest first. */
 export type GearReadings = Readonly<Partial<Record<GearQuantity, readonly DimensionReading[]>>>;
 
+/** An order for a gear, as far as it has come. */
+export interface Order extends Payload<'partOrdered'> {
+  readonly id: string;
+  readonly at: string;
+  readonly state: 'ordered' | 'arrived' | 'accepted' | 'refused';
+  readonly refusal?: Payload<'partRefused'>;
+}
+
 export interface GearState {
+  /** Oldest first. */
+  readonly orders?: readonly Order[];
   readonly readings: GearReadings;
   /** Of other gears laid beside it. */
   readonly beside?: Readonly<Partial<Record<Piece, GearReadings>>>;
@@ -65,6 +75,8 @@ export interface JobState {
   readonly closingDone: readonly string[];
   readonly proofs: readonly Payload<'proofDone'>[];
   readonly photos: readonly Payload<'photoTaken'>[];
+  readonly ratioChosen: Payload<'ratioChosen'> | null;
+  readonly odometerCorrected: (Payload<'odometerCorrected'> & { readonly at: string; readonly by: string }) | null;
   readonly remarks: readonly string[];
   readonly closed: (Payload<'closed'> & { readonly at: string; readonly by: string }) | null;
   /** Entries that stand, oldest first; withdrawn ones and their withdrawals are listed apart. */
@@ -110,6 +122,8 @@ const EMPTY: Omit<JobState, 'jobId' | 'standing' | 'withdrawn'> = {
   closingDone: [],
   proofs: [],
   photos: [],
+  ratioChosen: null,
+  odometerCorrected: null,
   remarks: [],
   closed: null,
 };
@@ -187,12 +201,28 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       return { ...state, decided: payload };
     case 'partChosen':
       return withGear(state, payload.gear, { chosen: payload });
+    case 'partOrdered':
+      return withOrders(state, payload.gear, (orders) => [...orders, { ...payload, id, at, state: 'ordered' }]);
+    case 'partArrived':
+      return withOrders(state, payload.gear, (orders) => moved(orders, payload.order, { state: 'arrived' }));
+    case 'partAccepted':
+      return withOrders(state, payload.gear, (orders) => moved(orders, payload.order, { state: 'accepted' }));
+    case 'partRefused': {
+      // What was read off the refused part goes back with it: the next one is measured anew.
+      const { new: _, ...beside } = state.gears[payload.gear]?.beside ?? {};
+      const cleared = withGear(state, payload.gear, { beside });
+      return withOrders(cleared, payload.gear, (orders) => moved(orders, payload.order, { state: 'refused', refusal: payload }));
+    }
     case 'partFitted':
       return withGear(state, payload.gear, { fitted: payload });
     case 'closingDone':
       return { ...state, closingDone: once(state.closingDone, payload.step), short: [...state.short, ...(payload.short ?? [])] };
     case 'proofDone':
       return { ...state, proofs: [...state.proofs.filter(({ proof }) => proof !== payload.proof), payload] };
+    case 'ratioChosen':
+      return { ...state, ratioChosen: payload };
+    case 'odometerCorrected':
+      return { ...state, odometerCorrected: { ...payload, at, by } };
     case 'remark':
       return { ...state, remarks: [...state.remarks, payload.text] };
     case 'closed':
@@ -223,6 +253,12 @@ const withGear = (state: JobState, gear: string, change: Partial<GearState>): Jo
   ...state,
   gears: { ...state.gears, [gear]: { ...(state.gears[gear] ?? { readings: {} }), ...change } },
 });
+
+const withOrders = (state: JobState, gear: string, change: (orders: readonly Order[]) => readonly Order[]): JobState =>
+  withGear(state, gear, { orders: change(state.gears[gear]?.orders ?? []) });
+
+const moved = (orders: readonly Order[], order: string, change: Partial<Order>): readonly Order[] =>
+  orders.map((each) => (each.id === order ? { ...each, ...change } : each));
 
 function unforeseen(payload: never): never {
   throw new TypeError(`no fold for ${JSON.stringify(payload)}`);

@@ -1,0 +1,1 @@
+export { DisclosureScreen as default } from '../../../src/ratio/DisclosureScreen.tsx';

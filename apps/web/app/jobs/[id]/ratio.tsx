@@ -1,0 +1,1 @@
+export { JobRatioScreen as default } from '../../../src/ratio/RatioScreen.tsx';

@@ -1,0 +1,1 @@
+export { ReceiveScreen as default } from '../../../../src/match/ReceiveScreen.tsx';

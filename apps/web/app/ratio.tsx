@@ -1,0 +1,1 @@
+export { RatioScreen as default } from '../src/ratio/RatioScreen.tsx';

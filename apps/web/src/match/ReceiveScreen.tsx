@@ -1,0 +1,181 @@
+import { arrivedAttributes, type GearAttributes, type GearCard, type GearQuantity, type Order, type Received } from '@patient-badger/core';
+import { refusals } from '@patient-badger/contract';
+import { useQuery } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { call } from '../data/api.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { workOut } from '../data/workOut.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { benchWords, gearWords } from '../gear/quantities.ts';
+import { ReadPad } from '../gear/ReadPad.tsx';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { attributeName, attributeValue, fitText } from './attributeWords.ts';
+
+/** What was ordered, what came, and whether they are the same: measured before it goes into the machine. */
+export const ReceiveScreen = () => <GearFrame stage="match">{(view, card) => <Receiving view={view} card={card} />}</GearFrame>;
+
+function Receiving({ view, card }: { view: JobView; card: GearCard }) {
+  const orders = [...(view.state.gears[card.id]?.orders ?? [])].reverse();
+  return (
+    <>
+      <Text look="title">{card.name}: orders</Text>
+      {orders.length === 0 ? (
+        <Card tone="sunken">
+          <Text look="strong">Nothing is ordered</Text>
+          <Text>Choose a part by its dimensions, then order it there.</Text>
+        </Card>
+      ) : null}
+      {orders.map((order) => (
+        <OrderCard key={order.id} view={view} card={card} order={order} />
+      ))}
+    </>
+  );
+}
+
+const STATES: Readonly<Record<Order['state'], string>> = {
+  ordered: 'On its way',
+  arrived: 'Arrived: measure it before it goes in',
+  accepted: 'Accepted, as ordered',
+  refused: 'Refused, goes back',
+};
+
+function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order: Order }) {
+  const { write, problem } = useRecord(view.job.id);
+  return (
+    <Card tone={order.state === 'refused' ? 'sunken' : 'plain'}>
+      <Text look="label" testID={`order-${order.state}`}>
+        {STATES[order.state]}
+      </Text>
+      <Text look="head">
+        {order.partNumber} · {order.name}
+      </Text>
+      <Text look="soft">
+        {order.supplier}, ordered {format(parseISO(order.at), 'd MMM')}
+      </Text>
+      {order.refusal ? (
+        <Text>
+          {attributeName(order.refusal.deciding)}: {order.refusal.note}
+        </Text>
+      ) : null}
+      {order.state === 'ordered' ? (
+        <Button
+          look="primary"
+          big
+          label="It has arrived"
+          testID="arrived"
+          onPress={() => void write({ kind: 'partArrived', gear: card.id, order: order.id })}
+        />
+      ) : null}
+      {order.state === 'arrived' ? <Inspection view={view} card={card} order={order} /> : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </Card>
+  );
+}
+
+const MEASURED = ['teeth', 'faceWidthMm', 'boreDiameterMm', 'tipDiameterMm', 'starts'] as const satisfies readonly (GearQuantity &
+  keyof GearAttributes)[];
+
+/** Ordered against arrived, dimension by dimension; the verdict with what decides it. */
+function Inspection({ view, card, order }: { view: JobView; card: GearCard; order: Order }) {
+  const { write, problem } = useRecord(view.job.id);
+  const [asked, setAsked] = useState<GearQuantity | null>(null);
+  const [note, setNote] = useState('');
+  const readings = view.state.gears[card.id]?.beside?.new ?? {};
+  const worked = workOut<Received>('match.receive', { ordered: order.attributes, arrived: arrivedAttributes(readings) });
+  const before = useQuery({
+    queryKey: ['refusals', order.partNumber],
+    queryFn: () => call(`/api/parts/refusals?partNumber=${encodeURIComponent(order.partNumber)}`, refusals),
+  }).data;
+  if (!worked.ok) return <Text look="danger">{worked.sentence}</Text>;
+  const { verdict, deciding, attributes, difference } = worked.output;
+  const words = benchWords(card.type);
+  const refuse = (name: string) => {
+    const found = attributes.find((each) => each.name === name);
+    const off = found ? fitText({ ...found, state: 'doesNotFit' }).replace('does not fit: ', '') : '';
+    void write({
+      kind: 'partRefused',
+      gear: card.id,
+      order: order.id,
+      partNumber: order.partNumber,
+      deciding: name,
+      ...(difference !== undefined && { difference }),
+      note: [off, note.trim()].filter(Boolean).join('; ') || 'not as ordered',
+    });
+  };
+  return (
+    <>
+      {before && before.length > 0 ? (
+        <Text look="danger" testID="refused-before">
+          This part number came wrong {before.length === 1 ? 'once' : `${before.length} times`} before:{' '}
+          {attributeName(before[0]?.deciding ?? '').toLowerCase()}, {before[0]?.note}. Measure that first.
+        </Text>
+      ) : null}
+      {MEASURED.filter((name) => order.attributes[name] !== undefined).map((name) => {
+        const found = attributes.find((each) => each.name === name);
+        const wanted = order.attributes[name];
+        return (
+          <Pressable
+            key={name}
+            role="button"
+            aria-label={`${attributeName(name)}: ${found?.part === undefined ? 'measure it' : fitText(found)}`}
+            testID={`receive-${name}`}
+            onPress={() => setAsked(name)}
+            className={`min-h-[56px] flex-row items-center gap-2 rounded-md border-2 bg-surface px-3 py-2 active:opacity-70 ${deciding === name ? 'border-heat' : 'border-line'}`}
+          >
+            <View className="min-w-0 flex-1">
+              <Text look="strong">{attributeName(name)}</Text>
+              <Text look="soft">ordered {attributeValue(name, typeof wanted === 'object' ? wanted.value : (wanted ?? ''))}</Text>
+            </View>
+            <Text look="strong" className="shrink-0">
+              {found?.part === undefined ? 'measure' : attributeValue(name, found.part)}
+            </Text>
+          </Pressable>
+        );
+      })}
+      {asked ? (
+        <ReadPad
+          view={view}
+          card={card}
+          quantity={asked}
+          piece="new"
+          words={words[asked] ?? gearWords(asked)}
+          onClose={() => setAsked(null)}
+        />
+      ) : null}
+      {verdict === 'measureMore' ? (
+        <Text>Measure {attributeName(deciding ?? '').toLowerCase()} next: three of these have to agree.</Text>
+      ) : null}
+      {verdict === 'accept' ? (
+        <>
+          <Text look="strong" testID="receive-verdict">
+            It is what was ordered.
+          </Text>
+          <Button
+            look="primary"
+            big
+            label="Take it"
+            testID="accept"
+            onPress={() => void write({ kind: 'partAccepted', gear: card.id, order: order.id, partNumber: order.partNumber })}
+          />
+        </>
+      ) : null}
+      {verdict === 'refuse' && deciding ? (
+        <>
+          <Text look="danger" testID="receive-verdict">
+            Not what was ordered: {attributeName(deciding).toLowerCase()}{' '}
+            {difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`}
+          </Text>
+          <Field label="Note for the return (may stay empty)" value={note} onChangeText={setNote} />
+          <Button look="danger" big label="Send it back" testID="refuse" onPress={() => refuse(deciding)} />
+        </>
+      ) : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}

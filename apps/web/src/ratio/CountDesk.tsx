@@ -1,0 +1,106 @@
+import { View } from 'react-native';
+import { createStored } from '../data/stored.ts';
+import { workOut } from '../data/workOut.ts';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Meter } from '../design/Meter.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+
+interface Inferred {
+  readonly candidates: readonly {
+    readonly stages: readonly { readonly driver: number; readonly driven: number }[];
+    readonly reduction: number;
+    readonly errorSigma: number;
+    readonly probability: number;
+  }[];
+  readonly reduction: { readonly value: number; readonly plusMinus: number };
+}
+
+const drafts = createStored('count-turns', {
+  input: '',
+  output: '',
+  error: '0.05',
+  kind: 'one' as 'one' | 'two' | 'worm',
+  low: '8',
+  high: '60',
+});
+
+/** So many turns here, so many there: the tooth counts that explain it. */
+export function CountDesk() {
+  const draft = drafts.use();
+  const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
+  const [input, output, error, low, high] = [draft.input, draft.output, draft.error, draft.low, draft.high].map(typedNumber) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  const ready = input > 0 && output > 0;
+  const worked = ready
+    ? workOut<Inferred>('ratio.infer', {
+        inputTurns: { value: input, plusMinus: error >= 0 ? error : 0.05 },
+        outputTurns: { value: output, plusMinus: error >= 0 ? error : 0.05 },
+        stages: draft.kind === 'two' ? 2 : 1,
+        worm: draft.kind === 'worm',
+        teethRange: [low || 8, high || 60],
+        most: 8,
+      })
+    : null;
+  const field = (name: 'input' | 'output' | 'error' | 'low' | 'high', label: string) => (
+    <View className="flex-1">
+      <Field
+        label={label}
+        value={draft[name]}
+        onChangeText={(text) => set({ [name]: text })}
+        inputMode="decimal"
+        testID={`count-${name}`}
+      />
+    </View>
+  );
+  return (
+    <>
+      <Card>
+        <Text>Mark both shafts, turn one, count both. More turns make it surer.</Text>
+        <View className="flex-row gap-2">
+          {field('input', 'Turns put in')}
+          {field('output', 'Turns that came out')}
+        </View>
+        <View className="flex-row gap-2">
+          {field('error', '± turns')}
+          {field('low', 'Fewest teeth')}
+          {field('high', 'Most teeth')}
+        </View>
+        <Segments
+          label="Kind of train"
+          options={[
+            ['one', 'One pair'],
+            ['two', 'Two pairs'],
+            ['worm', 'Worm'],
+          ]}
+          value={draft.kind}
+          onChange={(kind) => set({ kind })}
+        />
+      </Card>
+      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {worked?.ok ? (
+        <>
+          <Text look="head" testID="counted-reduction">
+            {worked.output.reduction.value.toFixed(3)} ± {worked.output.reduction.plusMinus.toFixed(3)} to one
+          </Text>
+          {worked.output.candidates.map(({ stages, reduction, errorSigma, probability }) => (
+            <Card key={JSON.stringify(stages)}>
+              <Text look="strong">{stages.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
+              <Meter chance={probability} />
+              <Text look="soft">
+                {reduction.toFixed(3)} to one, {Math.abs(errorSigma).toFixed(1)} of the counting’s ± off
+              </Text>
+            </Card>
+          ))}
+        </>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,63 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { CountDesk } from './CountDesk.tsx';
+import { OdometerDesk } from './OdometerDesk.tsx';
+import { SpeedometerDesk } from './SpeedometerDesk.tsx';
+import { SwapDesk } from './SwapDesk.tsx';
+import { TrainDesk } from './TrainDesk.tsx';
+
+const DESKS = [
+  ['speedometer', 'Speedometer'],
+  ['count', 'Count turns'],
+  ['train', 'Train'],
+  ['swap', 'Gear swap'],
+  ['odometer', 'Odometer'],
+] as const;
+type Desk = (typeof DESKS)[number][0];
+
+/** Ratios reckoned by themselves. */
+export const RatioScreen = () => (
+  <Screen title="Ratio desk" back="/">
+    <Desks />
+  </Screen>
+);
+
+/** Ratios reckoned for a job: what is chosen is kept on it. */
+export const JobRatioScreen = () => <JobFrame stage="match">{(view) => <Desks view={view} />}</JobFrame>;
+
+function Desks({ view }: { view?: JobView }) {
+  const { desk: given } = useLocalSearchParams<{ desk?: string }>();
+  const router = useRouter();
+  const [desk, setDesk] = useState<Desk>(DESKS.find(([id]) => id === given)?.[0] ?? 'speedometer');
+  const { write, problem } = useRecord(view?.job.id ?? '');
+  return (
+    <>
+      {view ? <Text look="title">Ratio desk</Text> : null}
+      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="What to reckon">
+        {DESKS.map(([id, name]) => (
+          <Button key={id} label={name} look={id === desk ? 'chosen' : 'plain'} checked={id === desk} onPress={() => setDesk(id)} />
+        ))}
+      </View>
+      {desk === 'speedometer' ? (
+        <SpeedometerDesk onKeep={view && ((chosen) => void write(chosen))} kept={view?.state.ratioChosen ?? null} />
+      ) : null}
+      {desk === 'count' ? <CountDesk /> : null}
+      {desk === 'train' ? <TrainDesk /> : null}
+      {desk === 'swap' ? <SwapDesk /> : null}
+      {desk === 'odometer' ? (
+        <OdometerDesk
+          onKeep={view && ((corrected) => void write(corrected))}
+          onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure` as never) : undefined}
+        />
+      ) : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}

@@ -1,0 +1,188 @@
+import type { EntryPayload, Takeoff, Tyre } from '@patient-badger/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { createStored } from '../data/stored.ts';
+import { workOut } from '../data/workOut.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { offText } from './ratioWords.ts';
+import { ReadingChart } from './ReadingChart.tsx';
+import { EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion, type SpeedometerDraft } from './speedometer.ts';
+import { TyreSources } from './TyreSources.tsx';
+
+const drafts = createStored<SpeedometerDraft>('speedometer', EMPTY_DRAFT);
+const SHOWN = 6;
+const SPEEDS = [0, 30, 50, 80, 100, 130];
+
+type Chosen = Extract<EntryPayload, { kind: 'ratioChosen' }>;
+
+/** Which drive and driven gear: from the tyre by its best figure to every pair that exists, with what each reads. */
+export function SpeedometerDesk({ onKeep, kept }: { onKeep?: (chosen: Chosen) => void; kept: Chosen | null }) {
+  const draft = { ...EMPTY_DRAFT, ...drafts.use() };
+  const set = (change: Partial<SpeedometerDraft>) => drafts.set({ ...draft, ...change });
+  const [picked, setPicked] = useState<string | null>(null);
+  const asked = tyreQuestion(draft);
+  const tyre = asked && workOut<Tyre>('ratio.tyre', asked);
+  const turnsPerKm = tyre?.ok ? tyre.output.turnsPerKm : null;
+  const question = turnsPerKm === null ? null : takeoffQuestion(draft, turnsPerKm);
+  const worked = question && 'input' in question ? workOut<Takeoff>('ratio.takeoff', question.input) : null;
+  const nowInput = turnsPerKm === null ? null : nowQuestion(draft, turnsPerKm);
+  const now = nowInput && workOut<Takeoff>('ratio.takeoff', nowInput);
+  const nowOff = now?.ok ? now.output.options[0] : undefined;
+  const options = worked?.ok ? worked.output.options : [];
+  const chosen = options.find((each) => keyOf(each) === picked) ?? options[0];
+  const field = (name: keyof SpeedometerDraft, label: string, hint?: string) => (
+    <Field label={label} placeholder={hint} value={draft[name]} onChangeText={(text) => set({ [name]: text })} testID={`desk-${name}`} />
+  );
+  return (
+    <>
+      <Card>
+        <Text look="head">Tyre that is on it</Text>
+        {field('tyre', 'Size as printed', '185/65R14, 31x10.5R15, 6.00-16 or G78-14')}
+        {field('published', 'Maker’s turns per km, if there is a sheet')}
+        <View className="flex-row gap-2">
+          <View className="flex-1">{field('rolledTurns', 'Rolled: turns')}</View>
+          <View className="flex-1">{field('rolledMetres', 'Rolled: metres')}</View>
+        </View>
+        {tyre && !tyre.ok ? <Text look="danger">{tyre.sentence}</Text> : null}
+        {tyre?.ok ? <TyreSources tyre={tyre.output} /> : null}
+      </Card>
+      <Card>
+        <Text look="head">Gearbox and instrument</Text>
+        {field('axleRatio', 'Axle ratio', '3.73')}
+        {field('cable', `Cable turns per ${draft.cablePer}, on the instrument’s face`)}
+        <Segments
+          label="Cable turns per"
+          options={[
+            ['mile', 'Per mile'],
+            ['km', 'Per km'],
+          ]}
+          value={draft.cablePer}
+          onChange={(cablePer) => set({ cablePer })}
+        />
+        {field('drive', 'Drive gears that exist', '7, 8')}
+        {field('driven', 'Driven gears for this housing', '18-24')}
+        <View className="flex-row gap-2">
+          <View className="flex-1">{field('nowDrive', 'In it now: drive')}</View>
+          <View className="flex-1">{field('nowDriven', 'In it now: driven')}</View>
+        </View>
+        <Segments
+          label="Which is best"
+          options={[
+            ['nearest', 'Nearest'],
+            ['neverLow', 'Never low'],
+            ['keepDrive', 'Keep drive'],
+          ]}
+          value={draft.rule}
+          onChange={(rule) => set({ rule })}
+        />
+      </Card>
+      {nowOff ? (
+        <Card tone={Math.abs(nowOff.readingErrorPercent) > 4 ? 'danger' : 'plain'}>
+          <Text look="label">As it is now</Text>
+          <Text look="head" testID="reads-now">
+            Reads {offText(nowOff.readingErrorPercent)}
+          </Text>
+          <Text>
+            {drift(nowOff.driftPer1000)} At a true 100 it shows {(100 * (1 + nowOff.readingErrorPercent / 100)).toFixed(0)}.
+          </Text>
+        </Card>
+      ) : null}
+      {question && 'why' in question ? <Text look="soft">{question.why}</Text> : null}
+      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {chosen ? (
+        <>
+          <Text look="head">Pairs that exist, best first</Text>
+          <View role="radiogroup" aria-label="Pairs" className="gap-2">
+            {options.slice(0, SHOWN).map((each) => (
+              <Pair key={keyOf(each)} pair={each} chosen={keyOf(each) === keyOf(chosen)} onPress={() => setPicked(keyOf(each))} />
+            ))}
+          </View>
+          {options.length > SHOWN ? <Text look="soft">and {options.length - SHOWN} that are further off</Text> : null}
+          <Text look="soft">
+            Exact:{' '}
+            {worked?.ok
+              ? worked.output.exactDrivenTeeth.map((each) => `drive ${each.driveTeeth} wants ${each.drivenTeeth.toFixed(2)}`).join(', ')
+              : ''}{' '}
+            driven teeth.
+          </Text>
+          <ReadingChart
+            label={`How far off over speed: drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}, reads ${offText(chosen.readingErrorPercent)}`}
+            across="true speed"
+            up="shown less true"
+            zero
+            curves={[
+              {
+                name: `drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}`,
+                points: SPEEDS.map((speed) => [speed, (speed * chosen.readingErrorPercent) / 100]),
+              },
+              ...(nowOff
+                ? [
+                    {
+                      name: 'as it is now',
+                      broken: true,
+                      points: SPEEDS.map((speed) => [speed, (speed * nowOff.readingErrorPercent) / 100] as const),
+                    },
+                  ]
+                : []),
+            ]}
+          />
+          {onKeep ? (
+            <Button
+              look="primary"
+              big
+              label={`Keep drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}`}
+              testID="keep-ratio"
+              onPress={() =>
+                onKeep({
+                  kind: 'ratioChosen',
+                  driveTeeth: chosen.driveTeeth,
+                  drivenTeeth: chosen.drivenTeeth,
+                  readingErrorPercent: chosen.readingErrorPercent,
+                  basis: `${draft.tyre.trim()}, ${turnsPerKm?.toFixed(0)} turns/km, axle ${draft.axleRatio}, cable ${draft.cable} per ${draft.cablePer}`,
+                })
+              }
+            />
+          ) : null}
+          {kept ? (
+            <Text look="strong" testID="ratio-kept">
+              Kept: drive {kept.driveTeeth}, driven {kept.drivenTeeth}, reads {offText(kept.readingErrorPercent)}
+            </Text>
+          ) : null}
+        </>
+      ) : null}
+    </>
+  );
+}
+
+const keyOf = ({ driveTeeth, drivenTeeth }: { driveTeeth: number; drivenTeeth: number }) => `${driveTeeth}/${drivenTeeth}`;
+
+const drift = (per1000: number) =>
+  Math.abs(per1000) < 0.5
+    ? 'The odometer keeps true.'
+    : `The odometer ${per1000 > 0 ? 'runs ahead' : 'falls behind'} by ${Math.abs(per1000).toFixed(0)} in 1,000.`;
+
+function Pair({ pair, chosen, onPress }: { pair: Takeoff['options'][number]; chosen: boolean; onPress: () => void }) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      testID={`pair-${pair.driveTeeth}-${pair.drivenTeeth}`}
+      onPress={onPress}
+      className={`min-h-[56px] flex-row items-center justify-between rounded-md border-2 bg-surface px-3 py-2 ${chosen ? 'border-accent' : 'border-line'}`}
+    >
+      <View className="min-w-0 flex-1">
+        <Text look="strong">
+          Drive {pair.driveTeeth}, driven {pair.drivenTeeth}
+        </Text>
+        <Text look="soft">{drift(pair.driftPer1000)}</Text>
+      </View>
+      <Text look="strong" numberOfLines={1} className="shrink-0">
+        {offText(pair.readingErrorPercent)}
+      </Text>
+    </Pressable>
+  );
+}

@@ -1,0 +1,97 @@
+import type { Swap } from '@patient-badger/core';
+import { View } from 'react-native';
+import { createStored } from '../data/stored.ts';
+import { workOut } from '../data/workOut.ts';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { ReadingChart } from './ReadingChart.tsx';
+import { readTrain } from './readTrain.ts';
+
+const drafts = createStored('swap', { now: '', other: '', rest: '', turnsPerKm: '', yearly: '', price: '', life: '', nowLife: '' });
+const SPEEDS = [20, 40, 60, 80, 100, 120];
+
+/** Another pair in top gear: engine speed against road speed, and what it costs by the distance it lasts. */
+export function SwapDesk() {
+  const draft = drafts.use();
+  const field = (name: keyof typeof draft, label: string, hint?: string) => (
+    <View className="flex-1">
+      <Field
+        label={label}
+        placeholder={hint}
+        value={draft[name]}
+        onChangeText={(text) => drafts.set({ ...draft, [name]: text })}
+        testID={`swap-${name}`}
+      />
+    </View>
+  );
+  const pair = (text: string, name: string, life: string, price: string) => {
+    const [stage] = readTrain(text) ?? [];
+    if (!stage || !('driverTeeth' in stage)) return null;
+    const [lifeKm, money] = [typedNumber(life), typedNumber(price)];
+    return { name, ...stage, ...(lifeKm > 0 && { lifeKm }), ...(money > 0 && { priceMinor: Math.round(100 * money) }) };
+  };
+  const [now, other] = [pair(draft.now, 'in it now', draft.nowLife, ''), pair(draft.other, 'the other pair', draft.life, draft.price)];
+  const [rest, turnsPerKm, yearlyKm] = [draft.rest, draft.turnsPerKm, draft.yearly].map(typedNumber) as [number, number, number];
+  const worked =
+    now && other && rest > 0 && turnsPerKm > 0
+      ? workOut<Swap>('ratio.swap', {
+          otherReduction: rest,
+          turnsPerKm,
+          now,
+          others: [other],
+          speedsKmh: SPEEDS,
+          ...(yearlyKm > 0 && { yearlyKm }),
+        })
+      : null;
+  return (
+    <>
+      <Card>
+        <View className="flex-row gap-2">
+          {field('now', 'In it now, driver : driven', '24:25')}
+          {field('other', 'Instead', '25:24')}
+        </View>
+        <View className="flex-row gap-2">
+          {field('rest', 'Reduction of all the rest', '8.2')}
+          {field('turnsPerKm', 'Wheel turns per km', '500')}
+        </View>
+        <View className="flex-row gap-2">
+          {field('yearly', 'Km a year')}
+          {field('price', 'Price of the other')}
+          {field('life', 'It lasts, km')}
+        </View>
+      </Card>
+      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {worked?.ok ? (
+        <>
+          <Text look="head" testID="swap-change">
+            {changeText(worked.output.options[1]?.changePercent ?? 0)}
+          </Text>
+          {worked.output.options[1]?.pricePer1000KmMinor ? (
+            <Text>
+              {(worked.output.options[1].pricePer1000KmMinor / 100).toFixed(2)} for each 1,000 km
+              {worked.output.options[1].yearsOfLife ? `; lasts this owner ${worked.output.options[1].yearsOfLife.toFixed(1)} years` : ''}.
+            </Text>
+          ) : null}
+          <ReadingChart
+            label="Engine speed over road speed, now and with the other pair"
+            across="km/h"
+            up="engine turns a minute"
+            curves={worked.output.options.map(({ name, engineRpm }, i) => ({
+              name,
+              broken: i === 0,
+              points: engineRpm.map(({ speedKmh, rpm }) => [speedKmh, rpm] as const),
+            }))}
+          />
+          <Text look="soft">
+            A pair that turns the engine slower pulls less and carries more on each tooth. It never mends what wore the first one.
+          </Text>
+        </>
+      ) : null}
+    </>
+  );
+}
+
+const changeText = (percent: number) =>
+  Math.abs(percent) < 0.05 ? 'No change' : `The engine turns ${Math.abs(percent).toFixed(1)} % ${percent < 0 ? 'slower' : 'faster'}`;

@@ -1,0 +1,103 @@
+import { createStored } from '../data/stored.ts';
+import { workOut } from '../data/workOut.ts';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { readCounts } from './ratioWords.ts';
+import { readTrain } from './readTrain.ts';
+
+const drafts = createStored('train', { chain: '', wanted: '', gears: '', moduleMm: '1', centre: '' });
+
+interface Designed {
+  readonly trains: readonly {
+    readonly stages: readonly { readonly driver: number; readonly driven: number; readonly centreDistanceMm: number }[];
+    readonly reduction: number;
+    readonly errorPercent: number;
+  }[];
+}
+
+/** A train reckoned through, and trains from the gears there are for a ratio that is wanted. */
+export function TrainDesk() {
+  const draft = drafts.use();
+  const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
+  const stages = readTrain(draft.chain);
+  const train = stages && workOut<{ reduction: number; ratio: number }>('ratio.train', { stages });
+  const teeth = readCounts(draft.gears);
+  const [wanted, moduleMm, centre] = [draft.wanted, draft.moduleMm, draft.centre].map(typedNumber) as [number, number, number];
+  const found = ([1, 2] as const).map((count) =>
+    wanted > 0 && teeth && teeth.length > 1 && moduleMm > 0
+      ? workOut<Designed>('ratio.design', {
+          reduction: wanted,
+          stages: count,
+          gears: teeth.map((each) => ({ teeth: each, normalModuleMm: moduleMm })),
+          ...(centre > 0 && { centreDistanceMm: centre }),
+          most: 4,
+        })
+      : null,
+  );
+  return (
+    <>
+      <Card>
+        <Text look="head">Reckon a train through</Text>
+        <Field
+          label="Driver : driven, stage after stage; a worm by its starts and w"
+          placeholder="10:40 1w:30"
+          value={draft.chain}
+          onChangeText={(chain) => set({ chain })}
+          testID="train-chain"
+          problem={draft.chain.trim() !== '' && !stages ? 'Write it like 10:40 12:36, a worm like 1w:30.' : undefined}
+        />
+        {train?.ok ? (
+          <Text look="head" testID="train-reduction">
+            {train.output.reduction.toFixed(4)} turns in for one out
+          </Text>
+        ) : null}
+        {train && !train.ok ? <Text look="danger">{train.sentence}</Text> : null}
+      </Card>
+      <Card>
+        <Text look="head">Find a train</Text>
+        <Field
+          label="Reduction that is wanted"
+          value={draft.wanted}
+          onChangeText={(text) => set({ wanted: text })}
+          inputMode="decimal"
+          testID="train-wanted"
+        />
+        <Field
+          label="Gears there are"
+          placeholder="12, 15, 18-24, 36, 48"
+          value={draft.gears}
+          onChangeText={(gears) => set({ gears })}
+          testID="train-gears"
+        />
+        <Field label="Module, mm" value={draft.moduleMm} onChangeText={(text) => set({ moduleMm: text })} inputMode="decimal" />
+        <Field
+          label="Centre distance to keep, mm (empty: any)"
+          value={draft.centre}
+          onChangeText={(text) => set({ centre: text })}
+          inputMode="decimal"
+        />
+      </Card>
+      {found.map((each, i) => {
+        if (!each) return null;
+        if (!each.ok)
+          return i === 0 ? (
+            <Text key={i} look="danger">
+              {each.sentence}
+            </Text>
+          ) : null;
+        return each.output.trains.map(({ stages: list, reduction, errorPercent }) => (
+          <Card key={JSON.stringify(list)}>
+            <Text look="strong">{list.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
+            <Text look="soft">
+              {reduction.toFixed(4)},{' '}
+              {Math.abs(errorPercent) < 0.005 ? 'exact' : `${errorPercent > 0 ? '+' : '−'}${Math.abs(errorPercent).toFixed(2)} %`}; shafts{' '}
+              {list.map(({ centreDistanceMm }) => centreDistanceMm.toFixed(1)).join(' and ')} mm apart
+            </Text>
+          </Card>
+        ));
+      })}
+    </>
+  );
+}

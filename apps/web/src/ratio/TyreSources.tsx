@@ -1,0 +1,35 @@
+import type { Tyre } from '@patient-badger/core';
+import { View } from 'react-native';
+import { Text } from '../design/Text.tsx';
+
+const NAMES: Readonly<Record<Tyre['source'], string>> = {
+  rolled: 'Rolled on the floor',
+  published: 'Maker’s figure',
+  size: 'Printed size',
+};
+
+/** What each source says of a tyre, side by side, and which of them counts. */
+export function TyreSources({ tyre }: { tyre: Tyre }) {
+  return (
+    <View className="gap-1" testID="tyre-sources">
+      {tyre.sources.map(({ source, turnsPerKm, againstSizePercent }, i) => (
+        <View key={source} className="flex-row items-baseline justify-between gap-2">
+          <Text look={i === 0 ? 'strong' : 'soft'} className="flex-1">
+            {NAMES[source]}
+            {i === 0 ? ': counts' : ''}
+          </Text>
+          <Text look={i === 0 ? 'strong' : 'soft'} numberOfLines={1} className="shrink-0">
+            {turnsPerKm.toFixed(0)} /km
+            {source === 'size' ? '' : `, ${againstSizePercent >= 0 ? '+' : '−'}${Math.abs(againstSizePercent).toFixed(1)} %`}
+          </Text>
+        </View>
+      ))}
+      <Text look="soft">
+        ± {tyre.sources[0]?.plusMinusPercent.toFixed(1)} %; {(tyre.diameterMm / 10).toFixed(1)} cm across.{' '}
+        {tyre.source === 'size'
+          ? `Under load a tyre turns about 3 % more often: nearer ${tyre.loadedTurnsPerKm.toFixed(0)}. Roll it to know.`
+          : ''}
+      </Text>
+    </View>
+  );
+}

@@ -1,0 +1,76 @@
+import { typedNumber } from '../design/typedNumber.ts';
+import { readCounts } from './ratioWords.ts';
+
+/** What is typed on the speedometer's desk, as typed: kept on the device, so that a reload loses nothing. */
+export interface SpeedometerDraft {
+  readonly tyre: string;
+  readonly published: string;
+  readonly rolledTurns: string;
+  readonly rolledMetres: string;
+  readonly axleRatio: string;
+  readonly cable: string;
+  readonly cablePer: 'mile' | 'km';
+  readonly drive: string;
+  readonly driven: string;
+  readonly nowDrive: string;
+  readonly nowDriven: string;
+  readonly rule: 'nearest' | 'neverLow' | 'keepDrive';
+}
+
+export const EMPTY_DRAFT: SpeedometerDraft = {
+  tyre: '',
+  published: '',
+  rolledTurns: '',
+  rolledMetres: '',
+  axleRatio: '',
+  cable: '1000',
+  cablePer: 'mile',
+  drive: '',
+  driven: '',
+  nowDrive: '',
+  nowDriven: '',
+  rule: 'nearest',
+};
+
+export type Problem = { readonly field: keyof SpeedometerDraft; readonly why: string };
+
+/** The tyre as `ratio.tyre` takes it; null while no size is typed. */
+export function tyreQuestion({ tyre, published, rolledTurns, rolledMetres }: SpeedometerDraft) {
+  if (tyre.trim() === '') return null;
+  const [turns, metres, maker] = [rolledTurns, rolledMetres, published].map(typedNumber) as [number, number, number];
+  return {
+    size: tyre,
+    ...(maker > 0 && { publishedTurnsPerKm: maker }),
+    ...(turns > 0 && metres > 0 && { rolled: { turns, distanceM: metres } }),
+  };
+}
+
+/** The pairs as `ratio.takeoff` takes them, or what still has to be said. */
+export function takeoffQuestion(draft: SpeedometerDraft, turnsPerKm: number): { readonly input: object } | Problem {
+  const [axleRatio, cable] = [typedNumber(draft.axleRatio), typedNumber(draft.cable)];
+  if (!(axleRatio > 0)) return { field: 'axleRatio', why: 'Axle ratio: propeller-shaft turns for one of the wheel, like 3.73.' };
+  if (!(cable > 0)) return { field: 'cable', why: 'Cable turns: what the instrument’s face says, like 1000.' };
+  const [driveTeeth, drivenTeeth] = [readCounts(draft.drive), readCounts(draft.driven)];
+  if (!driveTeeth) return { field: 'drive', why: 'Drive gears that exist: counts like 7, 8.' };
+  if (!drivenTeeth) return { field: 'driven', why: 'Driven gears that exist for this housing: counts like 18-24.' };
+  const keep = typedNumber(draft.nowDrive);
+  if (draft.rule === 'keepDrive' && !(keep > 0))
+    return { field: 'nowDrive', why: 'Which drive gear is to stay? Type its teeth under “in it now”.' };
+  return {
+    input: {
+      driveTeeth,
+      drivenTeeth,
+      axleRatio,
+      turnsPerKm,
+      ...(draft.cablePer === 'mile' ? { cableTurnsPerMile: cable } : { cableTurnsPerKm: cable }),
+      rule: draft.rule,
+      ...(keep > 0 && { keepDriveTeeth: keep }),
+    },
+  };
+}
+
+/** The pair that is in the gearbox now, worked out alone; null while it is not typed. */
+export function nowQuestion(draft: SpeedometerDraft, turnsPerKm: number): object | null {
+  const question = takeoffQuestion({ ...draft, rule: 'nearest', drive: draft.nowDrive, driven: draft.nowDriven }, turnsPerKm);
+  return 'input' in question ? question.input : null;
+}

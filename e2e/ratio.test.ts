@@ -1,0 +1,97 @@
+import type { Page } from 'playwright-core';
+import { arrive, button, link, radio } from './bench.ts';
+import { inTime, PHONE, raise, type Stage } from './stage.ts';
+
+jest.setTimeout(180_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await raise();
+});
+afterAll(() => stage.strike());
+
+const jobOf = (page: Page) => /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+
+test('the old estate car on other tyres: from the sizes to the chosen gear, kept on the job', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await link(page, /estate/i).click();
+  await page.waitForURL(/\/jobs\//);
+  await page.goto(`${jobOf(page)}/ratio`);
+  const fill = (name: string, text: string) => page.getByTestId(`desk-${name}`).fill(text);
+
+  // Three slips first: a size that is none, no axle ratio, gears in words.
+  await fill('tyre', 'big ones');
+  await page.getByText('is no tyre size known here', { exact: false }).waitFor();
+  await fill('tyre', '195/70R14');
+  await page.getByText('Printed size: counts').waitFor();
+  await page.getByText('Axle ratio: propeller-shaft turns', { exact: false }).waitFor();
+  await fill('axleRatio', '3.90');
+  await fill('drive', 'seven');
+  await page.getByText('Drive gears that exist', { exact: false }).last().waitFor();
+  await fill('drive', '7, 8');
+  await fill('driven', '18-24');
+  await page.getByTestId('pair-7-22').waitFor();
+
+  // The maker's figure goes before the size, the floor before both.
+  await fill('published', '535');
+  await page.getByText('Maker’s figure: counts').waitFor();
+  await fill('rolledTurns', '10');
+  await fill('rolledMetres', '18.62');
+  await page.getByText('Rolled on the floor: counts').waitFor();
+
+  // 537.06 turns a km, 3.9, 1000 a mile: 3.371 a tooth of the drive gear. In it now 7 and 25, reads low.
+  await fill('nowDrive', '7');
+  await fill('nowDriven', '25');
+  await expect(page.getByTestId('reads-now').textContent()).resolves.toBe('Reads 5.6 % low');
+  const first = page.getByRole('radiogroup', { name: 'Pairs' }).getByRole('radio').first();
+  await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 24/);
+  await radio(page, 'Never low').click();
+  await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 23/);
+  await page.reload();
+  await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 23/);
+  await page.getByTestId('keep-ratio').click();
+  await page.getByTestId('ratio-kept').waitFor();
+  await inTime(stage.databaseUrl, `SELECT (payload->>'drivenTeeth')::int AS n FROM entries WHERE payload->>'kind' = 'ratioChosen'`, [
+    { n: 23 },
+  ]);
+});
+
+test('an odometer goes forward only, and its sheet says before, after and why', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await link(page, /post van/i).click();
+  await page.waitForURL(/\/jobs\//);
+  await page.goto(`${jobOf(page)}/ratio?desk=odometer`);
+  await page.getByTestId('odo-reading').fill('48210');
+  await page.getByTestId('odo-missed').fill('-300');
+  await page.getByText('only ever brought forward', { exact: false }).waitFor();
+  await page.getByTestId('odo-missed').fill('120');
+  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe('74,565 turns of the cable');
+  await page.getByTestId('keep-odometer').click();
+  await page.getByText('The sheet needs the reason.').waitFor();
+  await page.getByTestId('odo-reason').fill('Drum gear slipped; distance from the round book');
+  await page.getByTestId('keep-odometer').click();
+  await page.getByTestId('disclosure').click();
+  await page.getByText('48330 km').waitFor();
+  await page.getByText('Drum gear slipped', { exact: false }).waitFor();
+});
+
+test('turns counted on both shafts name the tooth counts; a train is reckoned and found without a job', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Wren');
+  await button(page, 'Ratios').click();
+  await radio(page, 'Count turns').click();
+  await page.getByTestId('count-input').fill('37');
+  await page.getByTestId('count-output').fill('10');
+  await page.getByTestId('count-error').fill('0.02');
+  await page.getByText('10 : 37', { exact: true }).waitFor();
+  await radio(page, 'Train').click();
+  await page.getByTestId('train-chain').fill('10-40');
+  await page.getByText('Write it like 10:40 12:36', { exact: false }).waitFor();
+  await page.getByTestId('train-chain').fill('10:40 1w:30');
+  await expect(page.getByTestId('train-reduction').textContent()).resolves.toBe('120.0000 turns in for one out');
+  await page.getByTestId('train-wanted').fill('12');
+  await page.getByTestId('train-gears').fill('12, 15, 36, 48');
+  await page.getByText('12 : 36, then 12 : 48').waitFor();
+});

@@ -1,0 +1,92 @@
+import type { Page } from 'playwright-core';
+import { arrive, button, link, read } from './bench.ts';
+import { inTime, PHONE, raise, type Stage } from './stage.ts';
+
+jest.setTimeout(180_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await raise();
+});
+afterAll(() => stage.strike());
+
+/** Measures a dimension of what arrived. */
+async function inspect(page: Page, quantity: string, keys: string): Promise<void> {
+  await page.getByTestId(`receive-${quantity}`).click();
+  await page.getByTestId('pad-display').waitFor();
+  for (const key of keys) await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByTestId('pad-display').waitFor({ state: 'detached' });
+}
+
+test('the ticket-office wall’s pinion is refused at receiving for its width, known again, and the right one accepted', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Imke');
+  await link(page, /Ticket-office wall/).click();
+  await page.waitForURL(/\/jobs\//);
+  const job = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+  await page.goto(`${job}/gear/rpinion`);
+  // Module 3, 11 teeth shifted by 0.35, a little worn: as cut 41.1 over the tips and 14.47 over two teeth.
+  await read(page, 'teeth', '11');
+  await read(page, 'tipDiameterMm', '41.02');
+  await page.getByTestId('callout-spanMm').click();
+  await button(page, '−').click();
+  for (const key of '14.40') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByTestId('pad-display').waitFor({ state: 'detached' });
+  await read(page, 'boreDiameterMm', '12.02');
+  await read(page, 'faceWidthMm', '10');
+  await page
+    .getByText(/^module 3, 11 teeth, 20°/)
+    .first()
+    .waitFor();
+  await page.getByTestId('find-parts').click();
+
+  // Listings that say they fit and do not by their own width are shown first; ours is chosen and ordered.
+  await page
+    .getByText(/do not by their own dimensions/)
+    .or(page.getByText(/does not by their own dimensions/))
+    .first()
+    .waitFor();
+  await page
+    .getByTestId(/^choose-/)
+    .first()
+    .click();
+  await page.getByTestId('order').click();
+  await page.getByTestId('order-ordered').waitFor();
+  await page.getByTestId('arrived').click();
+
+  // What came is two millimetres too wide.
+  await page.getByText('Measure teeth next', { exact: false }).waitFor();
+  await inspect(page, 'teeth', '11');
+  await inspect(page, 'faceWidthMm', '12');
+  await page.getByTestId('receive-verdict').waitFor();
+  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe('Not what was ordered: face width 2 mm more');
+  await page.reload();
+  await page.getByTestId('receive-verdict').waitFor();
+  await page.getByLabel('Note for the return (may stay empty)').fill('pack for the older wall');
+  await context.setOffline(true);
+  await page.getByTestId('refuse').click();
+  await page.getByTestId('order-refused').waitFor();
+  await context.setOffline(false);
+  await inTime(stage.databaseUrl, `SELECT payload->>'deciding' AS why FROM entries WHERE payload->>'kind' = 'partRefused'`, [
+    { why: 'faceWidthMm' },
+  ]);
+
+  // Ordered again: the app remembers, and what was read off the refused one is gone.
+  await page.goto(`${job}/parts/rpinion`);
+  await page.getByTestId('order').click();
+  await page.getByTestId('arrived').click();
+  await expect(page.getByTestId('refused-before').textContent()).resolves.toMatch(
+    /came wrong once before: face width, \+2 mm; pack for the older wall/,
+  );
+  await page.getByText('Measure teeth next', { exact: false }).waitFor();
+  await inspect(page, 'teeth', '11');
+  await inspect(page, 'faceWidthMm', '10.02');
+  await inspect(page, 'boreDiameterMm', '12');
+  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe('It is what was ordered.');
+  await page.getByTestId('accept').click();
+  await page.getByTestId('order-accepted').waitFor();
+  await page.goto(`${job}/log`);
+  await page.getByText(/^Accepted: QB-/).waitFor();
+});
