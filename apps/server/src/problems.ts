@@ -18,6 +18,7 @@ export const PROBLEMS = {
     status: 422,
     sentence: 'This job is safety-critical: somebody who had no hand in it must look it over before it can be closed.',
   },
+  partsKnown: { status: 409, sentence: 'Some of these part numbers are in the catalogue already. Say whether to replace or to skip them.' },
   notFound: { status: 404, sentence: 'There is nothing here.' },
   photoTooLarge: {
     status: 413,

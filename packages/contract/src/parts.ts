@@ -30,3 +30,18 @@ export const refusals = z
   .array(z.object({ jobId: z.uuid(), at: z.iso.datetime(), by: z.string(), deciding: z.string(), note: z.string() }))
   .meta({ id: 'Refusals' });
 export type Refusals = z.infer<typeof refusals>;
+
+/** Parts of a list, all or none; what to do with a part number that is there already. */
+export const partImport = z
+  .strictObject({
+    parts: z
+      .array(part.omit({ id: true }).extend({ partNumber: z.string().min(1).max(80) }))
+      .min(1)
+      .max(100_000),
+    duplicates: z.enum(['replace', 'skip', 'refuse']),
+  })
+  .meta({ id: 'PartImport' });
+export type PartImport = z.input<typeof partImport>;
+
+export const importReceipt = z.object({ added: z.int(), replaced: z.int(), skipped: z.int() }).meta({ id: 'ImportReceipt' });
+export type ImportReceipt = z.infer<typeof importReceipt>;

@@ -108,6 +108,16 @@ export { type Takeoff } from './ratio/takeoff.ts';
 export { type Tyre } from './ratio/tyre.ts';
 
 export { fit } from './match/fit.ts';
+export {
+  guessMapping,
+  PART_FIELDS,
+  readPartRow,
+  type CellProblem,
+  type ColumnMapping,
+  type PartDraft,
+  type PartField,
+  type PartLengthUnit,
+} from './match/partRow.ts';
 export { type Received } from './match/receive.ts';
 export {
   BORE_SHAPES,

@@ -1,11 +1,15 @@
-import { part, partMatch, partSearch, refusals, type Part } from '@patient-badger/contract';
+import { importReceipt, part, partImport, partMatch, partSearch, refusals, type Part } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { entries, parts, type PartRow } from '../entities/index.ts';
+import { importParts } from '../parts/importParts.ts';
 import { searchParts } from '../parts/search.ts';
-import { shopOf } from '../plugins/actor.ts';
+import { needActor, shopOf } from '../plugins/actor.ts';
 import { ServerProblem } from '../problems.ts';
+
+/** A list of 100,000 parts and some. */
+const IMPORT_MOST_BYTES = 64 * 1024 * 1024;
 
 export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
   app.get('/api/parts/:id', { schema: { params: z.object({ id: z.uuid() }), response: { 200: part } } }, async (request) => {
@@ -34,6 +38,12 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
         payload.kind === 'partRefused' ? [{ jobId, at: at.toISOString(), by, deciding: payload.deciding, note: payload.note }] : [],
       );
     },
+  );
+
+  app.post(
+    '/api/parts/import',
+    { bodyLimit: IMPORT_MOST_BYTES, schema: { body: partImport, response: { 200: importReceipt } } },
+    async (request) => importParts(dataSource, needActor(request).shopId, request.body),
   );
 
   app.post('/api/parts/search', { schema: { body: partSearch, response: { 200: z.array(partMatch) } } }, async (request) => {

@@ -128,6 +128,7 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
       {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map((match) => (
         <PartCard key={match.part.id} match={match} chosen={chosen?.partId === match.part.id} onChoose={() => void choose(match)} />
       ))}
+      <Button look="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import' as never)} />
       {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
       {liars.length > 0 ? <Text look="head">Contradict themselves</Text> : null}
       {liars.map((match) => (

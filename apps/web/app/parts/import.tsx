@@ -1,0 +1,1 @@
+export { ImportPartsScreen as default } from '../../src/catalogue/ImportPartsScreen.tsx';

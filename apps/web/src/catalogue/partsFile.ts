@@ -1,0 +1,85 @@
+import {
+  guessMapping,
+  readPartRow,
+  type CellProblem,
+  type ColumnMapping,
+  type PartDraft,
+  type PartField,
+  type PartLengthUnit,
+} from '@patient-badger/core';
+import Papa from 'papaparse';
+
+export type Row = Readonly<Record<string, string | undefined>>;
+
+export interface PartsFile {
+  readonly name: string;
+  readonly headings: readonly string[];
+  readonly rows: readonly Row[];
+  readonly mapping: ColumnMapping;
+}
+
+/** A parts list out of a CSV file, whatever separates its columns. @throws Error in words where it is none */
+export async function readPartsFile(file: File): Promise<PartsFile> {
+  const { data, meta, errors } = Papa.parse<Row>(await file.text(), { header: true, skipEmptyLines: 'greedy' });
+  const headings = (meta.fields ?? []).filter((each) => each.trim() !== '');
+  if (data.length === 0 || headings.length < 2)
+    throw new Error(
+      `${file.name} holds no table: the first line names the columns, each line below is a part. ${errors[0]?.message ?? ''}`.trim(),
+    );
+  return { name: file.name, headings, rows: data, mapping: guessMapping(headings) };
+}
+
+/** A row that cannot be taken, by its place in the file. */
+export interface BadRow {
+  readonly index: number;
+  readonly problems: readonly CellProblem[];
+}
+
+export interface Checked {
+  readonly drafts: readonly PartDraft[];
+  readonly bad: readonly BadRow[];
+}
+
+/** A breath for the screen after so many rows. */
+const LOT = 500;
+
+/** Reads every row, a lot at a time so that the screen stays alive; null where it was stopped. */
+export async function checkRows(
+  { rows }: PartsFile,
+  mapping: ColumnMapping,
+  unit: PartLengthUnit,
+  onProgress: (share: number) => void,
+  stopped: () => boolean,
+): Promise<Checked | null> {
+  const drafts: PartDraft[] = [];
+  const bad: BadRow[] = [];
+  const first = new Map<string, number>();
+  for (let from = 0; from < rows.length; from += LOT) {
+    await new Promise((resolve) => setTimeout(resolve));
+    if (stopped()) return null;
+    rows.slice(from, from + LOT).forEach((row, i) => {
+      const found = readPartRow(row, mapping, unit);
+      if (!found.ok) return void bad.push({ index: from + i, problems: found.problems });
+      const twin = first.get(found.draft.partNumber);
+      if (twin !== undefined)
+        return void bad.push({
+          index: from + i,
+          problems: [{ field: 'partNumber', given: found.draft.partNumber, why: `It stands in line ${lineOf(twin)} already.` }],
+        });
+      first.set(found.draft.partNumber, from + i);
+      drafts.push(found.draft);
+    });
+    onProgress(Math.min(1, (from + LOT) / rows.length));
+  }
+  return { drafts, bad };
+}
+
+/** The line of the file a row stands in: the headings are line 1. */
+export const lineOf = (index: number): number => index + 2;
+
+/** The file with one cell put right. */
+export function mended(file: PartsFile, index: number, mapping: ColumnMapping, field: PartField, text: string): PartsFile {
+  const column = mapping[field];
+  if (column === undefined) return file;
+  return { ...file, rows: file.rows.map((row, i) => (i === index ? { ...row, [column]: text } : row)) };
+}

@@ -1,0 +1,182 @@
+import { MM_PER_INCH } from '../quantity/length.ts';
+import { BORE_SHAPES, gearAttributes, PART_TYPES, type GearAttributes } from './schema.ts';
+
+/** What a column of a parts list can hold. */
+export const PART_FIELDS = [
+  'partNumber',
+  'name',
+  'supplier',
+  'type',
+  'teeth',
+  'starts',
+  'normalModuleMm',
+  'diametralPitch',
+  'pressureAngleDeg',
+  'helixAngleDeg',
+  'hand',
+  'boreShape',
+  'boreDiameterMm',
+  'faceWidthMm',
+  'tipDiameterMm',
+  'material',
+  'price',
+  'stock',
+  'leadDays',
+  'fits',
+] as const;
+export type PartField = (typeof PART_FIELDS)[number];
+
+/** Which column of the file holds what; a column left out is not read. */
+export type ColumnMapping = Readonly<Partial<Record<PartField, string>>>;
+export type PartLengthUnit = 'mm' | 'inch';
+
+/** A part as a list gives it. Lengths mm, money in minor units. */
+export interface PartDraft {
+  readonly partNumber: string;
+  readonly name: string;
+  readonly supplier: string;
+  readonly attributes: GearAttributes;
+  readonly priceMinor: number;
+  readonly leadDays: number;
+  readonly stock: number;
+  readonly claims: readonly string[];
+}
+
+export interface CellProblem {
+  readonly field: PartField;
+  readonly given: string;
+  readonly why: string;
+}
+
+export type PartRowResult =
+  { readonly ok: true; readonly draft: PartDraft } | { readonly ok: false; readonly problems: readonly CellProblem[] };
+
+const LENGTHS: readonly PartField[] = ['boreDiameterMm', 'faceWidthMm', 'tipDiameterMm'];
+const COUNTS: readonly PartField[] = ['teeth', 'starts', 'stock', 'leadDays'];
+const LARGEST: Readonly<Partial<Record<PartField, number>>> = {
+  teeth: 5000,
+  starts: 12,
+  normalModuleMm: 50,
+  diametralPitch: 200,
+  pressureAngleDeg: 45,
+  helixAngleDeg: 60,
+  boreDiameterMm: 1000,
+  faceWidthMm: 1000,
+  tipDiameterMm: 3000,
+  price: 1e6,
+  stock: 1e6,
+  leadDays: 1000,
+};
+
+/**
+ * One row of a parts list read by its columns; every cell that cannot be used is named with the reason.
+ * Numbers with a point or a comma; lengths in the file's unit; an empty cell is not known, which a part
+ * number, a kind, and one of module and diametral pitch must not be.
+ * @example { no: 'QB-1', kind: 'spur', z: '17', m: '1,5' } → a draft with 17 teeth of module 1.5
+ */
+export function readPartRow(
+  row: Readonly<Record<string, string | undefined>>,
+  mapping: ColumnMapping,
+  unit: PartLengthUnit,
+): PartRowResult {
+  const problems: CellProblem[] = [];
+  const text = (field: PartField) => (mapping[field] === undefined ? '' : (row[mapping[field]] ?? '').trim());
+  const complain = (field: PartField, why: string) => void problems.push({ field, given: text(field), why });
+  const number = (field: PartField): number | undefined => {
+    const given = text(field);
+    if (given === '') return undefined;
+    const value = Number(given.replace(/[\s€$£]/g, '').replace(',', '.'));
+    if (!Number.isFinite(value)) return void complain(field, 'That is not one number.');
+    if (value < 0 || (value === 0 && !['stock', 'leadDays', 'price', 'helixAngleDeg'].includes(field)))
+      return void complain(field, 'That must be more than zero.');
+    if (COUNTS.includes(field) && !Number.isInteger(value)) return void complain(field, 'That is counted: a whole number.');
+    const inMm = LENGTHS.includes(field) && unit === 'inch' ? value * MM_PER_INCH : value;
+    const largest = LARGEST[field] ?? Infinity;
+    return inMm > largest ? void complain(field, `That is more than ${largest}. Is the unit right?`) : inMm;
+  };
+  const oneOf = <T extends string>(field: PartField, list: readonly T[]): T | undefined => {
+    const given = text(field);
+    if (given === '') return undefined;
+    const found = list.find((each) => each.toLowerCase() === given.toLowerCase().replace(/[\s_-]/g, ''));
+    return found ?? void complain(field, `One of: ${list.join(', ')}.`);
+  };
+
+  const partNumber = text('partNumber');
+  if (partNumber === '') complain('partNumber', 'A part without a number cannot be ordered.');
+  if (partNumber.length > 80) complain('partNumber', 'That is too long for a part number.');
+  const type = oneOf('type', PART_TYPES);
+  if (text('type') === '') complain('type', `What is it? One of: ${PART_TYPES.join(', ')}.`);
+  const sized = { normalModuleMm: number('normalModuleMm'), diametralPitch: number('diametralPitch') };
+  if (text('normalModuleMm') === '' && text('diametralPitch') === '')
+    complain('normalModuleMm', 'Module or diametral pitch is needed: parts are found by it.');
+  const moduleMm = sized.normalModuleMm ?? (sized.diametralPitch === undefined ? undefined : MM_PER_INCH / sized.diametralPitch);
+  const attributes = {
+    type,
+    teeth: number('teeth'),
+    starts: number('starts'),
+    ...(type === 'worm' ? { axialModuleMm: moduleMm } : { normalModuleMm: moduleMm }),
+    pressureAngleDeg: number('pressureAngleDeg'),
+    helixAngleDeg: number('helixAngleDeg'),
+    hand: oneOf('hand', ['right', 'left']),
+    boreShape: oneOf('boreShape', BORE_SHAPES),
+    boreDiameterMm: number('boreDiameterMm'),
+    faceWidthMm: number('faceWidthMm'),
+    tipDiameterMm: number('tipDiameterMm'),
+    material: text('material') || undefined,
+  };
+  const price = number('price');
+  const [stock, leadDays] = [number('stock'), number('leadDays')];
+  if (problems.length > 0) return { ok: false, problems };
+  return {
+    ok: true,
+    draft: {
+      partNumber,
+      name: text('name') || partNumber,
+      supplier: text('supplier') || 'not named',
+      attributes: gearAttributes.parse(Object.fromEntries(Object.entries(attributes).filter(([, value]) => value !== undefined))),
+      priceMinor: Math.round(100 * (price ?? 0)),
+      leadDays: leadDays ?? 0,
+      stock: stock ?? 0,
+      claims:
+        text('fits') === ''
+          ? []
+          : text('fits')
+              .split(/[;|]/)
+              .map((each) => each.trim())
+              .filter(Boolean),
+    },
+  };
+}
+
+/** Words that lists put over their columns. */
+const HEADINGS: Readonly<Record<PartField, RegExp>> = {
+  partNumber: /^(part ?(no|number|nr)?\.?|no\.?|number|sku|article|code)$/i,
+  name: /^(name|description|title)$/i,
+  supplier: /^(supplier|vendor|seller|from)$/i,
+  type: /^(type|kind|gear type)$/i,
+  teeth: /^(teeth|z|tooth count|no\.? of teeth)$/i,
+  starts: /^starts?$/i,
+  normalModuleMm: /^(module|m|mod|normal module|module mm)$/i,
+  diametralPitch: /^(dp|diametral pitch|pitch dp)$/i,
+  pressureAngleDeg: /^(pressure angle|pa|angle)( deg)?$/i,
+  helixAngleDeg: /^(helix|helix angle)( deg)?$/i,
+  hand: /^hand$/i,
+  boreShape: /^(bore shape|shape)$/i,
+  boreDiameterMm: /^(bore|bore mm|bore diameter|bore in)$/i,
+  faceWidthMm: /^(face|face width|width|face mm|face in|width mm)$/i,
+  tipDiameterMm: /^(tip|od|outside diameter|tip diameter|tip mm)$/i,
+  material: /^material$/i,
+  price: /^(price|cost|eur)$/i,
+  stock: /^(stock|qty|quantity|in stock)$/i,
+  leadDays: /^(lead|lead days|lead time|days)$/i,
+  fits: /^(fits|fits model|models|machine)$/i,
+};
+
+/** A first guess at which column holds what, by its heading. */
+export function guessMapping(headings: readonly string[]): ColumnMapping {
+  const pairs = PART_FIELDS.flatMap((field) => {
+    const column = headings.find((each) => HEADINGS[field].test(each.trim().replace(/[_-]/g, ' ')));
+    return column === undefined ? [] : [[field, column] as const];
+  });
+  return Object.fromEntries(pairs);
+}
