@@ -1,9 +1,22 @@
-import { importReceipt, part, partImport, partMatch, partSearch, refusals, type Part } from '@patient-badger/contract';
+import {
+  importReceipt,
+  part,
+  partChange,
+  partChanged,
+  partImport,
+  partList,
+  partPage,
+  partMatch,
+  partSearch,
+  refusals,
+  type Part,
+} from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { entries, parts, type PartRow } from '../entities/index.ts';
 import { importParts } from '../parts/importParts.ts';
+import { changeParts, listParts } from '../parts/list.ts';
 import { searchParts } from '../parts/search.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
 import { ServerProblem } from '../problems.ts';
@@ -45,6 +58,14 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
     { bodyLimit: IMPORT_MOST_BYTES, schema: { body: partImport, response: { 200: importReceipt } } },
     async (request) => importParts(dataSource, needActor(request).shopId, request.body),
   );
+
+  app.get('/api/parts', { schema: { querystring: partList, response: { 200: partPage } } }, async (request) =>
+    (await listParts(dataSource, shopOf(request), request.query)).map(toPart),
+  );
+
+  app.post('/api/parts/change', { schema: { body: partChange, response: { 200: partChanged } } }, async (request) => ({
+    changed: await changeParts(dataSource, needActor(request).shopId, request.body),
+  }));
 
   app.post('/api/parts/search', { schema: { body: partSearch, response: { 200: z.array(partMatch) } } }, async (request) => {
     const { wanted, machineModel, most } = request.body;

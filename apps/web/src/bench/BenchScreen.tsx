@@ -1,7 +1,5 @@
 import { useRouter } from 'expo-router';
-import Gauge from 'lucide-react-native/icons/gauge';
 import Plus from 'lucide-react-native/icons/plus';
-import Waypoints from 'lucide-react-native/icons/waypoints';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useJobs, useMachines, useShop } from '../data/queries.ts';
@@ -34,18 +32,9 @@ export function BenchScreen() {
       foot={
         <>
           <View className="flex-row gap-2">
-            <Button
-              className="flex-1"
-              label="Families"
-              icon={<Waypoints color={colours.accent} size={22} />}
-              onPress={() => router.navigate('/families')}
-            />
-            <Button
-              className="flex-1"
-              label="Ratios"
-              icon={<Gauge color={colours.accent} size={22} />}
-              onPress={() => router.navigate('/ratio' as never)}
-            />
+            <Button className="flex-1" label="Families" onPress={() => router.navigate('/families')} />
+            <Button className="flex-1" label="Ratios" onPress={() => router.navigate('/ratio' as never)} />
+            <Button className="flex-1" label="Parts" onPress={() => router.navigate('/parts' as never)} />
           </View>
           <Button
             look="primary"

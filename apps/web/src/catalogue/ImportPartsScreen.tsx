@@ -65,7 +65,7 @@ export function ImportPartsScreen() {
   };
 
   return (
-    <Screen title="Bring in a parts list" back="/">
+    <Screen title="Bring in a parts list" back="/parts">
       <Text>A CSV file: the first line names the columns, each line below is a part. Nothing is kept until every row can be.</Text>
       <Button
         look={file ? 'plain' : 'primary'}

@@ -1,0 +1,39 @@
+import type { Part } from '@patient-badger/contract';
+import { PERSON_HEADER } from '@patient-badger/contract';
+import { testServer, type TestServer } from '../testing.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.stop());
+
+const page = async (query: string) => (await server.app.inject({ method: 'GET', url: `/api/parts?${query}` })).json() as Part[];
+const change = (payload: object, headers: Record<string, string> = { [PERSON_HEADER]: 'imke' }) =>
+  server.app.inject({ method: 'POST', url: '/api/parts/change', headers, payload });
+
+test('the catalogue is read page by page, in the order asked for, each part once', async () => {
+  const [first, second] = [await page('most=40&order=price'), await page('most=40&from=40&order=price')];
+  const prices = [...first, ...second].map(({ priceMinor }) => priceMinor);
+  expect(prices).toEqual([...prices].sort((p, q) => p - q));
+  expect(new Set([...first, ...second].map(({ id }) => id)).size).toBe(80);
+});
+
+test('words, the beginning of a number, kind and teeth narrow it down', async () => {
+  expect((await page('text=slide%20pinion')).every(({ name }) => name.startsWith('Slide pinion'))).toBe(true);
+  expect((await page('text=qb-7700')).map(({ partNumber }) => partNumber)).toEqual([expect.stringMatching(/^QB-7700-/)]);
+  expect(await page('text=100%25')).toEqual([]);
+  const spurs = await page('kind=spur&teeth=17');
+  expect(spurs.length).toBeGreaterThan(10);
+  expect(spurs.every(({ attributes }) => attributes.type === 'spur' && attributes.teeth === 17)).toBe(true);
+});
+
+test('several parts are changed alike, by somebody with a name, and a change of nothing is refused', async () => {
+  const [one, two] = await page('kind=spur&most=2');
+  const ids = [one?.id, two?.id];
+  expect((await change({ ids, change: { stock: 3, pricePercent: 10 } })).json()).toEqual({ changed: 2 });
+  const [after] = await page('kind=spur&most=1');
+  expect([after?.stock, after?.priceMinor]).toEqual([3, Math.round((one?.priceMinor ?? 0) * 1.1)]);
+  expect((await change({ ids, change: {} })).statusCode).toBe(400);
+  expect((await change({ ids, change: { stock: 1 } }, {})).statusCode).toBe(401);
+});

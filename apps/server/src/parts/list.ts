@@ -1,0 +1,50 @@
+import type { partList, partChange } from '@patient-badger/contract';
+import type { DataSource } from 'typeorm';
+import type { z } from 'zod';
+import { parts, type PartRow } from '../entities/index.ts';
+
+/** Fixed words only: nothing that was sent gets into the statement but as a value. */
+const ORDERS = {
+  partNumber: 'p.part_number',
+  price: 'p.price_minor, p.part_number',
+  size: 'p.module_mm, p.teeth, p.part_number',
+} as const;
+
+/** A page of the catalogue: by words or the beginning of a number, by kind and teeth, in one of a few orders. */
+export async function listParts(dataSource: DataSource, shopId: string, asked: z.output<typeof partList>): Promise<readonly PartRow[]> {
+  const { text, kind, teeth, order, from, most } = asked;
+  const values: unknown[] = [shopId];
+  const bind = (value: unknown) => `$${values.push(value)}`;
+  const where = ['p.shop_id = $1'];
+  if (kind) where.push(`p.type = ${bind(kind)}`);
+  if (teeth !== undefined) where.push(`p.teeth = ${bind(teeth)}`);
+  if (text) {
+    const begins = bind(`${text.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`);
+    where.push(`(lower(p.part_number) LIKE ${begins} OR p.words @@ plainto_tsquery('simple', ${bind(text)}))`);
+  }
+  const rows = (await dataSource.query(
+    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${ORDERS[order]} LIMIT ${bind(most)} OFFSET ${bind(from)}`,
+    values,
+  )) as { id: string }[];
+  const ids = rows.map(({ id }) => id);
+  const found = ids.length === 0 ? [] : await dataSource.getRepository(parts).createQueryBuilder('p').whereInIds(ids).getMany();
+  const byId = new Map(found.map((row) => [row.id, row]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
+/** Several parts changed alike, all or none; how many there were. */
+export async function changeParts(dataSource: DataSource, shopId: string, { ids, change }: z.output<typeof partChange>): Promise<number> {
+  const values: unknown[] = [shopId, ids];
+  const bind = (value: unknown) => `$${values.push(value)}`;
+  const sets = [
+    ...(change.supplier === undefined ? [] : [`supplier = ${bind(change.supplier)}`]),
+    ...(change.stock === undefined ? [] : [`stock = ${bind(change.stock)}`]),
+    ...(change.leadDays === undefined ? [] : [`lead_days = ${bind(change.leadDays)}`]),
+    ...(change.pricePercent === undefined ? [] : [`price_minor = round(price_minor * (1 + ${bind(change.pricePercent)}::float8 / 100))`]),
+  ];
+  const [, count] = (await dataSource.query(`UPDATE parts SET ${sets.join(', ')} WHERE shop_id = $1 AND id = ANY($2::uuid[])`, values)) as [
+    unknown,
+    number,
+  ];
+  return count;
+}

@@ -1,0 +1,1 @@
+export { CatalogueScreen as default } from '../../src/catalogue/CatalogueScreen.tsx';
