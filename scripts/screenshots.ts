@@ -6,7 +6,6 @@ import {
   closeUp,
   confirmCautions,
   link,
-  openUp,
   PACKED,
   radio,
   read,
@@ -14,9 +13,27 @@ import {
   takeIn,
   trace,
 } from '../e2e/bench.ts';
+import jpeg from 'jpeg-js';
+import { gearPhoto } from '../packages/core/src/instrument/gearPhoto.ts';
+import { seeded } from '../packages/core/src/testing.ts';
 import { PHONE, raise, WIDE } from '../e2e/stage.ts';
 
 // Pictures for the docs, made from the demo data: npm run screenshots (after the app is built).
+function gearJpeg(): Buffer {
+  const { width, height, rgba } = gearPhoto({
+    teeth: 41,
+    missing: [5, 6],
+    chipped: [20],
+    random: seeded(12),
+    width: 1000,
+    height: 760,
+    tiltDeg: 8,
+    specks: 30,
+    blots: 2,
+  });
+  return jpeg.encode({ width, height, data: rgba }, 85).data;
+}
+
 const folder = 'docs/screenshots';
 await mkdir(folder, { recursive: true });
 const stage = await raise();
@@ -35,12 +52,6 @@ try {
   await page.mouse.move(195, 500);
   await page.mouse.wheel(0, 660);
   await shoot('trace-phone');
-  await page.goto(`${page.url()}/look/wheel-watch-both`);
-  await openUp(page);
-  await page.getByTestId('side-0-still').click();
-  await page.getByTestId('side-1-turns').click();
-  await page.getByTestId('say-both').scrollIntoViewIfNeeded();
-  await shoot('two-sides-phone');
   await page.goto(stage.address);
   await link(page, /Orchard saw/).click();
   await page.getByTestId('do-look').waitFor();
@@ -58,16 +69,6 @@ try {
   await page.mouse.move(195, 500);
   await page.mouse.wheel(0, 420);
   await shoot('motion-phone');
-
-  await takeInFromBench(/North orchard walk mower/, 'Does not pull');
-  await page.goto(`${page.url()}/look/pulley-watch-both`);
-  await openUp(page);
-  for (let i = 0; i < 10 && !(await page.getByTestId('reading').isVisible()); i++) {
-    await page.getByTestId('read-drillBench').click();
-    await page.waitForTimeout(600);
-  }
-  await page.getByTestId('read-drillBench').scrollIntoViewIfNeeded();
-  await shoot('instrument-phone');
 
   await page.goto(stage.address);
   await link(page, /Post van/).click();
@@ -89,7 +90,6 @@ try {
   await button(page, 'Done: Back cover off').waitFor();
   await button(page, 'The tray').click();
   await page.getByText(/pieces lie on the bench/).waitFor();
-  await shoot('tray-phone');
 
   await takeInFromBench(/Pruning saw/, 'Chain runs dry, no oil on the bar');
   await trace(page, PACKED);
@@ -111,7 +111,6 @@ try {
   await page.getByTestId('callout-boreDiameterMm').click();
   await radio(page, 'in').click();
   for (const key of '11/32') await page.keyboard.press(key);
-  await shoot('pad-phone');
   await radio(page, 'mm').click();
   await button(page, 'Close').click();
   await read(page, 'starts', '1');
@@ -136,13 +135,80 @@ try {
   await page.goto(`${job}/gear/worm`);
   await page.getByTestId('find-parts').waitFor();
   await shoot('gear-wide');
+  await page.goto(`${stage.address}/parts`);
+  await page.getByTestId('catalogue-text').fill('slide');
+  await page.getByRole('checkbox', { name: /Slide pinion pack, wide/ }).waitFor();
+  await shoot('catalogue-wide');
+
   await page.setViewportSize(PHONE);
-  await page.goto(`${stage.address}/settings`);
-  await radio(page, 'Dark').click();
+  await takeInFromBench(/Orchard tractor/, 'Clicks in second only');
+  const tractor = page.url().split('?')[0] ?? '';
+  await page.goto(`${tractor}/gear/gear`);
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByTestId('count-on-photo').click()]);
+  await chooser.setFiles({ name: 'gear.jpg', mimeType: 'image/jpeg', buffer: gearJpeg() });
+  await page.getByTestId('scan-teeth').waitFor();
+  await shoot('scan-phone');
+  await page.goto(`${tractor}/gear/gear`);
+  await read(page, 'teeth', '41');
+  await read(page, 'tipDiameterMm', '53.68');
+  await read(page, 'spanMm', '9.93');
+  await page.getByTestId('callout-centreDistanceMm').click();
+  for (const key of '36.35') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByTestId('mesh-backlash').waitFor();
+  await page.getByTestId('wear-verdict').scrollIntoViewIfNeeded();
+  await page.mouse.move(195, 500);
+  await page.mouse.wheel(0, 300);
+  await shoot('wear-phone');
+
+  await page.goto(`${stage.address}/ratio`);
+  for (const [name, text] of [
+    ['tyre', '195/70R14'],
+    ['rolledTurns', '10'],
+    ['rolledMetres', '18.62'],
+    ['axleRatio', '3.90'],
+    ['drive', '7, 8'],
+    ['driven', '18-25'],
+    ['nowDrive', '7'],
+    ['nowDriven', '25'],
+  ] as const)
+    await page.getByTestId(`desk-${name}`).fill(text);
+  await page.getByTestId('pair-7-23').scrollIntoViewIfNeeded();
+  await page.mouse.wheel(0, 420);
+  await shoot('ratio-phone');
+
   await page.goto(stage.address);
-  await link(page, /Cargo bike/).click();
-  await page.getByTestId('do-look').waitFor();
-  await shoot('trace-dark-phone');
+  await link(page, /Ticket-office wall/).click();
+  await page.waitForURL(/\/jobs\//);
+  const wall = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+  await page.goto(`${wall}/gear/rpinion`);
+  await read(page, 'teeth', '11');
+  await read(page, 'tipDiameterMm', '41.02');
+  await page.getByTestId('callout-spanMm').click();
+  await button(page, '−').click();
+  for (const key of '14.40') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await read(page, 'boreDiameterMm', '12.02');
+  await read(page, 'faceWidthMm', '10');
+  await page.getByTestId('find-parts').click();
+  await page
+    .getByTestId(/^choose-/)
+    .first()
+    .click();
+  await page.getByTestId('order').click();
+  await page.getByTestId('arrived').click();
+  for (const [name, keys] of [
+    ['teeth', '11'],
+    ['faceWidthMm', '12'],
+  ] as const) {
+    await page.getByTestId(`receive-${name}`).click();
+    await page.getByTestId('pad-display').waitFor();
+    for (const key of keys) await page.keyboard.press(key);
+    await page.getByTestId('keep-reading').click();
+    await page.getByTestId('pad-display').waitFor({ state: 'detached' });
+  }
+  await page.getByTestId('receive-verdict').waitFor();
+  await shoot('receive-phone');
 
   async function takeInFromBench(machine: RegExp, complaint: string) {
     await page.goto(stage.address);
