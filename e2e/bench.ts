@@ -141,6 +141,29 @@ export async function trace(page: Page, truth: Truth, { byInstrument = false } =
 
 export async function read(page: Page, quantity: string, keys: string): Promise<void> {
   await page.getByTestId(`callout-${quantity}`).click();
+  await keepTyped(page, keys);
+}
+
+/** The worn pinion of the ticket-office wall: module 3, 11 teeth shifted by 0.35, as cut 41.1 over the tips, 14.47 over two teeth, 27.6 at the root. */
+export async function readSlidePinion(page: Page): Promise<void> {
+  await read(page, 'teeth', '11');
+  await read(page, 'tipDiameterMm', '41.02');
+  await page.getByTestId('callout-spanMm').click();
+  await button(page, '−').click();
+  await keepTyped(page, '14.40');
+  // Without the root it could as well be 8 DP, not shifted.
+  await read(page, 'rootDiameterMm', '27.58');
+  await read(page, 'boreDiameterMm', '12.02');
+  await read(page, 'faceWidthMm', '10');
+}
+
+/** Measures a dimension of a part that arrived. */
+export async function inspect(page: Page, quantity: string, keys: string): Promise<void> {
+  await page.getByTestId(`receive-${quantity}`).click();
+  await keepTyped(page, keys);
+}
+
+async function keepTyped(page: Page, keys: string): Promise<void> {
   await page.getByTestId('pad-display').waitFor();
   for (const key of keys) await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();

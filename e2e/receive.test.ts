@@ -1,5 +1,4 @@
-import type { Page } from 'playwright-core';
-import { arrive, button, link, read } from './bench.ts';
+import { arrive, inspect, link, readSlidePinion } from './bench.ts';
 import { inTime, PHONE, raise, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -10,15 +9,6 @@ beforeAll(async () => {
 });
 afterAll(() => stage.strike());
 
-/** Measures a dimension of what arrived. */
-async function inspect(page: Page, quantity: string, keys: string): Promise<void> {
-  await page.getByTestId(`receive-${quantity}`).click();
-  await page.getByTestId('pad-display').waitFor();
-  for (const key of keys) await page.keyboard.press(key);
-  await page.getByTestId('keep-reading').click();
-  await page.getByTestId('pad-display').waitFor({ state: 'detached' });
-}
-
 test('the ticket-office wall’s pinion is refused at receiving for its width, known again, and the right one accepted', async () => {
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
@@ -26,20 +16,9 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await page.waitForURL(/\/jobs\//);
   const job = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
   await page.goto(`${job}/gear/rpinion`);
-  // Module 3, 11 teeth shifted by 0.35, a little worn: as cut 41.1 over the tips and 14.47 over two teeth.
-  await read(page, 'teeth', '11');
-  await read(page, 'tipDiameterMm', '41.02');
-  await page.getByTestId('callout-spanMm').click();
-  await button(page, '−').click();
-  for (const key of '14.40') await page.keyboard.press(key);
-  await page.getByTestId('keep-reading').click();
-  await page.getByTestId('pad-display').waitFor({ state: 'detached' });
-  await read(page, 'boreDiameterMm', '12.02');
-  await read(page, 'faceWidthMm', '10');
-  await page
-    .getByText(/^module 3, 11 teeth, 20°/)
-    .first()
-    .waitFor();
+  await readSlidePinion(page);
+  await page.getByRole('radio', { name: /^module 3, 11 teeth, 20°/ }).waitFor();
+  await expect(page.getByRole('radio', { name: /teeth/ }).first().textContent()).resolves.toMatch(/^module 3, 11 teeth, 20°/);
   await page.getByTestId('find-parts').click();
 
   // Listings that say they fit and do not by their own width are shown first; ours is chosen and ordered.
@@ -54,6 +33,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
     .click();
   await page.getByTestId('order').click();
   await page.getByTestId('order-ordered').waitFor();
+  await page.getByText(/Slide pinion pack(, other material)?$/).waitFor();
   await page.getByTestId('arrived').click();
 
   // What came is two millimetres too wide.

@@ -5,10 +5,12 @@ import {
   clearTheWay,
   closeUp,
   confirmCautions,
+  inspect,
   link,
   PACKED,
   radio,
   read,
+  readSlidePinion,
   STRIPPED,
   takeIn,
   trace,
@@ -182,14 +184,7 @@ try {
   await page.waitForURL(/\/jobs\//);
   const wall = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
   await page.goto(`${wall}/gear/rpinion`);
-  await read(page, 'teeth', '11');
-  await read(page, 'tipDiameterMm', '41.02');
-  await page.getByTestId('callout-spanMm').click();
-  await button(page, '−').click();
-  for (const key of '14.40') await page.keyboard.press(key);
-  await page.getByTestId('keep-reading').click();
-  await read(page, 'boreDiameterMm', '12.02');
-  await read(page, 'faceWidthMm', '10');
+  await readSlidePinion(page);
   await page.getByTestId('find-parts').click();
   await page
     .getByTestId(/^choose-/)
@@ -197,16 +192,8 @@ try {
     .click();
   await page.getByTestId('order').click();
   await page.getByTestId('arrived').click();
-  for (const [name, keys] of [
-    ['teeth', '11'],
-    ['faceWidthMm', '12'],
-  ] as const) {
-    await page.getByTestId(`receive-${name}`).click();
-    await page.getByTestId('pad-display').waitFor();
-    for (const key of keys) await page.keyboard.press(key);
-    await page.getByTestId('keep-reading').click();
-    await page.getByTestId('pad-display').waitFor({ state: 'detached' });
-  }
+  await inspect(page, 'teeth', '11');
+  await inspect(page, 'faceWidthMm', '12');
   await page.getByTestId('receive-verdict').waitFor();
   await shoot('receive-phone');
 

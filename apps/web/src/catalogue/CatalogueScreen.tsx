@@ -65,7 +65,7 @@ export function CatalogueScreen() {
           <Segments
             label="Order"
             options={[
-              ['partNumber', 'Number'],
+              ['partNumber', 'No.'],
               ['price', 'Price'],
               ['size', 'Size'],
             ]}

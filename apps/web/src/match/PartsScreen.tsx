@@ -12,6 +12,7 @@ import { Text } from '../design/Text.tsx';
 import { findsParts } from '../gear/findsParts.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { percent } from '../design/words.ts';
 import { attributeWords } from './attributeWords.ts';
 import { PartCard } from './PartCard.tsx';
 import { useWanted } from './useWanted.ts';
@@ -51,11 +52,21 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   }
   return (
     <>
-      <Wanted wanted={wanted} />
-      <Found view={view} card={card} wanted={wanted} machineModel={machine?.modelName ?? undefined} />
+      <Wanted wanted={wanted.attributes} />
+      {wanted.probability < SURE ? (
+        <Card tone="danger">
+          <Text look="danger">It is only {percent(wanted.probability)} sure that it was this gear.</Text>
+          <Text>Measure what the gear card asks for next before anything is ordered.</Text>
+          <Button label="Back to the gear card" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+        </Card>
+      ) : null}
+      <Found view={view} card={card} wanted={wanted.attributes} machineModel={machine?.modelName ?? undefined} />
     </>
   );
 }
+
+/** Below this chance the gear is not known well enough to order by. */
+const SURE = 0.9;
 
 function Wanted({ wanted }: { wanted: GearAttributes }) {
   return (

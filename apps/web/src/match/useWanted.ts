@@ -10,8 +10,14 @@ import {
 import { candidateKey, cylindricalKey, sizeKey } from '../gear/candidateKey.ts';
 import { useBevel, useCylindrical, useIdentification, useWheel } from '../gear/useIdentification.ts';
 
+export interface Wanted {
+  readonly attributes: GearAttributes;
+  /** How likely it is that it was this gear. */
+  readonly probability: number;
+}
+
 /** The gear to look for, by the candidate that was picked or the likeliest; null while too little is measured. */
-export function useWanted(gear: GearState | undefined, card: GearCard, pick: string | undefined): GearAttributes | null {
+export function useWanted(gear: GearState | undefined, card: GearCard, pick: string | undefined): Wanted | null {
   const of = (...types: readonly GearCard['type'][]) => (types.includes(card.type) ? gear : undefined);
   const worm = useIdentification(of('worm')).data?.candidates ?? [];
   const cylindrical = useCylindrical(of('spur', 'helical')).data?.candidates ?? [];
@@ -33,12 +39,12 @@ export function useWanted(gear: GearState | undefined, card: GearCard, pick: str
   }
 }
 
-function made<Candidate>(
+function made<Candidate extends { readonly probability: number }>(
   candidates: readonly Candidate[],
   key: (candidate: Candidate) => string,
   pick: string | undefined,
   wanted: (candidate: Candidate) => GearAttributes,
-): GearAttributes | null {
+): Wanted | null {
   const candidate = candidates.find((each) => key(each) === pick) ?? candidates[0];
-  return candidate === undefined ? null : wanted(candidate);
+  return candidate === undefined ? null : { attributes: wanted(candidate), probability: candidate.probability };
 }
