@@ -124,8 +124,15 @@ test('without a connection the work goes on, survives a reload and is sent when 
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Pruning saw/, 'Oil comes for a moment, then stops');
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  // A page that its service worker has just started slips past the browser's own refusals now and then: the dead line is in the page itself too.
+  await context.addInitScript(`(() => {
+    const real = window.fetch;
+    window.fetch = (...call) =>
+      localStorage.getItem('dead-line') && String(call[0].url ?? call[0]).includes('/api/') ? Promise.reject(new TypeError('dead line')) : real(...call);
+  })()`);
   await page.reload();
   await page.getByTestId('do-look').waitFor();
+  await page.evaluate(() => localStorage.setItem('dead-line', 'yes'));
   // Offline emulation spares what the browser has already opened; refusing the calls as well makes it a dead line.
   await context.route('**/api/**', (route) => route.abort());
   await context.setOffline(true);
@@ -140,6 +147,7 @@ test('without a connection the work goes on, survives a reload and is sent when 
   const stored = async () =>
     (await sql(stage.databaseUrl, `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}'`)).rows[0] as { n: number };
   expect(await stored()).toEqual({ n: 1 });
+  await page.evaluate(() => localStorage.removeItem('dead-line'));
   await context.setOffline(false);
   await context.unroute('**/api/**');
   await page.getByText(/No connection/).waitFor({ state: 'detached' });
