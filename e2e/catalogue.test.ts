@@ -1,4 +1,4 @@
-import { arrive, button } from './bench.ts';
+import { arrive, link } from './bench.ts';
 import { inTime, PHONE, raise, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -12,7 +12,7 @@ afterAll(() => stage.strike());
 test('the catalogue at the counter: found by words, put in order, several rows changed alike', async () => {
   const { page } = await stage.device(WIDE);
   await arrive(page, stage.address, 'Imke');
-  await button(page, 'Parts').click();
+  await link(page, 'Parts').click();
   await page.getByTestId('catalogue-text').fill('slide pinion');
   const rows = page.getByRole('checkbox');
   await page.getByRole('checkbox', { name: /Slide pinion pack, wide/ }).waitFor();

@@ -118,7 +118,7 @@ test('the mechanic’s own order: a place is pressed, its look is taken, and wha
 test('a family is found by the owner’s words, its chain runs beside one with a fault, and a machine of it is taken in', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Wren');
-  await button(page, 'Families').click();
+  await link(page, 'Families').click();
   await page.getByLabel('What does the owner say, or what is it?').fill('wall goes out crooked');
   await link(page, 'Slide with two racks').click();
   await radio(page, /Right pinion pack worn/).click();

@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { arrive, button, link, radio } from './bench.ts';
+import { arrive, link, radio } from './bench.ts';
 import { inTime, PHONE, raise, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -80,7 +80,7 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
 test('turns counted on both shafts name the tooth counts; a train is reckoned and found without a job', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Wren');
-  await button(page, 'Ratios').click();
+  await link(page, 'Ratios').click();
   await radio(page, 'Count turns').click();
   await page.getByTestId('count-input').fill('37');
   await page.getByTestId('count-output').fill('10');

@@ -17,6 +17,7 @@ import { jobRoutes } from './routes/jobs.ts';
 import { operationRoutes } from './routes/operations.ts';
 import { partRoutes } from './routes/parts.ts';
 import { photoRoutes } from './routes/photos.ts';
+import { shelfRoutes } from './routes/shelf.ts';
 import { shopRoutes } from './routes/shop.ts';
 
 /** The whole server on an open database, not yet listening. */
@@ -50,7 +51,7 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
   });
   await app.register(actor, { dataSource });
   await app.register(events, { dataSource, databaseUrl: config.DATABASE_URL });
-  for (const routes of [shopRoutes, familyRoutes, jobRoutes, partRoutes, photoRoutes, instrumentRoutes])
+  for (const routes of [shopRoutes, familyRoutes, jobRoutes, partRoutes, shelfRoutes, photoRoutes, instrumentRoutes])
     await app.register(routes, { dataSource });
   await app.register(operationRoutes);
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());

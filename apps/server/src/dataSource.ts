@@ -3,6 +3,7 @@ import { ENTITIES } from './entities/index.ts';
 import { FirstTables1700000000001 } from './migrations/1700000000001-FirstTables.ts';
 import { Families1700000000002 } from './migrations/1700000000002-Families.ts';
 import { PartWords1700000000004 } from './migrations/1700000000004-PartWords.ts';
+import { SellersAndShelf1700000000005 } from './migrations/1700000000005-SellersAndShelf.ts';
 import { PartSearch1700000000003 } from './migrations/1700000000003-PartSearch.ts';
 
 /** A connection pool to the shop's database. Tables change by migration only. */
@@ -11,7 +12,13 @@ export const createDataSource = (url: string): DataSource =>
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1700000000001, Families1700000000002, PartSearch1700000000003, PartWords1700000000004],
+    migrations: [
+      FirstTables1700000000001,
+      Families1700000000002,
+      PartSearch1700000000003,
+      PartWords1700000000004,
+      SellersAndShelf1700000000005,
+    ],
     synchronize: false,
     installExtensions: false,
     connectTimeoutMS: 4000,

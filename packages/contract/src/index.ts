@@ -6,3 +6,4 @@ export * from './parts.ts';
 export * from './people.ts';
 export * from './photos.ts';
 export * from './problem.ts';
+export * from './shelf.ts';

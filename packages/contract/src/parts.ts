@@ -1,28 +1,66 @@
 import { gearAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core';
 import { z } from 'zod';
 
+/** What one seller says and asks. */
+const offer = {
+  supplier: z.string(),
+  priceMinor: z.int(),
+  leadDays: z.int(),
+  stock: z.int(),
+  /** Machine models the seller says it fits: evidence, never proof. */
+  claims: z.array(z.string()),
+};
+export const listing = z.object(offer).meta({ id: 'Listing' });
+export type Listing = z.infer<typeof listing>;
+
+/** Another part that a sheet names in place of this one; null where the catalogue does not hold it. */
+export const partLink = z
+  .object({
+    kind: z.enum(['supersededBy', 'alternative']),
+    partNumber: z.string(),
+    part: z.object({ id: z.uuid(), name: z.string(), attributes: gearAttributes }).nullable(),
+  })
+  .meta({ id: 'PartLink' });
+export type PartLink = z.infer<typeof partLink>;
+
+/** A part under its supplier's number and offer, with what other sellers ask for it. */
 export const part = z
   .object({
     id: z.uuid(),
     partNumber: z.string(),
     name: z.string(),
-    supplier: z.string(),
     attributes: gearAttributes,
-    priceMinor: z.int(),
-    leadDays: z.int(),
-    stock: z.int(),
-    /** Machine models the seller says it fits: evidence, never proof. */
-    claims: z.array(z.string()),
+    ...offer,
+    listings: z.array(listing),
+    links: z.array(partLink),
   })
   .meta({ id: 'Part' });
 export type Part = z.infer<typeof part>;
 
 export const partSearch = z
-  .strictObject({ wanted: gearAttributes, machineModel: z.string().optional(), most: z.int().min(1).max(50).default(20) })
+  .strictObject({
+    wanted: gearAttributes,
+    machineModel: z.string().optional(),
+    /** Words of the name or supplier, or the beginning of a number. */
+    text: z.string().trim().max(80).optional(),
+    /** Only what goes in as it is, or what goes in after named work too; what is not known may still fit. */
+    only: z.enum(['asIs', 'afterWork']).optional(),
+    inStock: z.boolean().default(false),
+    /** Numbers read off the machine: judged and answered, however ill they fit. */
+    numbers: z.array(z.string().max(80)).max(8).default([]),
+    most: z.int().min(1).max(50).default(20),
+  })
   .meta({ id: 'PartSearch' });
 export type PartSearch = z.input<typeof partSearch>;
 
-export const partMatch = z.object({ part, fit: matchFitOutput }).meta({ id: 'PartMatch' });
+export const partMatch = z
+  .object({
+    part,
+    fit: matchFitOutput,
+    /** Sellers that say it fits the machine. */
+    claimedBy: z.array(z.string()),
+  })
+  .meta({ id: 'PartMatch' });
 export type PartMatch = z.infer<typeof partMatch>;
 
 /** Earlier deliveries under a part number that were refused in this shop, latest first. */
@@ -31,20 +69,37 @@ export const refusals = z
   .meta({ id: 'Refusals' });
 export type Refusals = z.infer<typeof refusals>;
 
-/** Parts of a list, all or none; what to do with a part number that is there already. */
-export const partImport = z
+/** One row of a list that is brought in: a part as one seller offers it. Further rows of the same number are further sellers. */
+export const partDraft = z
   .strictObject({
-    parts: z
-      .array(part.omit({ id: true }).extend({ partNumber: z.string().min(1).max(80) }))
-      .min(1)
-      .max(100_000),
-    duplicates: z.enum(['replace', 'skip', 'refuse']),
+    partNumber: z.string().min(1).max(80),
+    name: z.string(),
+    attributes: gearAttributes,
+    ...offer,
+    supersededBy: z.string().max(80).optional(),
+    alternatives: z.array(z.string().max(80)).optional(),
   })
-  .meta({ id: 'PartImport' });
-export type PartImport = z.input<typeof partImport>;
+  .meta({ id: 'PartDraft' });
+export type PartDraftSent = z.infer<typeof partDraft>;
 
-export const importReceipt = z.object({ added: z.int(), replaced: z.int(), skipped: z.int() }).meta({ id: 'ImportReceipt' });
-export type ImportReceipt = z.infer<typeof importReceipt>;
+export const DUPLICATES = ['replace', 'skip', 'refuse'] as const;
+/** What to do with a part number that is in the catalogue already. */
+export const importQuery = z.object({ duplicates: z.enum(DUPLICATES) });
+export type Duplicates = (typeof DUPLICATES)[number];
+
+export const importReceipt = z.object({ added: z.int(), replaced: z.int(), skipped: z.int() });
+/** How far a list has come; it counts only once it is done. */
+export const importState = z
+  .object({
+    id: z.uuid(),
+    state: z.enum(['running', 'done', 'failed', 'cancelled']),
+    done: z.int(),
+    total: z.int(),
+    receipt: importReceipt.nullable(),
+    sentence: z.string().nullable(),
+  })
+  .meta({ id: 'ImportState' });
+export type ImportState = z.infer<typeof importState>;
 
 /** A page of the catalogue, as it is asked for in an address. */
 export const partList = z.object({
@@ -52,6 +107,7 @@ export const partList = z.object({
   kind: z.enum(PART_TYPES).optional(),
   teeth: z.coerce.number().int().min(1).max(5000).optional(),
   order: z.enum(['partNumber', 'price', 'size']).default('partNumber'),
+  down: z.enum(['yes', 'no']).default('no'),
   from: z.coerce.number().int().min(0).max(100_000).default(0),
   most: z.coerce.number().int().min(1).max(200).default(50),
 });

@@ -5,6 +5,7 @@ export { runCases, type Case, type CaseResult } from './cases.ts';
 export { createOperations, type Operation, type Operations } from './operations.ts';
 
 export { formatLength, fromMm, LENGTH_UNITS, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
+export { seeded } from './quantity/seeded.ts';
 export { INSTRUMENTS, measured, type InstrumentId, type Measured } from './quantity/measured.ts';
 
 export { motion } from './driveline/motion.ts';
@@ -110,7 +111,9 @@ export { type Tyre } from './ratio/tyre.ts';
 export { fit } from './match/fit.ts';
 export {
   guessMapping,
+  PART_COLUMNS,
   PART_FIELDS,
+  writePartRow,
   readPartRow,
   type CellProblem,
   type ColumnMapping,
@@ -119,6 +122,7 @@ export {
   type PartLengthUnit,
 } from './match/partRow.ts';
 export { type Received } from './match/receive.ts';
+export { standsIn, type StandsIn } from './match/standsIn.ts';
 export {
   BORE_SHAPES,
   gearAttributes,
@@ -143,6 +147,7 @@ export {
   type WormQuantity,
 } from './job/entry.ts';
 export { checkEntry } from './job/checkEntry.ts';
+export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
 export { foldJob, inOrder, type DimensionReading, type GearReadings, type GearState, type JobState, type Order } from './job/fold.ts';
 export { cylindricalQuestion } from './job/cylindricalReadings.ts';
 export { bevelQuestion, comparable, meshQuestion, wearQuestion, wheelQuestion } from './job/gearQuestions.ts';

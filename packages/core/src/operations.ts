@@ -26,6 +26,7 @@ import { wormDimensions, wormDimensionsInput, wormDimensionsOutput } from './gea
 import { identifyWorm, wormIdentifyInput, wormIdentifyOutput } from './gear/worm/identify.ts';
 import { fit } from './match/fit.ts';
 import { receive, receiveInput, receiveOutput } from './match/receive.ts';
+import { standsIn, standsInInput, standsInOutput } from './match/standsIn.ts';
 import { matchFitInput, matchFitOutput } from './match/schema.ts';
 import { scanInput, scanOutput } from './scan/schema.ts';
 import { scanTeeth } from './scan/scanTeeth.ts';
@@ -131,6 +132,7 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
     operation('ratio.correct', 'Turns that bring an odometer forward', correctInput, correctOutput, odometerCorrection),
     operation('ratio.swap', 'Engine speed with another pair of gears', swapInput, swapOutput, gearSwap),
     operation('match.fit', 'Does this part fit, attribute by attribute', matchFitInput, matchFitOutput, fit),
+    operation('match.standsIn', 'Whether one part is the same as another', standsInInput, standsInOutput, standsIn),
     operation('match.receive', 'Is what arrived what was ordered', receiveInput, receiveOutput, receive),
   ];
   const byName = new Map(list.map((each) => [each.name, each]));

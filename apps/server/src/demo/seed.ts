@@ -1,8 +1,11 @@
 import { foldJob, type Entry } from '@patient-badger/core';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
 import type { DataSource } from 'typeorm';
-import { entries, jobs, machineModels, machines, parts, people, shops } from '../entities/index.ts';
+import { entries, jobs, machineModels, listings, machines, partLinks, parts, people, shelf, shops } from '../entities/index.ts';
 import { idOf } from './idOf.ts';
+import { pastJobs } from './pastJobs.ts';
+import { demoListings, demoLinks } from './sellers.ts';
+import { demoShelf } from './shelf.ts';
 import { demoParts } from './parts.ts';
 
 /** Fills an empty database with the demo world; leaves any other as it is. True where it was filled. */
@@ -32,6 +35,16 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
     // In lots: a statement takes no more than 65,535 values.
     const list = demoParts();
     for (let i = 0; i < list.length; i += 1000) await manager.insert(parts, list.slice(i, i + 1000));
+    await manager.insert(listings, demoListings(list));
+    await manager.insert(partLinks, demoLinks(list));
+    await manager.insert(shelf, demoShelf(now));
+    for (const { id, machine, entries: past } of pastJobs(list, now)) {
+      await manager.insert(jobs, { id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: true });
+      await manager.insert(
+        entries,
+        past.map((each) => ({ ...each, at: new Date(each.at), shopId })),
+      );
+    }
     for (const scenarioJob of SCENARIO.jobs) {
       const machine = SCENARIO.machines.find(({ key }) => key === scenarioJob.machine);
       if (!machine) throw new Error(`the scenario job ${scenarioJob.key} has no machine`);

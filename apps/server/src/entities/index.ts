@@ -188,4 +188,121 @@ export const parts = new EntitySchema<PartRow>({
   },
 });
 
-export const ENTITIES = [shops, people, machineModels, machines, families, jobs, entries, photos, parts];
+/** What a further seller asks for a part; the part's own row holds its supplier's. */
+export interface ListingRow {
+  partId: string;
+  supplier: string;
+  priceMinor: number;
+  leadDays: number;
+  stock: number;
+  claims: string[];
+}
+export const listings = new EntitySchema<ListingRow>({
+  name: 'listings',
+  columns: {
+    partId: { type: 'uuid', name: 'part_id', primary: true },
+    supplier: { type: 'text', primary: true },
+    priceMinor: { type: 'int', name: 'price_minor' },
+    leadDays: { type: 'int', name: 'lead_days' },
+    stock: { type: 'int' },
+    claims: { type: 'text', array: true },
+  },
+});
+
+/** A number that a sheet names in place of a part; it need not be in the catalogue. */
+export interface PartLinkRow {
+  partId: string;
+  kind: 'supersededBy' | 'alternative';
+  toNumber: string;
+}
+export const partLinks = new EntitySchema<PartLinkRow>({
+  name: 'part_links',
+  columns: {
+    partId: { type: 'uuid', name: 'part_id', primary: true },
+    kind: { type: 'text', primary: true },
+    toNumber: { type: 'text', name: 'to_number', primary: true },
+  },
+});
+
+export interface ShelfRow {
+  id: string;
+  shopId: string;
+  name: string;
+  attributes: GearAttributes;
+  cameFrom: string;
+  machineId: string | null;
+  workedHours: number | null;
+  workedKm: number | null;
+  condition: 'good' | 'worn' | 'notMeasured';
+  place: string;
+  inside: boolean;
+  note: string;
+  by: string;
+  addedAt: Date;
+  gone: string | null;
+}
+export const shelf = new EntitySchema<ShelfRow>({
+  name: 'shelf',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    name: { type: 'text' },
+    attributes: { type: 'jsonb' },
+    cameFrom: { type: 'text', name: 'came_from' },
+    machineId: { type: 'uuid', name: 'machine_id', nullable: true },
+    workedHours: { type: 'double precision', name: 'worked_hours', nullable: true },
+    workedKm: { type: 'double precision', name: 'worked_km', nullable: true },
+    condition: { type: 'text' },
+    place: { type: 'text' },
+    inside: { type: 'boolean' },
+    note: { type: 'text' },
+    by: { type: 'text' },
+    addedAt: { type: 'timestamptz', name: 'added_at' },
+    gone: { type: 'text', nullable: true },
+  },
+});
+
+/** A list that is being taken in, kept in the database so that any server process can say how far it is, or stop it. */
+export interface ImportRow {
+  id: string;
+  shopId: string;
+  by: string;
+  state: 'running' | 'done' | 'failed' | 'cancelled';
+  done: number;
+  total: number;
+  receipt: { added: number; replaced: number; skipped: number } | null;
+  sentence: string | null;
+  cancelAsked: boolean;
+  touchedAt: Date;
+}
+export const imports = new EntitySchema<ImportRow>({
+  name: 'imports',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    by: { type: 'text' },
+    state: { type: 'text' },
+    done: { type: 'int' },
+    total: { type: 'int' },
+    receipt: { type: 'jsonb', nullable: true },
+    sentence: { type: 'text', nullable: true },
+    cancelAsked: { type: 'boolean', name: 'cancel_asked' },
+    touchedAt: { type: 'timestamptz', name: 'touched_at' },
+  },
+});
+
+export const ENTITIES = [
+  shops,
+  people,
+  machineModels,
+  machines,
+  families,
+  jobs,
+  entries,
+  photos,
+  parts,
+  listings,
+  partLinks,
+  shelf,
+  imports,
+];

@@ -1,5 +1,9 @@
-import { PERSON_HEADER } from '@patient-badger/contract';
+import { importState, PERSON_HEADER, type ImportState } from '@patient-badger/contract';
+import { guessMapping, readPartRow } from '@patient-badger/core';
+import Papa from 'papaparse';
 import { testServer, type TestServer } from '../testing.ts';
+
+jest.setTimeout(60_000);
 
 let server: TestServer;
 beforeAll(async () => {
@@ -18,17 +22,35 @@ const draft = (n: number, more: object = {}) => ({
   claims: ['Wall 9', 'Wall 10'],
   ...more,
 });
-const send = (parts: readonly object[], duplicates: string, headers: Record<string, string> = { [PERSON_HEADER]: 'imke' }) =>
-  server.app.inject({ method: 'POST', url: '/api/parts/import', headers, payload: { parts, duplicates } });
-const count = async () =>
-  ((await server.dataSource.query(`SELECT count(*)::int AS n FROM parts WHERE part_number LIKE 'LIST-%'`)) as { n: number }[])[0]?.n;
+const headers = { [PERSON_HEADER]: 'imke', 'content-type': 'application/x-ndjson' };
+const begin = (rows: readonly object[], duplicates: string, who: Record<string, string> = headers) =>
+  server.app.inject({
+    method: 'POST',
+    url: `/api/imports?duplicates=${duplicates}`,
+    headers: who,
+    payload: rows.map((row) => JSON.stringify(row)).join('\n'),
+  });
+const stateOf = async (id: string) => importState.parse((await server.app.inject(`/api/imports/${id}`)).json());
+
+/** Waits until the list is in, refused or stopped. */
+async function send(rows: readonly object[], duplicates: string): Promise<ImportState> {
+  const begun = await begin(rows, duplicates);
+  expect(begun.statusCode).toBe(202);
+  for (let { id } = begun.json<ImportState>(); ; await new Promise((resolve) => setTimeout(resolve, 50))) {
+    const state = await stateOf(id);
+    if (state.state !== 'running') return state;
+    ({ id } = state);
+  }
+}
+const query = async <Row>(text: string) => (await server.dataSource.query(text)) as Row[];
+const count = async () => (await query<{ n: number }>(`SELECT count(*)::int AS n FROM parts WHERE part_number LIKE 'LIST-%'`))[0]?.n;
 
 test('a list of five thousand is taken in, and found by its dimensions', async () => {
   const answer = await send(
     Array.from({ length: 5000 }, (_, i) => draft(i)),
     'refuse',
   );
-  expect(answer.json()).toEqual({ added: 5000, replaced: 0, skipped: 0 });
+  expect(answer).toMatchObject({ state: 'done', done: 5000, total: 5000, receipt: { added: 5000, replaced: 0, skipped: 0 } });
   const found = await server.app.inject({
     method: 'POST',
     url: '/api/parts/search',
@@ -44,17 +66,65 @@ test('a list of five thousand is taken in, and found by its dimensions', async (
 test('all or nothing: one known number refuses the whole list, unless it is replaced or skipped', async () => {
   const before = await count();
   const list = [draft(9000), draft(9001), draft(1, { priceMinor: 1234 })];
-  expect((await send(list, 'refuse')).statusCode).toBe(409);
+  expect(await send(list, 'refuse')).toMatchObject({ state: 'failed', sentence: expect.stringContaining('in the catalogue already') });
   expect(await count()).toBe(before);
-  expect((await send(list, 'skip')).json()).toEqual({ added: 2, replaced: 0, skipped: 1 });
-  expect((await send(list, 'replace')).json()).toEqual({ added: 0, replaced: 3, skipped: 0 });
-  const [row] = (await server.dataSource.query(`SELECT price_minor AS p FROM parts WHERE part_number = 'LIST-1'`)) as { p: number }[];
-  expect(row?.p).toBe(1234);
+  expect((await send(list, 'skip')).receipt).toEqual({ added: 2, replaced: 0, skipped: 1 });
+  expect((await send(list, 'replace')).receipt).toEqual({ added: 0, replaced: 3, skipped: 0 });
+  expect(await query(`SELECT price_minor AS p FROM parts WHERE part_number = 'LIST-1'`)).toEqual([{ p: 1234 }]);
 });
 
-test('a list with a row that is no part changes nothing, and nobody unnamed brings one in', async () => {
+test('a second seller’s row becomes a second listing, in the same list or in a later one', async () => {
+  const other = (n: number, priceMinor: number) => draft(n, { supplier: 'Quernby Spares', priceMinor });
+  expect((await send([draft(9500), other(9500, 700)], 'refuse')).receipt).toEqual({ added: 2, replaced: 0, skipped: 0 });
+  expect((await send([other(9500, 650), other(9001, 800)], 'replace')).receipt).toEqual({ added: 1, replaced: 1, skipped: 0 });
+  const rows = await query(
+    `SELECT p.part_number AS n, p.supplier AS of, l.supplier AS by, l.price_minor AS price FROM listings l JOIN parts p ON p.id = l.part_id
+     WHERE p.part_number LIKE 'LIST-9%' ORDER BY 1`,
+  );
+  expect(rows).toEqual([
+    { n: 'LIST-9001', of: 'Hobdray Stores', by: 'Quernby Spares', price: 800 },
+    { n: 'LIST-9500', of: 'Hobdray Stores', by: 'Quernby Spares', price: 650 },
+  ]);
+});
+
+test('a list with a row that is no part changes nothing and says which; nobody unnamed brings one in', async () => {
   const before = await count();
-  expect((await send([draft(9100), draft(9101, { attributes: { teeth: -3 } })], 'skip')).statusCode).toBe(400);
-  expect((await send([draft(9100)], 'skip', {})).statusCode).toBe(401);
+  const bad = await send([draft(9100), draft(9101, { attributes: { teeth: -3 } })], 'skip');
+  expect(bad).toMatchObject({ state: 'failed', receipt: null });
+  expect(bad.sentence).toMatch(/^Row 2: /);
+  expect((await begin([draft(9100)], 'skip', { 'content-type': 'application/x-ndjson' })).statusCode).toBe(401);
+  expect((await begin([], 'skip')).statusCode).toBe(400);
   expect(await count()).toBe(before);
+});
+
+test('a list that is stopped on its way leaves nothing behind', async () => {
+  const before = await count();
+  const rows = Array.from({ length: 40_000 }, (_, i) => draft(20_000 + i));
+  const { id } = (await begin(rows, 'refuse')).json<ImportState>();
+  await server.app.inject({ method: 'POST', url: `/api/imports/${id}/cancel`, headers: { [PERSON_HEADER]: 'imke' } });
+  let state = await stateOf(id);
+  while (state.state === 'running') {
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    state = await stateOf(id);
+  }
+  expect(state).toMatchObject({ state: 'cancelled', receipt: null });
+  expect(await count()).toBe(before);
+});
+
+test('what is written out is the same when it is read in again', async () => {
+  const csv = (await server.app.inject('/api/parts/export?format=csv')).body;
+  const { data, meta } = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: true });
+  const drafts = data.map((row) => readPartRow(row, guessMapping(meta.fields ?? []), 'mm'));
+  expect(drafts.filter(({ ok }) => !ok)).toEqual([]);
+  const rows = drafts.flatMap((each) => (each.ok ? [each.draft] : []));
+  const parts = (await server.app.inject('/api/parts/export?format=json')).json<{ partNumber: string; listings: unknown[] }[]>();
+  expect(rows.length).toBe(parts.reduce((sum, part) => sum + 1 + part.listings.length, 0));
+  const table = async () =>
+    query(`SELECT part_number, name, supplier, module_mm, teeth, bore_mm, face_mm, price_minor, stock, claims,
+      (SELECT count(*)::int FROM listings l WHERE l.part_id = p.id) AS sellers, (SELECT count(*)::int FROM part_links k WHERE k.part_id = p.id) AS links
+      FROM parts p ORDER BY part_number`);
+  const before = await table();
+  await server.dataSource.query('DELETE FROM parts');
+  expect((await send(rows, 'refuse')).state).toBe('done');
+  expect(await table()).toEqual(before);
 });

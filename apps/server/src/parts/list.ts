@@ -5,25 +5,29 @@ import { parts, type PartRow } from '../entities/index.ts';
 
 /** Fixed words only: nothing that was sent gets into the statement but as a value. */
 const ORDERS = {
-  partNumber: 'p.part_number',
-  price: 'p.price_minor, p.part_number',
-  size: 'p.module_mm, p.teeth, p.part_number',
+  partNumber: ['part_number'],
+  price: ['price_minor', 'part_number'],
+  size: ['module_mm', 'teeth', 'part_number'],
 } as const;
+
+/** By words of the name or supplier, or by the beginning of a part number. */
+export function textCondition(text: string, bind: (value: unknown) => string): string {
+  const begins = bind(`${text.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`);
+  return `(lower(part_number) LIKE ${begins} OR words @@ plainto_tsquery('simple', ${bind(text)}))`;
+}
 
 /** A page of the catalogue: by words or the beginning of a number, by kind and teeth, in one of a few orders. */
 export async function listParts(dataSource: DataSource, shopId: string, asked: z.output<typeof partList>): Promise<readonly PartRow[]> {
-  const { text, kind, teeth, order, from, most } = asked;
+  const { text, kind, teeth, order, down, from, most } = asked;
   const values: unknown[] = [shopId];
   const bind = (value: unknown) => `$${values.push(value)}`;
   const where = ['p.shop_id = $1'];
   if (kind) where.push(`p.type = ${bind(kind)}`);
   if (teeth !== undefined) where.push(`p.teeth = ${bind(teeth)}`);
-  if (text) {
-    const begins = bind(`${text.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`);
-    where.push(`(lower(p.part_number) LIKE ${begins} OR p.words @@ plainto_tsquery('simple', ${bind(text)}))`);
-  }
+  if (text) where.push(textCondition(text, bind));
+  const by = ORDERS[order].map((column) => `p.${column}${down === 'yes' ? ' DESC' : ''}`).join(', ');
   const rows = (await dataSource.query(
-    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${ORDERS[order]} LIMIT ${bind(most)} OFFSET ${bind(from)}`,
+    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(most)} OFFSET ${bind(from)}`,
     values,
   )) as { id: string }[];
   const ids = rows.map(({ id }) => id);

@@ -46,3 +46,38 @@ test('a count that nobody makes still shows what comes near', async () => {
   expect(found.length).toBeGreaterThan(0);
   expect(found[0]?.fit.probability ?? 1).toBeLessThan(0.1);
 });
+
+test('only what fits as it is, only what is in stock, only what the words name', async () => {
+  const all = await search({ most: 50 });
+  const asIs = await search({ most: 50, only: 'asIs' });
+  const after = await search({ most: 50, only: 'afterWork' });
+  const states = (found: typeof all) => new Set(found.flatMap(({ fit }) => fit.attributes.map(({ state }) => state)));
+  expect(states(all)).toContain('doesNotFit');
+  expect(states(asIs)).not.toContain('doesNotFit');
+  expect(states(asIs)).not.toContain('fitsAfterWork');
+  expect(states(after)).toContain('fitsAfterWork');
+  expect(states(after)).not.toContain('doesNotFit');
+  expect(after.length).toBeGreaterThan(asIs.length);
+  const wide = await search({ most: 50, text: 'pinion wide' });
+  expect(wide.length).toBeGreaterThan(0);
+  expect(wide.every(({ row }) => /pinion.*wide/i.test(row.name))).toBe(true);
+});
+
+test('the number off the plate is answered first, however ill it fits', async () => {
+  const all = await search({ most: 50 });
+  const worst = all.at(-1)?.row.partNumber ?? '';
+  const found = await search({ most: 5, only: 'asIs', numbers: [worst, 'QB-NEVER'] });
+  expect(found[0]?.row.partNumber).toBe(worst);
+  expect(found.slice(1).every(({ fit }) => fit.attributes.every(({ state }) => state !== 'doesNotFit'))).toBe(true);
+});
+
+test('a claim of any seller is weighed, and said to be that seller’s', async () => {
+  const { listings, parts } = await import('../entities/index.ts');
+  const wide = await server.dataSource.getRepository(parts).findOneByOrFail({ name: 'Slide pinion pack, small bore' });
+  await server.dataSource.getRepository(listings).delete({ partId: wide.id });
+  await server.dataSource
+    .getRepository(listings)
+    .insert({ partId: wide.id, supplier: 'Vessmoor Breakers', priceMinor: 100, leadDays: 1, stock: 2, claims: ['Ninefathom Wall 9'] });
+  const found = (await search({ most: 50 })).find(({ row }) => row.id === wide.id);
+  expect(found?.claimedBy).toEqual(['Vessmoor Breakers']);
+});

@@ -1,18 +1,22 @@
+import type { partSearch } from '@patient-badger/contract';
 import { fit, type GearAttributes, type MatchFit } from '@patient-badger/core';
 import type { EntityManager } from 'typeorm';
+import type { z } from 'zod';
 import { parts, type PartRow } from '../entities/index.ts';
+import { textCondition } from './list.ts';
+import { listingsOf } from './whole.ts';
 
 export interface PartFound {
   readonly row: PartRow;
   readonly fit: MatchFit;
+  /** Sellers that say it fits the machine. */
+  readonly claimedBy: readonly string[];
 }
 
-interface Asked {
+type Asked = Pick<z.input<typeof partSearch>, 'wanted' | 'machineModel' | 'text' | 'only' | 'inStock' | 'numbers'> & {
   readonly shopId: string;
-  readonly wanted: GearAttributes;
-  readonly machineModel?: string;
   readonly most: number;
-}
+};
 
 /** A pitch this far off still fits (share; `match.fit` judges by 0.6 %). */
 const SAME = 0.007;
@@ -28,31 +32,62 @@ const WALKED = 2000;
  * width, so that only the nearest rows are read whole; those are judged by `match.fit` and ranked by their
  * probability, then by price.
  */
-export async function searchParts(manager: EntityManager, { shopId, wanted, machineModel, most }: Asked): Promise<readonly PartFound[]> {
+export async function searchParts(manager: EntityManager, asked: Asked): Promise<readonly PartFound[]> {
+  const { shopId, wanted, machineModel, most, text, numbers = [] } = asked;
   const size = sizeOf(wanted);
   const ids = new Set<string>();
   const walk = async (within: number, teeth: readonly [number, number] | null, keep: number) => {
-    for (const id of await nearest(manager, { shopId, wanted, size, within, teeth, keep })) ids.add(id);
+    for (const id of await nearest(manager, { shopId, wanted, size, within, teeth, keep, text })) ids.add(id);
   };
   const count = wanted.teeth ?? null;
   await walk(SAME, count === null ? null : [count, count], COULD_FIT);
   await walk(NEAR, count === null ? null : [count - 1, count + 1], NEAR_MISSES);
   if (ids.size === 0) await walk(NEAR, null, NEAR_MISSES);
-  const rows =
-    ids.size === 0
-      ? []
-      : await manager
-          .getRepository(parts)
-          .createQueryBuilder('p')
-          .whereInIds([...ids])
-          .getMany();
-  return rows
-    .map((row) => ({ row, fit: fit({ wanted, part: row.attributes, claims: row.claims, machine: machineModel }) }))
+  const rows = await rowsOf(manager, shopId, [...ids], numbers);
+  const sellers = await listingsOf(
+    manager,
+    rows.map(({ id }) => id),
+  );
+  const found = rows.map((row) => {
+    const offers = [row, ...(sellers.get(row.id) ?? [])];
+    const claims = [...new Set(offers.flatMap((each) => each.claims))];
+    return {
+      row,
+      cheapest: Math.min(...offers.map(({ priceMinor }) => priceMinor)),
+      stock: offers.reduce((sum, each) => sum + each.stock, 0),
+      claimedBy: machineModel === undefined ? [] : offers.filter((each) => each.claims.includes(machineModel)).map((each) => each.supplier),
+      fit: fit({ wanted, part: row.attributes, claims, machine: machineModel }),
+    };
+  });
+  const named = (row: PartRow) => numbers.includes(row.partNumber);
+  return found
+    .filter((each) => named(each.row) || passes(asked, each.fit, each.stock))
     .sort(
       (a, b) =>
-        b.fit.probability - a.fit.probability || a.row.priceMinor - b.row.priceMinor || (a.row.partNumber < b.row.partNumber ? -1 : 1),
+        Number(named(b.row)) - Number(named(a.row)) ||
+        b.fit.probability - a.fit.probability ||
+        a.cheapest - b.cheapest ||
+        (a.row.partNumber < b.row.partNumber ? -1 : 1),
     )
-    .slice(0, most);
+    .slice(0, most)
+    .map(({ row, fit, claimedBy }) => ({ row, fit, claimedBy }));
+}
+
+function passes({ only, inStock = false }: Asked, { attributes }: MatchFit, stock: number): boolean {
+  if (inStock && stock === 0) return false;
+  if (only === undefined) return true;
+  return attributes.every(({ state }) => state !== 'doesNotFit' && (only === 'afterWork' || state !== 'fitsAfterWork'));
+}
+
+async function rowsOf(
+  manager: EntityManager,
+  shopId: string,
+  ids: readonly string[],
+  numbers: readonly string[],
+): Promise<readonly PartRow[]> {
+  if (ids.length === 0 && numbers.length === 0) return [];
+  const query = manager.getRepository(parts).createQueryBuilder('p').where('p.shopId = :shopId', { shopId });
+  return query.andWhere('(p.id = ANY(:ids) OR p.partNumber = ANY(:numbers))', { ids, numbers }).getMany();
 }
 
 interface Walk {
@@ -62,16 +97,18 @@ interface Walk {
   readonly within: number;
   readonly teeth: readonly [number, number] | null;
   readonly keep: number;
+  readonly text: string | undefined;
 }
 
 /** Ids of the rows whose bore and width lie nearest, off the index alone; what is not known counts as a little off. */
-async function nearest(manager: EntityManager, { shopId, wanted, size, within, teeth, keep }: Walk): Promise<readonly string[]> {
+async function nearest(manager: EntityManager, { shopId, wanted, size, within, teeth, keep, text }: Walk): Promise<readonly string[]> {
   const values: unknown[] = [shopId];
   const bind = (value: unknown) => `$${values.push(value)}`;
   const where = ['shop_id = $1'];
   if (wanted.type) where.push(`type = ${bind(wanted.type)}`);
   if (size !== null) where.push(`module_mm BETWEEN ${bind(size * (1 - within))} AND ${bind(size * (1 + within))}`);
   if (teeth) where.push(`teeth BETWEEN ${bind(teeth[0])} AND ${bind(teeth[1])}`);
+  if (text) where.push(textCondition(text, bind));
   const off = (column: string, value: number | undefined) => (value === undefined ? '0' : `COALESCE(ABS(${column} - ${bind(value)}), 0.5)`);
   const distance = `${off('bore_mm', plain(wanted.boreDiameterMm))} + ${off('face_mm', plain(wanted.faceWidthMm))}`;
   const sizeOff = size === null ? '0' : `20 * ABS(module_mm - ${bind(size)}) / ${bind(size)}`;

@@ -18,6 +18,12 @@ export const jobRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asyn
     return jobsWithEntries(dataSource, rows);
   });
 
+  const machine = z.object({ id: z.uuid() });
+  app.get('/api/machines/:id/jobs', { schema: { params: machine, response: { 200: z.array(job) } } }, async (request) => {
+    const rows = await dataSource.getRepository(jobs).findBy({ shopId: shopOf(request), machineId: request.params.id });
+    return jobsWithEntries(dataSource, rows);
+  });
+
   app.get('/api/jobs/:id', { schema: { params: z.object({ id: z.uuid() }), response: { 200: job } } }, async (request) => {
     const row = await dataSource.getRepository(jobs).findOneBy({ id: request.params.id, shopId: shopOf(request) });
     const [found] = await jobsWithEntries(dataSource, row ? [row] : []);

@@ -1,12 +1,13 @@
+import { Readable } from 'node:stream';
 import {
-  importReceipt,
+  importQuery,
+  importState,
   part,
   partChange,
   partChanged,
-  partImport,
   partList,
-  partPage,
   partMatch,
+  partPage,
   partSearch,
   refusals,
   type Part,
@@ -15,9 +16,11 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { entries, parts, type PartRow } from '../entities/index.ts';
-import { importParts } from '../parts/importParts.ts';
+import { partsAsCsv, partsAsJson } from '../parts/writeParts.ts';
+import { beginImport, cancelImport, importStateOf } from '../parts/imports.ts';
 import { changeParts, listParts } from '../parts/list.ts';
 import { searchParts } from '../parts/search.ts';
+import { wholeParts } from '../parts/whole.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
 import { ServerProblem } from '../problems.ts';
 
@@ -25,10 +28,11 @@ import { ServerProblem } from '../problems.ts';
 const IMPORT_MOST_BYTES = 64 * 1024 * 1024;
 
 export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
+  const whole = (rows: readonly PartRow[]) => wholeParts(dataSource.manager, rows);
   app.get('/api/parts/:id', { schema: { params: z.object({ id: z.uuid() }), response: { 200: part } } }, async (request) => {
     const row = await dataSource.getRepository(parts).findOneBy({ id: request.params.id, shopId: shopOf(request) });
     if (!row) throw new ServerProblem('notFound');
-    return toPart(row);
+    return whole([row]).then(([found]) => found as Part);
   });
 
   app.get(
@@ -53,25 +57,50 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
     },
   );
 
-  app.post(
-    '/api/parts/import',
-    { bodyLimit: IMPORT_MOST_BYTES, schema: { body: partImport, response: { 200: importReceipt } } },
-    async (request) => importParts(dataSource, needActor(request).shopId, request.body),
+  await app.register(async (scope) => {
+    scope.removeAllContentTypeParsers();
+    scope.addContentTypeParser('*', { parseAs: 'buffer', bodyLimit: IMPORT_MOST_BYTES }, (_request, body, done) => done(null, body));
+    scope.post(
+      '/api/imports',
+      { bodyLimit: IMPORT_MOST_BYTES, schema: { querystring: importQuery, response: { 202: importState } } },
+      async (request, reply) => {
+        const { shopId, personId } = needActor(request);
+        const bytes = request.body;
+        if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new ServerProblem('invalidInput');
+        const { duplicates } = request.query as z.output<typeof importQuery>;
+        return reply.status(202).send(await beginImport(dataSource, { shopId, by: personId, bytes, duplicates }));
+      },
+    );
+  });
+  const byId = z.object({ id: z.uuid() });
+  app.get('/api/imports/:id', { schema: { params: byId, response: { 200: importState } } }, async (request) =>
+    importStateOf(dataSource, shopOf(request), request.params.id),
+  );
+  app.post('/api/imports/:id/cancel', { schema: { params: byId, response: { 200: importState } } }, async (request) =>
+    cancelImport(dataSource, needActor(request).shopId, request.params.id),
   );
 
-  app.get('/api/parts', { schema: { querystring: partList, response: { 200: partPage } } }, async (request) =>
-    (await listParts(dataSource, shopOf(request), request.query)).map(toPart),
-  );
+  const format = z.object({ format: z.enum(['csv', 'json']) });
+  app.get('/api/parts/export', { schema: { querystring: format, hide: true } }, async (request, reply) => {
+    const csv = request.query.format === 'csv';
+    const text = csv ? partsAsCsv(dataSource, shopOf(request)) : partsAsJson(dataSource, shopOf(request));
+    return reply
+      .type(csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8')
+      .header('content-disposition', `attachment; filename="parts.${request.query.format}"`)
+      .send(Readable.from(text));
+  });
+
+  app.get('/api/parts', { schema: { querystring: partList, response: { 200: partPage } } }, async (request) => [
+    ...(await whole(await listParts(dataSource, shopOf(request), request.query))),
+  ]);
 
   app.post('/api/parts/change', { schema: { body: partChange, response: { 200: partChanged } } }, async (request) => ({
     changed: await changeParts(dataSource, needActor(request).shopId, request.body),
   }));
 
   app.post('/api/parts/search', { schema: { body: partSearch, response: { 200: z.array(partMatch) } } }, async (request) => {
-    const { wanted, machineModel, most } = request.body;
-    const found = await searchParts(dataSource.manager, { shopId: shopOf(request), wanted, machineModel, most });
-    return found.map(({ row, fit }) => ({ part: toPart(row), fit }));
+    const found = await searchParts(dataSource.manager, { ...request.body, shopId: shopOf(request) });
+    const answered = await whole(found.map(({ row }) => row));
+    return found.map(({ fit, claimedBy }, i) => ({ part: answered[i] as Part, fit, claimedBy: [...claimedBy] }));
   });
 };
-
-const toPart = ({ shopId: _, type: __, moduleMm: ___, ...row }: PartRow): Part => row;

@@ -10,6 +10,7 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { useWide } from '../design/useScheme.ts';
+import { BenchPlaces } from './BenchPlaces.tsx';
 import { JobCard } from './JobCard.tsx';
 import type { BenchJob } from './nextMove.ts';
 
@@ -31,11 +32,7 @@ export function BenchScreen() {
       wide={wide}
       foot={
         <>
-          <View className="flex-row gap-2">
-            <Button className="flex-1" label="Families" onPress={() => router.navigate('/families')} />
-            <Button className="flex-1" label="Ratios" onPress={() => router.navigate('/ratio' as never)} />
-            <Button className="flex-1" label="Parts" onPress={() => router.navigate('/parts' as never)} />
-          </View>
+          <BenchPlaces />
           <Button
             look="primary"
             big

@@ -27,6 +27,8 @@ export const FIELD_WORDS: Readonly<Record<PartField, string>> = {
   stock: 'In stock',
   leadDays: 'Days to come',
   fits: 'Said to fit',
+  supersededBy: 'Replaced by',
+  alternatives: 'Or else',
 };
 
 interface Props {

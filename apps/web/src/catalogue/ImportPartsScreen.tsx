@@ -1,20 +1,19 @@
 import { type ColumnMapping, type PartField, type PartLengthUnit } from '@patient-badger/core';
-import { importReceipt, type ImportReceipt, type PartImport } from '@patient-badger/contract';
+import type { Duplicates, ImportState } from '@patient-badger/contract';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { call } from '../data/api.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../design/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { beginImport, cancelImport, followImport } from './bringIn.ts';
 import { pickCsv } from './pickCsv.ts';
 import { ColumnChoice, FIELD_WORDS } from './ColumnChoice.tsx';
 import { checkRows, lineOf, mended, readPartsFile, type BadRow, type Checked, type PartsFile } from './partsFile.ts';
 
 const SHOWN_BAD = 30;
-type Duplicates = PartImport['duplicates'];
 
 /** A parts list brought in: columns named, every row checked, bad ones mended here, then all or nothing. */
 export function ImportPartsScreen() {
@@ -25,7 +24,7 @@ export function ImportPartsScreen() {
   const [checked, setChecked] = useState<Checked | null>(null);
   const [share, setShare] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [receipt, setReceipt] = useState<ImportReceipt | null>(null);
+  const [coming, setComing] = useState<ImportState | null>(null);
   const stop = useRef(false);
 
   const choose = async () => {
@@ -36,7 +35,7 @@ export function ImportPartsScreen() {
       setFile(read);
       setMapping(read.mapping);
       setChecked(null);
-      setReceipt(null);
+      setComing(null);
       setProblem(null);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
@@ -56,10 +55,13 @@ export function ImportPartsScreen() {
   const bring = async () => {
     if (!checked) return;
     try {
-      const parts = checked.drafts.map((each) => ({ ...each, claims: [...each.claims] }));
-      setReceipt(await call('/api/parts/import', importReceipt, { json: { parts, duplicates } satisfies PartImport }));
       setProblem(null);
+      const begun = await beginImport(checked.drafts, duplicates);
+      setComing(begun);
+      const ended = await followImport(begun.id, setComing);
+      if (ended.state === 'failed') setProblem(ended.sentence);
     } catch (error) {
+      setComing(null);
       setProblem(error instanceof Error ? error.message : String(error));
     }
   };
@@ -124,17 +126,31 @@ export function ImportPartsScreen() {
         </>
       ) : null}
       {checked ? <Report file={file as PartsFile} mapping={mapping} checked={checked} onMend={mend} /> : null}
-      {checked && checked.bad.length === 0 && !receipt ? (
-        <Button look="primary" big label={`Bring in ${checked.drafts.length} parts`} testID="bring-in" onPress={() => void bring()} />
+      {checked && checked.bad.length === 0 && (coming === null || coming.state === 'failed' || coming.state === 'cancelled') ? (
+        <Button look="primary" big label={`Bring in ${checked.drafts.length} rows`} testID="bring-in" onPress={() => void bring()} />
       ) : null}
-      {receipt ? (
-        <Card tone="next">
-          <Text look="head" testID="import-receipt">
-            {receipt.added} added, {receipt.replaced} replaced, {receipt.skipped} skipped
-          </Text>
-        </Card>
-      ) : null}
+      {coming ? <Coming state={coming} /> : null}
     </Screen>
+  );
+}
+
+/** How far the list has come on the server; it counts only once it is whole. */
+function Coming({ state: { id, state, done, total, receipt } }: { state: ImportState }) {
+  if (state === 'done' && receipt) {
+    return (
+      <Card tone="next">
+        <Text look="head" testID="import-receipt">
+          {receipt.added} added, {receipt.replaced} replaced, {receipt.skipped} skipped
+        </Text>
+      </Card>
+    );
+  }
+  if (state !== 'running') return <Text look="strong">{state === 'cancelled' ? 'Stopped. ' : ''}Nothing of the list was kept.</Text>;
+  return (
+    <Card tone="sunken">
+      <Text testID="import-progress">{total === 0 ? 'The server reads the list …' : `${done} of ${total} rows`}</Text>
+      <Button label="Stop, and keep nothing of it" testID="stop-import" onPress={() => void cancelImport(id)} />
+    </Card>
   );
 }
 

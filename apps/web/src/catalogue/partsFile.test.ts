@@ -35,3 +35,12 @@ test('what is no table is refused, and a check that is stopped gives nothing', a
     ),
   ).toBeNull();
 });
+
+test('a second seller may list the same number, but not for another gear', async () => {
+  const read = await readPartsFile(
+    file('part no,kind,teeth,module,supplier\nA-1,spur,17,1,Quernby\nA-1,spur,17,1,Hobdray\nA-1,spur,18,1,Pellmarsh\n'),
+  );
+  const found = await check(read);
+  expect(found?.drafts.map(({ supplier }) => supplier)).toEqual(['Quernby', 'Hobdray']);
+  expect(found?.bad.map(({ index, problems }) => [index, problems[0]?.why])).toEqual([[2, 'Line 2 has the same number for another gear.']]);
+});

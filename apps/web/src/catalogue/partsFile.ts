@@ -1,6 +1,7 @@
 import {
   guessMapping,
   readPartRow,
+  standsIn,
   type CellProblem,
   type ColumnMapping,
   type PartDraft,
@@ -53,25 +54,41 @@ export async function checkRows(
 ): Promise<Checked | null> {
   const drafts: PartDraft[] = [];
   const bad: BadRow[] = [];
-  const first = new Map<string, number>();
+  const first = new Map<string, { readonly index: number; readonly draft: PartDraft }>();
+  const offered = new Map<string, number>();
   for (let from = 0; from < rows.length; from += LOT) {
     await new Promise((resolve) => setTimeout(resolve));
     if (stopped()) return null;
     rows.slice(from, from + LOT).forEach((row, i) => {
       const found = readPartRow(row, mapping, unit);
       if (!found.ok) return void bad.push({ index: from + i, problems: found.problems });
-      const twin = first.get(found.draft.partNumber);
-      if (twin !== undefined)
-        return void bad.push({
-          index: from + i,
-          problems: [{ field: 'partNumber', given: found.draft.partNumber, why: `It stands in line ${lineOf(twin)} already.` }],
-        });
-      first.set(found.draft.partNumber, from + i);
+      const why = twinProblem(found.draft, first, offered);
+      if (why) return void bad.push({ index: from + i, problems: [why] });
+      const { partNumber } = found.draft;
+      if (!first.has(partNumber)) first.set(partNumber, { index: from + i, draft: found.draft });
+      offered.set(offerKey(found.draft), from + i);
       drafts.push(found.draft);
     });
     onProgress(Math.min(1, (from + LOT) / rows.length));
   }
   return { drafts, bad };
+}
+
+const offerKey = ({ partNumber, supplier }: PartDraft) => `${partNumber}\n${supplier}`;
+
+/** One number may stand there once for each seller, and is the same gear with all of them. */
+function twinProblem(
+  draft: PartDraft,
+  first: ReadonlyMap<string, { readonly index: number; readonly draft: PartDraft }>,
+  offered: ReadonlyMap<string, number>,
+): CellProblem | null {
+  const { partNumber } = draft;
+  const twin = offered.get(offerKey(draft));
+  const problem = (why: string): CellProblem => ({ field: 'partNumber', given: partNumber, why });
+  if (twin !== undefined) return problem(`It stands in line ${lineOf(twin)} already.`);
+  const other = first.get(partNumber);
+  if (!other || standsIn({ part: other.draft.attributes, other: draft.attributes }).verdict === 'same') return null;
+  return problem(`Line ${lineOf(other.index)} has the same number for another gear.`);
 }
 
 /** The line of the file a row stands in: the headings are line 1. */

@@ -91,7 +91,15 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
           big
           label="It is fitted"
           testID="fitted"
-          onPress={() => void write({ kind: 'partFitted', gear: part, partId: chosen.partId, partNumber: chosen.partNumber })}
+          onPress={() =>
+            void write({
+              kind: 'partFitted',
+              gear: part,
+              partId: chosen.partId,
+              partNumber: chosen.partNumber,
+              ...(chosen.source && { source: chosen.source }),
+            })
+          }
         />
       )}
       {problem ? <Text look="danger">{problem}</Text> : null}

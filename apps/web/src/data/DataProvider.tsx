@@ -52,6 +52,7 @@ function useSending(client: QueryClient) {
         addEntry(client, item.entry);
         await remove(item.key);
       }
+      if (item.kind === 'shelf') void client.invalidateQueries({ queryKey: ['shelf'] });
       if (item.kind === 'machine') void client.invalidateQueries({ queryKey: ['machines'] });
     };
     const send = () => void sendWaiting(onSent);

@@ -1,12 +1,14 @@
 import { entry, type Entry, type EntryPayload } from '@patient-badger/core';
-import { machineDraft, type MachineDraft } from '@patient-badger/contract';
+import { machineDraft, shelfDraft, type MachineDraft, type ShelfDraft } from '@patient-badger/contract';
 import { createStore, del, entries as readAll, set, type UseStore } from 'idb-keyval';
 import { v7 as uuid } from 'uuid';
+import type { z } from 'zod';
 import { currentPerson } from './person.ts';
 
 /** What waits on this device until the server has acknowledged it, in the order it was written. */
 export type Waiting =
   | { readonly kind: 'machine'; readonly key: string; readonly machine: MachineDraft; readonly by: string; readonly refused?: string }
+  | { readonly kind: 'shelf'; readonly key: string; readonly item: ShelfDraft; readonly by: string; readonly refused?: string }
   | { readonly kind: 'entry'; readonly key: string; readonly entry: Entry; readonly refused?: string }
   | {
       readonly kind: 'photo';
@@ -79,6 +81,14 @@ export async function recordMachine(draft: Omit<MachineDraft, 'id'>): Promise<Ma
   const machine = machineDraft.parse({ ...draft, id: uuid() });
   await put({ kind: 'machine', key: uuid(), machine, by });
   return machine;
+}
+
+/** A used gear put on the shelf. @throws ZodError where it lacks a name, a past or a place */
+export async function recordShelfItem(draft: Omit<z.input<typeof shelfDraft>, 'id'>): Promise<ShelfDraft> {
+  const by = writer();
+  const item = shelfDraft.parse({ ...draft, id: uuid() });
+  await put({ kind: 'shelf', key: uuid(), item, by });
+  return item;
 }
 
 export async function recordPhoto(jobId: string, about: string, blob: Blob): Promise<void> {

@@ -1,5 +1,5 @@
 import { foldJob, type Entry, type JobState, type Pack } from '@patient-badger/core';
-import { job, machine, shop, type Job, type Machine } from '@patient-badger/contract';
+import { job, machine, shelfItem, shop, type Job, type Machine, type ShelfItem } from '@patient-badger/contract';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import { z } from 'zod';
@@ -93,3 +93,35 @@ export function addEntry(client: QueryClient, entry: Entry): void {
 
 const withEntry = (held: Job, entry: Entry): Job =>
   held.entries.some(({ id }) => id === entry.id) ? held : { ...held, entries: [...held.entries, entry] };
+
+/** The donor shelf, with what was put there from here and is not yet sent. */
+export function useShelf() {
+  const query = useQuery({ queryKey: ['shelf'], queryFn: () => call('/api/shelf', z.array(shelfItem)) });
+  const waiting = useWaiting();
+  const data = useMemo(() => {
+    const known = new Set(query.data?.map(({ id }) => id));
+    const local = waiting.flatMap((each): ShelfItem[] =>
+      each.kind === 'shelf' && !known.has(each.item.id)
+        ? [{ ...each.item, by: each.by, addedAt: new Date().toISOString(), usedIn: null, gone: null }]
+        : [],
+    );
+    return query.data || local.length > 0 ? [...local, ...(query.data ?? [])] : undefined;
+  }, [query.data, waiting]);
+  return { ...query, data };
+}
+
+/** Every job of one machine as it is now, with what waits on this device. */
+export function useJobsOfMachine(machineId: string) {
+  const query = useQuery({ queryKey: ['machine-jobs', machineId], queryFn: () => call(`/api/machines/${machineId}/jobs`, z.array(job)) });
+  const waiting = useWaiting();
+  const data = useMemo(() => {
+    const local = waiting.flatMap((item) => (item.kind === 'entry' ? [item.entry] : []));
+    const known = new Set(query.data?.map(({ id }) => id));
+    const begun = local
+      .flatMap((each) => (known.has(each.jobId) ? [] : jobFromTakeIn(each)))
+      .filter((each) => each.machineId === machineId);
+    if (!query.data && begun.length === 0) return undefined;
+    return [...(query.data ?? []), ...begun].map((each) => foldJob(each.id, [...each.entries, ...local]));
+  }, [query.data, waiting, machineId]);
+  return { ...query, data };
+}

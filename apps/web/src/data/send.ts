@@ -1,4 +1,4 @@
-import { entryReceipt, machine, photoReceipt } from '@patient-badger/contract';
+import { entryReceipt, machine, photoReceipt, shelfItem } from '@patient-badger/contract';
 import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
 import { markRefused, outbox, photoArrived, remove, type Waiting } from './outbox.ts';
@@ -51,6 +51,10 @@ async function sendOne(item: Waiting): Promise<string | null> {
     switch (item.kind) {
       case 'machine':
         await call('/api/machines', machine, { json: item.machine, person: item.by });
+        await remove(item.key);
+        return null;
+      case 'shelf':
+        await call('/api/shelf', shelfItem, { json: item.item, person: item.by });
         await remove(item.key);
         return null;
       case 'photo': {

@@ -21,12 +21,21 @@ interface Props {
   readonly below?: ReactNode;
   /** Another value begins at the top again: what stands there has become something else. */
   readonly scrollKey?: string;
+  /** The work takes the whole height and scrolls inside itself: long tables. */
+  readonly fill?: boolean;
 }
 
 /** The frame of a screen: where one is, who one is, the work, and the thing to press. */
-export function Screen({ title, under, back, children, foot, below, scrollKey, wide = false }: Props) {
+export function Screen({ title, under, back, children, foot, below, scrollKey, wide = false, fill = false }: Props) {
   const router = useRouter();
   const colours = useColours();
+  const width = wide ? 'max-w-[1180px]' : 'max-w-[640px]';
+  const work = (
+    <>
+      <WhoFirst />
+      {children}
+    </>
+  );
   return (
     <View className="flex-1 bg-paper">
       <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
@@ -50,12 +59,17 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
         <PersonChip />
       </View>
       <LineNote />
-      <ScrollView key={scrollKey} className="flex-1" contentContainerClassName="items-center p-4 pb-8">
-        <View role="main" className={`w-full gap-4 ${wide ? 'max-w-[1180px]' : 'max-w-[640px]'}`}>
-          <WhoFirst />
-          {children}
+      {fill ? (
+        <View role="main" className="min-h-0 flex-1 items-center px-4 pt-4">
+          <View className={`min-h-0 w-full flex-1 gap-3 ${width}`}>{work}</View>
         </View>
-      </ScrollView>
+      ) : (
+        <ScrollView key={scrollKey} className="flex-1" contentContainerClassName="items-center p-4 pb-8">
+          <View role="main" className={`w-full gap-4 ${width}`}>
+            {work}
+          </View>
+        </ScrollView>
+      )}
       {foot ? (
         <View className="no-print items-center border-t-2 border-line bg-surface p-3">
           <View className="w-full max-w-[640px] gap-2">{foot}</View>

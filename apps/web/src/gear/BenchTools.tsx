@@ -24,6 +24,12 @@ export function BenchTools({ jobId, card, gear }: { jobId: string; card: GearCar
           onPress={() => router.navigate(`/jobs/${jobId}/ratio` as never)}
         />
       </View>
+      <Button
+        look="quiet"
+        label="Keep it on the donor shelf"
+        testID="shelve"
+        onPress={() => router.navigate(`/jobs/${jobId}/shelve/${card.id}` as never)}
+      />
     </>
   );
 }

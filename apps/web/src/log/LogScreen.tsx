@@ -1,5 +1,6 @@
 import type { Entry } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShop, useWaiting } from '../data/queries.ts';
@@ -17,6 +18,7 @@ export const LogScreen = () => <JobFrame stage="log">{(view) => <Log view={view}
 
 function Log({ view }: { view: JobView }) {
   const { job, state } = view;
+  const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const [remark, setRemark] = useState('');
   const say = async () => {
@@ -24,6 +26,11 @@ function Log({ view }: { view: JobView }) {
   };
   return (
     <>
+      <Button
+        label="This machine’s own record"
+        testID="to-machine"
+        onPress={() => router.navigate(`/machines/${job.machineId}` as never)}
+      />
       <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
       <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />
       {problem ? <Text look="danger">{problem}</Text> : null}

@@ -87,7 +87,9 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'partRefused':
       return `Refused: ${payload.partNumber}, ${attributeName(payload.deciding).toLowerCase()} (${payload.note})`;
     case 'partFitted':
-      return `Part fitted: ${payload.partNumber}`;
+      return `Part fitted: ${payload.partNumber}${payload.source === 'shelf' ? ', off the shelf' : ''}`;
+    case 'plateRead':
+      return `Read off the machine: ${payload.partNumber} (${payload.where})`;
     case 'closingDone':
       return `Closed up: ${nameIn([...pack.closing, ...pack.steps], payload.step)}`;
     case 'proofDone':

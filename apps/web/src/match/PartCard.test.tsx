@@ -19,8 +19,11 @@ function show(part: GearAttributes, claims: string[] = [], onChoose?: () => void
       leadDays: 4,
       stock: 0,
       claims,
+      listings: [],
+      links: [],
     },
     fit: fit(matchFitInput.parse({ wanted, part, claims, machine: MODEL })),
+    claimedBy: claims.includes(MODEL) ? ['Quernby Spares'] : [],
   };
   const client = new QueryClient({ defaultOptions: { queries: { enabled: false } } });
   render(

@@ -1,9 +1,5 @@
 import type { AttributeFit } from '@patient-badger/core';
 import type { PartMatch } from '@patient-badger/contract';
-import Check from 'lucide-react-native/icons/check';
-import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
-import Hammer from 'lucide-react-native/icons/hammer';
-import X from 'lucide-react-native/icons/x';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShop } from '../data/queries.ts';
@@ -11,9 +7,12 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
-import { useColours, type Colours } from '../design/useColours.ts';
 import { money } from '../design/words.ts';
-import { attributeName, attributeValue, fitText } from './attributeWords.ts';
+import { attributeName, fitText } from './attributeWords.ts';
+import { DifferenceBar, hasBar } from './DifferenceBar.tsx';
+import { FitTable } from './FitTable.tsx';
+import { NamedInstead } from './NamedInstead.tsx';
+import { offersOf, waitText } from './offers.ts';
 
 interface Props {
   readonly match: PartMatch;
@@ -22,32 +21,34 @@ interface Props {
   readonly machineModel?: string;
 }
 
-/** One part: whether it fits, what decides it, and the whole table for who wants it. */
-export function PartCard({ match: { part, fit }, chosen, onChoose, machineModel }: Props) {
+/** One part: whether it fits, what decides it, who sells it, and the whole table for who wants it. */
+export function PartCard({ match: { part, fit, claimedBy }, chosen, onChoose, machineModel }: Props) {
   const [table, setTable] = useState(false);
   const currency = useShop().data?.currency ?? 'EUR';
-  const deciding = fit.attributes.find(({ name }) => name === fit.deciding);
   const contradiction = fit.attributes.find(({ name }) => name === fit.contradiction);
+  const [cheapest, ...others] = offersOf(part);
+  if (!cheapest) return null;
   return (
     <Card tone={chosen ? 'next' : 'plain'}>
       {contradiction ? (
         <Text look="danger">
-          Says it fits {machineModel}. Its {attributeName(contradiction.name).toLowerCase()} does not: {fitText(contradiction)}.
+          {claimedBy.join(' and ') || 'Its listing'} {claimedBy.length > 1 ? 'say' : 'says'} it fits {machineModel}. Its{' '}
+          {attributeName(contradiction.name).toLowerCase()} does not: {fitText(contradiction)}.
         </Text>
       ) : null}
       <View className="flex-row items-baseline justify-between gap-2">
         <Text look="strong" className="flex-1">
           {part.partNumber} · {part.name}
         </Text>
-        <Text look="figure">{money(part.priceMinor, currency)}</Text>
+        <Text look="figure">{money(cheapest.priceMinor, currency)}</Text>
       </View>
       <Meter chance={fit.probability} />
+      <Verdict attributes={fit.attributes} deciding={fit.deciding} />
       <Text look="soft">
-        {part.supplier}, {part.stock > 0 ? `${part.stock} there` : `none there, ${part.leadDays} days`}.
-        {deciding
-          ? ` ${deciding.state === 'fits' ? 'Least sure' : 'It hangs on'}: ${attributeName(deciding.name).toLowerCase()}, ${fitText(deciding)}.`
-          : ''}
+        {cheapest.supplier}, {waitText(cheapest)}.
+        {others.map((each) => ` ${each.supplier} ${money(each.priceMinor, currency)}, ${waitText(each)}.`).join('')}
       </Text>
+      <NamedInstead part={part} />
       <View className="flex-row gap-2">
         <Button
           className="flex-1"
@@ -70,53 +71,29 @@ export function PartCard({ match: { part, fit }, chosen, onChoose, machineModel 
   );
 }
 
-function FitTable({ attributes }: { attributes: readonly AttributeFit[] }) {
-  const colours = useColours();
+/** What must be worked or does not fit, each on its bar; what nobody has said; what the chance hangs on. */
+export function Verdict({ attributes, deciding }: { attributes: readonly AttributeFit[]; deciding: string | null }) {
+  const off = attributes.filter(({ state }) => state === 'fitsAfterWork' || state === 'doesNotFit');
+  const unknown = attributes.filter(({ state }) => state === 'unknown');
+  const least = attributes.find(({ name, state }) => name === deciding && state === 'fits');
   return (
-    <View role="table" aria-label="Fit, attribute by attribute">
-      <View role="row" className="flex-row border-b-2 border-line py-1">
-        <Text role="columnheader" look="label" className="w-[38%]">
-          Attribute
-        </Text>
-        <Text role="columnheader" look="label" className="w-[31%]">
-          Wanted
-        </Text>
-        <Text role="columnheader" look="label" className="w-[31%]">
-          Part
-        </Text>
-      </View>
-      {attributes.map((each) => (
-        <View key={each.name} role="row" className="border-b border-line py-1">
-          <View className="flex-row">
-            <Text role="cell" className="w-[38%]">
-              {attributeName(each.name)}
-            </Text>
-            <Text role="cell" className="w-[31%]">
-              {each.wanted === undefined ? 'not known' : attributeValue(each.name, each.wanted)}
-            </Text>
-            <Text role="cell" className="w-[31%]">
-              {each.part === undefined ? 'not given' : attributeValue(each.name, each.part)}
-            </Text>
-          </View>
-          <View role="cell" className="flex-row items-center gap-2">
-            {sign(each.state, colours)}
-            <Text look="soft">{fitText(each)}</Text>
-          </View>
+    <>
+      {off.map((each) => (
+        <View key={each.name} className="gap-1">
+          <Text>
+            {attributeName(each.name)}: {fitText(each)}
+          </Text>
+          {hasBar(each) ? <DifferenceBar fit={each} /> : null}
         </View>
       ))}
-    </View>
+      {unknown.length > 0 ? (
+        <Text>Not known: {unknown.map(({ name }) => attributeName(name).toLowerCase()).join(', ')}. Ask, or measure it.</Text>
+      ) : null}
+      {least ? (
+        <Text look="soft">
+          Least sure: {attributeName(least.name).toLowerCase()}, {fitText(least)}.
+        </Text>
+      ) : null}
+    </>
   );
-}
-
-function sign(state: AttributeFit['state'], colours: Colours) {
-  switch (state) {
-    case 'fits':
-      return <Check size={18} color={colours.good} />;
-    case 'fitsAfterWork':
-      return <Hammer size={18} color={colours.heat} />;
-    case 'doesNotFit':
-      return <X size={18} color={colours.danger} />;
-    case 'unknown':
-      return <CircleHelp size={18} color={colours.soft} />;
-  }
 }

@@ -1,6 +1,6 @@
 import type { GearAttributes, GearCard } from '@patient-badger/core';
-import { partMatch, type Part, type PartMatch } from '@patient-badger/contract';
-import { useQuery } from '@tanstack/react-query';
+import { partMatch, type PartMatch } from '@patient-badger/contract';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { z } from 'zod';
@@ -14,7 +14,11 @@ import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { percent } from '../design/words.ts';
 import { attributeWords } from './attributeWords.ts';
+import { OnTheShelf } from './OnTheShelf.tsx';
+import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
+import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
+import { PlateNumber } from './PlateNumber.tsx';
 import { useWanted } from './useWanted.ts';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
@@ -80,6 +84,9 @@ function Wanted({ wanted }: { wanted: GearAttributes }) {
       {wanted.boreDiameterMm === undefined ? (
         <Text look="soft">The bore was not measured: no part can be called sure to fit without it.</Text>
       ) : null}
+      {wanted.boreShape === undefined ? (
+        <Text look="soft">How it sits on its shaft was not noted: write it on the seat card of the gear, and the others drop out.</Text>
+      ) : null}
       {wanted.hand === undefined && wanted.type !== 'spur' && wanted.type !== 'bevel' ? (
         <Text look="soft">The hand was not noted.</Text>
       ) : null}
@@ -101,28 +108,45 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const [all, setAll] = useState(false);
+  const [filters, setFilters] = useState(NO_FILTERS);
+  const numbers = state.plates.filter(({ gear }) => gear === undefined || gear === card.id).map(({ partNumber }) => partNumber);
+  const asked = { wanted, machineModel, numbers, ...filterQuery(filters), most: 30 };
   const search = useQuery({
-    queryKey: ['parts', wanted, machineModel],
-    queryFn: () => call('/api/parts/search', z.array(partMatch), { json: { wanted, machineModel, most: 30 } }),
+    queryKey: ['parts', asked],
+    queryFn: () => call('/api/parts/search', z.array(partMatch), { json: asked }),
+    placeholderData: keepPreviousData,
   });
   const chosen = state.gears[card.id]?.chosen;
   const choose = async ({ part, fit }: PartMatch) => {
     const { id, partNumber, name, priceMinor } = part;
     await write({ kind: 'partChosen', gear: card.id, partId: id, partNumber, name, probability: fit.probability, priceMinor });
   };
-  if (!search.data) return <Text look="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>;
-  const liars = search.data.filter(({ fit }) => fit.contradiction !== undefined);
-  const shown = search.data.filter(({ fit }) => fit.contradiction === undefined);
+  const found = search.data ?? [];
+  const onPlate = found.filter(({ part }) => numbers.includes(part.partNumber));
+  const rest = found.filter(({ part }) => !numbers.includes(part.partNumber));
+  const liars = rest.filter(({ fit }) => fit.contradiction !== undefined);
+  const shown = rest.filter(({ fit }) => fit.contradiction === undefined);
   const fitting = shown.filter(({ fit }) => fit.probability > 0.02);
+  const partCard = (match: PartMatch) => (
+    <PartCard
+      key={match.part.id}
+      match={match}
+      chosen={chosen?.partId === match.part.id}
+      machineModel={machineModel}
+      onChoose={() => void choose(match)}
+    />
+  );
   return (
     <>
       {chosen ? (
         <Card tone="next">
-          <Text look="label">Chosen</Text>
+          <Text look="label">{chosen.source === 'shelf' ? 'Chosen, off the shelf' : 'Chosen'}</Text>
           <Text look="head">
             {chosen.partNumber} · {chosen.name}
           </Text>
-          <Ordering view={view} card={card} part={search.data.find(({ part }) => part.id === chosen.partId)?.part} />
+          {chosen.source === 'shelf' ? null : (
+            <Ordering view={view} card={card} part={found.find(({ part }) => part.id === chosen.partId)?.part} />
+          )}
           <Button look="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
@@ -135,44 +159,23 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
           </Text>
         </Card>
       ) : null}
-      <Text look="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
-      {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map((match) => (
-        <PartCard key={match.part.id} match={match} chosen={chosen?.partId === match.part.id} onChoose={() => void choose(match)} />
-      ))}
+      <PlateNumber view={view} card={card} />
+      {onPlate.length > 0 ? <Text look="head">By the number on the machine</Text> : null}
+      {onPlate.map(partCard)}
+      <OnTheShelf view={view} card={card} wanted={wanted} />
+      <PartFilters value={filters} onChange={setFilters} />
+      {search.data ? (
+        <Text look="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
+      ) : (
+        <Text look="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>
+      )}
+      {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
       <Button look="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import' as never)} />
       {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
       {liars.length > 0 ? <Text look="head">Contradict themselves</Text> : null}
       {liars.map((match) => (
         <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
       ))}
-    </>
-  );
-}
-
-/** The chosen part ordered, and the way to what came. */
-function Ordering({ view: { job, state }, card, part }: { view: JobView; card: GearCard; part: Part | undefined }) {
-  const router = useRouter();
-  const { write, problem } = useRecord(job.id);
-  const toOrders = () => router.navigate(`/jobs/${job.id}/receive/${card.id}` as never);
-  const orders = state.gears[card.id]?.orders ?? [];
-  const open = orders.some((each) => each.partId === part?.id && each.state !== 'refused');
-  const order = async () => {
-    if (!part) return;
-    const { id, partNumber, name, supplier, attributes } = part;
-    if (await write({ kind: 'partOrdered', gear: card.id, partId: id, partNumber, name, supplier, attributes })) toOrders();
-  };
-  return (
-    <>
-      {part && !open ? (
-        <Button
-          label="Order it"
-          detail={`${part.supplier}, ${part.stock > 0 ? 'in stock' : `${part.leadDays} days`}`}
-          testID="order"
-          onPress={() => void order()}
-        />
-      ) : null}
-      {orders.length > 0 ? <Button label="Orders and receiving" testID="to-orders" onPress={toOrders} /> : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
     </>
   );
 }

@@ -43,6 +43,8 @@ export function checkEntry(payload: EntryPayload, pack: Pack): void {
     case 'partRefused':
     case 'partFitted':
       return need(pack.gears, payload.gear, 'gear');
+    case 'plateRead':
+      return payload.gear === undefined ? undefined : need(pack.gears, payload.gear, 'gear');
     case 'faultFound':
       return need(pack.faults, payload.fault, 'fault');
     case 'decided':

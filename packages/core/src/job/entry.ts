@@ -13,6 +13,9 @@ const note = z.string().max(2000);
 const uuid = z.uuid();
 const hash = z.string().regex(/^[0-9a-f]{64}$/);
 
+/** A part that did not come out of the catalogue: a donor off the shelf. */
+const partSource = z.enum(['shelf']);
+
 const payload = <T extends string, S extends z.ZodRawShape>(kind: T, shape: S) => z.strictObject({ kind: z.literal(kind), ...shape });
 
 /** Dimensions read off a worm. */
@@ -130,6 +133,7 @@ export const entryPayload = z.discriminatedUnion('kind', [
     name: z.string(),
     probability: z.number().min(0).max(1),
     priceMinor: z.int().min(0).optional(),
+    source: partSource.optional(),
   }),
   /** Ordered, with what its listing said of it on that day; the entry's own id is the order's. */
   payload('partOrdered', {
@@ -138,6 +142,9 @@ export const entryPayload = z.discriminatedUnion('kind', [
     partNumber: z.string(),
     name: z.string(),
     supplier: z.string(),
+    /** The seller's own number, where it is another than the part's. */
+    supplierNumber: z.string().max(80).optional(),
+    priceMinor: z.int().min(0).optional(),
     attributes: gearAttributes,
   }),
   payload('partArrived', { gear: id, order: uuid }),
@@ -151,7 +158,9 @@ export const entryPayload = z.discriminatedUnion('kind', [
     difference: z.number().optional(),
     note: note.min(1),
   }),
-  payload('partFitted', { gear: id, partId: uuid, partNumber: z.string() }),
+  payload('partFitted', { gear: id, partId: uuid, partNumber: z.string(), source: partSource.optional() }),
+  /** A part number read off the machine, and where its plate is. */
+  payload('plateRead', { partNumber: z.string().trim().min(1).max(80), where: note.trim().min(1), gear: id.optional() }),
   /** What of the loose parts did not go back is said; the rest did. */
   payload('closingDone', { step: id, short: z.array(z.strictObject({ step: id, item: id, count: z.int().min(1).max(99) })).optional() }),
   payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),

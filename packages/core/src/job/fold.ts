@@ -77,6 +77,8 @@ export interface JobState {
   readonly photos: readonly Payload<'photoTaken'>[];
   readonly ratioChosen: Payload<'ratioChosen'> | null;
   readonly odometerCorrected: (Payload<'odometerCorrected'> & { readonly at: string; readonly by: string }) | null;
+  /** Part numbers read off the machine, each with where its plate is. */
+  readonly plates: readonly Payload<'plateRead'>[];
   readonly remarks: readonly string[];
   readonly closed: (Payload<'closed'> & { readonly at: string; readonly by: string }) | null;
   /** Entries that stand, oldest first; withdrawn ones and their withdrawals are listed apart. */
@@ -124,6 +126,7 @@ const EMPTY: Omit<JobState, 'jobId' | 'standing' | 'withdrawn'> = {
   photos: [],
   ratioChosen: null,
   odometerCorrected: null,
+  plates: [],
   remarks: [],
   closed: null,
 };
@@ -223,6 +226,8 @@ function apply(state: JobState, { id, at, by, payload }: Entry): JobState {
       return { ...state, ratioChosen: payload };
     case 'odometerCorrected':
       return { ...state, odometerCorrected: { ...payload, at, by } };
+    case 'plateRead':
+      return { ...state, plates: [...state.plates.filter(({ partNumber }) => partNumber !== payload.partNumber), payload] };
     case 'remark':
       return { ...state, remarks: [...state.remarks, payload.text] };
     case 'closed':

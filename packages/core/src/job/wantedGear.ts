@@ -17,7 +17,7 @@ export function wantedCylindrical(candidate: Candidate, gear: GearState, card: G
     pressureAngleDeg,
     ...(helical && { helixAngleDeg: { value: helixAngleDeg, plusMinus: 0.5 } }),
     ...(helical && gear.hand && { hand: gear.hand }),
-    ...seat(gear, card),
+    ...seatOf(gear, card),
   };
 }
 
@@ -30,7 +30,7 @@ export function wantedBevel({ outerModuleMm }: BevelIdentification['candidates']
     normalModuleMm: outerModuleMm,
     ...(teeth !== undefined && { teeth }),
     ...(mateTeeth !== undefined && { mateTeeth }),
-    ...seat(gear, card),
+    ...seatOf(gear, card),
   };
 }
 
@@ -40,14 +40,20 @@ export function wantedWheel(
   gear: GearState,
   card: GearCard,
 ): GearAttributes {
-  return { type: 'wormWheel', teeth, normalModuleMm: axialModuleMm, ...(gear.hand && { hand: gear.hand }), ...seat(gear, card) };
+  return { type: 'wormWheel', teeth, normalModuleMm: axialModuleMm, ...(gear.hand && { hand: gear.hand }), ...seatOf(gear, card) };
 }
 
-const seat = ({ readings }: GearState, card: GearCard): GearAttributes => ({
-  ...(card.boreShape && { boreShape: card.boreShape }),
-  ...given('boreDiameterMm', combined(readings.boreDiameterMm)),
-  ...given('faceWidthMm', combined(readings.faceWidthMm)),
-});
+/** How it sits on its shaft, and how wide it is: by what was measured on the seat, or else by the shape its family has. */
+export function seatOf({ readings, seat }: GearState, card: GearCard): GearAttributes {
+  const boreShape = seat?.shape ?? card.boreShape;
+  return {
+    ...(boreShape && { boreShape }),
+    ...given('boreDiameterMm', combined(readings.boreDiameterMm) ?? seat?.bore.diameterMm),
+    ...given('keyWidthMm', seat?.shape === 'key' ? seat.bore.keyWidthMm : undefined),
+    ...given('dFlatMm', seat?.shape === 'dFlat' ? seat.bore.acrossFlatsMm : undefined),
+    ...given('faceWidthMm', combined(readings.faceWidthMm)),
+  };
+}
 
 /** What was read off a part that came, as `match.receive` takes it. */
 export function arrivedAttributes(readings: GearReadings): GearAttributes {

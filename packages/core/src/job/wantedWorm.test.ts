@@ -49,3 +49,13 @@ test('what was not read is not asked of the part', () => {
   expect(Object.keys(wanted)).not.toEqual(expect.arrayContaining(['boreDiameterMm']));
   expect(wanted.hand).toBeUndefined();
 });
+
+test('what was measured on the seat goes before what its family usually has', () => {
+  const m = (value: number) => ({ value, plusMinus: 0.03 });
+  const seat = { kind: 'seatRead', gear: 'worm', shape: 'key', bore: { diameterMm: m(12.02), keyWidthMm: m(4) }, shaft: {} } as const;
+  const wanted = wantedWorm(identified(gear), { ...gear, readings: { ...gear.readings, boreDiameterMm: undefined }, seat }, card);
+  expect(wanted).toMatchObject({ boreShape: 'key', boreDiameterMm: m(12.02), keyWidthMm: m(4) });
+  const bare = wantedWorm(identified(gear), { ...gear, seat: { ...seat, shape: 'round', bore: {} } }, card);
+  expect(bare).toMatchObject({ boreShape: 'round', boreDiameterMm: { value: 12.01 } });
+  expect(bare.keyWidthMm).toBeUndefined();
+});

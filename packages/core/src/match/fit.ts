@@ -80,9 +80,9 @@ function judgeSize(rule: Extract<Rule, { kind: 'size' }>, wanted: Measured, part
   const within = normalWithin(0, allowed, difference, error);
   const asIs = Math.min(within, CERTAIN);
   const work = workFor(rule, difference, wanted.value, all);
-  if (within >= 0.5) return { state: 'fits' as const, difference, probability: asIs };
-  if (work) return { state: 'fitsAfterWork' as const, difference, work, probability: Math.max(asIs, WORK_SUCCEEDS) };
-  return { state: 'doesNotFit' as const, difference, probability: Math.max(asIs, 1 - CERTAIN) };
+  if (within >= 0.5) return { state: 'fits' as const, difference, allowed, probability: asIs };
+  if (work) return { state: 'fitsAfterWork' as const, difference, allowed, work, probability: Math.max(asIs, WORK_SUCCEEDS) };
+  return { state: 'doesNotFit' as const, difference, allowed, probability: Math.max(asIs, 1 - CERTAIN) };
 }
 
 function workFor(rule: Extract<Rule, { kind: 'size' }>, difference: number, wanted: number, all: GearAttributes): string | null {

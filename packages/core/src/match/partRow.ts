@@ -23,6 +23,8 @@ export const PART_FIELDS = [
   'stock',
   'leadDays',
   'fits',
+  'supersededBy',
+  'alternatives',
 ] as const;
 export type PartField = (typeof PART_FIELDS)[number];
 
@@ -40,6 +42,9 @@ export interface PartDraft {
   readonly leadDays: number;
   readonly stock: number;
   readonly claims: readonly string[];
+  /** Part numbers that the sheet names in its place. */
+  readonly supersededBy?: string;
+  readonly alternatives?: readonly string[];
 }
 
 export interface CellProblem {
@@ -124,6 +129,11 @@ export function readPartRow(
     tipDiameterMm: number('tipDiameterMm'),
     material: text('material') || undefined,
   };
+  const list = (field: PartField) =>
+    text(field)
+      .split(/[;|]/)
+      .map((each) => each.trim())
+      .filter(Boolean);
   const price = number('price');
   const [stock, leadDays] = [number('stock'), number('leadDays')];
   if (problems.length > 0) return { ok: false, problems };
@@ -137,13 +147,9 @@ export function readPartRow(
       priceMinor: Math.round(100 * (price ?? 0)),
       leadDays: leadDays ?? 0,
       stock: stock ?? 0,
-      claims:
-        text('fits') === ''
-          ? []
-          : text('fits')
-              .split(/[;|]/)
-              .map((each) => each.trim())
-              .filter(Boolean),
+      claims: list('fits'),
+      ...(text('supersededBy') && { supersededBy: text('supersededBy') }),
+      ...(text('alternatives') && { alternatives: list('alternatives') }),
     },
   };
 }
@@ -170,6 +176,8 @@ const HEADINGS: Readonly<Record<PartField, RegExp>> = {
   stock: /^(stock|qty|quantity|in stock)$/i,
   leadDays: /^(lead|lead days|lead time|days)$/i,
   fits: /^(fits|fits model|models|machine)$/i,
+  supersededBy: /^(superseded by|replaced by|successor)$/i,
+  alternatives: /^(alternatives?|or)$/i,
 };
 
 /** A first guess at which column holds what, by its heading. */
@@ -180,3 +188,66 @@ export function guessMapping(headings: readonly string[]): ColumnMapping {
   });
   return Object.fromEntries(pairs);
 }
+
+/** The heading that each column is given when a list is written; `guessMapping` knows them all again. */
+export const PART_COLUMNS: Readonly<Record<PartField, string>> = {
+  partNumber: 'part no',
+  name: 'name',
+  supplier: 'supplier',
+  type: 'kind',
+  teeth: 'teeth',
+  starts: 'starts',
+  normalModuleMm: 'module',
+  diametralPitch: 'DP',
+  pressureAngleDeg: 'pressure angle',
+  helixAngleDeg: 'helix',
+  hand: 'hand',
+  boreShape: 'bore shape',
+  boreDiameterMm: 'bore',
+  faceWidthMm: 'face width',
+  tipDiameterMm: 'tip diameter',
+  material: 'material',
+  price: 'price',
+  stock: 'stock',
+  leadDays: 'lead days',
+  fits: 'fits',
+  supersededBy: 'superseded by',
+  alternatives: 'alternatives',
+};
+
+/**
+ * A part as a row of a list, by the headings of `PART_COLUMNS`; read again by `readPartRow` it is the same
+ * draft. Lengths mm. What a list has no column for is left out: the JSON export keeps it.
+ */
+export function writePartRow(draft: PartDraft): Readonly<Record<string, string>> {
+  const { attributes: given, claims, alternatives = [] } = draft;
+  const pitch = given.axialModuleMm ?? given.normalModuleMm;
+  const cells: Readonly<Record<PartField, unknown>> = {
+    partNumber: draft.partNumber,
+    name: draft.name,
+    supplier: draft.supplier,
+    type: given.type,
+    teeth: given.teeth,
+    starts: given.starts,
+    normalModuleMm: plain(pitch),
+    diametralPitch: pitch === undefined ? given.diametralPitch : undefined,
+    pressureAngleDeg: plain(given.pressureAngleDeg),
+    helixAngleDeg: plain(given.helixAngleDeg),
+    hand: given.hand,
+    boreShape: given.boreShape,
+    boreDiameterMm: plain(given.boreDiameterMm),
+    faceWidthMm: plain(given.faceWidthMm),
+    tipDiameterMm: plain(given.tipDiameterMm),
+    material: given.material,
+    price: (draft.priceMinor / 100).toFixed(2),
+    stock: draft.stock,
+    leadDays: draft.leadDays,
+    fits: claims.join('; '),
+    supersededBy: draft.supersededBy,
+    alternatives: alternatives.join('; '),
+  };
+  return Object.fromEntries(PART_FIELDS.map((field) => [PART_COLUMNS[field], cells[field] === undefined ? '' : String(cells[field])]));
+}
+
+const plain = (given: number | { readonly value: number } | undefined): number | undefined =>
+  typeof given === 'object' ? given.value : given;

@@ -54,6 +54,8 @@ const attributeFit = z.object({
   state: z.enum(FIT_STATES),
   /** Part less wanted, in the attribute's own unit. */
   difference: z.number().optional(),
+  /** How far it may be off and still fit as it is, in the attribute's own unit. */
+  allowed: z.number().optional(),
   work: z.string().optional(),
   probability: z.number(),
   wanted: z.union([z.number(), z.string()]).optional(),

@@ -1,0 +1,86 @@
+import { workerData } from 'node:worker_threads';
+import { partDraft, type Duplicates, type PartDraftSent } from '@patient-badger/contract';
+import { CoreFailure, failureFromZod, sentence } from '@patient-badger/core';
+import type { DataSource } from 'typeorm';
+import { createDataSource } from '../dataSource.ts';
+import { imports, type ImportRow } from '../entities/index.ts';
+import { PROBLEMS, ServerProblem } from '../problems.ts';
+import { importParts } from './importParts.ts';
+
+export interface ImportWork {
+  readonly id: string;
+  readonly shopId: string;
+  readonly url: string;
+  readonly duplicates: Duplicates;
+  /** One part a line, as JSON. */
+  readonly bytes: Uint8Array;
+}
+
+/** Somebody asked for it to stop: the transaction is thrown away with it. */
+class Cancelled extends Error {}
+
+// Reading and checking a hundred thousand rows takes seconds: not on the thread that answers everybody.
+const work = workerData as ImportWork;
+const [writes, tells] = [createDataSource(work.url), createDataSource(work.url)];
+try {
+  await Promise.all([writes.initialize(), tells.initialize()]);
+  await run(work, writes, (change) => tell(tells, change));
+} finally {
+  await Promise.all([writes.destroy(), tells.destroy()]);
+}
+
+type Tell = (change: Partial<ImportRow>) => Promise<void>;
+
+async function run({ shopId, duplicates, bytes }: ImportWork, dataSource: DataSource, say: Tell): Promise<void> {
+  try {
+    const rows = readRows(bytes);
+    await say({ total: rows.length });
+    const receipt = await importParts(dataSource, { shopId, rows, duplicates, onLot: (done) => say({ done }) });
+    await say({ state: 'done', done: rows.length, receipt });
+  } catch (error) {
+    if (error instanceof Cancelled) return say({ state: 'cancelled' });
+    await say({ state: 'failed', sentence: sentenceOf(error) });
+  }
+}
+
+/** Progress goes its own way into the database: what the import writes is not seen before it is whole. */
+async function tell(dataSource: DataSource, change: Partial<ImportRow>): Promise<void> {
+  await dataSource.getRepository(imports).update({ id: work.id }, { ...change, touchedAt: new Date() });
+  if (change.state !== undefined) return;
+  const { cancelAsked } = await dataSource.getRepository(imports).findOneByOrFail({ id: work.id });
+  if (cancelAsked) throw new Cancelled();
+}
+
+/** Line by line, so that the whole list never stands beside itself as one text. @throws CoreFailure with the line */
+function readRows(bytes: Uint8Array): readonly PartDraftSent[] {
+  const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const rows: PartDraftSent[] = [];
+  for (let from = 0, line = 1; from < buffer.length; line += 1) {
+    const end = buffer.indexOf(10, from);
+    const text = buffer.toString('utf8', from, end < 0 ? buffer.length : end).trim();
+    from = end < 0 ? buffer.length : end + 1;
+    if (text !== '') rows.push(readRow(text, line));
+  }
+  return rows;
+}
+
+function readRow(text: string, line: number): PartDraftSent {
+  const raw = parse(text);
+  const parsed = partDraft.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  const failure = failureFromZod(parsed.error, raw);
+  throw new ServerProblem('invalidInput', { sentence: `Row ${line}: ${sentence(failure)}`, path: `${line}.${failure.path ?? ''}` });
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+function sentenceOf(error: unknown): string {
+  if (error instanceof CoreFailure) return sentence(error);
+  return error instanceof ServerProblem ? error.message : PROBLEMS.broken.sentence;
+}

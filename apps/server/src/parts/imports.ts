@@ -1,0 +1,61 @@
+import { randomUUID } from 'node:crypto';
+import { Worker } from 'node:worker_threads';
+import type { Duplicates, ImportState } from '@patient-badger/contract';
+import type { DataSource } from 'typeorm';
+import { imports } from '../entities/index.ts';
+import { ServerProblem } from '../problems.ts';
+import type { ImportWork } from './importOnThread.ts';
+
+/** A thread that has said nothing for so long is gone, and its transaction with it. */
+const SILENT_MS = 60_000;
+
+interface Begun {
+  readonly shopId: string;
+  readonly by: string;
+  readonly bytes: Buffer;
+  readonly duplicates: Duplicates;
+}
+
+/** Begins to take a list in on a thread of its own, and answers at once with where it stands. */
+export async function beginImport(dataSource: DataSource, { shopId, by, bytes, duplicates }: Begun): Promise<ImportState> {
+  const id = randomUUID();
+  await dataSource.getRepository(imports).insert({
+    ...{ id, shopId, by, state: 'running', done: 0, total: 0, receipt: null, sentence: null },
+    cancelAsked: false,
+    touchedAt: new Date(),
+  });
+  const { url } = dataSource.options as { url: string };
+  const workerData: ImportWork = { id, shopId, url, duplicates, bytes };
+  const worker = new Worker(new URL('./import.worker.js', import.meta.url), { workerData });
+  worker.unref();
+  worker.once('error', () => {
+    void dataSource
+      .getRepository(imports)
+      .update({ id, state: 'running' }, { state: 'failed', sentence: 'The list could not be taken in. Nothing of it was kept.' })
+      .catch(() => undefined);
+  });
+  return importStateOf(dataSource, shopId, id);
+}
+
+/** How far a list is. @throws ServerProblem where there is none of that id */
+export async function importStateOf(dataSource: DataSource, shopId: string, id: string): Promise<ImportState> {
+  const row = await dataSource.getRepository(imports).findOneBy({ id, shopId });
+  if (!row) throw new ServerProblem('notFound');
+  const { state, done, total, receipt, sentence, touchedAt } = row;
+  if (state === 'running' && Date.now() - touchedAt.getTime() > SILENT_MS)
+    return {
+      id,
+      state: 'failed',
+      done,
+      total,
+      receipt: null,
+      sentence: 'The server was stopped while the list came in. Nothing of it was kept.',
+    };
+  return { id, state, done, total, receipt, sentence };
+}
+
+/** Asks for a list to be stopped; the thread sees it after its next lot. */
+export async function cancelImport(dataSource: DataSource, shopId: string, id: string): Promise<ImportState> {
+  await dataSource.getRepository(imports).update({ id, shopId, state: 'running' }, { cancelAsked: true });
+  return importStateOf(dataSource, shopId, id);
+}

@@ -1,0 +1,51 @@
+import type { Part } from '@patient-badger/contract';
+import { PART_COLUMNS, writePartRow } from '@patient-badger/core';
+import Papa from 'papaparse';
+import { MoreThan, type DataSource } from 'typeorm';
+import { parts } from '../entities/index.ts';
+import { wholeParts } from './whole.ts';
+
+/** Parts read at a time: the catalogue never stands in memory whole. */
+const LOT = 2000;
+
+async function* lots(dataSource: DataSource, shopId: string): AsyncGenerator<readonly Part[]> {
+  for (let after = ''; ;) {
+    const rows = await dataSource
+      .getRepository(parts)
+      .find({ where: { shopId, partNumber: MoreThan(after) }, order: { partNumber: 'ASC' }, take: LOT });
+    const last = rows.at(-1);
+    if (!last) return;
+    yield await wholeParts(dataSource.manager, rows);
+    after = last.partNumber;
+  }
+}
+
+/** The catalogue as a list that can be brought in again: a row for each seller of each part, lengths in mm. */
+export async function* partsAsCsv(dataSource: DataSource, shopId: string): AsyncGenerator<string> {
+  const columns = Object.values(PART_COLUMNS);
+  yield `\uFEFF${Papa.unparse([columns])}\r\n`;
+  for await (const lot of lots(dataSource, shopId)) {
+    const rows = lot.flatMap((part) => [part, ...part.listings].map((offer) => writePartRow({ ...draftOf(part), ...offer })));
+    yield `${Papa.unparse({ fields: columns, data: rows.map((row) => columns.map((column) => row[column] ?? '')) }, { header: false })}\r\n`;
+  }
+}
+
+/** The catalogue with everything that is known of each part, as one JSON array. */
+export async function* partsAsJson(dataSource: DataSource, shopId: string): AsyncGenerator<string> {
+  let first = true;
+  yield '[';
+  for await (const lot of lots(dataSource, shopId)) {
+    yield `${first ? '' : ','}\n${lot.map((part) => JSON.stringify(part)).join(',\n')}`;
+    first = false;
+  }
+  yield '\n]\n';
+}
+
+function draftOf({ partNumber, name, supplier, attributes, priceMinor, leadDays, stock, claims, links }: Part) {
+  const of = (kind: Part['links'][number]['kind']) => links.filter((link) => link.kind === kind).map((link) => link.partNumber);
+  return {
+    ...{ partNumber, name, supplier, attributes, priceMinor, leadDays, stock, claims },
+    supersededBy: of('supersededBy')[0],
+    alternatives: of('alternative'),
+  };
+}

@@ -1,0 +1,1 @@
+export { ShelveScreen as default } from '../../../../src/shelf/ShelveScreen.tsx';

@@ -1,0 +1,1 @@
+export { AddDonorScreen as default } from '../../src/shelf/AddDonorScreen.tsx';

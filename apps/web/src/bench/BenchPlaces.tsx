@@ -1,0 +1,39 @@
+import { useRouter } from 'expo-router';
+import Archive from 'lucide-react-native/icons/archive';
+import Calculator from 'lucide-react-native/icons/calculator';
+import Package from 'lucide-react-native/icons/package';
+import Workflow from 'lucide-react-native/icons/workflow';
+import { View } from 'react-native';
+import { LinkArea } from '../design/LinkArea.tsx';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+
+const PLACES = [
+  { to: '/families', name: 'Families', Icon: Workflow },
+  { to: '/ratio', name: 'Ratios', Icon: Calculator },
+  { to: '/parts', name: 'Parts', Icon: Package },
+  { to: '/shelf', name: 'Shelf', Icon: Archive },
+] as const;
+
+/** Where else one can go from the bench, without a job. */
+export function BenchPlaces() {
+  const router = useRouter();
+  const colours = useColours();
+  return (
+    <View role="navigation" aria-label="Elsewhere in the shop" className="flex-row gap-2">
+      {PLACES.map(({ to, name, Icon }) => (
+        <LinkArea
+          key={to}
+          aria-label={name}
+          onPress={() => router.navigate(to as never)}
+          className="min-h-[58px] flex-1 items-center justify-center rounded-md border-2 border-line bg-surface active:opacity-70"
+        >
+          <Icon color={colours.accent} size={22} />
+          <Text look="label" className="text-ink">
+            {name}
+          </Text>
+        </LinkArea>
+      ))}
+    </View>
+  );
+}

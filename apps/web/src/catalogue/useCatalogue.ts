@@ -1,0 +1,36 @@
+import { partPage, type Part } from '@patient-badger/contract';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { call } from '../data/api.ts';
+
+/** Rows asked for at a time; the next are fetched before the last of them is reached. */
+const PAGE = 100;
+/** The server goes no deeper: who looks further wants words, not scrolling. */
+const DEEPEST = 100_000;
+
+export type Order = 'partNumber' | 'price' | 'size';
+
+export interface CatalogueAsked {
+  readonly text: string;
+  readonly teeth: string;
+  readonly order: Order;
+  readonly down: boolean;
+}
+
+/** The catalogue, page after page as it is scrolled through. */
+export function useCatalogue({ text, teeth, order, down }: CatalogueAsked) {
+  const query = new URLSearchParams({
+    ...(text.trim() && { text: text.trim() }),
+    ...(/^\d{1,4}$/.test(teeth.trim()) && { teeth: teeth.trim() }),
+    order,
+    down: down ? 'yes' : 'no',
+    most: String(PAGE),
+  }).toString();
+  const pages = useInfiniteQuery({
+    queryKey: ['catalogue', query],
+    queryFn: ({ pageParam }) => call(`/api/parts?${query}&from=${pageParam}`, partPage),
+    initialPageParam: 0,
+    getNextPageParam: (last: readonly Part[], all) => (last.length < PAGE || all.length * PAGE >= DEEPEST ? null : all.length * PAGE),
+    placeholderData: keepPreviousData,
+  });
+  return { ...pages, parts: pages.data?.pages.flat() ?? [] };
+}

@@ -1,0 +1,63 @@
+import type { AttributeFit } from '@patient-badger/core';
+import Check from 'lucide-react-native/icons/check';
+import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
+import Hammer from 'lucide-react-native/icons/hammer';
+import X from 'lucide-react-native/icons/x';
+import { View } from 'react-native';
+import { Text } from '../design/Text.tsx';
+import { useColours, type Colours } from '../design/useColours.ts';
+import { attributeName, attributeValue, fitText } from './attributeWords.ts';
+import { DifferenceBar, hasBar } from './DifferenceBar.tsx';
+
+/** The fit, attribute by attribute: both sides, the verdict, and how far off on a bar. */
+export function FitTable({ attributes }: { attributes: readonly AttributeFit[] }) {
+  const colours = useColours();
+  return (
+    <View role="table" aria-label="Fit, attribute by attribute">
+      <View role="row" className="flex-row border-b-2 border-line py-1">
+        <Text role="columnheader" look="label" className="w-[38%]">
+          Attribute
+        </Text>
+        <Text role="columnheader" look="label" className="w-[31%]">
+          Wanted
+        </Text>
+        <Text role="columnheader" look="label" className="w-[31%]">
+          Part
+        </Text>
+      </View>
+      {attributes.map((each) => (
+        <View key={each.name} role="row" className="border-b border-line py-1">
+          <View className="flex-row">
+            <Text role="cell" className="w-[38%]">
+              {attributeName(each.name)}
+            </Text>
+            <Text role="cell" className="w-[31%]">
+              {each.wanted === undefined ? 'not known' : attributeValue(each.name, each.wanted)}
+            </Text>
+            <Text role="cell" className="w-[31%]">
+              {each.part === undefined ? 'not given' : attributeValue(each.name, each.part)}
+            </Text>
+          </View>
+          <View role="cell" className="flex-row items-center gap-2">
+            {sign(each.state, colours)}
+            <Text look="soft">{fitText(each)}</Text>
+          </View>
+          {hasBar(each) ? <DifferenceBar fit={each} /> : null}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function sign(state: AttributeFit['state'], colours: Colours) {
+  switch (state) {
+    case 'fits':
+      return <Check size={18} color={colours.good} />;
+    case 'fitsAfterWork':
+      return <Hammer size={18} color={colours.heat} />;
+    case 'doesNotFit':
+      return <X size={18} color={colours.danger} />;
+    case 'unknown':
+      return <CircleHelp size={18} color={colours.soft} />;
+  }
+}

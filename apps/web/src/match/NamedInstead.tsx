@@ -1,0 +1,33 @@
+import type { Part, PartLink } from '@patient-badger/contract';
+import { standsIn } from '@patient-badger/core';
+import { View } from 'react-native';
+import { Text } from '../design/Text.tsx';
+import { attributeName, fitText } from './attributeWords.ts';
+
+/** Parts that a sheet names in place of this one, each compared with it: a successor is a claim too. */
+export function NamedInstead({ part }: { part: Part }) {
+  if (part.links.length === 0) return null;
+  return (
+    <View className="gap-1 border-l-4 border-line pl-3">
+      {part.links.map((link) => (
+        <Text key={`${link.kind}/${link.partNumber}`} look="soft">
+          {link.kind === 'supersededBy' ? 'The sheet says replaced by' : 'Or'} {link.partNumber}: {linkText(part, link)}
+        </Text>
+      ))}
+    </View>
+  );
+}
+
+/** What a caliper would say of it. */
+export function linkText(part: Part, { part: other }: PartLink): string {
+  if (!other) return 'not in the catalogue.';
+  const { verdict, differs, unknown } = standsIn({ part: part.attributes, other: other.attributes });
+  switch (verdict) {
+    case 'same':
+      return 'the same by every dimension.';
+    case 'differs':
+      return `not the same: ${differs.map((each) => `${attributeName(each.name).toLowerCase()} ${fitText({ ...each, state: 'doesNotFit' }).replace(/^does not fit:? ?/, '') || 'another'}`).join(', ')}.`;
+    case 'notKnown':
+      return `the same as far as both say; ${unknown.map((name) => attributeName(name).toLowerCase()).join(', ')} only one of them gives.`;
+  }
+}

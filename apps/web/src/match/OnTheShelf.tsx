@@ -1,0 +1,67 @@
+import { fit, type GearAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
+import type { ShelfItem } from '@patient-badger/contract';
+import { useShelf } from '../data/queries.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Meter } from '../design/Meter.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { pastText } from '../shelf/shelfWords.ts';
+import { Verdict } from './PartCard.tsx';
+
+/** Below this chance a donor is not worth a look. */
+const WORTH = 0.02;
+
+/** Donors that would do for this gear, with what they have behind them: they cost nothing and no wait. */
+export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobView; card: GearCard; wanted: GearAttributes }) {
+  const shelf = useShelf().data ?? [];
+  const { write, problem } = useRecord(job.id);
+  const chosen = state.gears[card.id]?.chosen;
+  const donors = donorsFor(shelf, wanted);
+  if (donors.length === 0) return null;
+  const choose = ({ item, fit: { probability } }: Donor) =>
+    void write({
+      kind: 'partChosen',
+      gear: card.id,
+      partId: item.id,
+      partNumber: item.name,
+      name: item.place,
+      probability,
+      source: 'shelf',
+    });
+  return (
+    <>
+      <Text look="head">On the shelf</Text>
+      {donors.map((donor) => (
+        <Card key={donor.item.id} tone={chosen?.partId === donor.item.id ? 'next' : 'plain'}>
+          <Text look="strong">{donor.item.name}</Text>
+          <Meter chance={donor.fit.probability} />
+          <Verdict attributes={donor.fit.attributes} deciding={donor.fit.deciding} />
+          <Text look="soft">{pastText(donor.item)}</Text>
+          <Button
+            label={chosen?.partId === donor.item.id ? 'Chosen' : 'Use this one'}
+            look={chosen?.partId === donor.item.id ? 'chosen' : 'plain'}
+            detail={donor.item.inside ? 'It has to come out of that machine first' : donor.item.place}
+            testID={`donor-${donor.item.id}`}
+            onPress={() => choose(donor)}
+          />
+        </Card>
+      ))}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}
+
+interface Donor {
+  readonly item: ShelfItem;
+  readonly fit: MatchFit;
+}
+
+/** Donors still there that may fit, the likeliest first. */
+export const donorsFor = (shelf: readonly ShelfItem[], wanted: GearAttributes): readonly Donor[] =>
+  shelf
+    .filter(({ usedIn, gone }) => usedIn === null && gone === null)
+    .map((item) => ({ item, fit: fit({ wanted, part: item.attributes }) }))
+    .filter((donor) => donor.fit.probability > WORTH)
+    .sort((p, q) => q.fit.probability - p.fit.probability);

@@ -1,0 +1,57 @@
+import type { GearCard } from '@patient-badger/core';
+import type { Listing, Part } from '@patient-badger/contract';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useShop } from '../data/queries.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { money } from '../design/words.ts';
+import type { JobView } from '../job/JobView.ts';
+import { offersOf, waitText } from './offers.ts';
+
+/** The chosen part ordered from one of its sellers, and the way to what came. */
+export function Ordering({ view: { job, state }, card, part }: { view: JobView; card: GearCard; part: Part | undefined }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const currency = useShop().data?.currency ?? 'EUR';
+  const offers = part ? offersOf(part) : [];
+  const [from, setFrom] = useState<string | null>(null);
+  const seller = offers.find(({ supplier }) => supplier === from) ?? offers[0];
+  const toOrders = () => router.navigate(`/jobs/${job.id}/receive/${card.id}` as never);
+  const orders = state.gears[card.id]?.orders ?? [];
+  const open = orders.some((each) => each.partId === part?.id && each.state !== 'refused');
+  const detail = (each: Listing) => `${money(each.priceMinor, currency)}, ${waitText(each)}`;
+  const order = async () => {
+    if (!part || !seller) return;
+    const { id, partNumber, name, attributes } = part;
+    const { supplier, priceMinor } = seller;
+    if (await write({ kind: 'partOrdered', gear: card.id, partId: id, partNumber, name, supplier, priceMinor, attributes })) toOrders();
+  };
+  return (
+    <>
+      {part && seller && !open ? (
+        <>
+          {offers.length > 1 ? (
+            <View role="radiogroup" aria-label="From whom" className="gap-2">
+              {offers.map((each) => (
+                <Button
+                  key={each.supplier}
+                  label={each.supplier}
+                  detail={detail(each)}
+                  look={each === seller ? 'chosen' : 'plain'}
+                  checked={each === seller}
+                  onPress={() => setFrom(each.supplier)}
+                />
+              ))}
+            </View>
+          ) : null}
+          <Button label="Order it" detail={`${seller.supplier}, ${detail(seller)}`} testID="order" onPress={() => void order()} />
+        </>
+      ) : null}
+      {orders.length > 0 ? <Button label="Orders and receiving" testID="to-orders" onPress={toOrders} /> : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import type { GearCard } from '@patient-badger/core';
+import { useState } from 'react';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+
+/** A part number read off the machine, kept with where its plate is so that nobody looks for it twice. */
+export function PlateNumber({ view: { job, state }, card }: { view: JobView; card: GearCard }) {
+  const { write, problem } = useRecord(job.id);
+  const [open, setOpen] = useState(false);
+  const [partNumber, setPartNumber] = useState('');
+  const [where, setWhere] = useState('');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const plates = state.plates.filter(({ gear }) => gear === undefined || gear === card.id);
+  const keep = async () => {
+    if (!partNumber.trim() || !where.trim()) return setRefusal('Write the number, and where the plate is.');
+    setRefusal(null);
+    if (!(await write({ kind: 'plateRead', partNumber: partNumber.trim(), where: where.trim(), gear: card.id }))) return;
+    setOpen(false);
+    setPartNumber('');
+    setWhere('');
+  };
+  return (
+    <>
+      {plates.map((each) => (
+        <Text key={each.partNumber} testID="plate-kept">
+          On the machine: {each.partNumber} ({each.where})
+        </Text>
+      ))}
+      {open ? (
+        <Card>
+          <Field label="Number on the plate" value={partNumber} onChangeText={setPartNumber} testID="plate-number" />
+          <Field label="Where the plate is" value={where} onChangeText={setWhere} testID="plate-where" />
+          {(refusal ?? problem) ? <Text look="danger">{refusal ?? problem}</Text> : null}
+          <Button look="primary" label="Write it down" testID="keep-plate" onPress={() => void keep()} />
+        </Card>
+      ) : (
+        <Button look="quiet" label="There is a number on the machine" testID="plate" onPress={() => setOpen(true)} />
+      )}
+    </>
+  );
+}

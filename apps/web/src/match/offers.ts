@@ -1,0 +1,11 @@
+import type { Listing, Part } from '@patient-badger/contract';
+
+/** What every seller asks for a part, the cheapest first. */
+export const offersOf = ({ supplier, priceMinor, leadDays, stock, claims, listings }: Part): readonly Listing[] =>
+  [{ supplier, priceMinor, leadDays, stock, claims }, ...listings].sort((p, q) => p.priceMinor - q.priceMinor);
+
+/** How soon it can be here. */
+export const waitText = ({ stock, leadDays }: Pick<Listing, 'stock' | 'leadDays'>): string => {
+  if (stock > 0) return `${stock} there`;
+  return leadDays === 0 ? 'none there' : `none there, ${leadDays} ${leadDays === 1 ? 'day' : 'days'}`;
+};

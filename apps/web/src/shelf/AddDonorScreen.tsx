@@ -1,0 +1,81 @@
+import { gearAttributes, PART_TYPES, type GearAttributes } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { attributeName, attributeValue } from '../match/attributeWords.ts';
+import { DonorForm } from './DonorForm.tsx';
+
+type Kind = (typeof PART_TYPES)[number];
+const FIELDS = ['teeth', 'starts', 'module', 'diametralPitch', 'boreDiameterMm', 'faceWidthMm', 'tipDiameterMm'] as const;
+type Name = (typeof FIELDS)[number];
+const LABELS: Readonly<Partial<Record<Name, string>>> = { module: 'Module, mm', diametralPitch: 'or diametral pitch' };
+
+/** A donor written down by hand: what was read off it, and what it has behind it. */
+export function AddDonorScreen() {
+  const router = useRouter();
+  const [kind, setKind] = useState<Kind>('spur');
+  const [typed, setTyped] = useState<Partial<Record<Name, string>>>({});
+  const read = readAttributes(kind, typed);
+  const shown = FIELDS.filter((name) => (name === 'starts' ? kind === 'worm' : true) && (name === 'teeth' ? kind !== 'worm' : true));
+  return (
+    <Screen title="Put a gear on the shelf" back="/shelf">
+      <Card>
+        <Text look="head">What it is by its dimensions</Text>
+        <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
+          {PART_TYPES.map((each) => (
+            <Button
+              key={each}
+              label={attributeValue('type', each)}
+              look={each === kind ? 'chosen' : 'plain'}
+              checked={each === kind}
+              onPress={() => setKind(each)}
+            />
+          ))}
+        </View>
+        <Text look="soft">Leave empty what you have not measured: it counts as not known.</Text>
+        <View className="flex-row flex-wrap gap-2">
+          {shown.map((name) => (
+            <View key={name} className="min-w-[140px] flex-1">
+              <Field
+                label={LABELS[name] ?? `${attributeName(name)}${name.endsWith('Mm') ? ', mm' : ''}`}
+                value={typed[name] ?? ''}
+                onChangeText={(text) => setTyped({ ...typed, [name]: text })}
+                problem={read.problems[name]}
+                inputMode="decimal"
+                testID={`donor-${name}`}
+              />
+            </View>
+          ))}
+        </View>
+      </Card>
+      <DonorForm attributes={read.attributes} onKept={() => router.navigate('/shelf' as never)} />
+    </Screen>
+  );
+}
+
+interface Read {
+  readonly attributes: GearAttributes | null;
+  readonly problems: Readonly<Partial<Record<Name, string>>>;
+}
+
+/** What was typed, as a gear; what is no number is named. */
+export function readAttributes(type: Kind, typed: Partial<Record<Name, string>>): Read {
+  const filled = FIELDS.filter((name) => typed[name]?.trim());
+  const values = Object.fromEntries(filled.map((name) => [name, typedNumber(typed[name] ?? '')])) as Partial<Record<Name, number>>;
+  const counted = (name: Name) => name === 'teeth' || name === 'starts';
+  const wrong = filled.flatMap((name): [Name, string][] => {
+    const value = values[name] ?? NaN;
+    if (!Number.isFinite(value) || value <= 0) return [[name, 'That is not one number above zero.']];
+    return counted(name) && !Number.isInteger(value) ? [[name, 'That is counted: a whole number.']] : [];
+  });
+  if (wrong.length > 0) return { attributes: null, problems: Object.fromEntries(wrong) };
+  const { module, ...rest } = values;
+  const sized = module === undefined ? {} : { [type === 'worm' ? 'axialModuleMm' : 'normalModuleMm']: module };
+  return { attributes: gearAttributes.parse({ type, ...rest, ...sized }), problems: {} };
+}

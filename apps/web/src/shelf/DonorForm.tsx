@@ -1,0 +1,113 @@
+import { SHELF_CONDITIONS, type ShelfItem } from '@patient-badger/contract';
+import type { GearAttributes } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ZodError } from 'zod';
+import { recordShelfItem } from '../data/outbox.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { CONDITIONS } from './shelfWords.ts';
+
+interface Props {
+  /** What is known of it before anything is typed. */
+  readonly name?: string;
+  readonly cameFrom?: string;
+  readonly machineId?: string;
+  readonly workedHours?: number;
+  readonly workedKm?: number;
+  /** Null where the dimensions typed above cannot be used; the sentence is shown there. */
+  readonly attributes: GearAttributes | null;
+  readonly onKept: () => void;
+}
+
+/** Where a donor came from, what it has worked, how it is and where it lies. */
+export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
+  const [typed, setTyped] = useState({
+    name: given.name ?? '',
+    cameFrom: given.cameFrom ?? '',
+    place: '',
+    hours: given.workedHours === undefined ? '' : String(given.workedHours),
+    km: given.workedKm === undefined ? '' : String(given.workedKm),
+    note: '',
+  });
+  const [condition, setCondition] = useState<ShelfItem['condition']>('notMeasured');
+  const [inside, setInside] = useState(false);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const field = (name: keyof typeof typed, label: string) => (
+    <Field
+      label={label}
+      value={typed[name]}
+      onChangeText={(text) => setTyped({ ...typed, [name]: text })}
+      problem={problems[name]}
+      inputMode={name === 'hours' || name === 'km' ? 'decimal' : undefined}
+      testID={`donor-${name}`}
+    />
+  );
+  const keep = async () => {
+    const meter = (name: 'hours' | 'km') => (typed[name].trim() === '' ? null : typedNumber(typed[name]));
+    const [workedHours, workedKm] = [meter('hours'), meter('km')];
+    const wrong = (name: 'hours' | 'km', value: number | null) =>
+      value === null || (Number.isFinite(value) && value >= 0) ? {} : { [name]: 'That is not one number.' };
+    const found = { ...wrong('hours', workedHours), ...wrong('km', workedKm) };
+    if (Object.keys(found).length > 0) return setProblems(found);
+    if (!attributes) return setProblems({ all: 'Put the dimensions above right first.' });
+    const { name, cameFrom, place, note } = typed;
+    try {
+      await recordShelfItem({
+        name,
+        cameFrom,
+        place,
+        note,
+        attributes,
+        machineId: machineId ?? null,
+        workedHours,
+        workedKm,
+        condition,
+        inside,
+      });
+      onKept();
+    } catch (error) {
+      if (!(error instanceof ZodError)) return setProblems({ all: error instanceof Error ? error.message : String(error) });
+      setProblems(Object.fromEntries(error.issues.map(({ path, message }) => [String(path[0] ?? 'all'), message])));
+    }
+  };
+  return (
+    <Card>
+      {field('name', 'What it is')}
+      {field('cameFrom', 'The machine it came from')}
+      <View className="flex-row gap-2">
+        <View className="flex-1">{field('hours', 'Worked, hours')}</View>
+        <View className="flex-1">{field('km', 'Worked, km')}</View>
+      </View>
+      <View role="radiogroup" aria-label="How it is" className="flex-row flex-wrap gap-2">
+        {SHELF_CONDITIONS.map((each) => (
+          <View key={each}>
+            <Button
+              label={CONDITIONS[each]}
+              look={each === condition ? 'chosen' : 'plain'}
+              checked={each === condition}
+              onPress={() => setCondition(each)}
+            />
+          </View>
+        ))}
+      </View>
+      <Segments
+        label="Where"
+        options={[
+          ['out', 'On the shelf'],
+          ['in', 'Still inside'],
+        ]}
+        value={inside ? 'in' : 'out'}
+        onChange={(where) => setInside(where === 'in')}
+      />
+      {field('place', inside ? 'Where that machine stands' : 'Where it lies')}
+      {field('note', 'Note (may stay empty)')}
+      {problems.all ? <Text look="danger">{problems.all}</Text> : null}
+      <Button look="primary" big label="Put it on the shelf" testID="keep-donor" onPress={() => void keep()} />
+    </Card>
+  );
+}

@@ -1,0 +1,140 @@
+import { shelfItem, type ShelfItem } from '@patient-badger/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '../data/api.ts';
+import { useShelf } from '../data/queries.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Screen } from '../design/Screen.tsx';
+import { Text } from '../design/Text.tsx';
+import { useWide } from '../design/useScheme.ts';
+import { attributeWords } from '../match/attributeWords.ts';
+import { pastText } from './shelfWords.ts';
+
+/** Used gears kept for their teeth: on the shelf, and still inside machines in the yard. */
+export function ShelfScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const shelf = useShelf();
+  const [sought, setSought] = useState('');
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = (shelf.data ?? []).filter((item) => words.every((word) => textOf(item).includes(word)));
+  const here = found.filter(({ usedIn, gone }) => usedIn === null && gone === null);
+  const left = found.filter((item) => !here.includes(item));
+  const groups = [
+    ['On the shelf', here.filter(({ inside }) => !inside)],
+    ['Still inside a machine', here.filter(({ inside }) => inside)],
+    ['No longer there', left],
+  ] as const;
+  return (
+    <Screen
+      title="Donor shelf"
+      back="/"
+      wide={wide}
+      foot={
+        <Button
+          look="primary"
+          big
+          label="Put a gear on the shelf"
+          testID="add-donor"
+          onPress={() => router.navigate('/shelf/add' as never)}
+        />
+      }
+    >
+      <Field label="Find by kind, teeth, machine or place" value={sought} onChangeText={setSought} testID="shelf-text" />
+      {shelf.data ? null : <Text look="soft">{shelf.error?.message ?? 'Looking at the shelf …'}</Text>}
+      {shelf.data && found.length === 0 ? (
+        <Card tone="sunken">
+          <Text look="strong">{sought ? 'Nothing here matches.' : 'The shelf is empty.'}</Text>
+          <Text>When a machine is scrapped, put what is still good of its gears here: they are found by their dimensions.</Text>
+        </Card>
+      ) : null}
+      {groups.map(([name, items]) =>
+        items.length === 0 ? null : (
+          <View key={name} className="gap-3">
+            <Text look="head">
+              {name}: {items.length}
+            </Text>
+            <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
+              {items.map((item) => (
+                <View key={item.id} className={wide ? 'w-[380px]' : ''}>
+                  <Donor item={item} />
+                </View>
+              ))}
+            </View>
+          </View>
+        ),
+      )}
+    </Screen>
+  );
+}
+
+const textOf = (item: ShelfItem) =>
+  `${item.name} ${item.cameFrom} ${item.place} ${item.note} ${attributeWords(item.attributes)
+    .map(([name, value]) => `${name} ${value}`)
+    .join(' ')}`.toLowerCase();
+
+function Donor({ item }: { item: ShelfItem }) {
+  const router = useRouter();
+  const { usedIn } = item;
+  const gone = usedIn !== null || item.gone !== null;
+  return (
+    <Card tone={gone ? 'sunken' : 'plain'}>
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Text look="strong" className="flex-1">
+          {item.name}
+        </Text>
+        <Text look="label">{item.place}</Text>
+      </View>
+      <Text>
+        {attributeWords(item.attributes)
+          .map(([name, value]) => `${name.toLowerCase()} ${value}`)
+          .join(', ')}
+      </Text>
+      <Text look="soft">{pastText(item)}</Text>
+      {usedIn ? <Button look="quiet" label="Fitted: to that job" onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
+      {usedIn === null ? <WriteOff item={item} /> : null}
+    </Card>
+  );
+}
+
+/** Off the shelf with a reason, and back where it was a mistake. */
+function WriteOff({ item }: { item: ShelfItem }) {
+  const client = useQueryClient();
+  const [why, setWhy] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const tell = async (reason: string | null) => {
+    try {
+      await call(`/api/shelf/${item.id}/gone`, shelfItem, { json: { why: reason } });
+      await client.invalidateQueries({ queryKey: ['shelf'] });
+      setWhy(null);
+      setProblem(null);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <>
+      {item.gone === null ? null : <Text look="danger">{item.gone}</Text>}
+      {why === null ? (
+        <Button
+          look="quiet"
+          label={item.gone === null ? 'It is no longer there' : 'It is there after all'}
+          onPress={() => (item.gone === null ? setWhy('') : void tell(null))}
+        />
+      ) : (
+        <>
+          <Field label="What became of it" value={why} onChangeText={setWhy} />
+          <View className="flex-row gap-2">
+            <Button className="flex-1" label="Leave it" onPress={() => setWhy(null)} />
+            <Button className="flex-1" label="Write it off" disabled={why.trim() === ''} onPress={() => void tell(why.trim())} />
+          </View>
+        </>
+      )}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+    </>
+  );
+}

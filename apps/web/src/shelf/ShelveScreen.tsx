@@ -1,0 +1,42 @@
+import type { GearCard } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { attributeWords } from '../match/attributeWords.ts';
+import { useWanted } from '../match/useWanted.ts';
+import { DonorForm } from './DonorForm.tsx';
+
+/** The machine's own gear put on the shelf as it was measured. */
+export const ShelveScreen = () => <GearFrame stage="measure">{(view, card) => <Shelve view={view} card={card} />}</GearFrame>;
+
+function Shelve({ view: { job, state, machine, pack }, card }: { view: JobView; card: GearCard }) {
+  const router = useRouter();
+  const known = useWanted(state.gears[card.id], card, undefined)?.attributes;
+  const { hours, distanceKm } = state.facts;
+  return (
+    <>
+      <Text look="title">{card.name}, for the shelf</Text>
+      <Card tone="sunken">
+        <Text look="head">As it was measured</Text>
+        <Text>
+          {known
+            ? attributeWords(known)
+                .map(([name, value]) => `${name.toLowerCase()} ${value}`)
+                .join(', ')
+            : 'Nothing was measured yet: only its kind goes with it, and it will be found for little. Measure it first if you can.'}
+        </Text>
+      </Card>
+      <DonorForm
+        name={card.name}
+        cameFrom={[machine?.label ?? pack.name, machine?.modelName].filter(Boolean).join(', ')}
+        machineId={machine?.id}
+        workedHours={typeof hours === 'number' ? hours : undefined}
+        workedKm={typeof distanceKm === 'number' ? distanceKm : undefined}
+        attributes={known ?? (card.type === 'other' ? {} : { type: card.type })}
+        onKept={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)}
+      />
+    </>
+  );
+}
