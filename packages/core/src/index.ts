@@ -103,6 +103,7 @@ export {
 export { type Picture } from './scan/picture.ts';
 
 export { KM_PER_MILE } from './ratio/distance.ts';
+export { type Change } from './ratio/change.ts';
 export { type Correction } from './ratio/correct.ts';
 export { type Swap } from './ratio/swap.ts';
 export { type Takeoff } from './ratio/takeoff.ts';

@@ -30,6 +30,7 @@ import { standsIn, standsInInput, standsInOutput } from './match/standsIn.ts';
 import { matchFitInput, matchFitOutput } from './match/schema.ts';
 import { scanInput, scanOutput } from './scan/schema.ts';
 import { scanTeeth } from './scan/scanTeeth.ts';
+import { changeInput, changeOutput, drivelineChange } from './ratio/change.ts';
 import { correctInput, correctOutput, odometerCorrection } from './ratio/correct.ts';
 import { designInput, designOutput, designTrains } from './ratio/design.ts';
 import { inferInput, inferOutput, inferRatio } from './ratio/infer.ts';
@@ -130,6 +131,7 @@ export function createOperations(findFamily: (id: string) => Pack | undefined, f
     operation('ratio.tyre', 'How often a tyre turns in a kilometre', tyreInput, tyreOutput, tyreTurns),
     operation('ratio.takeoff', 'Drive and driven gear for a speedometer', takeoffInput, takeoffOutput, takeoffPairs),
     operation('ratio.correct', 'Turns that bring an odometer forward', correctInput, correctOutput, odometerCorrection),
+    operation('ratio.change', 'What another tyre, axle or top gear does', changeInput, changeOutput, drivelineChange),
     operation('ratio.swap', 'Engine speed with another pair of gears', swapInput, swapOutput, gearSwap),
     operation('match.fit', 'Does this part fit, attribute by attribute', matchFitInput, matchFitOutput, fit),
     operation('match.standsIn', 'Whether one part is the same as another', standsInInput, standsInOutput, standsIn),

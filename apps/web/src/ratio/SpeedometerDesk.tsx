@@ -8,6 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { ChangeCard } from './ChangeCard.tsx';
 import { offText } from './ratioWords.ts';
 import { ReadingChart } from './ReadingChart.tsx';
 import { EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion, type SpeedometerDraft } from './speedometer.ts';
@@ -90,6 +91,9 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: (chosen: Chosen) =>
             {drift(nowOff.driftPer1000)} At a true 100 it shows {(100 * (1 + nowOff.readingErrorPercent / 100)).toFixed(0)}.
           </Text>
         </Card>
+      ) : null}
+      {tyre?.ok ? (
+        <ChangeCard draft={draft} onChange={set} tyre={tyre.output} readsNowPercent={nowOff?.readingErrorPercent ?? 0} />
       ) : null}
       {question && 'why' in question ? <Text look="soft">{question.why}</Text> : null}
       {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}

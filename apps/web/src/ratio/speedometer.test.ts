@@ -1,4 +1,4 @@
-import { EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion } from './speedometer.ts';
+import { changeQuestion, EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion } from './speedometer.ts';
 
 const draft = { ...EMPTY_DRAFT, tyre: '195/70R14', axleRatio: '3,9', drive: '7', driven: '18-20', nowDrive: '7', nowDriven: '19' };
 
@@ -20,4 +20,14 @@ test('the pair in it now is worked out by itself', () => {
   });
   expect(nowQuestion(draft, 500)).toMatchObject({ driveTeeth: [7], drivenTeeth: [19] });
   expect(nowQuestion({ ...draft, nowDriven: '' }, 500)).toBeNull();
+});
+
+test('what stays is left empty, and nothing changed asks nothing', () => {
+  expect(changeQuestion(draft, { now: 500, other: null }, -2)).toBeNull();
+  expect(changeQuestion({ ...draft, otherAxle: '3.4', topOther: '0,8' }, { now: 500, other: null }, -2)).toEqual({
+    before: { turnsPerKm: 500, axleRatio: 3.9, topGearRatio: 1 },
+    after: { turnsPerKm: 500, axleRatio: 3.4, topGearRatio: 0.8 },
+    readsNowPercent: -2,
+  });
+  expect(changeQuestion({ ...draft, axleRatio: '' }, { now: 500, other: 520 }, 0)).toBeNull();
 });

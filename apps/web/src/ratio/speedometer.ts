@@ -14,6 +14,11 @@ export interface SpeedometerDraft {
   readonly driven: string;
   readonly nowDrive: string;
   readonly nowDriven: string;
+  /** What it is thought of changing to; what stays is left empty. */
+  readonly otherTyre: string;
+  readonly otherAxle: string;
+  readonly topNow: string;
+  readonly topOther: string;
   readonly rule: 'nearest' | 'neverLow' | 'keepDrive';
 }
 
@@ -29,6 +34,10 @@ export const EMPTY_DRAFT: SpeedometerDraft = {
   driven: '',
   nowDrive: '',
   nowDriven: '',
+  otherTyre: '',
+  otherAxle: '',
+  topNow: '',
+  topOther: '',
   rule: 'nearest',
 };
 
@@ -73,4 +82,26 @@ export function takeoffQuestion(draft: SpeedometerDraft, turnsPerKm: number): { 
 export function nowQuestion(draft: SpeedometerDraft, turnsPerKm: number): object | null {
   const question = takeoffQuestion({ ...draft, rule: 'nearest', drive: draft.nowDrive, driven: draft.nowDriven }, turnsPerKm);
   return 'input' in question ? question.input : null;
+}
+
+/** Tyre, axle and top gear before and after, as `ratio.change` takes them; null while nothing is to be changed. */
+export function changeQuestion(draft: SpeedometerDraft, turns: { readonly now: number; readonly other: number | null }, readsNow: number) {
+  const [axle, otherAxle, top, otherTop] = [draft.axleRatio, draft.otherAxle, draft.topNow, draft.topOther].map(typedNumber) as [
+    number,
+    number,
+    number,
+    number,
+  ];
+  const changes = turns.other !== null || otherAxle > 0 || otherTop > 0;
+  if (!(axle > 0) || !changes) return null;
+  const topGearRatio = top > 0 ? top : 1;
+  return {
+    before: { turnsPerKm: turns.now, axleRatio: axle, topGearRatio },
+    after: {
+      turnsPerKm: turns.other ?? turns.now,
+      axleRatio: otherAxle > 0 ? otherAxle : axle,
+      topGearRatio: otherTop > 0 ? otherTop : topGearRatio,
+    },
+    readsNowPercent: readsNow,
+  };
 }

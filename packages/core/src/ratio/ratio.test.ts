@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { changeInput, drivelineChange } from './change.ts';
 import { gearSwap, swapInput } from './swap.ts';
 import { inferInput, inferRatio } from './infer.ts';
 import { nearestTwoStages, stageOf, type Stage } from './nearestTrains.ts';
@@ -94,4 +95,22 @@ test('the engine turns in proportion to the speed, and the pair that is in now i
   );
   expect(options[0]?.changePercent).toBe(0);
   for (const { engineRpm } of options) expect((engineRpm[1]?.rpm ?? NaN) / (engineRpm[0]?.rpm ?? NaN)).toBeCloseTo(2, 9);
+});
+
+test('what was changed and changed back reads as before, and the axle for the same pull undoes the tyre', () => {
+  const turns = fc.double({ min: 300, max: 800, noNaN: true });
+  const axle = fc.double({ min: 2, max: 6, noNaN: true });
+  fc.assert(
+    fc.property(turns, turns, axle, axle, fc.double({ min: -20, max: 20, noNaN: true }), (t1, t2, a1, a2, off) => {
+      const [before, after] = [
+        { turnsPerKm: t1, axleRatio: a1 },
+        { turnsPerKm: t2, axleRatio: a2 },
+      ];
+      const there = drivelineChange(changeInput.parse({ before, after, readsNowPercent: off }));
+      const back = drivelineChange(changeInput.parse({ before: after, after: before, readsNowPercent: there.readsAfterPercent }));
+      expect(back.readsAfterPercent).toBeCloseTo(off, 6);
+      const same = drivelineChange(changeInput.parse({ before, after: { turnsPerKm: t2, axleRatio: there.axleForTheSame } }));
+      expect(same.engineChangePercent).toBeCloseTo(0, 6);
+    }),
+  );
 });
