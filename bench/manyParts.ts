@@ -20,7 +20,7 @@ export async function layInParts(source: DataSource, shopId: string, parts: numb
   );
   await source.query(
     `INSERT INTO listings (part_id, supplier, price_minor, lead_days, stock, claims)
-     SELECT id, 'Hobdray Stores', price_minor + 50, 3, 1, '{}' FROM parts WHERE shop_id = $1 AND price_minor % 5 = 0`,
+     SELECT id, 'Hobdray Stores', price_minor + 50, 3, 1, '{}' FROM parts WHERE shop_id = $1 AND part_number LIKE 'MP-%' AND price_minor % 5 = 0`,
     [shopId],
   );
   await source.query('VACUUM ANALYZE parts');

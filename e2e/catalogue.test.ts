@@ -1,5 +1,6 @@
+import { readFile } from 'node:fs/promises';
 import { arrive, link } from './bench.ts';
-import { inTime, PHONE, raise, WIDE, type Stage } from './stage.ts';
+import { inTime, PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
@@ -31,16 +32,46 @@ test('the catalogue at the counter: found by words, put in order, several rows c
   await inTime(stage.databaseUrl, `SELECT count(*)::int AS n FROM parts WHERE stock = 41`, [{ n: 2 }]);
 });
 
-test('on the phone it is read page by page, and typing begins at the first again', async () => {
+test('a heading puts the table in its order, and pressed again the other way round; the list is one long one', async () => {
+  const { page } = await stage.device(WIDE);
+  await arrive(page, stage.address, 'Imke');
+  await page.goto(`${stage.address}/parts`);
+  const numberAt = async (order: string) =>
+    (await sql(stage.databaseUrl, `SELECT part_number FROM parts ORDER BY ${order} LIMIT 1`)).rows[0]?.part_number as string;
+  await page.getByRole('button', { name: 'Order by price' }).click();
+  await page.getByTestId(`row-${await numberAt('price_minor, part_number')}`).waitFor();
+  await page.getByRole('button', { name: 'Order by price, smallest first' }).click();
+  await page.getByTestId(`row-${await numberAt('price_minor DESC, part_number DESC')}`).waitFor();
+
+  await page.getByRole('button', { name: 'Order by part' }).click();
+  const far = (await sql(stage.databaseUrl, `SELECT part_number FROM parts ORDER BY part_number OFFSET 330 LIMIT 1`)).rows[0] as {
+    part_number: string;
+  };
+  const row = page.getByTestId(`row-${far.part_number}`);
+  await page.mouse.move(600, 500);
+  for (let i = 0; i < 100 && (await row.count()) === 0; i++) {
+    await page.mouse.wheel(0, 600);
+    await page.waitForTimeout(60);
+  }
+  await row.waitFor();
+  expect(await page.getByRole('checkbox').count()).toBeLessThan(60);
+});
+
+test('on the phone typing begins at the top again, and the whole catalogue is kept as a file', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
   await page.goto(`${stage.address}/parts`);
-  const first = page.getByRole('checkbox').first();
-  await first.waitFor();
-  const name = await first.getAttribute('aria-label');
-  await page.getByTestId('next-page').click();
-  await page.getByRole('checkbox', { name: name ?? '', exact: true }).waitFor({ state: 'detached' });
-  await expect(page.getByRole('checkbox').count()).resolves.toBe(60);
+  await page.getByRole('checkbox').first().waitFor();
+  await page.mouse.move(195, 500);
+  await page.mouse.wheel(0, 3000);
   await page.getByTestId('catalogue-text').fill('qb-7700');
   await page.getByRole('checkbox', { name: /^QB-7700/ }).waitFor();
+  await page.getByTestId('catalogue-text').fill('no such thing');
+  await page.getByText('No part like that. Fewer words find more.').waitFor();
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByTestId('export-csv').click()]);
+  const lines = (await readFile(await file.path(), 'utf8')).trim().split(/\r?\n/);
+  const rows = (await sql(stage.databaseUrl, 'SELECT (SELECT count(*) FROM parts) + (SELECT count(*) FROM listings) AS n')).rows[0] as {
+    n: string;
+  };
+  expect(lines).toHaveLength(1 + Number(rows.n));
 });

@@ -50,6 +50,12 @@ test('the old estate car on other tyres: from the sizes to the chosen gear, kept
   await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 23/);
   await page.reload();
   await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 23/);
+  // Other tyres on the same gears, side by side: 1,863 mm round were rolled, 205/75R15 turn less often and read lower still.
+  await fill('otherTyre', '205/75 on fifteen');
+  await page.getByText('is no tyre size known here', { exact: false }).waitFor();
+  await fill('otherTyre', '205/75R15');
+  const row = page.getByTestId('change-table').getByRole('row', { name: /^Reads/ });
+  await expect(row.textContent()).resolves.toMatch(/^Reads5\.6 % low1[0-9]\.\d % low$/);
   await page.getByTestId('keep-ratio').click();
   await page.getByTestId('ratio-kept').waitFor();
   await inTime(stage.databaseUrl, `SELECT (payload->>'drivenTeeth')::int AS n FROM entries WHERE payload->>'kind' = 'ratioChosen'`, [

@@ -55,6 +55,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
 
   // Ordered again: the app remembers, and what was read off the refused one is gone.
   await page.goto(`${job}/parts/rpinion`);
+  await page.getByTestId(/^came-wrong-/).waitFor();
   await page.getByTestId('order').click();
   await page.getByTestId('arrived').click();
   await expect(page.getByTestId('refused-before').textContent()).resolves.toMatch(

@@ -61,10 +61,6 @@ try {
   await page.getByTestId('step-done').waitFor();
   await shoot('look-phone');
 
-  await page.goto(`${stage.address}/families`);
-  await page.getByLabel('What does the owner say, or what is it?').fill('comes out crooked');
-  await link(page, 'Slide with two racks').waitFor();
-  await shoot('families-phone');
   await page.goto(`${stage.address}/families/slide-rack-drive`);
   await radio(page, /Right pinion pack worn/).click();
   await page.getByText('Cross shaft', { exact: true }).first().scrollIntoViewIfNeeded();
@@ -178,6 +174,10 @@ try {
   await page.getByTestId('pair-7-23').scrollIntoViewIfNeeded();
   await page.mouse.wheel(0, 420);
   await shoot('ratio-phone');
+
+  await page.goto(`${stage.address}/shelf`);
+  await page.getByText('Oil pump worm').waitFor();
+  await shoot('shelf-phone');
 
   await page.goto(stage.address);
   await link(page, /Ticket-office wall/).click();

@@ -59,6 +59,8 @@ export const partMatch = z
     fit: matchFitOutput,
     /** Sellers that say it fits the machine. */
     claimedBy: z.array(z.string()),
+    /** Deliveries under this number that were refused in this shop. */
+    refusedBefore: z.int(),
   })
   .meta({ id: 'PartMatch' });
 export type PartMatch = z.infer<typeof partMatch>;

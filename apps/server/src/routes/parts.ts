@@ -15,10 +15,11 @@ import {
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
-import { entries, parts, type PartRow } from '../entities/index.ts';
+import { parts, type PartRow } from '../entities/index.ts';
 import { partsAsCsv, partsAsJson } from '../parts/writeParts.ts';
 import { beginImport, cancelImport, importStateOf } from '../parts/imports.ts';
 import { changeParts, listParts } from '../parts/list.ts';
+import { refusalsOf } from '../parts/refusals.ts';
 import { searchParts } from '../parts/search.ts';
 import { wholeParts } from '../parts/whole.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
@@ -38,23 +39,7 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   app.get(
     '/api/parts/refusals',
     { schema: { querystring: z.object({ partNumber: z.string().min(1).max(80) }), response: { 200: refusals } } },
-    async (request) => {
-      const rows = await dataSource
-        .getRepository(entries)
-        .createQueryBuilder('e')
-        .where('e.shopId = :shopId', { shopId: shopOf(request) })
-        .andWhere("e.payload->>'kind' = 'partRefused' AND e.payload->>'partNumber' = :partNumber", request.query)
-        .andWhere(
-          `NOT EXISTS (SELECT 1 FROM entries w WHERE w.shop_id = e.shop_id AND w.job_id = e.job_id
-             AND w.payload->>'kind' = 'withdrawn' AND w.payload->>'entry' = e.id::text)`,
-        )
-        .orderBy('e.at', 'DESC')
-        .limit(20)
-        .getMany();
-      return rows.flatMap(({ jobId, at, by, payload }) =>
-        payload.kind === 'partRefused' ? [{ jobId, at: at.toISOString(), by, deciding: payload.deciding, note: payload.note }] : [],
-      );
-    },
+    async (request) => [...(await refusalsOf(dataSource, shopOf(request), [request.query.partNumber]))],
   );
 
   await app.register(async (scope) => {
@@ -99,8 +84,20 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   }));
 
   app.post('/api/parts/search', { schema: { body: partSearch, response: { 200: z.array(partMatch) } } }, async (request) => {
-    const found = await searchParts(dataSource.manager, { ...request.body, shopId: shopOf(request) });
-    const answered = await whole(found.map(({ row }) => row));
-    return found.map(({ fit, claimedBy }, i) => ({ part: answered[i] as Part, fit, claimedBy: [...claimedBy] }));
+    const shopId = shopOf(request);
+    const found = await searchParts(dataSource.manager, { ...request.body, shopId });
+    const rows = found.map(({ row }) => row);
+    const answered = await whole(rows);
+    const refused = await refusalsOf(
+      dataSource,
+      shopId,
+      rows.map(({ partNumber }) => partNumber),
+    );
+    return found.map(({ row, fit, claimedBy }, i) => ({
+      part: answered[i] as Part,
+      fit,
+      claimedBy: [...claimedBy],
+      refusedBefore: refused.filter(({ partNumber }) => partNumber === row.partNumber).length,
+    }));
   });
 };

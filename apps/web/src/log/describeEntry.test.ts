@@ -102,6 +102,14 @@ const LINES: readonly [EntryPayload, string][] = [
     'Refused: QB-7700-K, face width (2 mm too wide)',
   ],
   [{ kind: 'partFitted', gear: 'worm', partId: ID, partNumber: 'QB-7700-K' }, 'Part fitted: QB-7700-K'],
+  [
+    { kind: 'partFitted', gear: 'worm', partId: ID, partNumber: 'Oil pump worm', source: 'shelf' },
+    'Part fitted: Oil pump worm, off the shelf',
+  ],
+  [
+    { kind: 'plateRead', partNumber: 'QB-7700-K', where: 'under the bar cover', gear: 'worm' },
+    'Read off the machine: QB-7700-K (under the bar cover)',
+  ],
   [{ kind: 'closingDone', step: 'drum-on' }, 'Closed up: Needle bearing, drum, washer, clip'],
   [{ kind: 'proofDone', proof: 'paper-proof', passed: false }, 'Paper test passes: no'],
   [{ kind: 'secondChecked', note: 'nuts and mesh' }, 'Second check done: nuts and mesh'],

@@ -7,23 +7,27 @@ import { PartCard } from './PartCard.tsx';
 const MODEL = 'Tovelund T5-46';
 const wanted: GearAttributes = { type: 'worm', starts: 1, axialModuleMm: 1, boreDiameterMm: 12 };
 
-function show(part: GearAttributes, claims: string[] = [], onChoose?: () => void) {
+const shownPart = (attributes: GearAttributes): PartMatch['part'] => ({
+  id: '0197a000-0000-7000-8000-000000000001',
+  partNumber: 'QB-7700-K',
+  name: 'Oil pump worm',
+  supplier: 'Quernby Spares',
+  attributes,
+  priceMinor: 890,
+  leadDays: 4,
+  stock: 0,
+  claims: [],
+  listings: [],
+  links: [],
+});
+
+function show(part: GearAttributes, claims: string[] = [], onChoose?: () => void, more: Partial<PartMatch> = {}) {
   const match: PartMatch = {
-    part: {
-      id: '0197a000-0000-7000-8000-000000000001',
-      partNumber: 'QB-7700-K',
-      name: 'Oil pump worm',
-      supplier: 'Quernby Spares',
-      attributes: part,
-      priceMinor: 890,
-      leadDays: 4,
-      stock: 0,
-      claims,
-      listings: [],
-      links: [],
-    },
+    part: { ...shownPart(part), claims },
     fit: fit(matchFitInput.parse({ wanted, part, claims, machine: MODEL })),
     claimedBy: claims.includes(MODEL) ? ['Quernby Spares'] : [],
+    refusedBefore: 0,
+    ...more,
   };
   const client = new QueryClient({ defaultOptions: { queries: { enabled: false } } });
   render(
@@ -35,13 +39,28 @@ function show(part: GearAttributes, claims: string[] = [], onChoose?: () => void
 
 test('a listing that contradicts itself says so before anything else', () => {
   show({ ...wanted, starts: 2 }, [MODEL]);
-  expect(screen.getByText(`Says it fits ${MODEL}. Its starts does not: does not fit: +1.`)).toBeTruthy();
+  expect(screen.getByText(`Quernby Spares says it fits ${MODEL}. By its starts it does not fit: +1.`)).toBeTruthy();
 });
 
-test('says price, where it is, and what it hangs on', () => {
-  show({ ...wanted, boreDiameterMm: 11.5 });
+test('says price, where it is, what has to be worked and what nobody knows', () => {
+  show({ ...wanted, boreDiameterMm: 11.5, hand: 'left' });
   expect(screen.getByText(/EUR\s8\.90/)).toBeTruthy();
-  expect(screen.getByText(/none there, 4 days/).textContent).toMatch(/It hangs on: bore, open the bore by 0\.50 mm/);
+  expect(screen.getByText('Quernby Spares, none there, 4 days.')).toBeTruthy();
+  expect(screen.getByText('Bore: open the bore by 0.50 mm, true to the teeth')).toBeTruthy();
+  expect(screen.getByRole('img', { name: 'Bore: open the bore by 0.50 mm, true to the teeth' })).toBeTruthy();
+  expect(screen.getByText('Not known: hand. Ask, or measure it.')).toBeTruthy();
+});
+
+test('the cheapest seller is named first, the others behind', () => {
+  const listings = [{ supplier: 'Hobdray Stores', priceMinor: 640, leadDays: 9, stock: 2, claims: [] }];
+  show(wanted, [], undefined, { part: { ...shownPart(wanted), listings } });
+  expect(screen.getByText(/EUR\s6\.40/)).toBeTruthy();
+  expect(screen.getByText(/^Hobdray Stores, 2 there\. Quernby Spares EUR\s8\.90, none there, 4 days\.$/)).toBeTruthy();
+});
+
+test('a number that came wrong before is marked before it is ordered again', () => {
+  show(wanted, [], undefined, { refusedBefore: 2 });
+  expect(screen.getByText(/^Came wrong 2 times before under this number/)).toBeTruthy();
 });
 
 test('the fit table has a row for each attribute, with both sides and the verdict', () => {
@@ -54,7 +73,7 @@ test('the fit table has a row for each attribute, with both sides and the verdic
     'AttributeWantedPart',
     'Kindwormwormfits',
     'Starts11fits',
-    'Axial module1 mm1.058 mmdoes not fit: +0.058 mm',
+    'Axial module1 mm1.058 mmdoes not fit: +0.058 mmfar too large →',
     'Bore12 mmnot givenmeasure it',
   ]);
 });

@@ -22,7 +22,7 @@ interface Props {
 }
 
 /** One part: whether it fits, what decides it, who sells it, and the whole table for who wants it. */
-export function PartCard({ match: { part, fit, claimedBy }, chosen, onChoose, machineModel }: Props) {
+export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chosen, onChoose, machineModel }: Props) {
   const [table, setTable] = useState(false);
   const currency = useShop().data?.currency ?? 'EUR';
   const contradiction = fit.attributes.find(({ name }) => name === fit.contradiction);
@@ -32,8 +32,8 @@ export function PartCard({ match: { part, fit, claimedBy }, chosen, onChoose, ma
     <Card tone={chosen ? 'next' : 'plain'}>
       {contradiction ? (
         <Text look="danger">
-          {claimedBy.join(' and ') || 'Its listing'} {claimedBy.length > 1 ? 'say' : 'says'} it fits {machineModel}. Its{' '}
-          {attributeName(contradiction.name).toLowerCase()} does not: {fitText(contradiction)}.
+          {claimedBy.join(' and ') || 'Its listing'} {claimedBy.length > 1 ? 'say' : 'says'} it fits {machineModel}. By its{' '}
+          {attributeName(contradiction.name).toLowerCase()} it {fitText(contradiction)}.
         </Text>
       ) : null}
       <View className="flex-row items-baseline justify-between gap-2">
@@ -48,6 +48,11 @@ export function PartCard({ match: { part, fit, claimedBy }, chosen, onChoose, ma
         {cheapest.supplier}, {waitText(cheapest)}.
         {others.map((each) => ` ${each.supplier} ${money(each.priceMinor, currency)}, ${waitText(each)}.`).join('')}
       </Text>
+      {refusedBefore > 0 ? (
+        <Text look="danger" testID={`came-wrong-${part.partNumber}`}>
+          Came wrong {refusedBefore === 1 ? 'once' : `${refusedBefore} times`} before under this number. Measure it at the door.
+        </Text>
+      ) : null}
       <NamedInstead part={part} />
       <View className="flex-row gap-2">
         <Button

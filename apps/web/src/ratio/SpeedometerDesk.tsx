@@ -92,9 +92,7 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: (chosen: Chosen) =>
           </Text>
         </Card>
       ) : null}
-      {tyre?.ok ? (
-        <ChangeCard draft={draft} onChange={set} tyre={tyre.output} readsNowPercent={nowOff?.readingErrorPercent ?? 0} />
-      ) : null}
+      {tyre?.ok ? <ChangeCard draft={draft} onChange={set} tyre={tyre.output} readsNowPercent={nowOff?.readingErrorPercent ?? 0} /> : null}
       {question && 'why' in question ? <Text look="soft">{question.why}</Text> : null}
       {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
       {chosen ? (

@@ -26,6 +26,8 @@ test.each([
   [{ kind: 'stepDone', step: 'drum-off' }],
   [{ kind: 'dimensionRead', gear: 'worm', quantity: 'tipDiameterMm', reading, instrument: 'digitalCaliper', entered: '20 mm' }],
   [{ kind: 'remark', text: 'whatever' }],
+  [{ kind: 'plateRead', partNumber: 'QB-1-K', where: 'under the seat' }],
+  [{ kind: 'plateRead', partNumber: 'QB-1-K', where: 'on the pump', gear: 'worm' }],
   [{ kind: 'faultFound', fault: 'chips-packed', probability: 0.9 }],
   [{ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.5, note: 'a nut in the oilway' }],
 ])('takes %j', (payload) => expect(pathOf(payload)).toBeNull());
@@ -40,6 +42,7 @@ test.each([
     'payload.gear',
   ],
   [{ kind: 'partFitted', gear: 'wheel', partId: PART, partNumber: 'QB-1-K' }, 'payload.gear'],
+  [{ kind: 'plateRead', partNumber: 'QB-1-K', where: 'on the pump', gear: 'wheel' }, 'payload.gear'],
   [{ kind: 'decided', fault: 'gremlins', remedy: 'clean', probability: 1 }, 'payload.fault'],
   [{ kind: 'faultFound', fault: 'gremlins', probability: 1 }, 'payload.fault'],
   [{ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.5 }, 'payload.note'],

@@ -1,0 +1,30 @@
+import type { Refusals } from '@patient-badger/contract';
+import type { DataSource } from 'typeorm';
+import { entries } from '../entities/index.ts';
+
+/** So many of the latest are told. */
+const MOST = 100;
+
+type Refusal = Refusals[number] & { readonly partNumber: string };
+
+/** Deliveries under these part numbers that were refused in this shop and stand so, the latest first. */
+export async function refusalsOf(dataSource: DataSource, shopId: string, numbers: readonly string[]): Promise<readonly Refusal[]> {
+  if (numbers.length === 0) return [];
+  const rows = await dataSource
+    .getRepository(entries)
+    .createQueryBuilder('e')
+    .where('e.shopId = :shopId', { shopId })
+    .andWhere("e.payload->>'kind' = 'partRefused' AND e.payload->>'partNumber' = ANY(:numbers)", { numbers })
+    .andWhere(
+      `NOT EXISTS (SELECT 1 FROM entries w WHERE w.shop_id = e.shop_id AND w.job_id = e.job_id
+         AND w.payload->>'kind' = 'withdrawn' AND w.payload->>'entry' = e.id::text)`,
+    )
+    .orderBy('e.at', 'DESC')
+    .limit(MOST)
+    .getMany();
+  return rows.flatMap(({ jobId, at, by, payload }) =>
+    payload.kind === 'partRefused'
+      ? [{ jobId, at: at.toISOString(), by, deciding: payload.deciding, note: payload.note, partNumber: payload.partNumber }]
+      : [],
+  );
+}

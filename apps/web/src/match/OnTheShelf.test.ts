@@ -1,0 +1,20 @@
+import type { ShelfItem } from '@patient-badger/contract';
+import type { GearAttributes } from '@patient-badger/core';
+import { donorsFor } from './OnTheShelf.tsx';
+
+const wanted: GearAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, boreDiameterMm: 12 };
+const item = (name: string, attributes: GearAttributes, more: Partial<ShelfItem> = {}) =>
+  ({ name, attributes, usedIn: null, gone: null, ...more }) as ShelfItem;
+const names = (shelf: readonly ShelfItem[]) => donorsFor(shelf, wanted).map((donor) => donor.item.name);
+
+test('the likeliest donor comes first; what cannot fit is not shown', () => {
+  const { boreDiameterMm: _, ...noBore } = wanted;
+  expect(names([item('no bore known', noBore), item('same', wanted), item('a tooth more', { ...wanted, teeth: 12 })])).toEqual([
+    'same',
+    'no bore known',
+  ]);
+});
+
+test('what was fitted or written off is no longer there', () => {
+  expect(names([item('fitted', wanted, { usedIn: 'a job' }), item('cracked', wanted, { gone: 'cracked' })])).toEqual([]);
+});

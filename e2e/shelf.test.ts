@@ -1,0 +1,117 @@
+import type { Page } from 'playwright-core';
+import { arrive, link, radio, readSlidePinion } from './bench.ts';
+import { inTime, PHONE, raise, sql, type Stage } from './stage.ts';
+
+jest.setTimeout(180_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await raise();
+});
+afterAll(() => stage.strike());
+
+async function toWall(page: Page): Promise<string> {
+  await page.goto(stage.address);
+  await link(page, /Ticket-office wall/).click();
+  await page.waitForURL(/\/jobs\//);
+  return /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+}
+
+test('a donor is put on the shelf after three slips and without a line, found by its dimensions, fitted, and off the shelf', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Imke');
+  await link(page, 'Shelf').click();
+  await page.getByText('Bronze auger wheel').waitFor();
+  await page.getByTestId('add-donor').click();
+  await page.getByTestId('keep-donor').click();
+  await page.getByText('Say what it came from.').waitFor();
+  await page.getByTestId('donor-teeth').fill('11.5');
+  await page.getByText('That is counted: a whole number.').waitFor();
+  await page.getByTestId('donor-module').fill('three');
+  await page.getByText('That is not one number above zero.').waitFor();
+  await page.getByTestId('donor-teeth').fill('11');
+  await page.getByTestId('donor-module').fill('3');
+  await page.getByTestId('donor-boreDiameterMm').fill('12');
+  await page.getByTestId('donor-faceWidthMm').fill('10');
+  await page.getByTestId('donor-name').fill('Pinion of the boat-house slide');
+  await page.getByTestId('donor-cameFrom').fill('Boat-house slide, scrapped');
+  await page.getByTestId('donor-hours').fill('40');
+  await page.getByTestId('donor-place').fill('Window sill');
+  await radio(page, 'good').click();
+  await context.setOffline(true);
+  await page.getByTestId('keep-donor').click();
+  await page.getByText('Pinion of the boat-house slide').waitFor();
+  await page.getByText(/has worked 40 h; good/).waitFor();
+  await context.setOffline(false);
+  await inTime(stage.databaseUrl, `SELECT place, worked_hours AS h FROM shelf WHERE name LIKE 'Pinion of%'`, [
+    { place: 'Window sill', h: 40 },
+  ]);
+
+  const job = await toWall(page);
+  await page.goto(`${job}/gear/rpinion`);
+  await readSlidePinion(page);
+  await page.getByTestId('find-parts').click();
+  await page.getByText('Pinion of the boat-house slide').waitFor();
+  await page.getByRole('button', { name: 'Use this one. Window sill' }).click();
+  await page.getByText('Chosen, off the shelf').waitFor();
+  await page.goto(`${job}/close`);
+  await page.getByTestId('fitted').click();
+  await inTime(
+    stage.databaseUrl,
+    `SELECT payload->>'source' AS s FROM entries WHERE payload->>'kind' = 'partFitted' AND payload->>'partNumber' LIKE 'Pinion of%'`,
+    [{ s: 'shelf' }],
+  );
+  await page.goto(`${stage.address}/shelf`);
+  await page.getByRole('button', { name: 'Fitted: to that job' }).waitFor();
+  await page.goto(`${job}/log`);
+  await page.getByTestId('to-machine').click();
+  await page.getByText(/off the shelf/).waitFor();
+  await page.getByText('On the bench', { exact: false }).waitFor();
+});
+
+test('the number on the machine’s plate is judged like any other claim, and kept with where the plate is; the seller is chosen', async () => {
+  const { page } = await stage.device(PHONE);
+  await sql(
+    stage.databaseUrl,
+    `INSERT INTO listings SELECT id, 'Vessmoor Breakers', 1, 30, 0, '{}' FROM parts WHERE name = 'Slide pinion pack' ON CONFLICT DO NOTHING`,
+  );
+  const wide = (await sql(stage.databaseUrl, `SELECT part_number AS n FROM parts WHERE name = 'Slide pinion pack, wide'`)).rows[0] as {
+    n: string;
+  };
+  const right = (await sql(stage.databaseUrl, `SELECT part_number AS n, supplier AS s FROM parts WHERE name = 'Slide pinion pack'`))
+    .rows[0] as {
+    n: string;
+    s: string;
+  };
+  await arrive(page, stage.address, 'Tobin');
+  const job = await toWall(page);
+  await page.goto(`${job}/gear/rpinion`);
+  await readSlidePinion(page);
+  await page.getByTestId('find-parts').click();
+  await page.getByTestId('plate').click();
+  await page.getByTestId('plate-number').fill(wide.n);
+  await page.getByTestId('keep-plate').click();
+  await page.getByText('Write the number, and where the plate is.').waitFor();
+  await page.getByTestId('plate-where').fill('inside the left runner');
+  await page.getByTestId('keep-plate').click();
+  await page.getByText('By the number on the machine').waitFor();
+  await page.reload();
+  await expect(page.getByTestId('plate-kept').textContent()).resolves.toBe(`On the machine: ${wide.n} (inside the left runner)`);
+  // What the sheet names for the right one in its place is two millimetres wider, and said to be.
+  await page.getByText(`The sheet says replaced by ${wide.n}: not the same: face width +2 mm.`).waitFor();
+
+  await page.getByTestId('narrow').click();
+  await radio(page, 'As it is').click();
+  await page.getByTestId(`choose-${right.n}`).click();
+  await radio(page, new RegExp(`^${right.s}`)).click();
+  await page.getByTestId('order').click();
+  await page.getByTestId('order-ordered').waitFor();
+  await inTime(
+    stage.databaseUrl,
+    `SELECT payload->>'supplier' AS s FROM entries WHERE payload->>'kind' = 'partOrdered' AND payload->>'partNumber' = '${right.n}' AND "by" = 'tobin' AND "at" > now() - interval '1 hour'`,
+    [{ s: right.s }],
+  );
+  await page.goto(`${job}/log`);
+  await page.getByTestId('to-machine').click();
+  await page.getByText(/inside the left runner/).waitFor();
+});
