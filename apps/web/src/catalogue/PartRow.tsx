@@ -6,7 +6,7 @@ import { money } from '../design/words.ts';
 import { attributeValue } from '../match/attributeWords.ts';
 
 /** Widths of the figures' columns, the same for the headings above them. */
-export const COLUMNS = { figure: 'w-[96px]', supplier: 'w-[190px]', stock: 'w-[64px]', price: 'w-[104px]' } as const;
+export const COLUMNS = { figure: 'w-[84px]', supplier: 'w-[190px]', stock: 'w-[64px]', price: 'w-[104px]' } as const;
 
 interface Props {
   readonly part: Part;

@@ -35,12 +35,13 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
   const picked = candidates.find((each) => cylindricalKey(each) === pressed) ?? candidates[0];
   const next = error || stale ? null : wantedReading(card, gear, data);
   const values = readValues(gear, unit);
+  const sector = card.type === 'sector';
   const pick = (quantity: CylindricalQuantity) => setAsked({ quantity });
 
   return (
     <>
       <Text look="title">{card.name}</Text>
-      <GearDrawing shape={gearShapeOf(picked, gear)} values={values} advised={next?.quantity} onPick={pick} />
+      <GearDrawing shape={gearShapeOf(picked, gear)} values={values} advised={next?.quantity} sector={sector} onPick={pick} />
       {asked ? (
         <ReadPad
           view={view}
@@ -51,7 +52,12 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
           onClose={() => setAsked(null)}
         />
       ) : null}
-      <MoreReadings quantities={['arcDeg', 'helixAngleDeg', 'centreDistanceMm']} values={values} words={CYLINDRICAL_WORDS} onPick={pick} />
+      <MoreReadings
+        quantities={sector ? ['centreDistanceMm'] : ['arcDeg', 'helixAngleDeg', 'centreDistanceMm']}
+        values={values}
+        words={CYLINDRICAL_WORDS}
+        onPick={pick}
+      />
       <PhotoCount view={view} card={card} />
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
       <Disagreeing readings={gear.readings} />
@@ -59,7 +65,11 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
         heading="Which gear it was"
-        begin="Count the teeth, then tap a dimension on the drawing. Two spans far apart tell the most."
+        begin={
+          sector
+            ? 'Lay a protractor over as many teeth as there are: so many over so many degrees. Then a span.'
+            : 'Count the teeth, then tap a dimension on the drawing. Two spans far apart tell the most.'
+        }
         lines={error ? undefined : data?.candidates.map((each) => cylindricalLine(each, unit))}
         noneOfThese={data?.noneOfTheseProbability}
         picked={picked && cylindricalKey(picked)}
@@ -68,7 +78,9 @@ export function CylindricalBench({ view, card }: { view: JobView; card: GearCard
       {picked && !error ? <WearCard jobId={view.job.id} card={card} candidate={picked} gear={gear} /> : null}
       {picked && !error ? <MateCard candidate={picked} gear={gear} /> : null}
       <BenchTools jobId={view.job.id} card={card} gear={gear} />
-      <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={picked?.teeth ?? gear.readings.teeth?.at(-1)?.reading.value} />
+      {sector ? null : (
+        <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={picked?.teeth ?? gear.readings.teeth?.at(-1)?.reading.value} />
+      )}
       {picked && !error ? <FindParts jobId={view.job.id} gear={card.id} pick={cylindricalKey(picked)} /> : null}
       <ByHand view={view} card={card} />
     </>

@@ -28,15 +28,22 @@ interface Props {
   readonly shape: GearShape;
   readonly values: Readonly<Partial<Record<CylindricalQuantity, string>>>;
   readonly advised?: string;
+  /** Part of the round only: its teeth are counted over an angle. */
+  readonly sector?: boolean;
   readonly onPick: (quantity: CylindricalQuantity) => void;
 }
 
 /** The gear drawn to its numbers, seen along its axis, with a callout to tap for each dimension. */
-export function GearDrawing({ shape: { cut, tipMm, boreMm }, values, advised, onPick }: Props) {
+export function GearDrawing({ shape: { cut, tipMm, boreMm }, values, advised, sector = false, onPick }: Props) {
   const colours = useColours();
   const unit = lengthUnit.use();
   const scale = RADIUS / (tipMm / 2);
-  const callouts = CALLOUTS.map(({ at: [x, y], ...box }) => ({ ...box, to: { x: MIDDLE.x + x * RADIUS, y: MIDDLE.y + y * RADIUS } }));
+  const counted = (quantity: CylindricalQuantity) => (sector && quantity === 'teeth' ? 'arcDeg' : quantity);
+  const callouts = CALLOUTS.map(({ at: [x, y], quantity, ...box }) => ({
+    ...box,
+    quantity: counted(quantity),
+    to: { x: MIDDLE.x + x * RADIUS, y: MIDDLE.y + y * RADIUS },
+  }));
   const points = gearOutline(cut).map(([x, y]) => `${(MIDDLE.x + x * scale).toFixed(2)},${(MIDDLE.y - y * scale).toFixed(2)}`);
   return (
     <CalloutDrawing

@@ -1,4 +1,5 @@
 import { GearFrame } from '../job/GearFrame.tsx';
+import { benchFor } from './benchFor.ts';
 import { CylindricalBench } from './CylindricalBench.tsx';
 import { NoCardYet } from './NoCardYet.tsx';
 import { SizedBench } from './SizedBench.tsx';
@@ -8,10 +9,16 @@ import { WormBench } from './WormBench.tsx';
 export const GearScreen = () => (
   <GearFrame stage="measure">
     {(view, card) => {
-      if (card.type === 'worm') return <WormBench view={view} card={card} />;
-      if (card.type === 'spur' || card.type === 'helical') return <CylindricalBench view={view} card={card} />;
-      if (card.type === 'bevel' || card.type === 'wormWheel') return <SizedBench view={view} card={card} />;
-      return <NoCardYet view={view} card={card} />;
+      switch (benchFor(view.pack, card)) {
+        case 'worm':
+          return <WormBench view={view} card={card} />;
+        case 'cylindrical':
+          return <CylindricalBench view={view} card={card} />;
+        case 'sized':
+          return <SizedBench view={view} card={card} />;
+        case null:
+          return <NoCardYet view={view} card={card} />;
+      }
     }}
   </GearFrame>
 );

@@ -10,7 +10,9 @@ export function NoCardYet({ view, card }: { view: JobView; card: GearCard }) {
     <>
       <Text look="title">{card.name}</Text>
       <Card tone="sunken">
-        <Text look="strong">The app has cards for worms and their wheels, spur and helical gears and bevels, not yet for this one.</Text>
+        <Text look="strong">
+          The app has cards for worms and their wheels, spur and helical gears, their sectors and bevels, not yet for this one.
+        </Text>
         <Text>
           Take it by hand: teeth, diameter over the tips, face width, bore and its shape, hand of the helix. Compare the new part with the
           old one before it goes in.

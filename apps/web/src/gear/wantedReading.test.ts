@@ -25,3 +25,9 @@ test('then what tells the candidates apart: a span, with the teeth to measure ov
 test('a piece of the rim stands for the count, and is spanned: no diameter can be taken over it', () => {
   expect(wantedReading(spur, { readings: { arcDeg: read(82, 6) } }, undefined)?.quantity).toBe('spanMm');
 });
+
+test('of a sector the angle comes first, whatever was counted: its teeth are no full round', () => {
+  const sector: GearCard = { ...spur, type: 'sector' };
+  expect(wantedReading(sector, { readings: { teeth: read(14) } }, undefined)?.quantity).toBe('arcDeg');
+  expect(wantedReading(sector, { readings: { arcDeg: read(73, 13) } }, undefined)?.quantity).toBe('spanMm');
+});

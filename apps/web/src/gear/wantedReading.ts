@@ -13,6 +13,8 @@ export interface Wanted {
 
 /** What to read next off a spur or helical gear: first what nothing can be said without, then what tells most. */
 export function wantedReading(card: GearCard, { readings }: GearState, found: Identification | undefined): Wanted | null {
+  if (card.type === 'sector' && !readings.arcDeg)
+    return of('arcDeg', 'A sector has no full round to count: teeth over an angle tell how many it would have.');
   if (!readings.teeth && !readings.arcDeg) {
     return of('teeth', 'Nothing can be said without a count. Of a broken wheel, measure a piece of the rim instead.');
   }

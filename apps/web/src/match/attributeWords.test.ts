@@ -21,5 +21,6 @@ test.each([
     'open the bore by 0.50 mm, true to the teeth',
   ],
   [{ name: 'starts', state: 'fits', difference: 0, probability: 1 }, 'fits'],
+  [{ name: 'boreDiameterMm', state: 'fits', difference: 0.0001, probability: 1 }, 'fits'],
   [{ name: 'hand', state: 'unknown', work: 'measure it', probability: 0.8 }, 'measure it'],
 ] as const)('%j reads %p', (fit, words) => expect(fitText(fit)).toBe(words));

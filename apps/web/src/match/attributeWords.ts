@@ -48,10 +48,15 @@ export function attributeWords(gear: GearAttributes): readonly (readonly [string
   });
 }
 
+/** Less than this is shown as nought. */
+const SHOWN = 0.0005;
+
 /** One attribute's verdict as a sentence part. */
 export function fitText({ name, state, difference, work }: AttributeFit): string {
   const off =
-    difference === undefined || difference === 0 ? '' : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
+    difference === undefined || Math.abs(difference) < SHOWN
+      ? ''
+      : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
   switch (state) {
     case 'fits':
       return off ? `fits (${off})` : 'fits';

@@ -20,7 +20,7 @@ export interface Wanted {
 export function useWanted(gear: GearState | undefined, card: GearCard, pick: string | undefined): Wanted | null {
   const of = (...types: readonly GearCard['type'][]) => (types.includes(card.type) ? gear : undefined);
   const worm = useIdentification(of('worm')).data?.candidates ?? [];
-  const cylindrical = useCylindrical(of('spur', 'helical')).data?.candidates ?? [];
+  const cylindrical = useCylindrical(of('spur', 'helical', 'sector')).data?.candidates ?? [];
   const bevel = useBevel(of('bevel')).data?.candidates ?? [];
   const wheel = useWheel(of('wormWheel')).data?.candidates ?? [];
   if (!gear) return null;
@@ -29,6 +29,7 @@ export function useWanted(gear: GearState | undefined, card: GearCard, pick: str
       return made(worm, candidateKey, pick, (each) => wantedWorm(each, gear, card));
     case 'spur':
     case 'helical':
+    case 'sector':
       return made(cylindrical, cylindricalKey, pick, (each) => wantedCylindrical(each, gear, card));
     case 'bevel':
       return made(bevel, sizeKey, pick, (each) => wantedBevel(each, gear, card));

@@ -6,12 +6,13 @@ import type { GearCard } from '../trace/pack.ts';
 import type { GearReadings, GearState } from './fold.ts';
 import { combined, given } from './readings.ts';
 
-/** The spur or helical gear to look for: the candidate that explains the readings, with what only a reading can tell. */
+/** The spur or helical gear, or the sector of one, to look for: the candidate that explains the readings, with what only a reading can tell. */
 export function wantedCylindrical(candidate: Candidate, gear: GearState, card: GearCard): GearAttributes {
   const { teeth, normalModuleMm, pressureAngleDeg, helixAngleDeg } = candidate;
   const helical = helixAngleDeg !== 0;
+  const straightOrNot = helical ? 'helical' : 'spur';
   return {
-    type: helical ? 'helical' : 'spur',
+    type: card.type === 'sector' ? 'sector' : straightOrNot,
     teeth,
     normalModuleMm,
     pressureAngleDeg,
