@@ -56,7 +56,7 @@ async function measure(page: Page, job: string): Promise<Record<string, number>>
     }),
     'beginning of a number typed': await typed(page, 'qb-77', row(/^QB-77/)),
     'a rare word typed': await typed(page, 'pinion', row(/pinion/i)),
-    'a common word typed': await typed(page, 'gear', row(/gear/i)),
+    'a word of every row typed': await typed(page, 'quernby', row(/./)),
     'put in order by price': await ordered(page, 'Price'),
     'put in order by size': await ordered(page, 'Size'),
     'parts that fit, by dimensions': await median(page, async () => {
@@ -72,7 +72,12 @@ async function typed(page: Page, text: string, row: ReturnType<Page['locator']>)
   return median(page, async () => {
     await page.goto(`${stage.address}/parts`);
     await page.getByRole('checkbox').first().waitFor();
-    return timed(() => page.getByTestId('catalogue-text').fill(text), row);
+    // A row that stood there before must not count: the answer to these very letters is waited for, then the row.
+    const answered = page.waitForResponse((response) => response.url().includes(`text=${encodeURIComponent(text)}`));
+    return timed(async () => {
+      await page.getByTestId('catalogue-text').fill(text);
+      await answered;
+    }, row);
   });
 }
 
