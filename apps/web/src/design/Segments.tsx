@@ -9,13 +9,13 @@ interface Props<T extends string> {
   readonly onChange: (value: T) => void;
 }
 
-/** One of a few, side by side. */
+/** One of a few, side by side; on a narrow screen they go on in the next line before a word is broken. */
 export const Segments = <T extends string>({ label, options, value, onChange }: Props<T>) => (
-  <View role="radiogroup" aria-label={label} className="flex-row gap-2">
+  <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
     {options.map(([id, name]) => (
       <Button
         key={id}
-        className="flex-1"
+        className="grow"
         label={name}
         look={value === id ? 'chosen' : 'plain'}
         checked={value === id}

@@ -12,8 +12,8 @@ interface Props {
   readonly onChange: (change: Partial<SpeedometerDraft>) => void;
   /** The tyres that are on: their best figure, and what their printed size alone would say. */
   readonly tyre: Pick<Tyre, 'turnsPerKm' | 'fromSize'>;
-  /** How far the pair that is in reads off on the tyres that are on; nought where it is not typed. */
-  readonly readsNowPercent: number;
+  /** How far the pair that is in reads off on the tyres that are on; null where it is not typed. */
+  readonly readsNowPercent: number | null;
 }
 
 /** Before and after, side by side: what other tyres, another axle or another top gear would do. */
@@ -21,7 +21,11 @@ export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props
   // A size says nothing of the load: the other tyre is taken to give way by as much as the one that was measured.
   const loaded = on.turnsPerKm / on.fromSize.turnsPerKm;
   const tyre = draft.otherTyre.trim() === '' ? null : workOut<Tyre>('ratio.tyre', { size: draft.otherTyre });
-  const question = changeQuestion(draft, { now: on.turnsPerKm, other: tyre?.ok ? tyre.output.turnsPerKm * loaded : null }, readsNowPercent);
+  const question = changeQuestion(
+    draft,
+    { now: on.turnsPerKm, other: tyre?.ok ? tyre.output.turnsPerKm * loaded : null },
+    readsNowPercent ?? 0,
+  );
   const worked = question && workOut<Change>('ratio.change', question);
   const field = (name: 'otherTyre' | 'otherAxle' | 'topNow' | 'topOther', label: string, problem?: string) => (
     <View className="min-w-[140px] flex-1">
@@ -44,7 +48,10 @@ export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props
         {field('topOther', 'Other top gear')}
       </View>
       {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
-      {worked?.ok ? <SideBySide change={worked.output} readsNow={readsNowPercent} /> : null}
+      {worked?.ok ? <SideBySide change={worked.output} readsNow={readsNowPercent ?? 0} /> : null}
+      {worked?.ok && readsNowPercent === null ? (
+        <Text look="soft">Taken to read true as it is. Type the pair that is in it above to begin from what it really reads.</Text>
+      ) : null}
     </Card>
   );
 }

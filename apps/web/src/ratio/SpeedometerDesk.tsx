@@ -92,7 +92,9 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: (chosen: Chosen) =>
           </Text>
         </Card>
       ) : null}
-      {tyre?.ok ? <ChangeCard draft={draft} onChange={set} tyre={tyre.output} readsNowPercent={nowOff?.readingErrorPercent ?? 0} /> : null}
+      {tyre?.ok ? (
+        <ChangeCard draft={draft} onChange={set} tyre={tyre.output} readsNowPercent={nowOff?.readingErrorPercent ?? null} />
+      ) : null}
       {question && 'why' in question ? <Text look="soft">{question.why}</Text> : null}
       {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
       {chosen ? (

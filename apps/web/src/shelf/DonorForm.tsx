@@ -83,18 +83,12 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
         <View className="flex-1">{field('hours', 'Worked, hours')}</View>
         <View className="flex-1">{field('km', 'Worked, km')}</View>
       </View>
-      <View role="radiogroup" aria-label="How it is" className="flex-row flex-wrap gap-2">
-        {SHELF_CONDITIONS.map((each) => (
-          <View key={each}>
-            <Button
-              label={CONDITIONS[each]}
-              look={each === condition ? 'chosen' : 'plain'}
-              checked={each === condition}
-              onPress={() => setCondition(each)}
-            />
-          </View>
-        ))}
-      </View>
+      <Segments
+        label="How it is"
+        options={SHELF_CONDITIONS.map((each) => [each, CONDITIONS[each]] as const)}
+        value={condition}
+        onChange={setCondition}
+      />
       <Segments
         label="Where"
         options={[
