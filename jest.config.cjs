@@ -14,6 +14,8 @@ const node = (displayName, roots, more = {}) => ({
 const sandboxInjectedGlobals = ['Math', 'Float32Array', 'Float64Array', 'Uint8ClampedArray', 'Array'];
 
 module.exports = {
+  // A server on a fresh database takes its seconds where the machine is shared.
+  testTimeout: 30_000,
   projects: [
     node('core', ['packages'], { sandboxInjectedGlobals }),
     node('server', ['apps/server/src']),

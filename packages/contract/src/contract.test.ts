@@ -33,10 +33,13 @@ test('a part’s attributes are checked like everybody’s', () => {
     leadDays: 2,
     stock: 1,
     claims: [],
+    listings: [{ supplier: 'Hobdray Stores', priceMinor: 640, leadDays: 9, stock: 2, claims: ['Wall 9'] }],
+    links: [{ kind: 'supersededBy', partNumber: 'QB-2', part: null }],
   };
   expect(part.safeParse(sound).success).toBe(true);
   expect(part.safeParse({ ...sound, attributes: { type: 'worm', boreDiameterMm: -12 } }).success).toBe(false);
   expect(part.safeParse({ ...sound, priceMinor: 9.5 }).success).toBe(false);
+  expect(part.safeParse({ ...sound, links: [{ kind: 'cousin', partNumber: 'QB-2', part: null }] }).success).toBe(false);
 });
 
 test('receipts and problems carry what a screen needs', () => {

@@ -38,13 +38,15 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
     await manager.insert(listings, demoListings(list));
     await manager.insert(partLinks, demoLinks(list));
     await manager.insert(shelf, demoShelf(now));
-    for (const { id, machine, entries: past } of pastJobs(list, now)) {
-      await manager.insert(jobs, { id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: true });
-      await manager.insert(
-        entries,
-        past.map((each) => ({ ...each, at: new Date(each.at), shopId })),
-      );
-    }
+    const past = pastJobs(list, now);
+    await manager.insert(
+      jobs,
+      past.map(({ id, machine }) => ({ id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: true })),
+    );
+    await manager.insert(
+      entries,
+      past.flatMap((each) => each.entries.map((entry) => ({ ...entry, at: new Date(entry.at), shopId }))),
+    );
     for (const scenarioJob of SCENARIO.jobs) {
       const machine = SCENARIO.machines.find(({ key }) => key === scenarioJob.machine);
       if (!machine) throw new Error(`the scenario job ${scenarioJob.key} has no machine`);
