@@ -1,8 +1,10 @@
 import type { GearCard } from '@patient-badger/core';
-import type { Listing, Part } from '@patient-badger/contract';
+import { part as partSchema, type Listing } from '@patient-badger/contract';
+import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { call } from '../data/api.ts';
 import { useShop } from '../data/queries.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -12,16 +14,18 @@ import type { JobView } from '../job/JobView.ts';
 import { offersOf, waitText } from './offers.ts';
 
 /** The chosen part ordered from one of its sellers, and the way to what came. */
-export function Ordering({ view: { job, state }, card, part }: { view: JobView; card: GearCard; part: Part | undefined }) {
+export function Ordering({ view: { job, state }, card, partId }: { view: JobView; card: GearCard; partId: string }) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const currency = useShop().data?.currency ?? 'EUR';
+  // Asked for by itself: a filter of the search must not hide what is already chosen.
+  const part = useQuery({ queryKey: ['part', partId], queryFn: () => call(`/api/parts/${partId}`, partSchema) }).data;
   const offers = part ? offersOf(part) : [];
   const [from, setFrom] = useState<string | null>(null);
   const seller = offers.find(({ supplier }) => supplier === from) ?? offers[0];
   const toOrders = () => router.navigate(`/jobs/${job.id}/receive/${card.id}` as never);
   const orders = state.gears[card.id]?.orders ?? [];
-  const open = orders.some((each) => each.partId === part?.id && each.state !== 'refused');
+  const open = orders.some((each) => each.partId === partId && each.state !== 'refused');
   const detail = (each: Listing) => `${money(each.priceMinor, currency)}, ${waitText(each)}`;
   const order = async () => {
     if (!part || !seller) return;

@@ -144,9 +144,7 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
           <Text look="head">
             {chosen.partNumber} · {chosen.name}
           </Text>
-          {chosen.source === 'shelf' ? null : (
-            <Ordering view={view} card={card} part={found.find(({ part }) => part.id === chosen.partId)?.part} />
-          )}
+          {chosen.source === 'shelf' ? null : <Ordering view={view} card={card} partId={chosen.partId} />}
           <Button look="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
