@@ -6,7 +6,7 @@ export { createOperations, type Operation, type Operations } from './operations.
 
 export { formatLength, fromMm, LENGTH_UNITS, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
 export { seeded } from './quantity/seeded.ts';
-export { INSTRUMENTS, measured, type InstrumentId, type Measured } from './quantity/measured.ts';
+export { INSTRUMENTS, measured, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
 
 export { motion } from './driveline/motion.ts';
 export {

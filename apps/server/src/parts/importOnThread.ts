@@ -1,7 +1,6 @@
 import { workerData } from 'node:worker_threads';
 import { partDraft, type Duplicates, type PartDraftSent } from '@patient-badger/contract';
 import { CoreFailure, failureFromZod, sentence } from '@patient-badger/core';
-import type { DataSource } from 'typeorm';
 import { createDataSource } from '../dataSource.ts';
 import { imports, type ImportRow } from '../entities/index.ts';
 import { PROBLEMS, ServerProblem } from '../problems.ts';
@@ -21,37 +20,35 @@ class Cancelled extends Error {}
 
 // Reading and checking a hundred thousand rows takes seconds: not on the thread that answers everybody.
 const work = workerData as ImportWork;
-const [writes, tells] = [createDataSource(work.url), createDataSource(work.url)];
+const dataSource = createDataSource(work.url);
 try {
-  await Promise.all([writes.initialize(), tells.initialize()]);
-  await run(work, writes, (change) => tell(tells, change));
+  await dataSource.initialize();
+  await run(work);
 } finally {
-  await Promise.all([writes.destroy(), tells.destroy()]);
+  await dataSource.destroy();
 }
 
-type Tell = (change: Partial<ImportRow>) => Promise<void>;
-
-async function run({ shopId, duplicates, bytes }: ImportWork, dataSource: DataSource, say: Tell): Promise<void> {
+async function run({ shopId, duplicates, bytes }: ImportWork): Promise<void> {
   try {
     const rows = readRows(bytes);
-    await say({ total: rows.length });
-    const receipt = await importParts(dataSource, { shopId, rows, duplicates, onLot: (done) => say({ done }) });
-    await say({ state: 'done', done: rows.length, receipt });
+    await tell({ total: rows.length });
+    const receipt = await importParts(dataSource, { shopId, rows, duplicates, onLot: (done) => tell({ done }) });
+    await tell({ state: 'done', done: rows.length, receipt });
   } catch (error) {
-    if (error instanceof Cancelled) return say({ state: 'cancelled' });
-    await say({ state: 'failed', sentence: sentenceOf(error) });
+    if (error instanceof Cancelled) return tell({ state: 'cancelled' });
+    await tell({ state: 'failed', sentence: sentenceOf(error) });
   }
 }
 
-/** Progress goes its own way into the database: what the import writes is not seen before it is whole. */
-async function tell(dataSource: DataSource, change: Partial<ImportRow>): Promise<void> {
+/** Over a connection of its own out of the pool: what the import's transaction writes is not seen before it is whole. */
+async function tell(change: Partial<ImportRow>): Promise<void> {
   await dataSource.getRepository(imports).update({ id: work.id }, { ...change, touchedAt: new Date() });
   if (change.state !== undefined) return;
   const { cancelAsked } = await dataSource.getRepository(imports).findOneByOrFail({ id: work.id });
   if (cancelAsked) throw new Cancelled();
 }
 
-/** Line by line, so that the whole list never stands beside itself as one text. @throws CoreFailure with the line */
+/** Line by line, so that the whole list never stands beside itself as one text. @throws ServerProblem with the row */
 function readRows(bytes: Uint8Array): readonly PartDraftSent[] {
   const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const rows: PartDraftSent[] = [];

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Duplicates, ImportState, PartDraftSent } from '@patient-badger/contract';
+import { plain } from '@patient-badger/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 
@@ -79,6 +80,11 @@ async function takeLot(manager: EntityManager, { shopId, groups, known }: Lot): 
   const own = groups.flatMap((group) => group.filter(({ supplier }) => supplier === ownerOf(group)));
   const further = groups.flatMap((group) => group.filter(({ supplier }) => supplier !== ownerOf(group)));
   const fresh = [...(await insertParts(manager, shopId, own)), ...(await insertListings(manager, shopId, further))];
+  await forgetLinks(
+    manager,
+    shopId,
+    own.map(({ partNumber }) => partNumber).filter((number) => known.has(number)),
+  );
   await linkParts(manager, shopId, own);
   const added = fresh.filter((each) => each.added).length;
   return { added, replaced: fresh.length - added };
@@ -92,7 +98,7 @@ async function insertParts(manager: EntityManager, shopId: string, rows: readonl
     id: randomUUID(),
     attributes,
     type: attributes.type ?? 'spur',
-    moduleMm: sizeOf(attributes.axialModuleMm ?? attributes.normalModuleMm),
+    moduleMm: plain(attributes.axialModuleMm ?? attributes.normalModuleMm) ?? null,
   }));
   if (list.length === 0) return [];
   return (await manager.query(
@@ -123,15 +129,19 @@ async function insertListings(manager: EntityManager, shopId: string, rows: read
   )) as Stored;
 }
 
+/** What an older sheet named in place of these parts counts no longer. */
+async function forgetLinks(manager: EntityManager, shopId: string, numbers: readonly string[]): Promise<void> {
+  if (numbers.length === 0) return;
+  await manager.query('DELETE FROM part_links USING parts p WHERE part_id = p.id AND p.shop_id = $1 AND p.part_number = ANY($2)', [
+    shopId,
+    numbers,
+  ]);
+}
+
 async function linkParts(manager: EntityManager, shopId: string, rows: readonly PartDraftSent[]): Promise<void> {
   const links = rows.flatMap(({ partNumber, supersededBy, alternatives = [] }) => [
     ...(supersededBy === undefined ? [] : [{ partNumber, kind: 'supersededBy', to: supersededBy }]),
     ...alternatives.map((to) => ({ partNumber, kind: 'alternative', to })),
-  ]);
-  const numbers = rows.map(({ partNumber }) => partNumber);
-  await manager.query('DELETE FROM part_links USING parts p WHERE part_id = p.id AND p.shop_id = $1 AND p.part_number = ANY($2)', [
-    shopId,
-    numbers,
   ]);
   if (links.length === 0) return;
   await manager.query(
@@ -142,6 +152,3 @@ async function linkParts(manager: EntityManager, shopId: string, rows: readonly 
     [shopId, JSON.stringify(links)],
   );
 }
-
-const sizeOf = (given: number | { readonly value: number } | undefined): number | null =>
-  (typeof given === 'object' ? given.value : given) ?? null;

@@ -1,6 +1,7 @@
 import type { Refusals } from '@patient-badger/contract';
 import type { DataSource } from 'typeorm';
 import { entries } from '../entities/index.ts';
+import { STANDS } from '../entries/standing.ts';
 
 /** So many of the latest are told. */
 const MOST = 100;
@@ -15,10 +16,7 @@ export async function refusalsOf(dataSource: DataSource, shopId: string, numbers
     .createQueryBuilder('e')
     .where('e.shopId = :shopId', { shopId })
     .andWhere("e.payload->>'kind' = 'partRefused' AND e.payload->>'partNumber' = ANY(:numbers)", { numbers })
-    .andWhere(
-      `NOT EXISTS (SELECT 1 FROM entries w WHERE w.shop_id = e.shop_id AND w.job_id = e.job_id
-         AND w.payload->>'kind' = 'withdrawn' AND w.payload->>'entry' = e.id::text)`,
-    )
+    .andWhere(STANDS)
     .orderBy('e.at', 'DESC')
     .limit(MOST)
     .getMany();

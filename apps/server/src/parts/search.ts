@@ -1,5 +1,5 @@
-import type { partSearch } from '@patient-badger/contract';
-import { fit, type GearAttributes, type MatchFit } from '@patient-badger/core';
+import type { Listing, partSearch } from '@patient-badger/contract';
+import { fit, plain, type GearAttributes, type MatchFit } from '@patient-badger/core';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { parts, type PartRow } from '../entities/index.ts';
@@ -8,6 +8,8 @@ import { listingsOf } from './whole.ts';
 
 export interface PartFound {
   readonly row: PartRow;
+  /** What further sellers ask for it. */
+  readonly listings: readonly Listing[];
   readonly fit: MatchFit;
   /** Sellers that say it fits the machine. */
   readonly claimedBy: readonly string[];
@@ -49,10 +51,12 @@ export async function searchParts(manager: EntityManager, asked: Asked): Promise
     rows.map(({ id }) => id),
   );
   const found = rows.map((row) => {
-    const offers = [row, ...(sellers.get(row.id) ?? [])];
+    const listings = sellers.get(row.id) ?? [];
+    const offers = [row, ...listings];
     const claims = [...new Set(offers.flatMap((each) => each.claims))];
     return {
       row,
+      listings,
       cheapest: Math.min(...offers.map(({ priceMinor }) => priceMinor)),
       stock: offers.reduce((sum, each) => sum + each.stock, 0),
       claimedBy: machineModel === undefined ? [] : offers.filter((each) => each.claims.includes(machineModel)).map((each) => each.supplier),
@@ -70,7 +74,7 @@ export async function searchParts(manager: EntityManager, asked: Asked): Promise
         (a.row.partNumber < b.row.partNumber ? -1 : 1),
     )
     .slice(0, most)
-    .map(({ row, fit, claimedBy }) => ({ row, fit, claimedBy }));
+    .map(({ row, listings, fit, claimedBy }) => ({ row, listings, fit, claimedBy }));
 }
 
 function passes({ only, inStock = false }: Asked, { attributes }: MatchFit, stock: number): boolean {
@@ -122,6 +126,3 @@ async function nearest(manager: EntityManager, { shopId, wanted, size, within, t
 function sizeOf(wanted: GearAttributes): number | null {
   return plain(wanted.axialModuleMm ?? wanted.normalModuleMm) ?? (wanted.diametralPitch ? 25.4 / wanted.diametralPitch : null);
 }
-
-const plain = (given: number | { readonly value: number } | undefined): number | undefined =>
-  typeof given === 'object' ? given.value : given;

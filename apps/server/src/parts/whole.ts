@@ -8,10 +8,14 @@ export async function listingsOf(manager: EntityManager, ids: readonly string[])
   return groupBy(rows, ({ partId: _, ...listing }): Listing => listing);
 }
 
-/** Rows of parts with their sellers and what is named in their place. */
-export async function wholeParts(manager: EntityManager, rows: readonly PartRow[]): Promise<readonly Part[]> {
+/** Rows of parts with their sellers, where those are not known already, and what is named in their place. */
+export async function wholeParts(
+  manager: EntityManager,
+  rows: readonly PartRow[],
+  known?: ReadonlyMap<string, readonly Listing[]>,
+): Promise<readonly Part[]> {
   const ids = rows.map(({ id }) => id);
-  const [sellers, links] = [await listingsOf(manager, ids), await linksOf(manager, rows)];
+  const [sellers, links] = [known ?? (await listingsOf(manager, ids)), await linksOf(manager, rows)];
   return rows.map(({ shopId: _, type: __, moduleMm: ___, ...row }) => ({
     ...row,
     listings: [...(sellers.get(row.id) ?? [])],

@@ -26,7 +26,7 @@ export async function* partsAsCsv(dataSource: DataSource, shopId: string): Async
   yield `\uFEFF${Papa.unparse([columns])}\r\n`;
   for await (const lot of lots(dataSource, shopId)) {
     const rows = lot.flatMap((part) => [part, ...part.listings].map((offer) => writePartRow({ ...draftOf(part), ...offer })));
-    yield `${Papa.unparse({ fields: columns, data: rows.map((row) => columns.map((column) => row[column] ?? '')) }, { header: false })}\r\n`;
+    yield `${Papa.unparse(rows, { columns, header: false })}\r\n`;
   }
 }
 

@@ -23,6 +23,7 @@ import { refusalsOf } from '../parts/refusals.ts';
 import { searchParts } from '../parts/search.ts';
 import { wholeParts } from '../parts/whole.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
+import { takeBytes } from '../plugins/bytes.ts';
 import { ServerProblem } from '../problems.ts';
 
 /** A list of 100,000 parts and some. */
@@ -43,8 +44,7 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   );
 
   await app.register(async (scope) => {
-    scope.removeAllContentTypeParsers();
-    scope.addContentTypeParser('*', { parseAs: 'buffer', bodyLimit: IMPORT_MOST_BYTES }, (_request, body, done) => done(null, body));
+    takeBytes(scope, IMPORT_MOST_BYTES);
     scope.post(
       '/api/imports',
       { bodyLimit: IMPORT_MOST_BYTES, schema: { querystring: importQuery, response: { 202: importState } } },
@@ -87,7 +87,7 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
     const shopId = shopOf(request);
     const found = await searchParts(dataSource.manager, { ...request.body, shopId });
     const rows = found.map(({ row }) => row);
-    const answered = await whole(rows);
+    const answered = await wholeParts(dataSource.manager, rows, new Map(found.map(({ row, listings }) => [row.id, listings])));
     const refused = await refusalsOf(
       dataSource,
       shopId,

@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { photos } from '../entities/index.ts';
 import { readInWorker } from '../photos/readInWorker.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
+import { takeBytes } from '../plugins/bytes.ts';
 import { ServerProblem } from '../problems.ts';
 
 const params = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/) });
@@ -15,8 +16,7 @@ export const photoRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
   const repository = dataSource.getRepository(photos);
 
   await app.register(async (scope) => {
-    scope.removeAllContentTypeParsers();
-    scope.addContentTypeParser('*', { parseAs: 'buffer', bodyLimit: PHOTO_MOST_BYTES }, (_request, body, done) => done(null, body));
+    takeBytes(scope, PHOTO_MOST_BYTES);
     scope.setErrorHandler((error) => {
       throw (error as { code?: string }).code === 'FST_ERR_CTP_BODY_TOO_LARGE' ? new ServerProblem('photoTooLarge') : error;
     });

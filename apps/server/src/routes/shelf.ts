@@ -3,6 +3,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { machines, shelf, type ShelfRow } from '../entities/index.ts';
+import { STANDS } from '../entries/standing.ts';
 import { needActor, shopOf } from '../plugins/actor.ts';
 import { ServerProblem } from '../problems.ts';
 
@@ -43,7 +44,7 @@ async function whole(dataSource: DataSource, rows: readonly ShelfRow[]): Promise
   const used = (await dataSource.query(
     `SELECT e.payload->>'partId' AS id, e.job_id AS job FROM entries e
      WHERE e.payload->>'kind' = 'partFitted' AND e.payload->>'partId' = ANY($1)
-       AND NOT EXISTS (SELECT 1 FROM entries w WHERE w.job_id = e.job_id AND w.payload->>'kind' = 'withdrawn' AND w.payload->>'entry' = e.id::text)`,
+       AND ${STANDS}`,
     [rows.map(({ id }) => id)],
   )) as { id: string; job: string }[];
   return rows.map(({ shopId: _, addedAt, ...row }) => ({

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
+import { saveAddress } from '../data/saveFile.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../design/Screen.tsx';
@@ -30,9 +31,7 @@ export function CatalogueScreen() {
       }),
     [],
   );
-  const more = useCallback(() => {
-    if (!isFetchingNextPage) void fetchNextPage();
-  }, [isFetchingNextPage, fetchNextPage]);
+  const more = useCallback(() => void fetchNextPage(), [fetchNextPage]);
   const by = (next: Order) => setOrder({ order: next, down: next === order && !down });
   return (
     <Screen
@@ -43,8 +42,8 @@ export function CatalogueScreen() {
       foot={
         <View className="flex-row gap-2">
           <Button className="flex-1" label="Bring in" testID="to-import" onPress={() => router.navigate('/parts/import' as never)} />
-          <Button className="flex-1" label="Save CSV" testID="export-csv" onPress={() => fetchAway('csv')} />
-          <Button className="flex-1" label="Save JSON" testID="export-json" onPress={() => fetchAway('json')} />
+          <Button className="flex-1" label="Save CSV" testID="export-csv" onPress={() => saveCatalogue('csv')} />
+          <Button className="flex-1" label="Save JSON" testID="export-json" onPress={() => saveCatalogue('json')} />
         </View>
       }
     >
@@ -89,10 +88,5 @@ export function CatalogueScreen() {
   );
 }
 
-/** The whole catalogue as a file: the browser writes it as it comes. */
-function fetchAway(format: 'csv' | 'json'): void {
-  const anchor = document.createElement('a');
-  anchor.href = `/api/parts/export?format=${format}`;
-  anchor.download = `parts.${format}`;
-  anchor.click();
-}
+/** The whole catalogue as a file. */
+const saveCatalogue = (format: 'csv' | 'json') => saveAddress(`parts.${format}`, `/api/parts/export?format=${format}`);

@@ -1,4 +1,5 @@
 import type { Part } from '@patient-badger/contract';
+import { plain } from '@patient-badger/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from '../design/Text.tsx';
@@ -19,16 +20,16 @@ interface Props {
 /** One part as a line of the catalogue, pressed to choose it. */
 export const PartRow = memo(function PartRow({ part, wide, currency, chosen, onToggle }: Props) {
   const { attributes } = part;
-  const plain = (name: 'normalModuleMm' | 'axialModuleMm' | 'boreDiameterMm' | 'faceWidthMm') => {
+  const shown = (name: 'normalModuleMm' | 'axialModuleMm' | 'boreDiameterMm' | 'faceWidthMm') => {
     const value = attributes[name];
-    return value === undefined ? '–' : attributeValue(name, typeof value === 'object' ? value.value : value);
+    return value === undefined ? '–' : attributeValue(name, plain(value));
   };
-  const size = attributes.axialModuleMm === undefined ? plain('normalModuleMm') : plain('axialModuleMm');
+  const size = attributes.axialModuleMm === undefined ? shown('normalModuleMm') : shown('axialModuleMm');
   const figures: readonly (readonly [string, string])[] = [
     ['teeth', String(attributes.teeth ?? attributes.starts ?? '–')],
     ['module', size],
-    ['bore', plain('boreDiameterMm')],
-    ['width', plain('faceWidthMm')],
+    ['bore', shown('boreDiameterMm')],
+    ['width', shown('faceWidthMm')],
   ];
   return (
     <Pressable

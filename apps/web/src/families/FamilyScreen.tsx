@@ -11,7 +11,7 @@ import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../design/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
 import { ModelChoice } from './ModelChoice.tsx';
-import { saveFile } from './saveFile.ts';
+import { saveFile } from '../data/saveFile.ts';
 
 /** One family: its chain in motion, what fails, what can be looked at, its models and machines. */
 export function FamilyScreen() {

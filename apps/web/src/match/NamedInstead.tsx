@@ -2,7 +2,7 @@ import type { Part, PartLink } from '@patient-badger/contract';
 import { standsIn } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { attributeName, fitText } from './attributeWords.ts';
+import { attributeName, differenceText } from './attributeWords.ts';
 
 /** Parts that a sheet names in place of this one, each compared with it: a successor is a claim too. */
 export function NamedInstead({ part }: { part: Part }) {
@@ -26,7 +26,7 @@ export function linkText(part: Part, { part: other }: PartLink): string {
     case 'same':
       return 'the same by every dimension.';
     case 'differs':
-      return `not the same: ${differs.map((each) => `${attributeName(each.name).toLowerCase()} ${fitText({ ...each, state: 'doesNotFit' }).replace(/^does not fit:? ?/, '') || 'another'}`).join(', ')}.`;
+      return `not the same: ${differs.map((each) => `${attributeName(each.name).toLowerCase()} ${differenceText(each) || 'another'}`).join(', ')}.`;
     case 'notKnown':
       return `the same as far as both say; ${unknown.map((name) => attributeName(name).toLowerCase()).join(', ')} only one of them gives.`;
   }

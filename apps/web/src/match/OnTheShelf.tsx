@@ -7,11 +7,11 @@ import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { pastText } from '../shelf/shelfWords.ts';
+import { isThere, pastText } from '../shelf/shelfWords.ts';
 import { Verdict } from './PartCard.tsx';
 
-/** Below this chance a donor is not worth a look. */
-const WORTH = 0.02;
+/** Below this chance a gear is not worth a look. */
+export const WORTH = 0.02;
 
 /** Donors that would do for this gear, with what they have behind them: they cost nothing and no wait. */
 export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobView; card: GearCard; wanted: GearAttributes }) {
@@ -61,7 +61,7 @@ interface Donor {
 /** Donors still there that may fit, the likeliest first. */
 export const donorsFor = (shelf: readonly ShelfItem[], wanted: GearAttributes): readonly Donor[] =>
   shelf
-    .filter(({ usedIn, gone }) => usedIn === null && gone === null)
+    .filter(isThere)
     .map((item) => ({ item, fit: fit({ wanted, part: item.attributes }) }))
     .filter((donor) => donor.fit.probability > WORTH)
     .sort((p, q) => q.fit.probability - p.fit.probability);

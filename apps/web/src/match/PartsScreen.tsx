@@ -14,11 +14,11 @@ import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { percent } from '../design/words.ts';
 import { attributeWords } from './attributeWords.ts';
-import { OnTheShelf } from './OnTheShelf.tsx';
+import { OnTheShelf, WORTH } from './OnTheShelf.tsx';
 import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
 import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
-import { PlateNumber } from './PlateNumber.tsx';
+import { PlateNumber, platesFor } from './PlateNumber.tsx';
 import { useWanted } from './useWanted.ts';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
@@ -109,7 +109,7 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
   const { write, problem } = useRecord(job.id);
   const [all, setAll] = useState(false);
   const [filters, setFilters] = useState(NO_FILTERS);
-  const numbers = state.plates.filter(({ gear }) => gear === undefined || gear === card.id).map(({ partNumber }) => partNumber);
+  const numbers = platesFor(state, card).map(({ partNumber }) => partNumber);
   const asked = { wanted, machineModel, numbers, ...filterQuery(filters), most: 30 };
   const search = useQuery({
     queryKey: ['parts', asked],
@@ -126,7 +126,7 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
   const rest = found.filter(({ part }) => !numbers.includes(part.partNumber));
   const liars = rest.filter(({ fit }) => fit.contradiction !== undefined);
   const shown = rest.filter(({ fit }) => fit.contradiction === undefined);
-  const fitting = shown.filter(({ fit }) => fit.probability > 0.02);
+  const fitting = shown.filter(({ fit }) => fit.probability > WORTH);
   const partCard = (match: PartMatch) => (
     <PartCard
       key={match.part.id}

@@ -1,4 +1,4 @@
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard, JobState } from '@patient-badger/core';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -14,7 +14,7 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
   const [partNumber, setPartNumber] = useState('');
   const [where, setWhere] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
-  const plates = state.plates.filter(({ gear }) => gear === undefined || gear === card.id);
+  const plates = platesFor(state, card);
   const keep = async () => {
     if (!partNumber.trim() || !where.trim()) return setRefusal('Write the number, and where the plate is.');
     setRefusal(null);
@@ -43,3 +43,7 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
     </>
   );
 }
+
+/** Numbers read off the machine that may be this gear's. */
+export const platesFor = ({ plates }: Pick<JobState, 'plates'>, { id }: GearCard): JobState['plates'] =>
+  plates.filter(({ gear }) => gear === undefined || gear === id);

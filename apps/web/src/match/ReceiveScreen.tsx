@@ -15,7 +15,7 @@ import { benchWords, gearWords } from '../gear/quantities.ts';
 import { ReadPad } from '../gear/ReadPad.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { attributeName, attributeValue, fitText } from './attributeWords.ts';
+import { attributeName, attributeValue, differenceText, fitText } from './attributeWords.ts';
 
 /** What was ordered, what came, and whether they are the same: measured before it goes into the machine. */
 export const ReceiveScreen = () => <GearFrame stage="match">{(view, card) => <Receiving view={view} card={card} />}</GearFrame>;
@@ -97,7 +97,7 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
   const words = benchWords(card.type);
   const refuse = (name: string) => {
     const found = attributes.find((each) => each.name === name);
-    const off = found ? fitText({ ...found, state: 'doesNotFit' }).replace('does not fit: ', '') : '';
+    const off = found ? differenceText(found) || 'does not fit' : '';
     void write({
       kind: 'partRefused',
       gear: card.id,

@@ -42,21 +42,31 @@ export function attributeValue(id: string, value: number | string): string {
 /** What is wanted, in words. */
 export function attributeWords(gear: GearAttributes): readonly (readonly [string, string])[] {
   return Object.entries(gear).map(([id, value]) => {
-    const plain = typeof value === 'object' ? value.value : value;
+    const shown = typeof value === 'object' ? value.value : value;
     const more = typeof value === 'object' ? ` ± ${value.plusMinus.toFixed(2)}` : '';
-    return [attributeName(id), attributeValue(id, plain).replace(/( mm|°)?$/, `${more}$1`)];
+    return [attributeName(id), attributeValue(id, shown).replace(/( mm|°)?$/, `${more}$1`)];
   });
 }
+
+/** The same in a line. @example { teeth: 11, boreDiameterMm: 12 } → 'teeth 11, bore 12 mm' */
+export const attributeLine = (gear: GearAttributes): string =>
+  attributeWords(gear)
+    .map(([name, value]) => `${name.toLowerCase()} ${value}`)
+    .join(', ');
 
 /** Less than this is shown as nought. */
 const SHOWN = 0.0005;
 
+/** How far the part is off what is wanted, with its sign; empty where nothing of it would be shown. */
+export const differenceText = ({ name, difference }: AttributeFit): string =>
+  difference === undefined || Math.abs(difference) < SHOWN
+    ? ''
+    : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
+
 /** One attribute's verdict as a sentence part. */
-export function fitText({ name, state, difference, work }: AttributeFit): string {
-  const off =
-    difference === undefined || Math.abs(difference) < SHOWN
-      ? ''
-      : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
+export function fitText(fit: AttributeFit): string {
+  const { state, work } = fit;
+  const off = differenceText(fit);
   switch (state) {
     case 'fits':
       return off ? `fits (${off})` : 'fits';

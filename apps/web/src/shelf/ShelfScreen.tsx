@@ -11,8 +11,8 @@ import { Field } from '../design/Field.tsx';
 import { Screen } from '../design/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWide } from '../design/useScheme.ts';
-import { attributeWords } from '../match/attributeWords.ts';
-import { pastText } from './shelfWords.ts';
+import { attributeLine } from '../match/attributeWords.ts';
+import { isThere, pastText } from './shelfWords.ts';
 
 /** Used gears kept for their teeth: on the shelf, and still inside machines in the yard. */
 export function ShelfScreen() {
@@ -22,7 +22,7 @@ export function ShelfScreen() {
   const [sought, setSought] = useState('');
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   const found = (shelf.data ?? []).filter((item) => words.every((word) => textOf(item).includes(word)));
-  const here = found.filter(({ usedIn, gone }) => usedIn === null && gone === null);
+  const here = found.filter(isThere);
   const left = found.filter((item) => !here.includes(item));
   const groups = [
     ['On the shelf', here.filter(({ inside }) => !inside)],
@@ -73,27 +73,20 @@ export function ShelfScreen() {
 }
 
 const textOf = (item: ShelfItem) =>
-  `${item.name} ${item.cameFrom} ${item.place} ${item.note} ${attributeWords(item.attributes)
-    .map(([name, value]) => `${name} ${value}`)
-    .join(' ')}`.toLowerCase();
+  `${item.name} ${item.cameFrom} ${item.place} ${item.note} ${attributeLine(item.attributes)}`.toLowerCase();
 
 function Donor({ item }: { item: ShelfItem }) {
   const router = useRouter();
   const { usedIn } = item;
-  const gone = usedIn !== null || item.gone !== null;
   return (
-    <Card tone={gone ? 'sunken' : 'plain'}>
+    <Card tone={isThere(item) ? 'plain' : 'sunken'}>
       <View className="flex-row items-baseline justify-between gap-2">
         <Text look="strong" className="flex-1">
           {item.name}
         </Text>
         <Text look="label">{item.place}</Text>
       </View>
-      <Text>
-        {attributeWords(item.attributes)
-          .map(([name, value]) => `${name.toLowerCase()} ${value}`)
-          .join(', ')}
-      </Text>
+      <Text>{attributeLine(item.attributes)}</Text>
       <Text look="soft">{pastText(item)}</Text>
       {usedIn ? <Button look="quiet" label="Fitted: to that job" onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
       {usedIn === null ? <WriteOff item={item} /> : null}

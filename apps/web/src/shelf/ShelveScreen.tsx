@@ -4,7 +4,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { attributeWords } from '../match/attributeWords.ts';
+import { attributeLine } from '../match/attributeWords.ts';
 import { useWanted } from '../match/useWanted.ts';
 import { DonorForm } from './DonorForm.tsx';
 
@@ -22,9 +22,7 @@ function Shelve({ view: { job, state, machine, pack }, card }: { view: JobView; 
         <Text look="head">As it was measured</Text>
         <Text>
           {known
-            ? attributeWords(known)
-                .map(([name, value]) => `${name.toLowerCase()} ${value}`)
-                .join(', ')
+            ? attributeLine(known)
             : 'Nothing was measured yet: only its kind goes with it, and it will be found for little. Measure it first if you can.'}
         </Text>
       </Card>

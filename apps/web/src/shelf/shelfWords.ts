@@ -6,12 +6,15 @@ export const CONDITIONS: Readonly<Record<ShelfItem['condition'], string>> = {
   notMeasured: 'not measured',
 };
 
-/** Where a donor came from, what it has worked, how it is. @example 'Came from the old wall, has worked 180 h, worn.' */
+/** Neither fitted somewhere nor written off. */
+export const isThere = ({ usedIn, gone }: Pick<ShelfItem, 'usedIn' | 'gone'>): boolean => usedIn === null && gone === null;
+
+/** Where a donor came from, what it has worked, how it is. @example 'Came from: the old wall. It has worked 180 h; worn.' */
 export function pastText({ cameFrom, workedHours, workedKm, condition, note }: ShelfItem): string {
   const worked = [
     ...(workedHours === null ? [] : [`${workedHours} h`]),
     ...(workedKm === null ? [] : [`${new Intl.NumberFormat('en-IE').format(workedKm)} km`]),
   ].join(' and ');
-  const past = worked === '' ? 'nobody knows how long it worked' : `has worked ${worked}`;
-  return `Came from: ${cameFrom}. It ${past}; ${CONDITIONS[condition]}.${note ? ` ${note}` : ''}`.replace('It nobody', 'Nobody');
+  const past = worked === '' ? 'Nobody knows how long it worked' : `It has worked ${worked}`;
+  return `Came from: ${cameFrom}. ${past}; ${CONDITIONS[condition]}.${note ? ` ${note}` : ''}`;
 }

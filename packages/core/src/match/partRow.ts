@@ -1,4 +1,5 @@
 import { MM_PER_INCH } from '../quantity/length.ts';
+import { plain } from '../quantity/measured.ts';
 import { BORE_SHAPES, gearAttributes, PART_TYPES, type GearAttributes } from './schema.ts';
 
 /** What a column of a parts list can hold. */
@@ -248,6 +249,3 @@ export function writePartRow(draft: PartDraft): Readonly<Record<string, string>>
   };
   return Object.fromEntries(PART_FIELDS.map((field) => [PART_COLUMNS[field], cells[field] === undefined ? '' : String(cells[field])]));
 }
-
-const plain = (given: number | { readonly value: number } | undefined): number | undefined =>
-  typeof given === 'object' ? given.value : given;

@@ -33,3 +33,10 @@ export function combine(readings: readonly Measured[], finest = 1e-6): Measured 
 
 /** Smallest standard deviation the sums use: nobody's reading is perfect. In mm or degrees. */
 export const FINEST = 0.002;
+
+/** The number itself, of a reading or of an exact figure. */
+export function plain(given: number | Measured): number;
+export function plain(given: number | Measured | undefined): number | undefined;
+export function plain(given: number | Measured | undefined): number | undefined {
+  return typeof given === 'object' ? given.value : given;
+}
