@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import reactHooks from 'eslint-plugin-react-hooks';
+import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
 
 /** Imports point one way: web, server → contract, knowledge → core. */
@@ -21,6 +22,20 @@ export default tseslint.config(
       'no-nested-ternary': 'error',
       'max-lines': ['error', { max: 350, skipBlankLines: true }],
       'max-params': ['error', { max: 6 }],
+    },
+  },
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { 'import-x': importX },
+    settings: { 'import-x/resolver': { node: { extensions: ['.ts', '.tsx', '.js', '.json'] } }, 'import-x/extensions': ['.ts', '.tsx'] },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
     },
   },
   mayNotImport(

@@ -106,7 +106,7 @@ function follow(truth: Truth, next: (input: IdentifyInput, asked: string | undef
 function byTable({ teeth, ...truth }: Truth): boolean {
   const wanted = measure({ teeth, ...truth }, { kind: 'tip' }) / (teeth + 2);
   const sizes = [
-    ...STANDARD_MODULES.map((size) => ({ system: 'module', size, m: size as number })),
+    ...STANDARD_MODULES.map((size) => ({ system: 'module', size, m: size })),
     ...DIAMETRAL_PITCHES.map((size) => ({ system: 'diametralPitch', size, m: 25.4 / size })),
   ];
   const nearest = sizes.reduce((best, each) => (Math.abs(each.m - wanted) < Math.abs(best.m - wanted) ? each : best));

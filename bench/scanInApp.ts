@@ -39,10 +39,10 @@ try {
   await chooser.setFiles(file);
   await page.getByTestId('scan-teeth').waitFor();
   const took = performance.now() - start;
-  const { longest, frames } = (await page.evaluate('({ longest: window.longest, frames: window.frames })')) as {
+  const { longest, frames } = await page.evaluate<{
     longest: number;
     frames: number;
-  };
+  }>('({ longest: window.longest, frames: window.frames })');
   console.log(
     `In the app: a photo of 12 Mpx kept, decoded and counted in ${Math.round(took)} ms; longest task of the main thread ${longest === 0 ? 'below 50' : Math.round(longest)} ms (to reach: 100), ${frames} frames drawn meanwhile`,
   );

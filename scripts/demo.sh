@@ -9,10 +9,7 @@ mkdir -p "$ROOT/.data"
 need_postgres
 need_packages
 home=$(database_home demo)
-if [ "${1:-}" = "--fresh" ]; then
-  stop_database "$home"
-  rm -rf "${home:?}/cluster"
-fi
+[ "${1:-}" != "--fresh" ] || forget_database "$home"
 build_app
 # Another demo on this folder may be running on the same database: who started it stops it.
 ours=yes

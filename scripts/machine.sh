@@ -95,6 +95,11 @@ stop_database() {
   as_database_user "$(pg_bin)/pg_ctl" -D "$1/cluster" -m fast stop >/dev/null 2>&1 || true
 }
 
+forget_database() {
+  stop_database "$1"
+  rm -rf "${1:?}/cluster"
+}
+
 # build_app: exports the app where its sources are newer than the last export.
 build_app() {
   local out="$ROOT/apps/web/dist" stamp="$ROOT/apps/web/dist/.built"

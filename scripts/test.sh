@@ -12,8 +12,7 @@ need_debian chromium chromium
 need_packages
 
 home=$(database_home test)
-stop_database "$home"
-rm -rf "${home:?}/cluster"
+forget_database "$home"
 trap 'stop_database "$home"' EXIT
 TEST_DATABASE_URL=$(start_database "$home" badger) || exit 1
 export TEST_DATABASE_URL

@@ -12,4 +12,12 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return context.resolveRequest(context, name, platform);
 };
 
+// While developing, the server stands beside the bundler: one origin for the screens, as it is in the shop.
+if (process.env.API_PORT) {
+  const { createProxyMiddleware } = require('http-proxy-middleware');
+  const toServer = createProxyMiddleware({ target: `http://127.0.0.1:${process.env.API_PORT}`, pathFilter: '/api' });
+  config.server.enhanceMiddleware = (bundler) => (request, response, next) =>
+    toServer(request, response, () => bundler(request, response, next));
+}
+
 module.exports = withNativeWind(config, { input: './global.css' });

@@ -14,8 +14,7 @@ try {
     await dataSource.destroy();
     process.exit(0);
   };
-  process.on('SIGTERM', stop);
-  process.on('SIGINT', stop);
+  for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => void stop());
   const address = await app.listen({ host: config.HOST, port: config.PORT });
   console.log(`Patient Badger is at ${address}`);
 } catch (error) {

@@ -40,7 +40,7 @@ export type ProblemCode = keyof typeof PROBLEMS;
 export class ServerProblem extends Error {
   readonly code: ProblemCode;
   readonly path: string | undefined;
-  constructor(code: ProblemCode, detail: { readonly path?: string; readonly sentence?: string } = {}) {
+  constructor(code: ProblemCode, detail: { readonly path?: string | undefined; readonly sentence?: string | undefined } = {}) {
     super(detail.sentence ?? PROBLEMS[code].sentence);
     this.name = 'ServerProblem';
     this.code = code;

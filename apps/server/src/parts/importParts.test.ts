@@ -42,7 +42,7 @@ async function send(rows: readonly object[], duplicates: string): Promise<Import
     ({ id } = state);
   }
 }
-const query = async <Row>(text: string) => (await server.dataSource.query(text)) as Row[];
+const query = async <Row>(text: string) => await server.dataSource.query<Row[]>(text);
 const count = async () => (await query<{ n: number }>(`SELECT count(*)::int AS n FROM parts WHERE part_number LIKE 'LIST-%'`))[0]?.n;
 
 test('a list of five thousand is taken in, and found by its dimensions', async () => {
@@ -57,9 +57,9 @@ test('a list of five thousand is taken in, and found by its dimensions', async (
     payload: { wanted: { type: 'spur', teeth: 17, normalModuleMm: 1.5, boreDiameterMm: 8, faceWidthMm: 10 } },
   });
   expect(
-    (found.json() as { part: { partNumber: string; claims: string[] } }[]).some(
-      ({ part }) => part.partNumber.startsWith('LIST-') && part.claims.length === 2,
-    ),
+    found
+      .json<{ part: { partNumber: string; claims: string[] } }[]>()
+      .some(({ part }) => part.partNumber.startsWith('LIST-') && part.claims.length === 2),
   ).toBe(true);
 });
 

@@ -61,10 +61,10 @@ function byNumber(rows: readonly PartDraftSent[]): ReadonlyMap<string, Group> {
 /** Numbers that were in the catalogue before, with whose number each is. */
 async function knownOf(manager: EntityManager, shopId: string, lot: readonly Group[]): Promise<ReadonlyMap<string, string>> {
   const numbers = lot.map(([first]) => first.partNumber);
-  const found = (await manager.query('SELECT part_number, supplier FROM parts WHERE shop_id = $1 AND part_number = ANY($2)', [
-    shopId,
-    numbers,
-  ])) as { part_number: string; supplier: string }[];
+  const found = await manager.query<{ part_number: string; supplier: string }[]>(
+    'SELECT part_number, supplier FROM parts WHERE shop_id = $1 AND part_number = ANY($2)',
+    [shopId, numbers],
+  );
   return new Map(found.map((row) => [row.part_number, row.supplier]));
 }
 
@@ -101,7 +101,7 @@ async function insertParts(manager: EntityManager, shopId: string, rows: readonl
     moduleMm: plain(attributes.axialModuleMm ?? attributes.normalModuleMm) ?? null,
   }));
   if (list.length === 0) return [];
-  return (await manager.query(
+  return await manager.query<Stored>(
     `INSERT INTO parts (id, shop_id, part_number, name, supplier, type, module_mm, attributes, price_minor, lead_days, stock, claims)
      SELECT r.id, $1, r."partNumber", r.name, r.supplier, r.type, r."moduleMm", r.attributes, r."priceMinor", r."leadDays", r.stock,
        ARRAY(SELECT jsonb_array_elements_text(r.claims))
@@ -112,12 +112,12 @@ async function insertParts(manager: EntityManager, shopId: string, rows: readonl
        stock = excluded.stock, claims = excluded.claims
      RETURNING (xmax = 0) AS added`,
     [shopId, JSON.stringify(list)],
-  )) as Stored;
+  );
 }
 
 async function insertListings(manager: EntityManager, shopId: string, rows: readonly PartDraftSent[]): Promise<Stored> {
   if (rows.length === 0) return [];
-  return (await manager.query(
+  return await manager.query<Stored>(
     `INSERT INTO listings (part_id, supplier, price_minor, lead_days, stock, claims)
      SELECT p.id, r.supplier, r."priceMinor", r."leadDays", r.stock, ARRAY(SELECT jsonb_array_elements_text(r.claims))
      FROM jsonb_to_recordset($2::jsonb) AS r("partNumber" text, supplier text, "priceMinor" int, "leadDays" int, stock int, claims jsonb)
@@ -126,7 +126,7 @@ async function insertListings(manager: EntityManager, shopId: string, rows: read
        stock = excluded.stock, claims = excluded.claims
      RETURNING (xmax = 0) AS added`,
     [shopId, JSON.stringify(rows)],
-  )) as Stored;
+  );
 }
 
 /** What an older sheet named in place of these parts counts no longer. */

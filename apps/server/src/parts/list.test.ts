@@ -8,7 +8,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const page = async (query: string) => (await server.app.inject({ method: 'GET', url: `/api/parts?${query}` })).json() as Part[];
+const page = async (query: string) => (await server.app.inject({ method: 'GET', url: `/api/parts?${query}` })).json<Part[]>();
 const change = (payload: object, headers: Record<string, string> = { [PERSON_HEADER]: 'imke' }) =>
   server.app.inject({ method: 'POST', url: '/api/parts/change', headers, payload });
 

@@ -26,10 +26,10 @@ export async function listParts(dataSource: DataSource, shopId: string, asked: z
   if (teeth !== undefined) where.push(`p.teeth = ${bind(teeth)}`);
   if (text) where.push(textCondition(text, bind));
   const by = ORDERS[order].map((column) => `p.${column}${down === 'yes' ? ' DESC' : ''}`).join(', ');
-  const rows = (await dataSource.query(
+  const rows = await dataSource.query<{ id: string }[]>(
     `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(most)} OFFSET ${bind(from)}`,
     values,
-  )) as { id: string }[];
+  );
   const ids = rows.map(({ id }) => id);
   const found = ids.length === 0 ? [] : await dataSource.getRepository(parts).createQueryBuilder('p').whereInIds(ids).getMany();
   const byId = new Map(found.map((row) => [row.id, row]));
@@ -46,9 +46,9 @@ export async function changeParts(dataSource: DataSource, shopId: string, { ids,
     ...(change.leadDays === undefined ? [] : [`lead_days = ${bind(change.leadDays)}`]),
     ...(change.pricePercent === undefined ? [] : [`price_minor = round(price_minor * (1 + ${bind(change.pricePercent)}::float8 / 100))`]),
   ];
-  const [, count] = (await dataSource.query(`UPDATE parts SET ${sets.join(', ')} WHERE shop_id = $1 AND id = ANY($2::uuid[])`, values)) as [
-    unknown,
-    number,
-  ];
+  const [, count] = await dataSource.query<[unknown, number]>(
+    `UPDATE parts SET ${sets.join(', ')} WHERE shop_id = $1 AND id = ANY($2::uuid[])`,
+    values,
+  );
   return count;
 }

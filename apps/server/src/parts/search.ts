@@ -116,10 +116,10 @@ async function nearest(manager: EntityManager, { shopId, wanted, size, within, t
   const off = (column: string, value: number | undefined) => (value === undefined ? '0' : `COALESCE(ABS(${column} - ${bind(value)}), 0.5)`);
   const distance = `${off('bore_mm', plain(wanted.boreDiameterMm))} + ${off('face_mm', plain(wanted.faceWidthMm))}`;
   const sizeOff = size === null ? '0' : `20 * ABS(module_mm - ${bind(size)}) / ${bind(size)}`;
-  const rows = (await manager.query(
+  const rows = await manager.query<{ id: string }[]>(
     `SELECT id FROM (SELECT id, ${distance} + ${sizeOff} AS off FROM parts WHERE ${where.join(' AND ')}${teeth ? '' : ` LIMIT ${WALKED}`}) near ORDER BY off, id LIMIT ${keep}`,
     values,
-  )) as { id: string }[];
+  );
   return rows.map(({ id }) => id);
 }
 

@@ -44,7 +44,7 @@ export const photoRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
   ] as const) {
     app.get(path, { schema: { params, hide: true } }, async (request, reply) => {
       const found = await repository.findOne({
-        where: { shopId: shopOf(request), hash: (request.params as z.infer<typeof params>).hash },
+        where: { shopId: shopOf(request), hash: request.params.hash },
         select: { hash: true, shopId: true, type: true, [column]: true },
       });
       if (!found) throw new ServerProblem('notFound');

@@ -41,12 +41,12 @@ async function answer(dataSource: DataSource, shopId: string, id: string): Promi
 }
 
 async function whole(dataSource: DataSource, rows: readonly ShelfRow[]): Promise<ShelfItem[]> {
-  const used = (await dataSource.query(
+  const used = await dataSource.query<{ id: string; job: string }[]>(
     `SELECT e.payload->>'partId' AS id, e.job_id AS job FROM entries e
      WHERE e.payload->>'kind' = 'partFitted' AND e.payload->>'partId' = ANY($1)
        AND ${STANDS}`,
     [rows.map(({ id }) => id)],
-  )) as { id: string; job: string }[];
+  );
   return rows.map(({ shopId: _, addedAt, ...row }) => ({
     ...row,
     addedAt: addedAt.toISOString(),

@@ -8,7 +8,7 @@ interface Props {
   readonly ask: string;
   readonly testID: string;
   readonly onReason: (reason: string) => void;
-  readonly disabled?: boolean;
+  readonly disabled?: boolean | undefined;
 }
 
 /** Something that is possible against the advice, with a reason in a few words. */

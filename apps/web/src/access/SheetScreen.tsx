@@ -78,7 +78,7 @@ function Sheet({ view }: { view: JobView }) {
   );
 }
 
-const Line = ({ text, done = false, small = false }: { text: string; done?: boolean; small?: boolean }) => (
+const Line = ({ text, done = false, small = false }: { text: string; done?: boolean | undefined; small?: boolean | undefined }) => (
   <Text look={small ? 'soft' : 'strong'}>
     {done ? '☑' : '☐'} {text}
   </Text>

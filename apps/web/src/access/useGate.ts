@@ -17,7 +17,7 @@ export interface Gate {
 interface Asked {
   readonly cautions: readonly string[];
   /** What was done before and may have a time to pass. */
-  readonly before: readonly { readonly wait?: Wait }[];
+  readonly before: readonly { readonly wait?: Wait | undefined }[];
   /** What else stands in the way, if it does. */
   readonly besides: string | null;
 }

@@ -25,7 +25,7 @@ export function BenchPlaces() {
         <LinkArea
           key={to}
           aria-label={name}
-          onPress={() => router.navigate(to as never)}
+          onPress={() => router.navigate(to)}
           className="min-h-[58px] flex-1 items-center justify-center rounded-md border-2 border-line bg-surface active:opacity-70"
         >
           <Icon color={colours.accent} size={22} />

@@ -41,7 +41,7 @@ export function CatalogueScreen() {
       fill
       foot={
         <View className="flex-row gap-2">
-          <Button className="flex-1" label="Bring in" testID="to-import" onPress={() => router.navigate('/parts/import' as never)} />
+          <Button className="flex-1" label="Bring in" testID="to-import" onPress={() => router.navigate('/parts/import')} />
           <Button className="flex-1" label="Save CSV" testID="export-csv" onPress={() => saveCatalogue('csv')} />
           <Button className="flex-1" label="Save JSON" testID="export-json" onPress={() => saveCatalogue('json')} />
         </View>

@@ -33,7 +33,7 @@ export async function call<T extends z.ZodType>(path: string, answer: T, { metho
   const who = person === undefined ? currentPerson() : person;
   const response = await fetch(path, {
     method: method ?? (body === undefined ? 'GET' : 'POST'),
-    body,
+    ...(body !== undefined && { body }),
     headers: {
       ...(bytes ? { 'content-type': bytes.type || 'application/octet-stream' } : {}),
       ...(json === undefined ? {} : { 'content-type': 'application/json' }),

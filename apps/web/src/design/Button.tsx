@@ -13,14 +13,14 @@ const LOOKS = {
 interface Props {
   readonly label: string;
   readonly onPress: () => void;
-  readonly look?: keyof typeof LOOKS;
-  readonly detail?: string;
-  readonly icon?: ReactNode;
-  readonly disabled?: boolean;
-  readonly big?: boolean;
-  readonly className?: string;
-  readonly checked?: boolean;
-  readonly testID?: string;
+  readonly look?: keyof typeof LOOKS | undefined;
+  readonly detail?: string | undefined;
+  readonly icon?: ReactNode | undefined;
+  readonly disabled?: boolean | undefined;
+  readonly big?: boolean | undefined;
+  readonly className?: string | undefined;
+  readonly checked?: boolean | undefined;
+  readonly testID?: string | undefined;
 }
 
 /** A target for a gloved thumb: never under 48 px. */

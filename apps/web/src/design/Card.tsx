@@ -14,6 +14,6 @@ export const Card = ({
   className = '',
 }: {
   children: ReactNode;
-  tone?: keyof typeof TONES;
-  className?: string;
+  tone?: keyof typeof TONES | undefined;
+  className?: string | undefined;
 }) => <View className={`gap-2 rounded-lg border-2 p-4 ${TONES[tone]} ${className}`}>{children}</View>;

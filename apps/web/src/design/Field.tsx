@@ -4,7 +4,7 @@ import { useColours } from './useColours.ts';
 
 interface Props extends TextInputProps {
   readonly label: string;
-  readonly problem?: string;
+  readonly problem?: string | undefined;
 }
 
 /** A text field with its label above and what is wrong with it below. */

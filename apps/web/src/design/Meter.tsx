@@ -3,7 +3,15 @@ import { likelihoodWord, percent } from './words.ts';
 import { Text } from './Text.tsx';
 
 /** A chance as a word, a figure and a bar: never by colour alone. */
-export function Meter({ chance, narrow = false, className = '' }: { chance: number; narrow?: boolean; className?: string }) {
+export function Meter({
+  chance,
+  narrow = false,
+  className = '',
+}: {
+  chance: number;
+  narrow?: boolean | undefined;
+  className?: string | undefined;
+}) {
   if (narrow) {
     return (
       <View className={className}>

@@ -11,18 +11,18 @@ import { useColours } from './useColours.ts';
 
 interface Props {
   readonly title: string;
-  readonly under?: string;
-  readonly back?: string;
+  readonly under?: string | undefined;
+  readonly back?: string | undefined;
   readonly children: ReactNode;
   /** Stays at the thumb while the rest scrolls. */
-  readonly foot?: ReactNode;
-  readonly wide?: boolean;
+  readonly foot?: ReactNode | undefined;
+  readonly wide?: boolean | undefined;
   /** A row of its own under the foot: where else one can go. */
-  readonly below?: ReactNode;
+  readonly below?: ReactNode | undefined;
   /** Another value begins at the top again: what stands there has become something else. */
-  readonly scrollKey?: string;
+  readonly scrollKey?: string | undefined;
   /** The work takes the whole height and scrolls inside itself: long tables. */
-  readonly fill?: boolean;
+  readonly fill?: boolean | undefined;
 }
 
 /** The frame of a screen: where one is, who one is, the work, and the thing to press. */
@@ -40,7 +40,7 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
     <View className="flex-1 bg-paper">
       <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
         {back ? (
-          <LinkArea aria-label="Back" className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back as never)}>
+          <LinkArea aria-label="Back" className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back)}>
             <ArrowLeft color={colours.ink} size={26} />
           </LinkArea>
         ) : (

@@ -17,20 +17,20 @@ export interface Chain {
   readonly output: MotionOutput;
   readonly angles: Readonly<Record<string, number>>;
   /** Where the fault sits, and how it shows. */
-  readonly fault?: { readonly joint: string; readonly mode: FaultMode };
+  readonly fault?: { readonly joint: string; readonly mode: FaultMode } | undefined;
 }
 
 interface Props {
   readonly pack: Pack;
   /** Tracing clothes: how much suspicion each place carries, and where the next look is. */
-  readonly trace?: TraceOutput;
+  readonly trace?: TraceOutput | undefined;
   /** How deep each place lies: opening steps still to do, by place. */
-  readonly depth?: Readonly<Record<string, number>>;
+  readonly depth?: Readonly<Record<string, number>> | undefined;
   /** In motion: the sound chain, and beside it the one with the fault. */
-  readonly chains?: readonly Chain[];
-  readonly onPlace?: (place: string) => void;
+  readonly chains?: readonly Chain[] | undefined;
+  readonly onPlace?: ((place: string) => void) | undefined;
   /** What lies open below one place. */
-  readonly opened?: { readonly place: string; readonly content: ReactNode };
+  readonly opened?: { readonly place: string; readonly content: ReactNode } | undefined;
 }
 
 /** The chain from the driver at the top to the output at the bottom; the one picture of the whole job. */
@@ -57,8 +57,8 @@ interface LineProps {
   readonly clothes: Clothes;
   readonly ids: readonly string[];
   /** The station it branches off. */
-  readonly from?: string;
-  readonly narrow?: boolean;
+  readonly from?: string | undefined;
+  readonly narrow?: boolean | undefined;
 }
 
 function Line({ clothes, ids, from, narrow }: LineProps) {
@@ -159,7 +159,7 @@ function Lane({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; g
   );
 }
 
-function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narrow?: boolean }) {
+function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narrow?: boolean | undefined }) {
   const { chains, colours, nextAt, suspectAt } = clothes;
   const lit = nextAt === joint.id || suspectAt === joint.id;
   const modes = chains ? chains.map(({ fault }) => (fault?.joint === joint.id ? fault.mode : undefined)) : [undefined];
@@ -192,7 +192,7 @@ interface StationProps {
   readonly clothes: Clothes;
   readonly id: string;
   readonly first: boolean;
-  readonly narrow?: boolean;
+  readonly narrow?: boolean | undefined;
   readonly run: RunOfShaft;
 }
 

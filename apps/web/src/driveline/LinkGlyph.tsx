@@ -11,7 +11,7 @@ interface Props {
   readonly type: Joint['type'];
   readonly colours: Colours;
   readonly lit: boolean;
-  readonly fault?: FaultMode;
+  readonly fault?: FaultMode | undefined;
 }
 
 /** A joint between two stations as what it is; with a fault in it as what that makes of it. */

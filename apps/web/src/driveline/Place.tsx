@@ -12,17 +12,17 @@ interface Props {
   /** One sign for each chain that is shown side by side. */
   readonly glyphs: readonly ReactNode[];
   /** What it does in motion, a line each; the marked one is where the fault shows. */
-  readonly words?: readonly { readonly text: string; readonly marked?: boolean }[];
-  readonly chance?: number;
-  readonly next?: boolean;
-  readonly depth?: number;
-  readonly quiet?: boolean;
-  readonly narrow?: boolean;
-  readonly run?: RunOfShaft;
+  readonly words?: readonly { readonly text: string; readonly marked?: boolean }[] | undefined;
+  readonly chance?: number | undefined;
+  readonly next?: boolean | undefined;
+  readonly depth?: number | undefined;
+  readonly quiet?: boolean | undefined;
+  readonly narrow?: boolean | undefined;
+  readonly run?: RunOfShaft | undefined;
   /** The chain whose shaft is interrupted here. */
-  readonly gapAt?: number;
-  readonly onPress?: () => void;
-  readonly expanded?: boolean;
+  readonly gapAt?: number | undefined;
+  readonly onPress?: (() => void) | undefined;
+  readonly expanded?: boolean | undefined;
 }
 
 /** One row of the drive line: a station, a joint, or something beside the chain. */

@@ -12,7 +12,7 @@ interface Props {
   /** Where it has turned to, degrees; for a worm the thread walks along. */
   readonly angle: number;
   readonly colours: Colours;
-  readonly lit?: boolean;
+  readonly lit?: boolean | undefined;
 }
 
 /** A body of the chain as what it is, with one marked tooth so that turning shows. */

@@ -19,7 +19,7 @@ interface Props<Quantity extends string> {
   readonly callouts: readonly Callout<Quantity>[];
   readonly values: Readonly<Partial<Record<Quantity, string>>>;
   readonly words: Readonly<Record<Quantity, { readonly short: string }>>;
-  readonly advised?: string;
+  readonly advised?: string | undefined;
   readonly onPick: (quantity: Quantity) => void;
   /** The gear itself. */
   readonly children: ReactNode;

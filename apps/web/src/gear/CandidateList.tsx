@@ -10,7 +10,7 @@ interface Props {
   readonly begin: string;
   /** Best first; undefined while nothing was measured. */
   readonly lines: readonly CandidateLine[] | undefined;
-  readonly noneOfThese?: number;
+  readonly noneOfThese?: number | undefined;
   readonly picked: string | undefined;
   readonly onPick: (key: string) => void;
 }

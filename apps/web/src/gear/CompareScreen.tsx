@@ -17,8 +17,8 @@ export const CompareScreen = () => <GearFrame stage="measure">{(view, card) => <
 
 interface Asked {
   readonly quantity: GearQuantity;
-  readonly piece?: Piece;
-  readonly over?: number;
+  readonly piece?: Piece | undefined;
+  readonly over?: number | undefined;
 }
 
 function Comparing({ view, card }: { view: JobView; card: GearCard }) {

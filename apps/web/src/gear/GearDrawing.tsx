@@ -27,9 +27,9 @@ const CALLOUTS = [
 interface Props {
   readonly shape: GearShape;
   readonly values: Readonly<Partial<Record<CylindricalQuantity, string>>>;
-  readonly advised?: string;
+  readonly advised?: string | undefined;
   /** Part of the round only: its teeth are counted over an angle. */
-  readonly sector?: boolean;
+  readonly sector?: boolean | undefined;
   readonly onPick: (quantity: CylindricalQuantity) => void;
 }
 

@@ -28,11 +28,11 @@ export interface Entered {
 
 interface Props {
   readonly words: QuantityWords;
-  readonly last?: string;
+  readonly last?: string | undefined;
   readonly onKeep: (entered: Entered) => void;
   readonly onClose: () => void;
   /** Reads the caliper on the bench, in the unit asked for, where it can be put to this gear. */
-  readonly caliper?: (unit: 'mm' | 'in') => Promise<InstrumentReading>;
+  readonly caliper?: ((unit: 'mm' | 'in') => Promise<InstrumentReading>) | undefined;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as const;

@@ -14,11 +14,11 @@ interface Props {
   readonly words: QuantityWords;
   readonly onClose: () => void;
   /** Whether the caliper on the bench can be put to this gear. */
-  readonly caliper?: boolean;
+  readonly caliper?: boolean | undefined;
   /** Read off another gear that is laid beside it. */
-  readonly piece?: Piece;
+  readonly piece?: Piece | undefined;
   /** How many it is to be measured over, where that is settled. */
-  readonly over?: number;
+  readonly over?: number | undefined;
 }
 
 /** The number pad over the gear card: what is kept there is written on the job. */

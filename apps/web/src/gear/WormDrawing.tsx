@@ -33,7 +33,7 @@ const CALLOUTS = [
 interface Props {
   readonly shape: WormShape;
   readonly values: Readonly<Partial<Record<WormQuantity, string>>>;
-  readonly advised?: string;
+  readonly advised?: string | undefined;
   readonly onPick: (quantity: WormQuantity) => void;
 }
 

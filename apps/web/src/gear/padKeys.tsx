@@ -17,7 +17,7 @@ export const Key = ({ label, onPress }: { label: string; onPress: () => void }) 
 
 interface ChoiceProps {
   readonly label: string;
-  readonly detail?: string;
+  readonly detail?: string | undefined;
   readonly chosen: boolean;
   readonly className: string;
   readonly onPress: () => void;

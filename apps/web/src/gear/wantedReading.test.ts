@@ -3,7 +3,13 @@ import { wantedReading } from './wantedReading.ts';
 
 const spur: GearCard = { id: 'gear', name: 'Gear', body: 'gear', type: 'spur' };
 const read = (value: number, over?: number) => [
-  { entryId: 'e', reading: { value, plusMinus: 0.03 }, over, instrument: 'digitalCaliper', entered: `${value}` },
+  {
+    entryId: 'e',
+    reading: { value, plusMinus: 0.03 },
+    ...(over !== undefined && { over }),
+    instrument: 'digitalCaliper',
+    entered: `${value}`,
+  },
 ];
 const found = (gear: GearState) => identifyCylindrical(identifyInput.parse(cylindricalQuestion(gear)));
 

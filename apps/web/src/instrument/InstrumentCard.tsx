@@ -13,7 +13,7 @@ interface Props {
   readonly look: string;
   readonly kind: InstrumentKind;
   /** What a sound machine would show, where that is known. */
-  readonly sound?: string;
+  readonly sound?: string | undefined;
   /** The result the reading stands for, in words. */
   readonly resultOf: (reading: InstrumentReading) => string;
   readonly onTake: (reading: InstrumentReading) => void;

@@ -23,7 +23,7 @@ const FIELDS = [
 
 interface Props {
   /** The family it was looked up under, where it was. */
-  readonly family?: string;
+  readonly family?: string | undefined;
   readonly onAdded: (machine: MachineDraft) => void;
   readonly onCancel: () => void;
 }

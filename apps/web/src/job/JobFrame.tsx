@@ -15,9 +15,9 @@ import { StageBar, type Stage } from './StageBar.tsx';
 
 interface Props {
   readonly stage: Stage;
-  readonly back?: (id: string) => string;
+  readonly back?: ((id: string) => string) | undefined;
   readonly children: (view: JobView) => ReactNode;
-  readonly foot?: (view: JobView) => ReactNode;
+  readonly foot?: ((view: JobView) => ReactNode) | undefined;
 }
 
 /** A job's screen: the work alone on a phone; drive line left and evidence right of it on a wide one. */

@@ -45,7 +45,7 @@ function Log({ view }: { view: JobView }) {
   );
 }
 
-function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; entry: Entry; gone?: boolean }) {
+function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; entry: Entry; gone?: boolean | undefined }) {
   const people = useShop().data?.people ?? [];
   const waiting = useWaiting().some(({ key }) => key === entry.id);
   const { write, problem } = useRecord(job.id);

@@ -17,8 +17,8 @@ import { offersOf, waitText } from './offers.ts';
 interface Props {
   readonly match: PartMatch;
   readonly chosen: boolean;
-  readonly onChoose?: () => void;
-  readonly machineModel?: string;
+  readonly onChoose?: (() => void) | undefined;
+  readonly machineModel?: string | undefined;
 }
 
 /** One part: whether it fits, what decides it, who sells it, and the whole table for who wants it. */

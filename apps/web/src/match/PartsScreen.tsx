@@ -168,7 +168,7 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
         <Text look="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>
       )}
       {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
-      <Button look="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import' as never)} />
+      <Button look="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import')} />
       {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
       {liars.length > 0 ? <Text look="head">Contradict themselves</Text> : null}
       {liars.map((match) => (

@@ -41,10 +41,11 @@ export function attributeValue(id: string, value: number | string): string {
 
 /** What is wanted, in words. */
 export function attributeWords(gear: GearAttributes): readonly (readonly [string, string])[] {
-  return Object.entries(gear).map(([id, value]) => {
+  return Object.entries(gear).flatMap(([id, value]) => {
+    if (value === undefined) return [];
     const shown = typeof value === 'object' ? value.value : value;
     const more = typeof value === 'object' ? ` ± ${value.plusMinus.toFixed(2)}` : '';
-    return [attributeName(id), attributeValue(id, shown).replace(/( mm|°)?$/, `${more}$1`)];
+    return [[attributeName(id), attributeValue(id, shown).replace(/( mm|°)?$/, `${more}$1`)] as const];
   });
 }
 

@@ -17,7 +17,7 @@ interface Props {
   readonly about: string;
   readonly state: JobState;
   /** The bench camera can be pointed at it. */
-  readonly camera?: boolean;
+  readonly camera?: boolean | undefined;
 }
 
 /** Takes a photo of what is looked at, and shows those taken. Kept on the device until it has arrived. */

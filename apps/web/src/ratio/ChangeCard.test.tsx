@@ -8,7 +8,7 @@ const DRAFT: SpeedometerDraft = { ...EMPTY_DRAFT, axleRatio: '3.9' };
 function Desk({ turnsPerKm, printed }: { turnsPerKm: number; printed: number }) {
   const [draft, setDraft] = useState(DRAFT);
   const tyre = { turnsPerKm, fromSize: { turnsPerKm: printed } };
-  return <ChangeCard draft={draft} onChange={(change) => setDraft({ ...draft, ...change })} tyre={tyre as never} readsNowPercent={0} />;
+  return <ChangeCard draft={draft} onChange={(change) => setDraft({ ...draft, ...change })} tyre={tyre} readsNowPercent={0} />;
 }
 
 const type = (label: string, text: string) => fireEvent.change(screen.getByLabelText(label), { target: { value: text } });

@@ -22,7 +22,7 @@ const drafts = createStored('count-turns', {
   input: '',
   output: '',
   error: '0.05',
-  kind: 'one' as 'one' | 'two' | 'worm',
+  kind: 'one',
   low: '8',
   high: '60',
 });

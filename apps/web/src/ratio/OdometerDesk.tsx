@@ -10,11 +10,25 @@ import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { minutesText } from './ratioWords.ts';
 
-const drafts = createStored('odometer', { reading: '', missed: '', unit: 'km' as 'km' | 'mile', cable: '1000', reason: '' });
+interface Drafts {
+  readonly reading: string;
+  readonly missed: string;
+  readonly unit: 'km' | 'mile';
+  readonly cable: string;
+  readonly reason: string;
+}
+
+const drafts = createStored<Drafts>('odometer', { reading: '', missed: '', unit: 'km', cable: '1000', reason: '' });
 type Corrected = Extract<EntryPayload, { kind: 'odometerCorrected' }>;
 
 /** An odometer that stood still, brought forward by what it missed: turns, minutes, and the sheet that says so. */
-export function OdometerDesk({ onKeep, onSheet }: { onKeep?: (corrected: Corrected) => void; onSheet?: () => void }) {
+export function OdometerDesk({
+  onKeep,
+  onSheet,
+}: {
+  onKeep?: ((corrected: Corrected) => void) | undefined;
+  onSheet?: (() => void) | undefined;
+}) {
   const draft = drafts.use();
   const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
   const [asked, setAsked] = useState(false);

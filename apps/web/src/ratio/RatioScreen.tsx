@@ -32,7 +32,7 @@ export const RatioScreen = () => (
 /** Ratios reckoned for a job: what is chosen is kept on it. */
 export const JobRatioScreen = () => <JobFrame stage="match">{(view) => <Desks view={view} />}</JobFrame>;
 
-function Desks({ view }: { view?: JobView }) {
+function Desks({ view }: { view?: JobView | undefined }) {
   const { desk: given } = useLocalSearchParams<{ desk?: string }>();
   const router = useRouter();
   const [desk, setDesk] = useState<Desk>(DESKS.find(([id]) => id === given)?.[0] ?? 'speedometer');

@@ -18,7 +18,7 @@ interface Props {
   readonly up: string;
   readonly curves: readonly Curve[];
   /** A line to measure against. */
-  readonly zero?: boolean;
+  readonly zero?: boolean | undefined;
 }
 
 const [WIDTH, HEIGHT] = [340, 210];
@@ -69,7 +69,7 @@ export function ReadingChart({ label, across, up, curves, zero = false }: Props)
             fill="none"
             stroke={broken ? colours.heat : colours.accent}
             strokeWidth={3}
-            strokeDasharray={broken ? '8 5' : undefined}
+            {...(broken && { strokeDasharray: '8 5' })}
           />
         ))}
       </Svg>

@@ -21,7 +21,7 @@ const SPEEDS = [0, 30, 50, 80, 100, 130];
 type Chosen = Extract<EntryPayload, { kind: 'ratioChosen' }>;
 
 /** Which drive and driven gear: from the tyre by its best figure to every pair that exists, with what each reads. */
-export function SpeedometerDesk({ onKeep, kept }: { onKeep?: (chosen: Chosen) => void; kept: Chosen | null }) {
+export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) => void) | undefined; kept: Chosen | null }) {
   const draft = { ...EMPTY_DRAFT, ...drafts.use() };
   const set = (change: Partial<SpeedometerDraft>) => drafts.set({ ...draft, ...change });
   const [picked, setPicked] = useState<string | null>(null);

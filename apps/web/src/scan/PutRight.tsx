@@ -15,8 +15,8 @@ interface Props {
   readonly onLaying: (laying: Laying) => void;
   readonly length: readonly Spot[];
   readonly onLength: (scale: ScanScale) => void;
-  readonly known?: number;
-  readonly rim?: number;
+  readonly known?: number | undefined;
+  readonly rim?: number | undefined;
   readonly onRim: (tipRadiusPx: number) => void;
   readonly corrected: boolean;
   readonly onReset: () => void;
@@ -62,7 +62,15 @@ export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim
   );
 }
 
-function KnownLength({ ends: [from, to], known, onLength }: { ends: readonly [Spot, Spot]; known?: number; onLength: Props['onLength'] }) {
+function KnownLength({
+  ends: [from, to],
+  known,
+  onLength,
+}: {
+  ends: readonly [Spot, Spot];
+  known?: number | undefined;
+  onLength: Props['onLength'];
+}) {
   const unit = lengthUnit.use();
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string>();

@@ -27,7 +27,7 @@ export function ScanBench({ view: { job, state }, card, hash }: { view: JobView;
   const [laying, setLaying] = useState<Laying>('nothing');
   const [length, setLength] = useState<readonly Spot[]>(kept?.scale ? [kept.scale.from, kept.scale.to] : []);
   const { state: scan, address, count, stop } = useScan(hash, extras);
-  const [last, setLast] = useState<{ width: number; height: number; found?: ScanRead } | null>(null);
+  const [last, setLast] = useState<{ width: number; height: number; found?: ScanRead | undefined } | null>(null);
   const now = scan.kind === 'done' ? { width: scan.width, height: scan.height, found: scan.scan.read ? scan.scan : undefined } : last;
   const found = now?.found;
 

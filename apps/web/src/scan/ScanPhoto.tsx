@@ -14,10 +14,10 @@ interface Props {
   readonly address: string;
   readonly width: number;
   readonly height: number;
-  readonly found?: ScanRead;
+  readonly found?: ScanRead | undefined;
   /** Ends of the known length, as far as they are laid. */
   readonly length: readonly Spot[];
-  readonly onTap?: (spot: Spot) => void;
+  readonly onTap?: ((spot: Spot) => void) | undefined;
 }
 
 const INK = '#0B2239';

@@ -7,7 +7,7 @@ let photo: { readonly blob: Blob; readonly pixels: ImageData } | undefined;
 const door = {
   async scan(
     blob: Blob,
-    more: { readonly scale?: ScanScale; readonly correction?: ScanCorrection },
+    more: { readonly scale?: ScanScale | undefined; readonly correction?: ScanCorrection | undefined },
     onProgress: ScanProgress,
   ): Promise<ScanReply> {
     if (photo?.blob !== blob) photo = { blob, pixels: await pixelsOf(blob) };

@@ -5,8 +5,8 @@ import { photoFile } from './photoFile.ts';
 import type { ScanDoor, ScanReply } from './scan.worker.ts';
 
 export interface ScanExtras {
-  readonly scale?: ScanScale;
-  readonly correction?: ScanCorrection;
+  readonly scale?: ScanScale | undefined;
+  readonly correction?: ScanCorrection | undefined;
 }
 
 export type ScanState =

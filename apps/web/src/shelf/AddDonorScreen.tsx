@@ -54,7 +54,7 @@ export function AddDonorScreen() {
           ))}
         </View>
       </Card>
-      <DonorForm attributes={read.attributes} onKept={() => router.navigate('/shelf' as never)} />
+      <DonorForm attributes={read.attributes} onKept={() => router.navigate('/shelf')} />
     </Screen>
   );
 }

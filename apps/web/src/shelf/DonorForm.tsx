@@ -14,11 +14,11 @@ import { CONDITIONS } from './shelfWords.ts';
 
 interface Props {
   /** What is known of it before anything is typed. */
-  readonly name?: string;
-  readonly cameFrom?: string;
-  readonly machineId?: string;
-  readonly workedHours?: number;
-  readonly workedKm?: number;
+  readonly name?: string | undefined;
+  readonly cameFrom?: string | undefined;
+  readonly machineId?: string | undefined;
+  readonly workedHours?: number | undefined;
+  readonly workedKm?: number | undefined;
   /** Null where the dimensions typed above cannot be used; the sentence is shown there. */
   readonly attributes: GearAttributes | null;
   readonly onKept: () => void;

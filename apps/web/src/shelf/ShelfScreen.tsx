@@ -34,15 +34,7 @@ export function ShelfScreen() {
       title="Donor shelf"
       back="/"
       wide={wide}
-      foot={
-        <Button
-          look="primary"
-          big
-          label="Put a gear on the shelf"
-          testID="add-donor"
-          onPress={() => router.navigate('/shelf/add' as never)}
-        />
-      }
+      foot={<Button look="primary" big label="Put a gear on the shelf" testID="add-donor" onPress={() => router.navigate('/shelf/add')} />}
     >
       <Field label="Find by kind, teeth, machine or place" value={sought} onChangeText={setSought} testID="shelf-text" />
       {shelf.data ? null : <Text look="soft">{shelf.error?.message ?? 'Looking at the shelf …'}</Text>}

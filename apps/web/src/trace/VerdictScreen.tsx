@@ -126,7 +126,17 @@ function NotListed({ view: { job, trace } }: { view: JobView }) {
   );
 }
 
-function Accept({ view: { job }, fault, probability, main = false }: { view: JobView; fault: Fault; probability: number; main?: boolean }) {
+function Accept({
+  view: { job },
+  fault,
+  probability,
+  main = false,
+}: {
+  view: JobView;
+  fault: Fault;
+  probability: number;
+  main?: boolean | undefined;
+}) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const accept = async () => {

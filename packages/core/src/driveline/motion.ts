@@ -1,6 +1,6 @@
 import { checkMotion } from './check.ts';
 import { solveWithEnds } from './endStop.ts';
-import type { Driveline, MotionInput, MotionOutput } from './schema.ts';
+import type { MotionInput, MotionOutput } from './schema.ts';
 import { solve, type Motion } from './solve.ts';
 
 /**
@@ -40,7 +40,7 @@ function healthyRatios(input: MotionInput): Record<string, number> {
   const first = input.drive[0] as MotionInput['drive'][number];
   const unit = (first.turns ?? first.travelMm ?? 1) < 0 ? -1 : 1;
   const ask = (held: readonly string[]) =>
-    solve({ driveline: input.driveline as Driveline, drive: new Map([[first.body, unit]]), held, faults: [], underLoad: false });
+    solve({ driveline: input.driveline, drive: new Map([[first.body, unit]]), held, faults: [], underLoad: false });
   const withHeld = ask(input.held);
   // What is held may lock the whole chain; the ratio is then that of the chain let go.
   const moved = withHeld.get(first.body)?.value === 0 ? ask([]) : withHeld;

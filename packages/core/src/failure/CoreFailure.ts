@@ -18,7 +18,7 @@ export interface FailureData {
   /** Dotted path of the field at fault, array positions as numbers: `driveline.joints.2.teeth`. */
   readonly path: string;
   /** What the sentence needs: bounds, the value given, the list of allowed ids. */
-  readonly detail?: Readonly<Record<string, string | number | boolean>>;
+  readonly detail?: Readonly<Record<string, string | number | boolean>> | undefined;
 }
 
 /** A refusal of the core: tagged data, thrown, never a NaN and never an empty answer. */

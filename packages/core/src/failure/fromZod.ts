@@ -63,7 +63,7 @@ function tooSmall(issue: z.core.$ZodIssueTooSmall): FailureCode {
 /** A union reports one list per branch; the branch that got furthest in names the real culprit. */
 function deepest(issue: Issue): Issue {
   if (issue.code !== 'invalid_union' || issue.errors.length === 0) return issue;
-  const inner = issue.errors.flat().map((each) => deepest({ ...each, path: [...issue.path, ...each.path] } as Issue));
+  const inner = issue.errors.flat().map((each) => deepest({ ...each, path: [...issue.path, ...each.path] }));
   if (inner.length === 0) return issue;
   return inner.reduce((best, each) => (each.path.length > best.path.length ? each : best));
 }

@@ -6,7 +6,7 @@ import type { DimensionReading } from './fold.ts';
 const read = (value: number, over?: number, plusMinus = 0.03): DimensionReading => ({
   entryId: 'e',
   reading: { value, plusMinus },
-  over,
+  ...(over !== undefined && { over }),
   instrument: 'digitalCaliper',
   entered: `${value}`,
 });

@@ -8,7 +8,13 @@ import { wormQuestion } from './wormReadings.ts';
 
 const card: GearCard = { id: 'worm', name: 'Worm', body: 'worm', type: 'worm', boreShape: 'round' };
 const read = (value: number, over?: number): readonly DimensionReading[] => [
-  { entryId: 'e', reading: { value, plusMinus: 0.03 }, over, instrument: 'digitalCaliper', entered: `${value}` },
+  {
+    entryId: 'e',
+    reading: { value, plusMinus: 0.03 },
+    ...(over !== undefined && { over }),
+    instrument: 'digitalCaliper',
+    entered: `${value}`,
+  },
 ];
 const gear: GearState = {
   readings: { tipDiameterMm: read(19.95), axialPitch: read(12.57, 4), starts: read(1), boreDiameterMm: read(12.01), faceWidthMm: read(9) },
@@ -53,7 +59,8 @@ test('what was not read is not asked of the part', () => {
 test('what was measured on the seat goes before what its family usually has', () => {
   const m = (value: number) => ({ value, plusMinus: 0.03 });
   const seat = { kind: 'seatRead', gear: 'worm', shape: 'key', bore: { diameterMm: m(12.02), keyWidthMm: m(4) }, shaft: {} } as const;
-  const wanted = wantedWorm(identified(gear), { ...gear, readings: { ...gear.readings, boreDiameterMm: undefined }, seat }, card);
+  const { boreDiameterMm: _, ...readings } = gear.readings;
+  const wanted = wantedWorm(identified(gear), { ...gear, readings, seat }, card);
   expect(wanted).toMatchObject({ boreShape: 'key', boreDiameterMm: m(12.02), keyWidthMm: m(4) });
   const bare = wantedWorm(identified(gear), { ...gear, seat: { ...seat, shape: 'round', bore: {} } }, card);
   expect(bare).toMatchObject({ boreShape: 'round', boreDiameterMm: { value: 12.01 } });

@@ -99,6 +99,6 @@ function judgeMaterial(wanted: Given, part: Given) {
   return { state: 'fitsAfterWork' as const, probability: OTHER_MATERIAL, work: 'another material: check which link becomes the weakest' };
 }
 
-const reading = (given: Given): Measured => (typeof given === 'object' ? (given as Measured) : { value: given as number, plusMinus: 0 });
+const reading = (given: Given): Measured => (typeof given === 'object' ? given : { value: given as number, plusMinus: 0 });
 
 const plain = (given: NonNullable<Given>): number | string => (typeof given === 'object' ? given.value : given);

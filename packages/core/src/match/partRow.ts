@@ -44,7 +44,7 @@ export interface PartDraft {
   readonly stock: number;
   readonly claims: readonly string[];
   /** Part numbers that the sheet names in its place. */
-  readonly supersededBy?: string;
+  readonly supersededBy?: string | undefined;
   readonly alternatives?: readonly string[];
 }
 

@@ -20,7 +20,7 @@ export interface Hypothesis {
   readonly id: string;
   /** Null for "none of these" and for "nothing else". */
   readonly fault: Fault | null;
-  readonly mode?: FaultMode;
+  readonly mode?: FaultMode | undefined;
   /** Faults found already, which are in the machine whatever else is. */
   readonly besides?: readonly Fault[];
 }
@@ -69,7 +69,7 @@ export function priorOf(pack: Pack, facts: Facts, found: readonly string[] = [])
 }
 
 const others = (pack: Pack, found: readonly string[]) => pack.faults.filter(({ id }) => !found.includes(id));
-const waysOf = ({ modes }: Fault): readonly { readonly mode?: FaultMode; readonly share: number }[] =>
+const waysOf = ({ modes }: Fault): readonly { readonly mode?: FaultMode | undefined; readonly share: number }[] =>
   modes.length > 0 ? modes : [{ share: 1 }];
 
 /** What the facts did to the priors, for people to read. */

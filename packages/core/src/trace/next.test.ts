@@ -167,8 +167,8 @@ function solve(of: Pack, truth: string, random: () => number, order?: readonly s
       ? [...output.alternatives, output.next].find((each) => each?.look === order.find((id) => !seen.some(({ look }) => look === id)))
       : output.next;
     const left = order && !advised && !output.verdict ? order.find((id) => !seen.some(({ look }) => look === id)) : undefined;
-    if (output.verdict || (!advised && !left)) return { verdict: output.verdict?.fault ?? null, minutes };
-    const lookId = advised?.look ?? (left as string);
+    const lookId = advised?.look ?? left;
+    if (output.verdict || lookId === undefined) return { verdict: output.verdict?.fault ?? null, minutes };
     const look = of.looks.find(({ id }) => id === lookId) as Pack['looks'][number];
     minutes += advised?.minutes ?? look.minutes;
     for (const { id } of advised?.steps ?? []) reached.add(id);

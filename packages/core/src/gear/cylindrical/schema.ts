@@ -23,7 +23,10 @@ export const cylindricalInput = z.strictObject({
 export type CylindricalInput = z.infer<typeof cylindricalInput>;
 
 /** The normal module, from the one of the two that was given: m = 25.4 / DP. @throws CoreFailure where neither was, or both and they differ */
-export function moduleFrom({ normalModuleMm, diametralPitch }: { normalModuleMm?: number; diametralPitch?: number }, path = ''): number {
+export function moduleFrom(
+  { normalModuleMm, diametralPitch }: { normalModuleMm?: number | undefined; diametralPitch?: number | undefined },
+  path = '',
+): number {
   const at = (field: string) => (path === '' ? field : `${path}.${field}`);
   if (normalModuleMm === undefined && diametralPitch === undefined) throw fail('missing', at('normalModuleMm'), { or: 'diametralPitch' });
   if (diametralPitch === undefined) return normalModuleMm as number;

@@ -75,8 +75,8 @@ export function identifyScrew({
 }: z.output<typeof screwIdentifyInput>): z.input<typeof screwIdentifyOutput> {
   if (!pitch && !travel) throw fail('nothingGiven', 'measurements', { why: 'Measure along the screw over several threads first.' });
   const sizes = [
-    ...PITCHES_MM.map((size) => ({ series: 'metric' as const, size: size as number, pitchMm: size as number })),
-    ...THREADS_PER_INCH.map((size) => ({ series: 'inch' as const, size: size as number, pitchMm: MM_PER_INCH / size })),
+    ...PITCHES_MM.map((size) => ({ series: 'metric' as const, size: size, pitchMm: size })),
+    ...THREADS_PER_INCH.map((size) => ({ series: 'inch' as const, size: size, pitchMm: MM_PER_INCH / size })),
   ];
   const starting = starts === undefined ? Object.entries(STARTS) : [[String(starts), 1] as const];
   const hypotheses = sizes.flatMap((size) => starting.map(([n, prior]) => ({ of: { ...size, starts: Number(n) }, prior: Number(prior) })));

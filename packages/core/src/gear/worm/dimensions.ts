@@ -87,12 +87,13 @@ export function wormDimensions(input: WormDimensionsInput): WormDimensions {
 }
 
 function quotient({ axialModuleMm, wormPitchDiameterMm, diameterQuotient }: WormDimensionsInput): number {
-  if (wormPitchDiameterMm === undefined && diameterQuotient === undefined) {
-    throw fail('missing', 'wormPitchDiameterMm', { or: 'diameterQuotient' });
+  if (wormPitchDiameterMm === undefined) {
+    if (diameterQuotient === undefined) throw fail('missing', 'wormPitchDiameterMm', { or: 'diameterQuotient' });
+    return diameterQuotient;
   }
-  const fromDiameter = wormPitchDiameterMm === undefined ? undefined : wormPitchDiameterMm / axialModuleMm;
-  const q = diameterQuotient ?? (fromDiameter as number);
-  if (fromDiameter !== undefined && Math.abs(fromDiameter - q) > 1e-6 * q) {
+  const fromDiameter = wormPitchDiameterMm / axialModuleMm;
+  const q = diameterQuotient ?? fromDiameter;
+  if (Math.abs(fromDiameter - q) > 1e-6 * q) {
     throw fail('contradiction', 'diameterQuotient', {
       why: `A pitch diameter of ${wormPitchDiameterMm} mm at module ${axialModuleMm} is a quotient of ${fromDiameter.toFixed(3)}, not ${q}. Give one of the two.`,
     });

@@ -7,11 +7,11 @@ export interface WormHypothesis {
 }
 
 export interface WormReadings {
-  readonly tipDiameterMm?: Measured;
-  readonly rootDiameterMm?: Measured;
-  readonly axialPitch?: { readonly threads: number; readonly lengthMm: Measured };
-  readonly leadAngleDeg?: Measured;
-  readonly centreDistanceMm?: { readonly wheelTeeth: number; readonly distanceMm: Measured };
+  readonly tipDiameterMm?: Measured | undefined;
+  readonly rootDiameterMm?: Measured | undefined;
+  readonly axialPitch?: { readonly threads: number; readonly lengthMm: Measured } | undefined;
+  readonly leadAngleDeg?: Measured | undefined;
+  readonly centreDistanceMm?: { readonly wheelTeeth: number; readonly distanceMm: Measured } | undefined;
 }
 
 /** How often small worms have so many starts (judgement: most have one or two). */
