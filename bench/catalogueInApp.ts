@@ -6,8 +6,8 @@
  *
  * Baseline in the same run: the same screens with the demo's own few thousand parts.
  */
+import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { createDataSource } from '../apps/server/src/dataSource.ts';
-import { THE_SHOP } from '../apps/server/src/plugins/actor.ts';
 import { arrive, link, readSlidePinion } from '../e2e/bench.ts';
 import { PHONE, raise, WIDE } from '../e2e/stage.ts';
 import { layInParts } from './manyParts.ts';
@@ -23,7 +23,7 @@ try {
   const job = await toWall(page);
   const few = await measure(page, job);
   const source = await createDataSource(stage.databaseUrl).initialize();
-  await layInParts(source, THE_SHOP, PARTS);
+  await layInParts(source, SCENARIO.shop.id, PARTS);
   await source.destroy();
   const many = await measure(page, job);
   await page.setViewportSize(WIDE);

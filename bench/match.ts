@@ -8,14 +8,14 @@
  */
 import { cpus } from 'node:os';
 import { createDataSource } from '../apps/server/src/dataSource.ts';
-import { THE_SHOP } from '../apps/server/src/plugins/actor.ts';
-import { beginImport, importStateOf } from '../apps/server/src/parts/imports.ts';
+import { beginImport, importStateOf } from '../apps/server/src/imports/imports.ts';
 import { searchParts } from '../apps/server/src/parts/search.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { sql } from '../e2e/stage.ts';
 import { layInParts, MODULES } from './manyParts.ts';
 import type { GearAttributes } from '@patient-badger/core';
 
+const SHOP_ID = 'shed';
 const PARTS = Number(process.argv[2] ?? 1_000_000);
 const [QUESTIONS, SCANS, IMPORTED] = [300, 12, 100_000];
 const cluster = process.env.TEST_DATABASE_URL;
@@ -26,9 +26,9 @@ const url = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
 const source = await createDataSource(url).initialize();
 try {
   await source.runMigrations();
-  await source.query(`INSERT INTO shops (id, name, currency) VALUES ($1, 'bench', 'EUR')`, [THE_SHOP]);
+  await source.query(`INSERT INTO shops (id, name, currency) VALUES ($1, 'bench', 'EUR')`, [SHOP_ID]);
   const began = performance.now();
-  await layInParts(source, THE_SHOP, PARTS);
+  await layInParts(source, SHOP_ID, PARTS);
   console.log(`${PARTS} parts laid in, ${Math.round((performance.now() - began) / 1000)} s with the indexes`);
 
   const random = seeded(20261125);
@@ -41,7 +41,7 @@ try {
     boreDiameterMm: { value: 3 + 17 * random(), plusMinus: 0.03 },
     faceWidthMm: { value: 4 + 20 * random(), plusMinus: 0.03 },
   }));
-  const search = (wanted: GearAttributes) => searchParts(source.manager, { shopId: THE_SHOP, wanted, most: 20 });
+  const search = (wanted: GearAttributes) => searchParts(source.manager, { shopId: SHOP_ID, wanted, most: 20 });
   const time = async (questions: readonly GearAttributes[]) => {
     const times: number[] = [];
     for (const wanted of questions) {
@@ -67,7 +67,7 @@ try {
       claims: [],
     }),
   );
-  await source.query(`INSERT INTO people (id, shop_id, name, role) VALUES ('bench', $1, 'Bench', 'none')`, [THE_SHOP]);
+  await source.query(`INSERT INTO people (id, shop_id, name, role) VALUES ('bench', $1, 'Bench', 'none')`, [SHOP_ID]);
   const bytes = Buffer.from(lines.join('\n'));
   globalThis.gc?.();
   const before = process.memoryUsage().rss;
@@ -78,10 +78,10 @@ try {
     last = performance.now();
   }, 10);
   const importing = performance.now();
-  let state = await beginImport(source, { shopId: THE_SHOP, by: 'bench', bytes, duplicates: 'refuse' });
+  let state = await beginImport(source, { shopId: SHOP_ID, by: 'bench', bytes, duplicates: 'refuse' });
   while (state.state === 'running') {
     await new Promise((resolve) => setTimeout(resolve, 50));
-    state = await importStateOf(source, THE_SHOP, state.id);
+    state = await importStateOf(source, SHOP_ID, state.id);
   }
   const seconds = (performance.now() - importing) / 1000;
   clearInterval(watch);

@@ -6,19 +6,21 @@ import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import type { Config } from './config.ts';
-import { actor } from './plugins/actor.ts';
+import { actor } from './shop/actor.ts';
 import { errors } from './plugins/errors.ts';
-import { events } from './plugins/events.ts';
+import { events } from './jobs/entryEvents.ts';
 import { validatorCompiler } from './plugins/validation.ts';
 import { PROBLEMS } from './problems.ts';
-import { familyRoutes } from './routes/families.ts';
-import { instrumentRoutes } from './routes/instruments.ts';
-import { jobRoutes } from './routes/jobs.ts';
-import { operationRoutes } from './routes/operations.ts';
-import { partRoutes } from './routes/parts.ts';
-import { photoRoutes } from './routes/photos.ts';
-import { shelfRoutes } from './routes/shelf.ts';
-import { shopRoutes } from './routes/shop.ts';
+import { familyRoutes } from './families/routes.ts';
+import { instrumentRoutes } from './instruments/routes.ts';
+import { importRoutes } from './imports/routes.ts';
+import { machineRoutes } from './machines/routes.ts';
+import { jobRoutes } from './jobs/routes.ts';
+import { operationRoutes } from './operations/routes.ts';
+import { partRoutes } from './parts/routes.ts';
+import { photoRoutes } from './photos/routes.ts';
+import { shelfRoutes } from './shelf/routes.ts';
+import { shopRoutes } from './shop/routes.ts';
 
 /** The whole server on an open database, not yet listening. */
 export async function buildApp(config: Config, dataSource: DataSource): Promise<FastifyInstance> {
@@ -51,11 +53,21 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
   });
   await app.register(actor, { dataSource });
   await app.register(events, { dataSource, databaseUrl: config.DATABASE_URL });
-  for (const routes of [shopRoutes, familyRoutes, jobRoutes, partRoutes, shelfRoutes, photoRoutes, instrumentRoutes])
-    await app.register(routes, { dataSource });
+  const features = [
+    shopRoutes,
+    machineRoutes,
+    familyRoutes,
+    jobRoutes,
+    partRoutes,
+    importRoutes,
+    shelfRoutes,
+    photoRoutes,
+    instrumentRoutes,
+  ];
+  for (const routes of features) await app.register(routes, { dataSource });
   await app.register(operationRoutes);
-  app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
-  app.get('/api/health', { schema: { hide: true } }, async () => {
+  app.get('/api/openapi.json', { schema: { hide: true }, config: { shopless: true } }, async () => app.swagger());
+  app.get('/api/health', { schema: { hide: true }, config: { shopless: true } }, async () => {
     await dataSource.query('SELECT 1');
     return { well: true };
   });

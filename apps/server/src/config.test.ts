@@ -12,6 +12,8 @@ test.each([
   [{ DATABASE_URL, PORT: 'ninety' }, /PORT must be a number/],
   [{ DATABASE_URL, PORT: '70000' }, /65535 or less/],
   [{ DATABASE_URL, LOG_LEVEL: 'loud' }, /LOG_LEVEL must be/],
+  [{ DATABASE_URL, STATIC_DIR: '/nowhere/at/all' }, /STATIC_DIR holds no index.html/],
+  [{ DATABASE_URL, SEED_DEMO: 'yes' }, /SEED_DEMO must be 1/],
 ])('refuses %j with a sentence', (env, words) => {
   expect(() => readConfig(env)).toThrow(words);
 });

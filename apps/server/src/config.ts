@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { z } from 'zod';
 
 const schema = z.object({
@@ -11,7 +13,14 @@ const schema = z.object({
   DATABASE_URL: z
     .string('DATABASE_URL is missing: say where PostgreSQL is, such as postgres://user@127.0.0.1:5432/name.')
     .regex(/^postgres(ql)?:\/\//, 'DATABASE_URL must begin with postgres://'),
-  STATIC_DIR: z.string().optional(),
+  STATIC_DIR: z
+    .string()
+    .refine(
+      (folder) => existsSync(join(folder, 'index.html')),
+      'STATIC_DIR holds no index.html: build the app first, or leave it out and serve the screens elsewhere.',
+    )
+    .optional(),
+  SEED_DEMO: z.enum(['0', '1'], 'SEED_DEMO must be 1 to lay the demo world into an empty database, or 0.').default('0'),
   LOG_LEVEL: z
     .enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent'], 'LOG_LEVEL must be fatal, error, warn, info, debug or silent.')
     .default('info'),

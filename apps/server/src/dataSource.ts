@@ -1,5 +1,5 @@
 import { DataSource } from 'typeorm';
-import { ENTITIES } from './entities/index.ts';
+import { ENTITIES } from './entities.ts';
 import { FirstTables1700000000001 } from './migrations/1700000000001-FirstTables.ts';
 import { Families1700000000002 } from './migrations/1700000000002-Families.ts';
 import { PartWords1700000000004 } from './migrations/1700000000004-PartWords.ts';

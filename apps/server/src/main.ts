@@ -7,7 +7,7 @@ try {
   const config = readConfig(process.env);
   const dataSource = await createDataSource(config.DATABASE_URL).initialize();
   await dataSource.runMigrations();
-  if (process.env.SEED_DEMO === '1') await seedDemo(dataSource);
+  if (config.SEED_DEMO === '1') await seedDemo(dataSource);
   const app = await buildApp(config, dataSource);
   const stop = async () => {
     await app.close();

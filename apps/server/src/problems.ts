@@ -19,6 +19,8 @@ export const PROBLEMS = {
     sentence: 'This job is safety-critical: somebody who had no hand in it must look it over before it can be closed.',
   },
   partsKnown: { status: 409, sentence: 'Some of these part numbers are in the catalogue already. Say whether to replace or to skip them.' },
+  importBroken: { status: 500, sentence: 'The list could not be taken in. Nothing of it was kept.' },
+  importCut: { status: 500, sentence: 'The server was stopped while the list came in. Nothing of it was kept.' },
   notFound: { status: 404, sentence: 'There is nothing here.' },
   photoTooLarge: {
     status: 413,
@@ -47,3 +49,5 @@ export class ServerProblem extends Error {
     this.path = detail.path;
   }
 }
+
+export const isProblem = (error: unknown): error is ServerProblem => error instanceof ServerProblem;

@@ -5,8 +5,8 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { DataProvider } from '../src/data/DataProvider.tsx';
 import { registerOfflineWorker } from '../src/data/offline.ts';
 import { FONTS } from '../src/design/fonts.ts';
-import { KeySheet } from '../src/design/KeySheet.tsx';
-import { useSchemeClass } from '../src/design/useScheme.ts';
+import { KeySheet } from '../src/shell/KeySheet.tsx';
+import { useSchemeClass } from '../src/shell/useSchemeClass.ts';
 
 export { ErrorBoundary } from '../src/design/ErrorBoundary.tsx';
 

@@ -1,8 +1,8 @@
+import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import type { GearAttributes } from '@patient-badger/core';
-import type { PartRow } from '../entities/index.ts';
-import { THE_SHOP } from '../plugins/actor.ts';
 import { idOf } from './idOf.ts';
 import { spurParts, type Listed } from './spurParts.ts';
+import { type PartRow } from '../parts/entities.ts';
 
 /** One worm as its maker drew it; the near-misses are made from it. */
 interface Base {
@@ -107,7 +107,7 @@ export function demoParts(): PartRow[] {
     const dear = attributes.material === 'steel' ? 520 : 0;
     return {
       id: idOf('part', partNumber),
-      shopId: THE_SHOP,
+      shopId: SCENARIO.shop.id,
       partNumber,
       name,
       supplier: SUPPLIERS[i % SUPPLIERS.length] ?? SUPPLIERS[0],

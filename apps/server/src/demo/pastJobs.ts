@@ -1,8 +1,8 @@
 import { applyOverrides, seeded, type Entry, type EntryPayload, type Facts, type Fault, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
-import type { PartRow } from '../entities/index.ts';
 import { idOf } from './idOf.ts';
+import { type PartRow } from '../parts/entities.ts';
 
 type Machine = (typeof SCENARIO.machines)[number];
 

@@ -1,12 +1,16 @@
 import { foldJob, type Entry } from '@patient-badger/core';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
 import type { DataSource } from 'typeorm';
-import { entries, jobs, machineModels, listings, machines, partLinks, parts, people, shelf, shops } from '../entities/index.ts';
 import { idOf } from './idOf.ts';
 import { pastJobs } from './pastJobs.ts';
 import { demoListings, demoLinks } from './sellers.ts';
 import { demoShelf } from './shelf.ts';
 import { demoParts } from './parts.ts';
+import { people, shops } from '../shop/entities.ts';
+import { machineModels, machines } from '../machines/entities.ts';
+import { entries, jobs } from '../jobs/entities.ts';
+import { listings, partLinks, parts } from '../parts/entities.ts';
+import { shelf } from '../shelf/entities.ts';
 
 /** Fills an empty database with the demo world; leaves any other as it is. True where it was filled. */
 export async function seedDemo(dataSource: DataSource, now = new Date()): Promise<boolean> {

@@ -1,4 +1,4 @@
-import type { ListingRow, PartLinkRow, PartRow } from '../entities/index.ts';
+import { type ListingRow, type PartLinkRow, type PartRow } from '../parts/entities.ts';
 
 const SELLERS = ['Quernby Spares', 'Hobdray Stores', 'Ninefathom Small Gears', 'Vessmoor Breakers'] as const;
 /** Machines that careless sellers write under anything of the same tooth count. */

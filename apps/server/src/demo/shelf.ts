@@ -1,6 +1,6 @@
-import type { ShelfRow } from '../entities/index.ts';
-import { THE_SHOP } from '../plugins/actor.ts';
+import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { idOf } from './idOf.ts';
+import { type ShelfRow } from '../shelf/entities.ts';
 
 type Item = Pick<ShelfRow, 'name' | 'attributes' | 'cameFrom' | 'condition' | 'place'> & Partial<ShelfRow> & { readonly daysAgo: number };
 
@@ -121,7 +121,7 @@ const ITEMS: readonly Item[] = [
 /** Used gears that the shed has kept, the same at every seeding. */
 export const demoShelf = (now: Date): ShelfRow[] =>
   ITEMS.map(({ daysAgo, ...item }, i) => ({
-    shopId: THE_SHOP,
+    shopId: SCENARIO.shop.id,
     id: idOf('shelf', `${i}`),
     machineId: null,
     workedHours: null,

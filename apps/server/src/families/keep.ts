@@ -1,8 +1,9 @@
 import { checkEntry, CoreFailure, explainPack, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import type { DataSource, EntityManager } from 'typeorm';
-import { entries, families, jobs } from '../entities/index.ts';
 import { ServerProblem } from '../problems.ts';
+import { entries, jobs } from '../jobs/entities.ts';
+import { families } from '../machines/entities.ts';
 
 /**
  * Keeps a family of the shop's own, or its next version. Refused where the file has mistakes, where a

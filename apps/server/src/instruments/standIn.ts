@@ -4,9 +4,10 @@ import type { InstrumentAnswer, instrumentQuestion } from '@patient-badger/contr
 import { PNG } from 'pngjs';
 import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
-import { jobs, machines } from '../entities/index.ts';
-import { packOfJob } from '../families/packs.ts';
+import { packOfJob } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
+import { machines } from '../machines/entities.ts';
+import { jobs } from '../jobs/entities.ts';
 
 /**
  * Reads a stand-in for an instrument at the made-up machine of a job. What the machine has is the same

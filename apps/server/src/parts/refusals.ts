@@ -1,7 +1,7 @@
 import type { Refusals } from '@patient-badger/contract';
 import type { DataSource } from 'typeorm';
-import { entries } from '../entities/index.ts';
-import { STANDS } from '../entries/standing.ts';
+import { STANDS } from '../jobs/activeEntries.ts';
+import { entries } from '../jobs/entities.ts';
 
 /** So many of the latest are told. */
 const MOST = 100;

@@ -1,3 +1,4 @@
+import { listings, parts } from './entities.ts';
 import { testServer, type TestServer } from '../testing.ts';
 import { searchParts } from './search.ts';
 
@@ -30,7 +31,6 @@ test('the pinion that fits comes first; the same in another width hangs on its w
 });
 
 test('what the index leaves out could not have been among the best: the same twenty as judging every part', async () => {
-  const { parts } = await import('../entities/index.ts');
   const { fit } = await import('@patient-badger/core');
   const every = await server.dataSource.getRepository(parts).findBy({ shopId: 'skarrow', type: 'spur' });
   const best = every
@@ -72,7 +72,6 @@ test('the number off the plate is answered first, however ill it fits', async ()
 });
 
 test('a claim of any seller is weighed, and said to be that seller’s', async () => {
-  const { listings, parts } = await import('../entities/index.ts');
   const wide = await server.dataSource.getRepository(parts).findOneByOrFail({ name: 'Slide pinion pack, small bore' });
   await server.dataSource.getRepository(listings).delete({ partId: wide.id });
   await server.dataSource

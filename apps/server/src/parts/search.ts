@@ -2,9 +2,9 @@ import type { Listing, partSearch } from '@patient-badger/contract';
 import { fit, plain, type GearAttributes, type MatchFit } from '@patient-badger/core';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
-import { parts, type PartRow } from '../entities/index.ts';
-import { textCondition } from './list.ts';
-import { listingsOf } from './whole.ts';
+import { textCondition } from './partList.ts';
+import { listingsOf } from './partDetails.ts';
+import { parts, type PartRow } from './entities.ts';
 
 export interface PartFound {
   readonly row: PartRow;

@@ -2,8 +2,8 @@ import type { Part } from '@patient-badger/contract';
 import { PART_COLUMNS, writePartRow } from '@patient-badger/core';
 import Papa from 'papaparse';
 import { MoreThan, type DataSource } from 'typeorm';
-import { parts } from '../entities/index.ts';
-import { wholeParts } from './whole.ts';
+import { wholeParts } from './partDetails.ts';
+import { parts } from './entities.ts';
 
 /** Parts read at a time: the catalogue never stands in memory whole. */
 const LOT = 2000;

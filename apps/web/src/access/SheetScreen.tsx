@@ -2,7 +2,7 @@ import { accessPlan, captureRecords, stepsNamed, wayBack, type LooseItem } from 
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
-import { minutesText } from '../design/words.ts';
+import { minutesText } from '../wording/words.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { saidText } from './CaptureCard.tsx';

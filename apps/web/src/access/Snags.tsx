@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
-import { minutesText } from '../design/words.ts';
+import { minutesText } from '../wording/words.ts';
 
 /** What is in the way, and the usual remedies with their risk, mildest first; those that would harm what is near are marked. */
 export function Snags({ jobId, step, known }: { jobId: string; step: Step; known: string | undefined }) {

@@ -4,10 +4,10 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
-import { useWide } from '../design/useScheme.ts';
 import type { JobView } from '../job/JobView.ts';
 import { ReasonButton } from './ReasonButton.tsx';
 import { useStepGate } from './useGate.ts';
+import { useWide } from '../design/useMedia.ts';
 
 interface Props {
   readonly view: JobView;

@@ -7,7 +7,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { minutesText } from '../design/words.ts';
+import { minutesText } from '../wording/words.ts';
 import { clockText } from './clockText.ts';
 import { ReasonButton } from './ReasonButton.tsx';
 import { useNow } from './useNow.ts';

@@ -1,6 +1,6 @@
 import { captureRecords, cautionsOn, type Caution, type CaptureRecord, type Step, type Wait } from '@patient-badger/core';
 import type { JobView } from '../job/JobView.ts';
-import { useUnacknowledged } from '../trace/Cautions.tsx';
+import { useUnacknowledged } from '../job/Cautions.tsx';
 import { useWithWaitingPhotos } from './CaptureCard.tsx';
 import { useNow } from './useNow.ts';
 import { stillWaits } from './WaitCard.tsx';

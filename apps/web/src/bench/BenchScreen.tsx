@@ -5,14 +5,14 @@ import { View } from 'react-native';
 import { useJobs, useMachines, useShop } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
-import { useWide } from '../design/useScheme.ts';
 import { BenchPlaces } from './BenchPlaces.tsx';
 import { JobCard } from './JobCard.tsx';
 import type { BenchJob } from './nextMove.ts';
+import { useWide } from '../design/useMedia.ts';
 
 /** What lies on the bench, and what can be moved on now. */
 export function BenchScreen() {

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 
 /** An address that is no screen of the app. */

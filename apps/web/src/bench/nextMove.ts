@@ -2,7 +2,7 @@ import { NONE_OF_THESE, NOTHING_ELSE, toSetRight, type JobState, type Pack } fro
 import type { Job } from '@patient-badger/contract';
 import { traceOf } from '../data/useTrace.ts';
 import { findsParts } from '../gear/findsParts.ts';
-import { minutesText, percent } from '../design/words.ts';
+import { minutesText, percent } from '../wording/words.ts';
 
 export type BenchJob = Job & { readonly state: JobState; readonly pack: Pack | undefined };
 

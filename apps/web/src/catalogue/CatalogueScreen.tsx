@@ -4,13 +4,13 @@ import { View } from 'react-native';
 import { saveAddress } from '../data/saveFile.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
-import { useWide } from '../design/useScheme.ts';
 import { BulkChange } from './BulkChange.tsx';
 import { PartTable } from './PartTable.tsx';
 import { useCatalogue, type Order } from './useCatalogue.ts';
+import { useWide } from '../design/useMedia.ts';
 
 /** The catalogue as one long table: by words, number and teeth; several parts changed alike; written out. */
 export function CatalogueScreen() {

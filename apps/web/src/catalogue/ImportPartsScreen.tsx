@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { beginImport, cancelImport, followImport } from './bringIn.ts';

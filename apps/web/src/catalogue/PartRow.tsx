@@ -3,8 +3,8 @@ import { plain } from '@patient-badger/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { money } from '../design/words.ts';
-import { attributeValue } from '../match/attributeWords.ts';
+import { money } from '../wording/words.ts';
+import { attributeValue } from '../wording/attributeWords.ts';
 
 /** Widths of the figures' columns, the same for the headings above them. */
 export const COLUMNS = { figure: 'w-[84px]', supplier: 'w-[190px]', stock: 'w-[64px]', price: 'w-[104px]' } as const;

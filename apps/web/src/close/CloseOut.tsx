@@ -1,4 +1,4 @@
-import { openLedger, secondCheckedBy, toSetRight, type EntryPayload, type Fault, type LedgerLine } from '@patient-badger/core';
+import { openLedger, secondCheckedBy, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';
@@ -8,16 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
-
-type Outcome = Extract<EntryPayload, { kind: 'closed' }>['outcome'];
-
-export const OUTCOMES: Readonly<Record<Outcome, string>> = {
-  cleaned: 'Cleaned, no part',
-  repaired: 'Repaired, no new gear',
-  replaced: 'Part replaced',
-  returned: 'Given back as it was',
-  scrapped: 'Not worth it, scrapped',
-};
+import { type Outcome, OUTCOMES } from '../wording/outcomes.ts';
 
 /** Closes the job with what was found; without a passed proof it wants a reason. */
 export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {

@@ -7,7 +7,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { describeEntry } from '../log/describeEntry.ts';
-import { OUTCOMES } from './CloseOut.tsx';
+import { OUTCOMES } from '../wording/outcomes.ts';
 
 /** The record of a finished job: what came in, what was found, what was done, and that it was proved. */
 export function JobRecord({ view: { job, state, pack, machine } }: { view: JobView }) {

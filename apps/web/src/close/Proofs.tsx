@@ -5,7 +5,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { Cautions, useUnacknowledged } from '../trace/Cautions.tsx';
+import { Cautions, useUnacknowledged } from '../job/Cautions.tsx';
 
 /** How one knows that it is right again; one that fails sends back to tracing. */
 export function Proofs({ view: { job, state, pack } }: { view: JobView }) {

@@ -1,4 +1,4 @@
-import { createStored } from './stored.ts';
+import { createStored } from '../preferences/stored.ts';
 
 /** Who stands at this bench: chosen by name, kept on this device. */
 const person = createStored<string | null>('person', null);

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { likelihoodWord, percent } from './words.ts';
+import { likelihoodWord, percent } from '../wording/words.ts';
 import { Text } from './Text.tsx';
 
 /** A chance as a word, a figure and a bar: never by colour alone. */

@@ -1,4 +1,4 @@
-import { useDark } from './useScheme.ts';
+import { useDark } from './useDark.ts';
 
 export const LIGHT = {
   paper: '#F4F1E9',

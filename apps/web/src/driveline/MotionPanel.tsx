@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
-import { useReducedMotion } from '../design/useScheme.ts';
 import { DriveLine } from './DriveLine.tsx';
 import { placeName } from './placeName.ts';
 import { useTurning } from './useTurning.ts';
+import { useReducedMotion } from '../design/useMedia.ts';
 
 /** How many suspects are offered before one asks for more. */
 const FIRST = 4;

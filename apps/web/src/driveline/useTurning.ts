@@ -1,6 +1,6 @@
 import type { MotionOutput } from '@patient-badger/core';
 import { useEffect, useState } from 'react';
-import { useReducedMotion } from '../design/useScheme.ts';
+import { useReducedMotion } from '../design/useMedia.ts';
 
 /** How far the driver turns in the picture each second, and how often the picture is drawn. */
 const TURNS_A_SECOND = 0.6;

@@ -7,11 +7,11 @@ import { useMachines } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
-import { useWide } from '../design/useScheme.ts';
 import { searchFamilies, type Found } from './search.ts';
+import { useWide } from '../design/useMedia.ts';
 
 /** Every machine family the shop can follow, found by what it is or by what owners say. */
 export function FamiliesScreen() {

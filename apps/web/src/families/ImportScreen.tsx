@@ -8,7 +8,7 @@ import { call } from '../data/api.ts';
 import { usePerson } from '../data/person.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { pickFamilyFile } from './pickFile.ts';

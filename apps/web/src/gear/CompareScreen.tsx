@@ -1,16 +1,17 @@
 import { comparable, type Comparison, type GearCard, type GearQuantity, type Piece, PIECES } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { workOut } from '../data/workOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { compareLine, PIECE_WORDS } from './compareLine.ts';
+import { compareLine } from './compareLine.ts';
 import { benchWords, gearWords } from './quantities.ts';
 import { ReadPad } from './ReadPad.tsx';
+import { PIECE_WORDS } from '../wording/pieceWords.ts';
 
 /** Two gears side by side, dimension by dimension: the old one against the new, a donor's, or the other side's. */
 export const CompareScreen = () => <GearFrame stage="measure">{(view, card) => <Comparing view={view} card={card} />}</GearFrame>;

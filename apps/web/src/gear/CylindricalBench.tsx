@@ -1,6 +1,6 @@
 import type { CylindricalQuantity, GearCard, GearState } from '@patient-badger/core';
 import { useState } from 'react';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { ArcsCard } from './ArcsCard.tsx';

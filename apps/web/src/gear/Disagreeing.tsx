@@ -1,5 +1,5 @@
 import { disagreement, formatLength, type GearQuantity, type GearReadings } from '@patient-badger/core';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { gearWords } from './quantities.ts';

@@ -1,6 +1,6 @@
 import { formatLength, gearOutline, type Cut, type CylindricalQuantity } from '@patient-badger/core';
 import { Circle, Line, Polygon } from 'react-native-svg';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { useColours } from '../design/useColours.ts';
 import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import { CYLINDRICAL_WORDS } from './quantities.ts';

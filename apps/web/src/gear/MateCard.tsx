@@ -12,7 +12,7 @@ import {
 } from '@patient-badger/core';
 import { View } from 'react-native';
 import Svg, { G, Polygon } from 'react-native-svg';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { workOut } from '../data/workOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { Pad, type Entered } from './Pad.tsx';
 import { WORM_WORDS } from './quantities.ts';
 

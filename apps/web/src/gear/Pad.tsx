@@ -11,11 +11,11 @@ import {
 import Delete from 'lucide-react-native/icons/delete';
 import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { instrument as instrumentChoice, lengthUnit } from '../data/settings.ts';
+import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
-import { Choice, Key, Stepper } from './padKeys.tsx';
+import { Choice, Key, Stepper } from '../design/padKeys.tsx';
 import { LENGTH_TOOLS, toolFor, whatIsWrong } from './padReading.ts';
 import type { QuantityWords } from './quantities.ts';
 

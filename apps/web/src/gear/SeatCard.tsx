@@ -13,7 +13,7 @@ import {
 } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { instrument, lengthUnit } from '../data/settings.ts';
+import { instrument, lengthUnit } from '../preferences/preferences.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { workOut } from '../data/workOut.ts';
 import { Button } from '../design/Button.tsx';
@@ -21,7 +21,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { toolFor } from './padReading.ts';
-import { SEAT_PLACES, SEAT_VERDICTS, SEAT_WORDS, type SeatPlace, type SeatShape } from './seatWords.ts';
+import { SEAT_PLACES, SEAT_VERDICTS, SEAT_WORDS, type SeatPlace, type SeatShape } from '../wording/seatWords.ts';
 
 type Sides = Record<'bore' | 'shaft', Partial<Record<SeatPlace, Measured>>>;
 

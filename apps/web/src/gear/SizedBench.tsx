@@ -1,7 +1,7 @@
 import type { GearCard, GearState, SizedQuantity } from '@patient-badger/core';
 import { useState } from 'react';
 import { Circle, Line, Path, Polygon } from 'react-native-svg';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import type { JobView } from '../job/JobView.ts';

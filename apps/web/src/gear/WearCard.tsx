@@ -2,7 +2,7 @@ import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type 
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Polyline } from 'react-native-svg';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { workOut } from '../data/workOut.ts';
 import { Button } from '../design/Button.tsx';

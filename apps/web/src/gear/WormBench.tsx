@@ -1,6 +1,6 @@
 import type { GearCard, GearState, WormQuantity } from '@patient-badger/core';
 import { useState } from 'react';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';

@@ -1,6 +1,6 @@
 import { formatLength, type WormQuantity } from '@patient-badger/core';
 import { Line, Path, Polygon, Rect } from 'react-native-svg';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { useColours } from '../design/useColours.ts';
 import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import { WORM_WORDS } from './quantities.ts';

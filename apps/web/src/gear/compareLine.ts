@@ -1,12 +1,5 @@
-import { formatLength, type Comparison, type GearQuantity, type LengthUnit, type Piece } from '@patient-badger/core';
+import { formatLength, type Comparison, type GearQuantity, type LengthUnit } from '@patient-badger/core';
 import type { BenchWords } from './quantities.ts';
-
-export const PIECE_WORDS: Readonly<Record<Piece, { readonly choice: string; readonly column: string }>> = {
-  new: { choice: 'New part', column: 'New' },
-  donor: { choice: 'Donor', column: 'Donor' },
-  otherSide: { choice: 'Other side', column: 'Other side' },
-};
-
 const NOT_READ = 'measure';
 
 /** A row of the comparison in words: both figures, and what their difference means. */

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { figureText, readingText } from './readingText.ts';
+import { figureText, readingText } from '../wording/readingText.ts';
 import { instrumentOn } from './instruments.ts';
 import { useInstrument } from './useInstrument.ts';
 

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { unitText } from './readingText.ts';
+import { unitText } from '../wording/readingText.ts';
 
 interface Props {
   readonly quantity: string;

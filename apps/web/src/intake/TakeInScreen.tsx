@@ -6,7 +6,7 @@ import { useMachines } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { Complaint } from './Complaint.tsx';
 import { NewMachine } from './NewMachine.tsx';

@@ -5,13 +5,13 @@ import { View } from 'react-native';
 import { useJob, type OpenJob } from '../data/queries.ts';
 import { useTrace } from '../data/useTrace.ts';
 import { Card } from '../design/Card.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
-import { useWide } from '../design/useScheme.ts';
-import { SuspicionLine } from '../trace/SuspicionLine.tsx';
-import { Trail } from '../trace/Trail.tsx';
+import { SuspicionLine } from './SuspicionLine.tsx';
+import { Trail } from './Trail.tsx';
 import type { JobView } from './JobView.ts';
-import { StageBar, type Stage } from './StageBar.tsx';
+import { StageBar, type Stage } from '../shell/StageBar.tsx';
+import { useWide } from '../design/useMedia.ts';
 
 interface Props {
   readonly stage: Stage;

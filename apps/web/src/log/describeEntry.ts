@@ -1,12 +1,12 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
-import { PIECE_WORDS } from '../gear/compareLine.ts';
-import { SEAT_WORDS } from '../gear/seatWords.ts';
+import { SEAT_WORDS } from '../wording/seatWords.ts';
 import { gearWords } from '../gear/quantities.ts';
-import { attributeName } from '../match/attributeWords.ts';
-import { offText } from '../ratio/ratioWords.ts';
-import { readingText } from '../instrument/readingText.ts';
-import { resultName } from '../trace/Trail.tsx';
+import { attributeName } from '../wording/attributeWords.ts';
+import { offText } from '../wording/ratioWords.ts';
+import { readingText } from '../wording/readingText.ts';
+import { resultName } from '../wording/resultName.ts';
+import { PIECE_WORDS } from '../wording/pieceWords.ts';
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((each) => each.id === id)?.name ?? id;

@@ -3,13 +3,13 @@ import type { Machine } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
-import { OUTCOMES } from '../close/CloseOut.tsx';
 import { usePackOf } from '../data/families.ts';
 import { useJobsOfMachine, useMachines } from '../data/queries.ts';
 import { Card } from '../design/Card.tsx';
 import { LinkArea } from '../design/LinkArea.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
+import { OUTCOMES } from '../wording/outcomes.ts';
 
 /** One machine's own record: its plate, what went in and what that has worked since, every job. */
 export function MachineScreen() {

@@ -1,7 +1,7 @@
 import type { AttributeFit } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { attributeName, fitText } from './attributeWords.ts';
+import { attributeName, fitText } from '../wording/attributeWords.ts';
 
 /** So many times what is allowed lies at either end of the bar; what is further off stands there with an arrow. */
 const REACH = 4;

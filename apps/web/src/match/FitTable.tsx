@@ -6,7 +6,7 @@ import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { useColours, type Colours } from '../design/useColours.ts';
-import { attributeName, attributeValue, fitText } from './attributeWords.ts';
+import { attributeName, attributeValue, fitText } from '../wording/attributeWords.ts';
 import { DifferenceBar, hasBar } from './DifferenceBar.tsx';
 
 /** The fit, attribute by attribute: both sides, the verdict, and how far off on a bar. */

@@ -2,7 +2,7 @@ import type { Part, PartLink } from '@patient-badger/contract';
 import { standsIn } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { attributeName, differenceText } from './attributeWords.ts';
+import { attributeName, differenceText } from '../wording/attributeWords.ts';
 
 /** Parts that a sheet names in place of this one, each compared with it: a successor is a claim too. */
 export function NamedInstead({ part }: { part: Part }) {

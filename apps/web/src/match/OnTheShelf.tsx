@@ -7,7 +7,7 @@ import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { isThere, pastText } from '../shelf/shelfWords.ts';
+import { isThere, pastText } from '../wording/shelfWords.ts';
 import { Verdict } from './PartCard.tsx';
 
 /** Below this chance a gear is not worth a look. */

@@ -9,7 +9,7 @@ import { useShop } from '../data/queries.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
-import { money } from '../design/words.ts';
+import { money } from '../wording/words.ts';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf, waitText } from './offers.ts';
 

@@ -12,14 +12,14 @@ import { Text } from '../design/Text.tsx';
 import { findsParts } from '../gear/findsParts.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { percent } from '../design/words.ts';
-import { attributeWords } from './attributeWords.ts';
+import { percent } from '../wording/words.ts';
+import { attributeWords } from '../wording/attributeWords.ts';
 import { OnTheShelf, WORTH } from './OnTheShelf.tsx';
 import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
 import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
 import { PlateNumber, platesFor } from './PlateNumber.tsx';
-import { useWanted } from './useWanted.ts';
+import { useWanted } from '../gear/useWanted.ts';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
 export const PartsScreen = () => (

@@ -15,7 +15,7 @@ import { benchWords, gearWords } from '../gear/quantities.ts';
 import { ReadPad } from '../gear/ReadPad.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { attributeName, attributeValue, differenceText, fitText } from './attributeWords.ts';
+import { attributeName, attributeValue, differenceText, fitText } from '../wording/attributeWords.ts';
 
 /** What was ordered, what came, and whether they are the same: measured before it goes into the machine. */
 export const ReceiveScreen = () => <GearFrame stage="match">{(view, card) => <Receiving view={view} card={card} />}</GearFrame>;

@@ -4,7 +4,7 @@ import { workOut } from '../data/workOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
-import { offText } from './ratioWords.ts';
+import { offText } from '../wording/ratioWords.ts';
 import { changeQuestion, type SpeedometerDraft } from './speedometer.ts';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { createStored } from '../data/stored.ts';
+import { createStored } from '../preferences/stored.ts';
 import { workOut } from '../data/workOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';

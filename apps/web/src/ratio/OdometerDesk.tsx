@@ -1,6 +1,6 @@
 import type { Correction, EntryPayload } from '@patient-badger/core';
 import { useState } from 'react';
-import { createStored } from '../data/stored.ts';
+import { createStored } from '../preferences/stored.ts';
 import { workOut } from '../data/workOut.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -8,7 +8,7 @@ import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { minutesText } from './ratioWords.ts';
+import { minutesText } from '../wording/ratioWords.ts';
 
 interface Drafts {
   readonly reading: string;

@@ -1,7 +1,7 @@
 import type { EntryPayload, Takeoff, Tyre } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { createStored } from '../data/stored.ts';
+import { createStored } from '../preferences/stored.ts';
 import { workOut } from '../data/workOut.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -9,7 +9,7 @@ import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { ChangeCard } from './ChangeCard.tsx';
-import { offText } from './ratioWords.ts';
+import { offText } from '../wording/ratioWords.ts';
 import { ReadingChart } from './ReadingChart.tsx';
 import { EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion, type SpeedometerDraft } from './speedometer.ts';
 import { TyreSources } from './TyreSources.tsx';

@@ -1,10 +1,10 @@
-import { createStored } from '../data/stored.ts';
+import { createStored } from '../preferences/stored.ts';
 import { workOut } from '../data/workOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { readCounts } from './ratioWords.ts';
+import { readCounts } from '../wording/ratioWords.ts';
 import { readTrain } from './readTrain.ts';
 
 const drafts = createStored('train', { chain: '', wanted: '', gears: '', moduleMm: '1', centre: '' });

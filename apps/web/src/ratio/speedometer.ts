@@ -1,5 +1,5 @@
 import { typedNumber } from '../design/typedNumber.ts';
-import { readCounts } from './ratioWords.ts';
+import { readCounts } from '../wording/ratioWords.ts';
 
 /** What is typed on the speedometer's desk, as typed: kept on the device, so that a reload loses nothing. */
 export interface SpeedometerDraft {

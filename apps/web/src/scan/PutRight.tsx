@@ -1,7 +1,7 @@
 import { parseReading, toMm, type ScanScale } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { lengthUnit } from '../data/settings.ts';
+import { lengthUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';

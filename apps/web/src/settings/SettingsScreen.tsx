@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import { remove } from '../data/outbox.ts';
 import { choosePerson, usePerson } from '../data/person.ts';
 import { useShop, useWaiting } from '../data/queries.ts';
-import { lengthUnit, scheme } from '../data/settings.ts';
+import { lengthUnit, scheme } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 

@@ -5,10 +5,10 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { attributeName, attributeValue } from '../match/attributeWords.ts';
+import { attributeName, attributeValue } from '../wording/attributeWords.ts';
 import { DonorForm } from './DonorForm.tsx';
 
 type Kind = (typeof PART_TYPES)[number];

@@ -10,7 +10,7 @@ import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { CONDITIONS } from './shelfWords.ts';
+import { CONDITIONS } from '../wording/shelfWords.ts';
 
 interface Props {
   /** What is known of it before anything is typed. */

@@ -8,11 +8,11 @@ import { useShelf } from '../data/queries.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
-import { Screen } from '../design/Screen.tsx';
+import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
-import { useWide } from '../design/useScheme.ts';
-import { attributeLine } from '../match/attributeWords.ts';
-import { isThere, pastText } from './shelfWords.ts';
+import { attributeLine } from '../wording/attributeWords.ts';
+import { isThere, pastText } from '../wording/shelfWords.ts';
+import { useWide } from '../design/useMedia.ts';
 
 /** Used gears kept for their teeth: on the shelf, and still inside machines in the yard. */
 export function ShelfScreen() {

@@ -22,19 +22,19 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
-import { minutesText, percent } from '../design/words.ts';
+import { minutesText, percent } from '../wording/words.ts';
 import { InstrumentCard } from '../instrument/InstrumentCard.tsx';
-import { figureText } from '../instrument/readingText.ts';
+import { figureText } from '../wording/readingText.ts';
 import { TypedFigure } from '../instrument/TypedFigure.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
-import { Cautions, useUnacknowledged } from './Cautions.tsx';
+import { Cautions, useUnacknowledged } from '../job/Cautions.tsx';
 import { OpeningSteps } from './OpeningSteps.tsx';
 import { Results } from './Results.tsx';
 import { TwoSides } from './TwoSides.tsx';
-import { resultName } from './Trail.tsx';
 import { seeText } from './seeText.ts';
+import { resultName } from '../wording/resultName.ts';
 
 /** One look: what to do, how long, what can hurt, and what came of it. */
 export function LookScreen() {

@@ -4,9 +4,10 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { minutesText, percent } from '../design/words.ts';
+import { minutesText, percent } from '../wording/words.ts';
 import type { JobView } from '../job/JobView.ts';
-import { closedMinutes, worthText } from './LooksAt.tsx';
+import { worthText } from '../wording/lookWords.ts';
+import { closedMinutes } from '../job/closedMinutes.ts';
 
 /** The one thing to do next, why it and not another, and the sums for who asks. */
 export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {

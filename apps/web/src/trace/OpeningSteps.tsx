@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { StepButtons } from '../access/StepButtons.tsx';
 import { StepWork } from '../access/StepWork.tsx';
 import { Text } from '../design/Text.tsx';
-import { minutesText } from '../design/words.ts';
+import { minutesText } from '../wording/words.ts';
 import type { JobView } from '../job/JobView.ts';
 
 /** What has to come off before the look, one step at a time, with its cautions where they belong. */

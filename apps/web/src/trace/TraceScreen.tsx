@@ -8,15 +8,16 @@ import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
-import { useWide } from '../design/useScheme.ts';
-import { percent } from '../design/words.ts';
+import { percent } from '../wording/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { closedMinutes, priceText } from './LooksAt.tsx';
 import { NextLook } from './NextLook.tsx';
-import { SuspicionLine } from './SuspicionLine.tsx';
-import { Trail } from './Trail.tsx';
+import { SuspicionLine } from '../job/SuspicionLine.tsx';
+import { Trail } from '../job/Trail.tsx';
+import { useWide } from '../design/useMedia.ts';
+import { priceText } from '../wording/lookWords.ts';
+import { closedMinutes } from '../job/closedMinutes.ts';
 
 /** How many other looks are listed before one asks for more. */
 const FIRST_OTHERS = 5;

@@ -8,10 +8,10 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
-import { bitsText, minutesText, percent } from '../design/words.ts';
+import { bitsText, minutesText, percent } from '../wording/words.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { resultName } from './Trail.tsx';
+import { resultName } from '../wording/resultName.ts';
 
 /** Who did it, why we think so, and what to do about it. The mechanic decides; the app gives reasons. */
 export const VerdictScreen = () => (

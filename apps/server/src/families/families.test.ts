@@ -1,0 +1,131 @@
+import { findFamily } from '@patient-badger/knowledge';
+import type { Pack } from '@patient-badger/core';
+import type { OwnFamily, Problem } from '@patient-badger/contract';
+import { randomUUID } from 'node:crypto';
+import { testServer, type TestServer } from '../testing.ts';
+
+jest.setTimeout(60_000);
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.stop());
+
+const headers = { 'x-person': 'imke' };
+const own = (change: Partial<Pack> = {}) => ({
+  ...structuredClone(findFamily('trimmer-bevel-head') as Pack),
+  id: 'hedge-head',
+  name: 'Hedge head',
+  ...change,
+});
+const keep = (payload: object) => server.app.inject({ method: 'POST', url: '/api/families', headers, payload });
+const kept = async () => (await server.app.inject('/api/families')).json<OwnFamily[]>();
+
+test('a family of the shop’s own is kept, listed, and counts up when it is brought in again', async () => {
+  expect((await keep(own())).json()).toMatchObject({ id: 'hedge-head', version: 1 });
+  expect((await keep(own({ summary: 'Belt, bevel pair, blades.' }))).json()).toMatchObject({ version: 2 });
+  expect(await kept()).toMatchObject([{ id: 'hedge-head', version: 2, pack: { summary: 'Belt, bevel pair, blades.' } }]);
+});
+
+test('two at once become two versions', async () => {
+  const before = (await kept())[0]?.version ?? 0;
+  const versions = (await Promise.all([keep(own()), keep(own())])).map((answer) => answer.json<OwnFamily>().version);
+  expect(versions.sort()).toEqual([before + 1, before + 2]);
+});
+
+test.each([
+  [{ id: 'auger-gearbox' }, 409, 'familyShips'],
+  [{ order: ['engine'] }, 400, 'invalidInput'],
+  [{ faults: [] }, 400, 'invalidInput'],
+] as const)('%j is refused with %i', async (change, status, code) => {
+  const answer = await keep(own(change as unknown as Partial<Pack>));
+  expect([answer.statusCode, answer.json<Problem>().code]).toEqual([status, code]);
+  expect(answer.json<Problem>().sentence).toMatch(/\.$/);
+});
+
+test('nobody in particular may not bring one in', async () => {
+  expect((await server.app.inject({ method: 'POST', url: '/api/families', payload: own() })).statusCode).toBe(401);
+});
+
+test('a job runs on the shop’s own family, and a new file that would make nonsense of it is refused', async () => {
+  await keep(own());
+  const machineId = randomUUID();
+  const machine = { id: machineId, family: 'hedge-head', label: 'Hedge cutter', facts: {} };
+  expect((await server.app.inject({ method: 'POST', url: '/api/machines', headers, payload: machine })).statusCode).toBe(200);
+  const jobId = randomUUID();
+  const entry = (payload: object) => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'imke', payload });
+  const entries = [
+    entry({ kind: 'takenIn', machineId, family: 'hedge-head', complaint: 'stands', facts: {} }),
+    entry({ kind: 'lookRecorded', look: 'wrap-look', result: 'clear' }),
+    entry({ kind: 'lookRecorded', look: 'tank-level', result: 'full' }),
+  ];
+  const receipts = (await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: entries })).json<
+    { status: string }[]
+  >();
+  expect(receipts.map(({ status }) => status)).toEqual(['stored', 'stored', 'refused']);
+
+  const without = own();
+  const looks = without.looks.filter(({ id }) => id !== 'wrap-look');
+  const refused = await keep({ ...without, looks, textbookOrder: looks.map(({ id }) => id) });
+  expect(refused.json<Problem>()).toMatchObject({ code: 'familyInUse', sentence: expect.stringContaining('"wrap-look"') as string });
+  expect((await keep(own())).statusCode).toBe(200);
+});
+
+test('a model’s overrides reach the server: a step it does not have cannot be done', async () => {
+  const jobId = randomUUID();
+  const machines = (await server.app.inject('/api/machines')).json<
+    { id: string; label: string; truth?: unknown; instruments: boolean }[]
+  >();
+  const hedge = machines.find(({ label }) => label === 'Hedge saw');
+  expect(hedge).toMatchObject({ instruments: true });
+  expect(hedge).not.toHaveProperty('truth');
+  const entry = (payload: object) => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'imke', payload });
+  const entries = [
+    entry({ kind: 'takenIn', machineId: hedge?.id, family: 'saw-oil-pump', complaint: 'dry', facts: {} }),
+    entry({ kind: 'stepDone', step: 'clutch-off' }),
+    entry({ kind: 'stepDone', step: 'piston-held' }),
+  ];
+  const receipts = (await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: entries })).json<
+    { status: string }[]
+  >();
+  expect(receipts.map(({ status }) => status)).toEqual(['stored', 'stored', 'refused']);
+});
+
+test('a safety-critical job is closed only once somebody without a hand in it has looked it over', async () => {
+  const tractor = (await server.app.inject('/api/jobs'))
+    .json<{ id: string; family: string }[]>()
+    .find(({ family }) => family === 'sector-steering');
+  const send = async (by: string, payload: object) => {
+    const entry = { id: randomUUID(), jobId: tractor?.id, at: new Date().toISOString(), by, payload };
+    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] });
+    return answer.json<{ status: string; sentence?: string }[]>()[0];
+  };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'sector' };
+  await send('imke', { kind: 'decided', fault: 'sector-stripped', remedy: 'replace', probability: 0.95 });
+  expect(await send('imke', close)).toMatchObject({ status: 'refused', sentence: expect.stringContaining('safety-critical') as string });
+  await send('imke', { kind: 'secondChecked' });
+  expect((await send('imke', close))?.status).toBe('refused');
+  await send('wren', { kind: 'secondChecked' });
+  expect((await send('imke', close))?.status).toBe('stored');
+});
+
+test('a job is not closed while something that came off is not back, unless with a reason', async () => {
+  const trimmer = (await server.app.inject('/api/jobs'))
+    .json<{ id: string; family: string }[]>()
+    .find(({ family }) => family === 'trimmer-bevel-head');
+  const send = async (payload: object) => {
+    const entry = { id: randomUUID(), jobId: trimmer?.id, at: new Date().toISOString(), by: 'wren', payload };
+    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] });
+    return answer.json<{ status: string; sentence?: string }[]>()[0];
+  };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'square' };
+  await send({ kind: 'stepDone', step: 'head-off' });
+  expect(await send(close)).toMatchObject({ status: 'refused', sentence: expect.stringContaining('not back') as string });
+  expect(await send({ kind: 'looseNoted', step: 'head-off', item: 'rivets', what: 'lost', count: 1 })).toMatchObject({ status: 'refused' });
+  expect(await send({ kind: 'captured', step: 'head-open', capture: 'shim-order' })).toMatchObject({ status: 'refused' });
+  expect((await send({ ...close, despiteLedger: 'owner takes it as it is' }))?.status).toBe('stored');
+  await send({ kind: 'reopened', reason: 'again' });
+  await send({ kind: 'closingDone', step: 'head-on' });
+  expect((await send(close))?.status).toBe('stored');
+});

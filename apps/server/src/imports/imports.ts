@@ -1,0 +1,59 @@
+import { randomUUID } from 'node:crypto';
+import type { Duplicates, ImportState } from '@patient-badger/contract';
+import type { DataSource } from 'typeorm';
+import { PROBLEMS, ServerProblem } from '../problems.ts';
+import { onThread } from '../threads/onThread.ts';
+import type { ImportWork } from './takeIn.ts';
+import { imports } from './entities.ts';
+
+/** A thread that has said nothing for so long is gone, and its transaction with it. */
+const SILENT_MS = 60_000;
+
+interface Begun {
+  readonly shopId: string;
+  readonly by: string;
+  readonly bytes: Buffer;
+  readonly duplicates: Duplicates;
+}
+
+/** Begins to take a list in on a thread of its own, and answers at once with where it stands. */
+export async function beginImport(dataSource: DataSource, { shopId, by, bytes, duplicates }: Begun): Promise<ImportState> {
+  const id = randomUUID();
+  await dataSource.getRepository(imports).insert({
+    ...{ id, shopId, by, state: 'running', done: 0, total: 0, receipt: null, sentence: null },
+    cancelAsked: false,
+    touchedAt: new Date(),
+  });
+  const { url } = dataSource.options as { url: string };
+  const work: ImportWork = { id, shopId, url, duplicates, bytes };
+  onThread<ImportWork, void>(new URL('./takeIn.ts', import.meta.url), work, { detached: true }).catch(() =>
+    dataSource
+      .getRepository(imports)
+      .update({ id, state: 'running' }, { state: 'failed', sentence: PROBLEMS.importBroken.sentence })
+      .catch(() => undefined),
+  );
+  return importStateOf(dataSource, shopId, id);
+}
+
+/** How far a list is. @throws ServerProblem where there is none of that id */
+export async function importStateOf(dataSource: DataSource, shopId: string, id: string): Promise<ImportState> {
+  const row = await dataSource.getRepository(imports).findOneBy({ id, shopId });
+  if (!row) throw new ServerProblem('notFound');
+  const { state, done, total, receipt, sentence, touchedAt } = row;
+  if (state === 'running' && Date.now() - touchedAt.getTime() > SILENT_MS)
+    return {
+      id,
+      state: 'failed',
+      done,
+      total,
+      receipt: null,
+      sentence: PROBLEMS.importCut.sentence,
+    };
+  return { id, state, done, total, receipt, sentence };
+}
+
+/** Asks for a list to be stopped; the thread sees it after its next lot. */
+export async function cancelImport(dataSource: DataSource, shopId: string, id: string): Promise<ImportState> {
+  await dataSource.getRepository(imports).update({ id, shopId, state: 'running' }, { cancelAsked: true });
+  return importStateOf(dataSource, shopId, id);
+}

@@ -1,0 +1,85 @@
+import { partDraft, type Duplicates, type PartDraftSent } from '@patient-badger/contract';
+import { CoreFailure, failureFromZod, sentence } from '@patient-badger/core';
+import type { DataSource } from 'typeorm';
+import { createDataSource } from '../dataSource.ts';
+import { PROBLEMS, ServerProblem } from '../problems.ts';
+import { importParts } from './importParts.ts';
+import { imports, type ImportRow } from './entities.ts';
+
+export interface ImportWork {
+  readonly id: string;
+  readonly shopId: string;
+  readonly url: string;
+  readonly duplicates: Duplicates;
+  /** One part a line, as JSON. */
+  readonly bytes: Uint8Array;
+}
+
+/** Somebody asked for it to stop: the transaction is thrown away with it. */
+class Cancelled extends Error {}
+
+/** Takes the list in. Reading and checking a hundred thousand rows takes seconds: not on the thread that answers everybody. */
+export async function work(asked: ImportWork): Promise<void> {
+  const dataSource = createDataSource(asked.url);
+  try {
+    await dataSource.initialize();
+    await takeIn(dataSource, asked);
+  } finally {
+    await dataSource.destroy();
+  }
+}
+
+async function takeIn(dataSource: DataSource, { id, shopId, duplicates, bytes }: ImportWork): Promise<void> {
+  const tell = (change: Partial<ImportRow>) => report(dataSource, id, change);
+  try {
+    const rows = readRows(bytes);
+    await tell({ total: rows.length });
+    const receipt = await importParts(dataSource, { shopId, rows, duplicates, onBatch: (done) => tell({ done }) });
+    await tell({ state: 'done', done: rows.length, receipt });
+  } catch (error) {
+    if (error instanceof Cancelled) return tell({ state: 'cancelled' });
+    await tell({ state: 'failed', sentence: sentenceOf(error) });
+  }
+}
+
+/** Over a connection of its own out of the pool: what the import's transaction writes is not seen before it is whole. */
+async function report(dataSource: DataSource, id: string, change: Partial<ImportRow>): Promise<void> {
+  await dataSource.getRepository(imports).update({ id }, { ...change, touchedAt: new Date() });
+  if (change.state !== undefined) return;
+  const { cancelAsked } = await dataSource.getRepository(imports).findOneByOrFail({ id });
+  if (cancelAsked) throw new Cancelled();
+}
+
+/** Line by line, so that the whole list never stands beside itself as one text. @throws ServerProblem with the row */
+function readRows(bytes: Uint8Array): readonly PartDraftSent[] {
+  const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const rows: PartDraftSent[] = [];
+  for (let from = 0, line = 1; from < buffer.length; line += 1) {
+    const end = buffer.indexOf(10, from);
+    const text = buffer.toString('utf8', from, end < 0 ? buffer.length : end).trim();
+    from = end < 0 ? buffer.length : end + 1;
+    if (text !== '') rows.push(readRow(text, line));
+  }
+  return rows;
+}
+
+function readRow(text: string, line: number): PartDraftSent {
+  const raw = parse(text);
+  const parsed = partDraft.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  const failure = failureFromZod(parsed.error, raw);
+  throw new ServerProblem('invalidInput', { sentence: `Row ${line}: ${sentence(failure)}`, path: `${line}.${failure.path ?? ''}` });
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+function sentenceOf(error: unknown): string {
+  if (error instanceof CoreFailure) return sentence(error);
+  return error instanceof ServerProblem ? error.message : PROBLEMS.broken.sentence;
+}

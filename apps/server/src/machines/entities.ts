@@ -1,0 +1,72 @@
+import { type Facts, type HiddenTruth, type ModelOverrides } from '@patient-badger/core';
+import { EntitySchema } from 'typeorm';
+
+export interface ModelRow {
+  id: string;
+  shopId: string;
+  maker: string;
+  code: string;
+  family: string;
+  note: string | null;
+  overrides: ModelOverrides | null;
+}
+
+export const machineModels = new EntitySchema<ModelRow>({
+  name: 'machine_models',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    maker: { type: 'text' },
+    code: { type: 'text' },
+    family: { type: 'text' },
+    note: { type: 'text', nullable: true },
+    overrides: { type: 'jsonb', nullable: true },
+  },
+});
+
+export interface MachineRow {
+  id: string;
+  shopId: string;
+  modelId: string | null;
+  family: string;
+  label: string;
+  serial: string;
+  owner: string;
+  facts: Facts;
+  /** Of made-up machines only: what the stand-ins for the instruments measure. Never sent. */
+  truth: HiddenTruth | null;
+}
+
+export const machines = new EntitySchema<MachineRow>({
+  name: 'machines',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    shopId: { type: 'text', name: 'shop_id' },
+    modelId: { type: 'uuid', name: 'model_id', nullable: true },
+    family: { type: 'text' },
+    label: { type: 'text' },
+    serial: { type: 'text' },
+    owner: { type: 'text' },
+    facts: { type: 'jsonb' },
+    truth: { type: 'jsonb', nullable: true },
+  },
+});
+
+/** Machine families that the shop wrote itself. */
+export interface FamilyRow {
+  shopId: string;
+  id: string;
+  /** Counts up with each change, so that what was worked out for an older one is not used. */
+  version: number;
+  pack: unknown;
+}
+
+export const families = new EntitySchema<FamilyRow>({
+  name: 'families',
+  columns: {
+    shopId: { type: 'text', name: 'shop_id', primary: true },
+    id: { type: 'text', primary: true },
+    version: { type: 'int' },
+    pack: { type: 'jsonb' },
+  },
+});

@@ -1,0 +1,54 @@
+import type { partList, partChange } from '@patient-badger/contract';
+import type { DataSource } from 'typeorm';
+import type { z } from 'zod';
+import { parts, type PartRow } from './entities.ts';
+
+/** Fixed words only: nothing that was sent gets into the statement but as a value. */
+const ORDERS = {
+  partNumber: ['part_number'],
+  price: ['price_minor', 'part_number'],
+  size: ['module_mm', 'teeth', 'part_number'],
+} as const;
+
+/** By words of the name or supplier, or by the beginning of a part number. */
+export function textCondition(text: string, bind: (value: unknown) => string): string {
+  const begins = bind(`${text.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`);
+  return `(lower(part_number) LIKE ${begins} OR words @@ plainto_tsquery('simple', ${bind(text)}))`;
+}
+
+/** A page of the catalogue: by words or the beginning of a number, by kind and teeth, in one of a few orders. */
+export async function listParts(dataSource: DataSource, shopId: string, asked: z.output<typeof partList>): Promise<readonly PartRow[]> {
+  const { text, kind, teeth, order, down, from, most } = asked;
+  const values: unknown[] = [shopId];
+  const bind = (value: unknown) => `$${values.push(value)}`;
+  const where = ['p.shop_id = $1'];
+  if (kind) where.push(`p.type = ${bind(kind)}`);
+  if (teeth !== undefined) where.push(`p.teeth = ${bind(teeth)}`);
+  if (text) where.push(textCondition(text, bind));
+  const by = ORDERS[order].map((column) => `p.${column}${down === 'yes' ? ' DESC' : ''}`).join(', ');
+  const rows = await dataSource.query<{ id: string }[]>(
+    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(most)} OFFSET ${bind(from)}`,
+    values,
+  );
+  const ids = rows.map(({ id }) => id);
+  const found = ids.length === 0 ? [] : await dataSource.getRepository(parts).createQueryBuilder('p').whereInIds(ids).getMany();
+  const byId = new Map(found.map((row) => [row.id, row]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
+/** Several parts changed alike, all or none; how many there were. */
+export async function changeParts(dataSource: DataSource, shopId: string, { ids, change }: z.output<typeof partChange>): Promise<number> {
+  const values: unknown[] = [shopId, ids];
+  const bind = (value: unknown) => `$${values.push(value)}`;
+  const sets = [
+    ...(change.supplier === undefined ? [] : [`supplier = ${bind(change.supplier)}`]),
+    ...(change.stock === undefined ? [] : [`stock = ${bind(change.stock)}`]),
+    ...(change.leadDays === undefined ? [] : [`lead_days = ${bind(change.leadDays)}`]),
+    ...(change.pricePercent === undefined ? [] : [`price_minor = round(price_minor * (1 + ${bind(change.pricePercent)}::float8 / 100))`]),
+  ];
+  const [, count] = await dataSource.query<[unknown, number]>(
+    `UPDATE parts SET ${sets.join(', ')} WHERE shop_id = $1 AND id = ANY($2::uuid[])`,
+    values,
+  );
+  return count;
+}

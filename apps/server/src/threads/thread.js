@@ -1,0 +1,7 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { register } from 'tsx/esm/api';
+
+// A thread starts without the loader of its parent: TypeScript has to be introduced again.
+register();
+const { work } = await import(workerData.module);
+parentPort.postMessage(await work(workerData.input));

@@ -1,0 +1,24 @@
+import { useState } from 'react';
+import { depthByPlace } from '../driveline/depth.ts';
+import { DriveLine } from '../driveline/DriveLine.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from './JobView.ts';
+import { LooksAt } from './LooksAt.tsx';
+
+/** The drive line in its tracing clothes; a place that is pressed opens its looks. */
+export function SuspicionLine({ view }: { view: JobView }) {
+  const { pack, state, trace } = view;
+  const [place, setPlace] = useState<string | null>(null);
+  return (
+    <>
+      <Text look="soft">Press a place to see its looks.</Text>
+      <DriveLine
+        pack={pack}
+        trace={trace}
+        depth={depthByPlace(pack, state.reached)}
+        onPlace={(each) => setPlace(each === place ? null : each)}
+        opened={place === null ? undefined : { place, content: <LooksAt view={view} place={place} /> }}
+      />
+    </>
+  );
+}

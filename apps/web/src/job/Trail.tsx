@@ -1,0 +1,80 @@
+import { type Pack, type TraceOutput } from '@patient-badger/core';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { readingText } from '../wording/readingText.ts';
+import type { JobView } from './JobView.ts';
+import { resultName } from '../wording/resultName.ts';
+
+/** What was seen so far, and whom each look moved the most; the last can be taken back right here. */
+export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const last = state.observations.at(-1);
+  return (
+    <View className="gap-3">
+      <Text look="head">Seen so far</Text>
+      {state.observations.length === 0 ? <Text look="soft">Nothing yet.</Text> : null}
+      {state.observations.map(({ look, result, entryId, reading }) => (
+        <View key={entryId} className="border-l-4 border-line pl-3">
+          <Text look="soft">{pack.looks.find(({ id }) => id === look)?.name ?? look}</Text>
+          <Text look="strong">{resultName(pack, look, result)}</Text>
+          {reading ? <Text look="soft">{readingText(reading)}</Text> : null}
+          {movedMost(trace, look).map((words) => (
+            <Text key={words} look="soft">
+              {words}
+            </Text>
+          ))}
+        </View>
+      ))}
+      {last && !state.decided ? (
+        <Button look="quiet" label="Take the last look back" onPress={() => void write({ kind: 'withdrawn', entry: last.entryId })} />
+      ) : null}
+      {problem ? <Text look="danger">{problem}</Text> : null}
+      <ToldByMachine pack={pack} shifts={trace.factShifts} />
+    </View>
+  );
+}
+
+/** How many faults are named that one reason moves. */
+const FIRST_NAMES = 4;
+
+/** What the owner's words and the machine's facts did to the priors, reason by reason. */
+function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['factShifts'] }) {
+  if (shifts.length === 0) return null;
+  const names = (list: typeof shifts) => {
+    const strongest = [...list].sort((p, q) => Math.abs(Math.log(q.factor)) - Math.abs(Math.log(p.factor)));
+    const shown = strongest.slice(0, FIRST_NAMES).map(({ fault }) => pack.faults.find(({ id }) => id === fault)?.name ?? fault);
+    return [...shown, ...(list.length > FIRST_NAMES ? [`and ${list.length - FIRST_NAMES} more`] : [])].join('; ');
+  };
+  return (
+    <>
+      <Text look="head">Told by the machine</Text>
+      {[...new Set(shifts.map(({ why }) => why))].map((reason) => {
+        const because = shifts.filter(({ why }) => why === reason);
+        const [more, less] = [because.filter(({ factor }) => factor > 1), because.filter(({ factor }) => factor < 1)];
+        return (
+          <View key={reason} className="border-l-4 border-line pl-3">
+            <Text>Because {reason}</Text>
+            {more.length > 0 ? <Text look="soft">more likely: {names(more)}</Text> : null}
+            {less.length > 0 ? <Text look="soft">less likely: {names(less)}</Text> : null}
+          </View>
+        );
+      })}
+    </>
+  );
+}
+
+/** Whom a look spoke for and whom against, the strongest of each by what it weighs now or weighed before. */
+function movedMost(trace: TraceOutput, look: string): string[] {
+  const moves = trace.suspects.flatMap(({ name, because, probability }) =>
+    because
+      .filter((each) => each.look === look && Math.abs(each.bits) >= 0.1)
+      .map(({ bits }) => ({ name, bits, weight: Math.abs(bits) * Math.max(probability, probability / 2 ** bits, 0.02) })),
+  );
+  const strongest = (list: typeof moves) =>
+    list.reduce<(typeof moves)[number] | null>((best, each) => (!best || each.weight > best.weight ? each : best), null);
+  const [towards, away] = [strongest(moves.filter(({ bits }) => bits > 0)), strongest(moves.filter(({ bits }) => bits < 0))];
+  if (!towards && !away) return ['moved nothing much'];
+  return [...(towards ? [`towards: ${towards.name}`] : []), ...(away ? [`away from: ${away.name}`] : [])];
+}

@@ -1,0 +1,27 @@
+import { useRouter } from 'expo-router';
+import UserRound from 'lucide-react-native/icons/user-round';
+import { LinkArea } from '../design/LinkArea.tsx';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+import { usePerson } from '../data/person.ts';
+import { useShop } from '../data/queries.ts';
+
+/** Who writes here; press to change. */
+export function PersonChip() {
+  const router = useRouter();
+  const person = usePerson();
+  const colours = useColours();
+  const name = useShop().data?.people.find(({ id }) => id === person)?.name ?? person;
+  return (
+    <LinkArea
+      aria-label={name ? `You are ${name}. Change` : 'Say who you are'}
+      className="min-h-[48px] flex-row items-center gap-2 px-2"
+      onPress={() => router.navigate('/settings')}
+    >
+      <UserRound color={colours.accent} size={22} />
+      <Text look="label" className="text-ink">
+        {name ?? 'Who?'}
+      </Text>
+    </LinkArea>
+  );
+}

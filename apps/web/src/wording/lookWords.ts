@@ -1,0 +1,19 @@
+import { type LookAdvice } from '@patient-badger/core';
+import { minutesText } from './words.ts';
+
+/** What a look costs, what it did before something was opened, and what it would tell as things stand. */
+export function priceText(advice: LookAdvice | undefined, minutes: number, closed: number): string {
+  if (!advice) return `${minutesText(minutes)}, tells next to nothing as things stand`;
+  const { steps } = advice;
+  const open = steps.length > 0 ? `, ${steps.length} ${steps.length === 1 ? 'step' : 'steps'} to open first` : '';
+  const before = closed - advice.minutes > 0.05 ? ` (${minutesText(closed)} when it was closed)` : '';
+  return `${minutesText(advice.minutes)}${before}${open}; ${worthText(advice.expectedBits)}`;
+}
+
+/** Expected information in words; a whole bit halves the list. */
+export function worthText(bits: number): string {
+  if (bits >= 1) return 'tells a great deal';
+  if (bits >= 0.5) return 'tells much';
+  if (bits >= 0.2) return 'tells something';
+  return 'tells little';
+}

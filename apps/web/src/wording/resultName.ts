@@ -1,0 +1,10 @@
+import { CANNOT_TELL, packModel, type Pack } from '@patient-badger/core';
+
+export function resultName(pack: Pack, lookId: string, result: string): string {
+  if (result === CANNOT_TELL) return 'Could not tell';
+  return (
+    packModel(pack)
+      .outcomes.get(lookId)
+      ?.find((each) => each.result === result)?.name ?? result
+  );
+}
