@@ -8,7 +8,7 @@ import { openingTo, stepsThatFree, type Pack } from '@patient-badger/core';
 import { FAMILIES } from '@patient-badger/knowledge';
 
 const placesOf = (pack: Pack) =>
-  [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.outliers]
+  [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.auxiliaries]
     .map(({ id }) => id)
     .filter((id) => stepsThatFree(pack, id).length > 0);
 

@@ -8,15 +8,15 @@
  */
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { createDataSource } from '../apps/server/src/dataSource.ts';
-import { arrive, link, readSlidePinion } from '../e2e/bench.ts';
-import { PHONE, raise, WIDE } from '../e2e/stage.ts';
+import { arrive, link, readSlidePinion } from '../e2e/actions.ts';
+import { PHONE, start, WIDE } from '../e2e/stage.ts';
 import { layInParts } from './manyParts.ts';
 import type { Page } from 'playwright-core';
 
 const PARTS = Number(process.argv[2] ?? 1_000_000);
 const TIMES = 5;
 
-const stage = await raise();
+const stage = await start();
 try {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
@@ -31,7 +31,7 @@ try {
   console.table(Object.fromEntries(Object.keys(few).map((name) => [name, { 'demo, ms': few[name], 'a million, ms': many[name] }])));
   console.log(`medians of ${TIMES}; to reach: first results below 1,000 ms on the phone view. ${scrolled}`);
 } finally {
-  await stage.strike();
+  await stage.stop();
 }
 
 async function toWall(page: Page): Promise<string> {

@@ -1,3 +1,4 @@
+import type { NextMeasurement } from '../packages/core/src/gear/identifySchema.ts';
 /**
  * How well a worn gear is recognised: random standard spur gears, worn teeth and tips, a caliper that
  * errs by 0.03 mm; the advice says what to measure next, until it has nothing more to ask.
@@ -58,9 +59,8 @@ function measure(truth: Truth, reading: Reading): number {
   return whole + NOISE * gaussian(random);
 }
 
-const readingOf = (quantity: string): Reading => {
-  const span = /^span over (\d+) teeth$/.exec(quantity);
-  if (span) return { kind: 'span', teeth: Number(span[1]) };
+const readingOf = ({ quantity, spanTeeth }: { quantity: string; spanTeeth?: number | undefined }): Reading => {
+  if (spanTeeth !== undefined) return { kind: 'span', teeth: spanTeeth };
   return { kind: quantity === 'rootDiameterMm' ? 'root' : 'tip' };
 };
 
@@ -88,7 +88,7 @@ const SURE = 0.99;
 const times: number[] = [];
 
 /** Measures until it is sure or nothing is worth asking; how many readings it took and where the truth stands. */
-function follow(truth: Truth, next: (input: IdentifyInput, asked: string | undefined) => Reading | null) {
+function follow(truth: Truth, next: (input: IdentifyInput, advised: NextMeasurement) => Reading | null) {
   let input = withReading(identifyInput.parse({ teeth: truth.teeth, measurements: {} }), { kind: 'tip' }, measure(truth, { kind: 'tip' }));
   for (let readings = 1; ; readings++) {
     const start = performance.now();
@@ -97,7 +97,7 @@ function follow(truth: Truth, next: (input: IdentifyInput, asked: string | undef
     const rank = candidates.findIndex(
       ({ system, size, pressureAngleDeg }) => system === truth.system && size === truth.size && pressureAngleDeg === truth.pressureAngleDeg,
     );
-    const reading = readings >= MOST_READINGS || (candidates[0]?.probability ?? 0) >= SURE ? null : next(input, nextMeasurement?.quantity);
+    const reading = readings >= MOST_READINGS || (candidates[0]?.probability ?? 0) >= SURE ? null : next(input, nextMeasurement);
     if (!reading) return { rank: rank < 0 ? Infinity : rank, readings };
     input = withReading(input, reading, measure(truth, reading));
   }
@@ -114,7 +114,7 @@ function byTable({ teeth, ...truth }: Truth): boolean {
 }
 
 const truths = Array.from({ length: GEARS }, drawGear);
-const advised = truths.map((truth) => follow(truth, (_, asked) => (asked ? readingOf(asked) : null)));
+const advised = truths.map((truth) => follow(truth, (_, advised) => (advised ? readingOf(advised) : null)));
 const advisedTimes = [...times].sort((p, q) => p - q);
 const chance = truths.map((truth) => follow(truth, (input) => randomReading(truth, input)));
 const table = truths.filter(byTable).length;

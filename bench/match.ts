@@ -41,7 +41,7 @@ try {
     boreDiameterMm: { value: 3 + 17 * random(), plusMinus: 0.03 },
     faceWidthMm: { value: 4 + 20 * random(), plusMinus: 0.03 },
   }));
-  const search = (wanted: GearAttributes) => searchParts(source.manager, { shopId: SHOP_ID, wanted, most: 20 });
+  const search = (wanted: GearAttributes) => searchParts(source.manager, { shopId: SHOP_ID, wanted, limit: 20 });
   const time = async (questions: readonly GearAttributes[]) => {
     const times: number[] = [];
     for (const wanted of questions) {

@@ -7,8 +7,8 @@ import jpeg from 'jpeg-js';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { arrive, takeIn } from '../e2e/bench.ts';
-import { PHONE, raise } from '../e2e/stage.ts';
+import { arrive, takeIn } from '../e2e/actions.ts';
+import { PHONE, start } from '../e2e/stage.ts';
 import { gearPhoto } from '../packages/core/src/instrument/gearPhoto.ts';
 import { scanTeeth } from '../packages/core/src/scan/scanTeeth.ts';
 import { seeded } from '../packages/core/src/testing.ts';
@@ -20,7 +20,7 @@ const onMain = performance.now() - began;
 const file = join(await mkdtemp(join(tmpdir(), 'badger-bench-')), 'twelve.jpg');
 await writeFile(file, jpeg.encode({ width: photo.width, height: photo.height, data: photo.rgba }, 85).data);
 
-const stage = await raise();
+const stage = await start();
 try {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
@@ -48,5 +48,5 @@ try {
   );
   console.log(`On the main thread the same sum would hold it for ${Math.round(onMain)} ms`);
 } finally {
-  await stage.strike();
+  await stage.stop();
 }

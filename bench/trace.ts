@@ -103,8 +103,14 @@ const byTheBook =
     verdict: judge(complaint, seen, reached).verdict,
     look: pack.textbookOrder.find((id) => !seen.some(({ look }) => look === id)) ?? null,
   });
+interface FollowAsked {
+  readonly list: readonly Truth[];
+  readonly policy: Policy;
+  readonly shows: World;
+  readonly random: () => number;
+}
 
-function follow(pack: Pack, list: readonly Truth[], policy: Policy, shows: World, random: () => number) {
+function follow(pack: Pack, { list, policy, shows, random }: FollowAsked) {
   const looks = new Map(pack.looks.map((look) => [look.id, look]));
   let right = 0;
   let wrong = 0;
@@ -120,7 +126,7 @@ function follow(pack: Pack, list: readonly Truth[], policy: Policy, shows: World
         else if (verdict !== null) wrong++;
         break;
       }
-      for (const step of stepsToReach(pack, look.needs, new Set(reached))) {
+      for (const step of stepsToReach(pack, look.needs, { reached: new Set(reached) })) {
         reached.push(step.id);
         minutes += step.minutes;
       }
@@ -152,10 +158,10 @@ for (const pack of FAMILIES) {
   const list = truths(pack, seeded(11));
   const times: number[] = [];
   const advice = advised(pack, times);
-  const plain = follow(pack, list, advice, world(pack, false, seeded(1)), seeded(2));
-  const disturbed = follow(pack, list, advice, world(pack, true, seeded(3)), seeded(4));
+  const plain = follow(pack, { list, policy: advice, shows: world(pack, false, seeded(1)), random: seeded(2) });
+  const disturbed = follow(pack, { list, policy: advice, shows: world(pack, true, seeded(3)), random: seeded(4) });
   const judge = advised(pack, []);
-  const book = follow(pack, list, byTheBook(pack, judge), world(pack, false, seeded(1)), seeded(2));
+  const book = follow(pack, { list, policy: byTheBook(pack, judge), shows: world(pack, false, seeded(1)), random: seeded(2) });
   const bound = lowerBound(pack);
   if (pack === largest) largestTimes = times.sort((p, q) => p - q);
   table[pack.id] = {

@@ -1,15 +1,15 @@
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, heading, link, takePhoto } from './bench.ts';
-import { inTime, PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+import { arrive, button, confirmCautions, heading, link, takePhoto } from './actions.ts';
+import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 const done = async (page: Page, step: string) => {
   await confirmCautions(page);

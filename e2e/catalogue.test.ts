@@ -1,14 +1,14 @@
 import { readFile } from 'node:fs/promises';
-import { arrive, link } from './bench.ts';
-import { inTime, PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+import { arrive, link } from './actions.ts';
+import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 test('the catalogue at the counter: found by words, put in order, several rows changed alike', async () => {
   const { page } = await stage.device(WIDE);

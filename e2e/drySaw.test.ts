@@ -1,15 +1,15 @@
 import type { Page } from 'playwright-core';
 import { PNG } from 'pngjs';
-import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, takePhoto, trace } from './bench.ts';
-import { inTime, PHONE, raise, sql, WIDE, type Stage } from './stage.ts';
+import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, takePhoto, trace } from './actions.ts';
+import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 const sizes = [
   ['a phone', PHONE],

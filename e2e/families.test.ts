@@ -3,16 +3,16 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { arrive, button, clearTheWay, heading, honest, link, openUp, radio, takeIn, trace } from './bench.ts';
-import { inTime, PHONE, raise, WIDE, type Stage } from './stage.ts';
+import { arrive, button, clearTheWay, heading, honest, link, openUp, radio, takeIn, trace } from './actions.ts';
+import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 test('a cargo bike that hums, on the phone: traced to its stripped nylon gear', async () => {
   const { page } = await stage.device(PHONE);

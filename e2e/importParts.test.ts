@@ -1,16 +1,16 @@
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { arrive, button } from './bench.ts';
-import { inTime, PHONE, raise, type Stage } from './stage.ts';
+import { arrive, button } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 /** Lines of the file, counted as an editor does, with what is wrong there and what it should be. */
 const SLIPS: readonly (readonly [line: number, field: string, column: number, wrong: string, right: string])[] = [

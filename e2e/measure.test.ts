@@ -1,13 +1,13 @@
-import { arrive, button, read, takeIn } from './bench.ts';
-import { inTime, PHONE, raise, type Stage } from './stage.ts';
+import { arrive, button, read, takeIn } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 test('a broken wheel is known on the phone from a piece of its rim; what cannot be is said, and nothing read is lost', async () => {
   const { page } = await stage.device(PHONE);

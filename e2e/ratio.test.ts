@@ -1,14 +1,14 @@
 import type { Page } from 'playwright-core';
-import { arrive, link, radio } from './bench.ts';
-import { inTime, PHONE, raise, type Stage } from './stage.ts';
+import { arrive, link, radio } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 const jobOf = (page: Page) => /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
 

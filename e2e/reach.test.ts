@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
-import { arrive, button, link } from './bench.ts';
-import { PHONE, raise, WIDE, type Stage } from './stage.ts';
+import { arrive, button, link } from './actions.ts';
+import { PHONE, start, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
 
@@ -8,14 +8,14 @@ let stage: Stage;
 let page: Page;
 let job: string;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
   ({ page } = await stage.device(PHONE));
   await arrive(page, stage.address, 'Imke');
   await link(page, /Lighthouse road saw/).click();
   await page.waitForURL(/\/jobs\//);
   job = page.url().split('/gear')[0] ?? '';
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 const SCREENS = [
   ['bench', () => stage.address],

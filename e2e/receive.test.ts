@@ -1,13 +1,13 @@
-import { arrive, inspect, link, readSlidePinion } from './bench.ts';
-import { inTime, PHONE, raise, type Stage } from './stage.ts';
+import { arrive, inspect, link, readSlidePinion } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 test('the ticket-office wall’s pinion is refused at receiving for its width, known again, and the right one accepted', async () => {
   const { page, context } = await stage.device(PHONE);

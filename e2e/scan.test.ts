@@ -5,16 +5,16 @@ import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { gearPhoto, type Scene } from '../packages/core/src/instrument/gearPhoto.ts';
 import { seeded } from '../packages/core/src/testing.ts';
-import { arrive, button, radio, takeIn } from './bench.ts';
-import { inTime, PHONE, raise, type Stage } from './stage.ts';
+import { arrive, button, radio, takeIn } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 const jpegOf = (scene: Partial<Scene> & { teeth: number }) => {
   const { width, height, rgba } = gearPhoto({ random: seeded(9), width: 800, height: 640, ...scene });

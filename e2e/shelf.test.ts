@@ -1,14 +1,14 @@
 import type { Page } from 'playwright-core';
-import { arrive, link, radio, readSlidePinion } from './bench.ts';
-import { inTime, PHONE, raise, sql, type Stage } from './stage.ts';
+import { arrive, link, radio, readSlidePinion } from './actions.ts';
+import { inTime, PHONE, start, sql, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
 let stage: Stage;
 beforeAll(async () => {
-  stage = await raise();
+  stage = await start();
 });
-afterAll(() => stage.strike());
+afterAll(() => stage.stop());
 
 async function toWall(page: Page): Promise<string> {
   await page.goto(stage.address);

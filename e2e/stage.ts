@@ -17,11 +17,11 @@ export interface Stage {
   readonly device: (size: { width: number; height: number }) => Promise<{ context: BrowserContext; page: Page }>;
   /** Takes the server's database away, connections and all, and gives it back. */
   readonly database: (state: 'stopped' | 'back') => Promise<void>;
-  readonly strike: () => Promise<void>;
+  readonly stop: () => Promise<void>;
 }
 
 /** The real app on a real server and database, in Debian's Chromium. */
-export async function raise(): Promise<Stage> {
+export async function start(): Promise<Stage> {
   const root = process.cwd();
   const dist = join(root, 'apps/web/dist');
   if (!existsSync(join(dist, 'index.html'))) throw new Error('The app is not built: run the tests with npm test');
@@ -60,7 +60,7 @@ export async function raise(): Promise<Stage> {
       await sql(cluster, `ALTER DATABASE ${name} ALLOW_CONNECTIONS ${state === 'back'}`);
       if (state === 'stopped') await sql(cluster, `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = '${name}'`);
     },
-    strike: async () => {
+    stop: async () => {
       for (const context of contexts) await context.close();
       await browser.close();
       server.kill();

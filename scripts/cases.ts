@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { runCases, type Case } from '@patient-badger/core';
-import { operations } from '@patient-badger/knowledge';
+import { operations } from './operations.ts';
 
 // npm run -s cases -- FILE.json… : golden cases against the operations.
 const files = process.argv.slice(2);

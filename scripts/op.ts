@@ -1,6 +1,7 @@
 import { text } from 'node:stream/consumers';
-import { CoreFailure, sentence } from '@patient-badger/core';
-import { operations } from '@patient-badger/knowledge';
+import { CoreFailure } from '@patient-badger/core';
+import { failureSentence } from '@patient-badger/wording';
+import { operations } from './operations.ts';
 
 // npm run -s op -- NAME < input.json : one operation from the command line.
 const name = process.argv[2];
@@ -9,9 +10,10 @@ if (!name) {
   process.exit(2);
 }
 try {
-  console.log(JSON.stringify(operations.run(name, JSON.parse(await text(process.stdin))), null, 2));
+  console.log(JSON.stringify(operations.runNamed(name, JSON.parse(await text(process.stdin))), null, 2));
 } catch (error) {
-  if (error instanceof CoreFailure) console.error(JSON.stringify({ error: error.path, code: error.code, sentence: sentence(error) }));
+  if (error instanceof CoreFailure)
+    console.error(JSON.stringify({ error: error.path, code: error.code, sentence: failureSentence(error) }));
   else console.error(error instanceof SyntaxError ? `The input is not JSON: ${error.message}` : error);
   process.exit(1);
 }

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { explainPack, type PackNote } from '@patient-badger/core';
+import { explainPack } from '@patient-badger/core';
 import { familyIds } from '@patient-badger/knowledge';
+import { failureSentence, remarkSentence } from '@patient-badger/wording';
 
 // npm run pack:check FILE…: what is wrong with a family file, in sentences. Exits non-zero where one cannot be used.
 const files = process.argv.slice(2).filter((each) => each !== '--');
@@ -9,8 +10,8 @@ if (files.length === 0) {
   process.exit(2);
 }
 
-const say = (head: string, notes: readonly PackNote[]) => {
-  if (notes.length > 0) console.log(`${head}\n${notes.map(({ path, sentence }) => `  ${path || '(file)'}: ${sentence}`).join('\n')}`);
+const say = <Note extends { readonly path: string }>(head: string, notes: readonly Note[], worded: (note: Note) => string) => {
+  if (notes.length > 0) console.log(`${head}\n${notes.map((note) => `  ${note.path || '(file)'}: ${worded(note)}`).join('\n')}`);
 };
 
 /** What stands in the file, or why it cannot be read. */
@@ -33,7 +34,7 @@ for (const file of files) {
   const { pack, mistakes, remarks } = explainPack(loaded.raw);
   if (!pack) {
     failed++;
-    say(`${file}: cannot be used yet.`, mistakes);
+    say(`${file}: cannot be used yet.`, mistakes, failureSentence);
     continue;
   }
   const { id, driveline, faults, looks, steps } = pack;
@@ -41,6 +42,6 @@ for (const file of files) {
     `${file}: "${id}" can be used: ${driveline.bodies.length} stations, ${faults.length} faults, ${looks.length} looks, ${steps.length} opening steps.`,
   );
   if (familyIds().includes(id)) console.log('  A family of that id ships with the app: give yours another before it is brought in.');
-  say('  It would serve better if:', remarks);
+  say('  It would serve better if:', remarks, remarkSentence);
 }
 process.exit(failed > 0 ? 1 : 0);

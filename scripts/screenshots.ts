@@ -14,11 +14,11 @@ import {
   STRIPPED,
   takeIn,
   trace,
-} from '../e2e/bench.ts';
+} from '../e2e/actions.ts';
 import jpeg from 'jpeg-js';
 import { gearPhoto } from '../packages/core/src/instrument/gearPhoto.ts';
 import { seeded } from '../packages/core/src/testing.ts';
-import { PHONE, raise, WIDE } from '../e2e/stage.ts';
+import { PHONE, start, WIDE } from '../e2e/stage.ts';
 
 // Pictures for the docs, made from the demo data: npm run screenshots (after the app is built).
 function gearJpeg(): Buffer {
@@ -38,7 +38,7 @@ function gearJpeg(): Buffer {
 
 const folder = 'docs/screenshots';
 await mkdir(folder, { recursive: true });
-const stage = await raise();
+const stage = await start();
 try {
   const { page } = await stage.device(PHONE);
   const shoot = async (name: string) => {
@@ -202,6 +202,6 @@ try {
     await takeIn(page, machine, complaint);
   }
 } finally {
-  await stage.strike();
+  await stage.stop();
 }
 process.exit(0);

@@ -2,6 +2,7 @@ import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
+import { problemSentence } from '@patient-badger/wording';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
@@ -10,7 +11,6 @@ import { actor } from './shop/actor.ts';
 import { errors } from './plugins/errors.ts';
 import { events } from './jobs/entryEvents.ts';
 import { validatorCompiler } from './plugins/validation.ts';
-import { PROBLEMS } from './problems.ts';
 import { familyRoutes } from './families/routes.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { importRoutes } from './imports/routes.ts';
@@ -88,6 +88,6 @@ async function serveApp(app: FastifyInstance, root: string): Promise<void> {
   app.get('/*', { schema: { hide: true } }, (request, reply) => {
     const isScreen = !request.url.startsWith('/api/') && !/\.\w+($|\?)/.test(request.url);
     if (isScreen) return reply.sendFile('index.html');
-    return reply.status(404).send({ code: 'notFound', sentence: PROBLEMS.notFound.sentence });
+    return reply.status(404).send({ code: 'notFound', sentence: problemSentence('notFound') });
   });
 }

@@ -18,8 +18,8 @@ test('a machine needs an id, a family and a name; the rest has a sensible defaul
 });
 
 test('a search gives twenty parts unless told otherwise, and never more than fifty', () => {
-  expect(partSearch.parse({ wanted: { type: 'worm' } }).most).toBe(20);
-  expect(partSearch.safeParse({ wanted: {}, most: 51 }).success).toBe(false);
+  expect(partSearch.parse({ wanted: { type: 'worm' } }).limit).toBe(20);
+  expect(partSearch.safeParse({ wanted: {}, limit: 51 }).success).toBe(false);
 });
 
 test('a part’s attributes are checked like everybody’s', () => {

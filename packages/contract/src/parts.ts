@@ -48,7 +48,7 @@ export const partSearch = z
     inStock: z.boolean().default(false),
     /** Numbers read off the machine: judged and answered, however ill they fit. */
     numbers: z.array(z.string().max(80)).max(8).default([]),
-    most: z.int().min(1).max(50).default(20),
+    limit: z.int().min(1).max(50).default(20),
   })
   .meta({ id: 'PartSearch' });
 export type PartSearch = z.input<typeof partSearch>;
@@ -76,7 +76,8 @@ export const partDraft = z
   .strictObject({
     partNumber: z.string().min(1).max(80),
     name: z.string(),
-    attributes: gearAttributes,
+    /** What it is has to be said: a part without a kind could never be found. */
+    attributes: gearAttributes.required({ type: true }),
     ...offer,
     supersededBy: z.string().max(80).optional(),
     alternatives: z.array(z.string().max(80)).optional(),
@@ -111,7 +112,7 @@ export const partList = z.object({
   order: z.enum(['partNumber', 'price', 'size']).default('partNumber'),
   down: z.enum(['yes', 'no']).default('no'),
   from: z.coerce.number().int().min(0).max(100_000).default(0),
-  most: z.coerce.number().int().min(1).max(200).default(50),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
 });
 export const partPage = z.array(part).meta({ id: 'PartPage' });
 

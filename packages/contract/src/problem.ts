@@ -1,5 +1,35 @@
 import { z } from 'zod';
 
+/** Every refusal that the server can give of its own; those of the core come with the core's codes. */
+export const PROBLEM_CODES = [
+  'invalidInput',
+  'unknownPerson',
+  'unknownMachine',
+  'unknownModel',
+  'unknownJob',
+  'unknownFamily',
+  'otherFamily',
+  'familyShips',
+  'familyInUse',
+  'noInstrument',
+  'instrumentLost',
+  'ledgerOpen',
+  'secondCheckMissing',
+  'partsKnown',
+  'anotherGear',
+  'importBroken',
+  'importCut',
+  'notFound',
+  'photoTooLarge',
+  'photoWrongType',
+  'photoBroken',
+  'bodyTooLarge',
+  'tooMany',
+  'databaseAway',
+  'broken',
+] as const;
+export type ProblemCode = (typeof PROBLEM_CODES)[number];
+
 /** Every refusal on the wire: a code for programs, a path to the field, a sentence for people. */
 export const problem = z.object({ code: z.string(), path: z.string().optional(), sentence: z.string() }).meta({ id: 'Problem' });
 export type Problem = z.infer<typeof problem>;

@@ -1,5 +1,4 @@
 import { CoreFailure } from './failure/CoreFailure.ts';
-import { sentence } from './failure/sentence.ts';
 import type { Operations } from './operations.ts';
 
 export interface Case {
@@ -26,14 +25,17 @@ export function runCases(operations: Operations, cases: readonly Case[]): readon
   return cases.map((each) => {
     const wantedError = errorPath(each.expect);
     try {
-      const output = operations.run(each.op, each.input);
+      const output = operations.runNamed(each.op, each.input);
       if (wantedError !== null) return { passed: false, why: `expected a refusal of ${wantedError}, got an answer` };
-      const why = disagreement(each.expect, output, '', { tolerance: each.tolerance ?? 1e-6, absolute: each.absolute ?? 0 });
+      const why = disagreement(each.expect, output, {
+        path: '',
+        slack: { tolerance: each.tolerance ?? 1e-6, absolute: each.absolute ?? 0 },
+      });
       return why === null ? { passed: true } : { passed: false, why };
     } catch (error) {
       if (!(error instanceof CoreFailure)) return { passed: false, why: `broke: ${String(error)}` };
       if (wantedError === error.path) return { passed: true };
-      const said = `refused ${error.path || '(input)'}: ${sentence(error)}`;
+      const said = `refused ${error.path || '(input)'}: ${error.code}${error.detail.reason === undefined ? '' : ` (${error.detail.reason})`}`;
       return { passed: false, why: wantedError === null ? said : `expected a refusal of ${wantedError}, ${said}` };
     }
   });
@@ -49,8 +51,12 @@ interface Slack {
   readonly tolerance: number;
   readonly absolute: number;
 }
+interface DisagreementAsked {
+  readonly path: string;
+  readonly slack: Slack;
+}
 
-function disagreement(expected: unknown, actual: unknown, path: string, slack: Slack): string | null {
+function disagreement(expected: unknown, actual: unknown, { path, slack }: DisagreementAsked): string | null {
   const here = `${path || '(output)'}: expected ${JSON.stringify(expected)}, got ${JSON.stringify(actual)}`;
   if (typeof expected === 'number') {
     if (typeof actual !== 'number') return here;
@@ -61,7 +67,7 @@ function disagreement(expected: unknown, actual: unknown, path: string, slack: S
   if (actual === null || typeof actual !== 'object') return here;
   if (Array.isArray(expected) && !Array.isArray(actual)) return here;
   for (const [key, value] of Object.entries(expected)) {
-    const why = disagreement(value, (actual as Record<string, unknown>)[key], path ? `${path}.${key}` : key, slack);
+    const why = disagreement(value, (actual as Record<string, unknown>)[key], { path: path ? `${path}.${key}` : key, slack });
     if (why !== null) return why;
   }
   return null;

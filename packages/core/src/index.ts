@@ -1,63 +1,117 @@
-export { CoreFailure, type FailureCode, type FailureData } from './failure/CoreFailure.ts';
-export { failureFromZod } from './failure/fromZod.ts';
-export { sentence } from './failure/sentence.ts';
-export { runCases, type Case, type CaseResult } from './cases.ts';
-export { createOperations, type Operation, type Operations } from './operations.ts';
-
-export { formatLength, fromMm, LENGTH_UNITS, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
-export { seeded } from './quantity/seeded.ts';
-export { INSTRUMENTS, measured, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
-
-export { motion } from './driveline/motion.ts';
-export {
-  slides,
-  type Body,
-  type Driveline,
-  type FaultMode,
-  type Joint,
-  type MotionInput,
-  type MotionOutput,
-  type MotionState,
-} from './driveline/schema.ts';
-export { bodiesOf } from './driveline/transmission.ts';
-
-export { instrumentReading, READING_UNITS, trueValue, type InstrumentReading } from './instrument/reading.ts';
-export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
-export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
-
-export { openingTo, shortestOpening, stepsThatFree, stepsToReach, type Opening } from './access/opening.ts';
-export { inReach, accessPlan, type AccessPlan, type Aim } from './access/plan.ts';
-export { LOOSE_NOTES, type LedgerLine, type LooseNote } from './access/ledger.ts';
+export type { LedgerLine, LooseNote } from './access/ledger.ts';
+export { openingTo, stepsThatFree, stepsToReach } from './access/opening.ts';
+export { accessPlan, inReach, type AccessPlan, type Aim } from './access/plan.ts';
+export { reassembly } from './access/reassembly.ts';
 export { snag, type Snag } from './access/snag.ts';
-export { tighteningOrder } from './access/tighteningOrder.ts';
-export { waitState, type WaitState } from './access/waits.ts';
-export { wayBack } from './access/wayBack.ts';
 export {
+  TORQUE_UNITS,
   longest,
   stepsNamed,
-  TORQUE_UNITS,
-  type Torque,
-  type Capture,
   type ClosingStep,
   type LooseItem,
   type LooseKind,
   type Step,
-  type Tighten,
+  type Torque,
   type Wait,
-  type WhileOpen,
 } from './access/step.ts';
-
+export { tighteningOrder } from './access/tighteningOrder.ts';
+export { waitState } from './access/waits.ts';
+export { runCases, type Case } from './cases.ts';
+export { motion } from './driveline/motion.ts';
+export { slides, type Driveline, type FaultMode, type Joint, type MotionOutput } from './driveline/schema.ts';
+export { bodiesOf } from './driveline/transmission.ts';
+export { CoreFailure, type FailureData, type FailureDetail } from './failure/CoreFailure.ts';
+export { FAILURE_REASONS, type FailureReason } from './failure/FailureReason.ts';
+export { failureFromZod } from './failure/fromZod.ts';
+export { SHAPES as SEAT_SHAPES, type BoreSeat } from './fit/bore.ts';
+export type { FitLimits } from './fit/limits.ts';
+export type { GearKind, RankedCandidate } from './gear/GearKind.ts';
+export type { Arcs } from './gear/arcs.ts';
+export { arrivedAttributes } from './gear/arrivedAttributes.ts';
+export type { BevelCandidate } from './gear/bevel/identify.ts';
+export { bevel } from './gear/bevel/kind.ts';
+export type { BevelQuantity } from './gear/bevel/quantities.ts';
+export { comparable } from './gear/comparable.ts';
+export type { Comparison } from './gear/compare.ts';
+export { cylindricalDimensions } from './gear/cylindrical/dimensions.ts';
+export { identifyCylindrical } from './gear/cylindrical/identify.ts';
+export { identifyInput, type Candidate, type Identification, type IdentifyInput } from './gear/cylindrical/identifySchema.ts';
+export { cylindrical } from './gear/cylindrical/kind.ts';
+export type { Mesh } from './gear/cylindrical/mesh.ts';
+export { gearOutline } from './gear/cylindrical/outline.ts';
+export { cutOf, profileOf, type Cut } from './gear/cylindrical/profile.ts';
+export type { CylindricalQuantity } from './gear/cylindrical/quantities.ts';
+export { cylindricalQuestion } from './gear/cylindrical/question.ts';
+export { cylindricalInput } from './gear/cylindrical/schema.ts';
+export type { Wear } from './gear/cylindrical/wear.ts';
+export { meshQuestion, wearQuestion } from './gear/cylindrical/wearQuestion.ts';
+export { GEAR_KINDS, gearKindOf, type MeasuredKindId } from './gear/kinds.ts';
+export type { GearQuantity } from './gear/quantities.ts';
+export { combined, countOf, disagreement } from './gear/readings.ts';
+export { identifyWorm, type WormCandidate, type WormIdentification } from './gear/worm/identify.ts';
+export { worm } from './gear/worm/kind.ts';
+export type { WormQuantity } from './gear/worm/quantities.ts';
+export type { WheelCandidate } from './gear/wormWheel/identify.ts';
+export { wormWheel } from './gear/wormWheel/kind.ts';
+export type { WormWheelQuantity } from './gear/wormWheel/quantities.ts';
+export { READING_UNITS, instrumentReading, trueValue, type InstrumentReading } from './instrument/reading.ts';
+export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
+export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
+export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
+export { PIECES, entry, entryPayload, type Entry, type EntryPayload, type Piece } from './job/entry.ts';
+export { checkEntry, ruleOf } from './job/entryKinds.ts';
+export { foldJob } from './job/fold.ts';
+export type { GearReadings, GearState, JobState, Order } from './job/jobState.ts';
+export { jobLedger, openLedger } from './job/ledger.ts';
+export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
+export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
+export { toSetRight } from './job/toSetRight.ts';
+export { fit } from './match/fit.ts';
+export {
+  PART_COLUMNS,
+  PART_FIELDS,
+  guessMapping,
+  readPartRow,
+  writePartRow,
+  type CellCode,
+  type CellProblem,
+  type ColumnMapping,
+  type PartDraft,
+  type PartField,
+  type PartLengthUnit,
+} from './match/partRow.ts';
+export { partSizeMm } from './match/partSize.ts';
+export type { Received } from './match/receive.ts';
+export {
+  PART_TYPES,
+  gearAttributes,
+  matchFitInput,
+  matchFitOutput,
+  type AttributeFit,
+  type GearAttributes,
+  type MatchFit,
+} from './match/schema.ts';
+export { isOneGear, standsIn } from './match/standsIn.ts';
+export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';
+export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
+export { INSTRUMENTS, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
+export { seeded } from './quantity/seeded.ts';
+export type { Change } from './ratio/change.ts';
+export type { Swap } from './ratio/swap.ts';
+export type { Takeoff } from './ratio/takeoff.ts';
+export type { Tyre } from './ratio/tyre.ts';
+export type { Picture } from './scan/picture.ts';
+export { scanTeeth, type ScanProgress } from './scan/scanTeeth.ts';
+export type { Scan, ScanCorrection, ScanRead, ScanScale } from './scan/schema.ts';
+export { cautionsOn } from './trace/cautionsOn.ts';
 export { checkPack } from './trace/checkPack.ts';
-export { explainPack, type PackNote, type PackReport } from './trace/explainPack.ts';
-export { applyOverrides, modelOverrides, type ModelOverrides } from './trace/overrides.ts';
-export { COMPLAINT_FACT, complaintChance, NONE_OF_THESE, NOTHING_ELSE, priorOf, type Facts } from './trace/hypotheses.ts';
+export { explainPack, type PackReport } from './trace/explainPack.ts';
+export { COMPLAINT_FACT, NONE_OF_THESE, NOTHING_ELSE, complaintChance, priorOf, type Facts } from './trace/hypotheses.ts';
 export { inputToSee, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
-export { cautionsOn } from './trace/cautionsOn.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
-export { packModel } from './trace/packModel.ts';
+export { applyOverrides, modelOverrides, type ModelOverrides } from './trace/overrides.ts';
 export {
-  INSTRUMENT_KINDS,
   packSchema,
   type Caution,
   type Complaint,
@@ -69,94 +123,6 @@ export {
   type Pack,
   type TableLook,
 } from './trace/pack.ts';
-export { advisedLooks, facts, traceInput, traceOutput, type LookAdvice, type TraceInput, type TraceOutput } from './trace/schema.ts';
-
-export { cylindricalDimensions, type CylindricalDimensions } from './gear/cylindrical/dimensions.ts';
-export { identifyCylindrical } from './gear/cylindrical/identify.ts';
-export { cutOf, profileOf, type Cut } from './gear/cylindrical/profile.ts';
-export { type Wear } from './gear/cylindrical/wear.ts';
-export { type Mesh } from './gear/cylindrical/mesh.ts';
-export { type BevelIdentification } from './gear/bevel/identify.ts';
-export { type WheelIdentification } from './gear/worm/identifyWheel.ts';
-export { SHAPES as SEAT_SHAPES, type BoreSeat } from './fit/bore.ts';
-export { type FitLimits } from './fit/limits.ts';
-export { type Arcs } from './gear/arcs.ts';
-export { type Comparison } from './gear/compare.ts';
-export { gearOutline } from './gear/cylindrical/outline.ts';
-export { identifyInput, type Candidate, type Identification, type IdentifyInput } from './gear/cylindrical/identifySchema.ts';
-export { cylindricalInput } from './gear/cylindrical/schema.ts';
-export { wormDimensions, type WormDimensions, type WormDimensionsInput } from './gear/worm/dimensions.ts';
-export { identifyWorm, type WormCandidate, type WormIdentification, type WormIdentifyInput } from './gear/worm/identify.ts';
-
-export { scanTeeth, type ScanProgress } from './scan/scanTeeth.ts';
-export {
-  scanCorrection,
-  scanInput,
-  scanOutput,
-  type Scan,
-  type ScanCorrection,
-  type ScanScale,
-  type ScanInput,
-  type ScanRead,
-  type ScanRefusal,
-} from './scan/schema.ts';
-export { type Picture } from './scan/picture.ts';
-
-export { KM_PER_MILE } from './ratio/distance.ts';
-export { type Change } from './ratio/change.ts';
-export { type Correction } from './ratio/correct.ts';
-export { type Swap } from './ratio/swap.ts';
-export { type Takeoff } from './ratio/takeoff.ts';
-export { type Tyre } from './ratio/tyre.ts';
-
-export { fit } from './match/fit.ts';
-export {
-  guessMapping,
-  PART_COLUMNS,
-  PART_FIELDS,
-  writePartRow,
-  readPartRow,
-  type CellProblem,
-  type ColumnMapping,
-  type PartDraft,
-  type PartField,
-  type PartLengthUnit,
-} from './match/partRow.ts';
-export { type Received } from './match/receive.ts';
-export { standsIn, type StandsIn } from './match/standsIn.ts';
-export {
-  BORE_SHAPES,
-  gearAttributes,
-  matchFitInput,
-  matchFitOutput,
-  PART_TYPES,
-  type AttributeFit,
-  type GearAttributes,
-  type MatchFit,
-} from './match/schema.ts';
-
-export {
-  entry,
-  entryPayload,
-  PIECES,
-  type Piece,
-  type SizedQuantity,
-  type CylindricalQuantity,
-  type Entry,
-  type EntryPayload,
-  type GearQuantity,
-  type WormQuantity,
-} from './job/entry.ts';
-export { checkEntry } from './job/checkEntry.ts';
-export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
-export { foldJob, inOrder, type DimensionReading, type GearReadings, type GearState, type JobState, type Order } from './job/fold.ts';
-export { cylindricalQuestion } from './job/cylindricalReadings.ts';
-export { bevelQuestion, comparable, meshQuestion, wearQuestion, wheelQuestion } from './job/gearQuestions.ts';
-export { combined, disagreement } from './job/readings.ts';
-export { wormQuestion } from './job/wormReadings.ts';
-export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
-export { jobLedger, openLedger } from './job/ledger.ts';
-export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
-export { toSetRight } from './job/toSetRight.ts';
-export { arrivedAttributes, wantedBevel, wantedCylindrical, wantedWheel } from './job/wantedGear.ts';
-export { wantedWorm } from './job/wantedWorm.ts';
+export { packModel } from './trace/packModel.ts';
+export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
+export { advisedLooks, facts, traceInput, type LookAdvice, type TraceOutput } from './trace/schema.ts';

@@ -1,3 +1,2 @@
 export { FAMILIES, familyIds, findFamily } from './families.ts';
 export { SNAGS, snagsFor } from './snags.ts';
-export { operations } from './operations.ts';

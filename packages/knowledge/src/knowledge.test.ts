@@ -9,7 +9,7 @@ import {
   packSchema,
   traceInput,
   traceNext,
-  wayBack,
+  reassembly,
   type KinematicLook,
   type Pack,
 } from '@patient-badger/core';
@@ -111,7 +111,7 @@ describe.each(FAMILIES)('$id, opening and closing', (pack) => {
 
   test('with everything open the way back closes each step once and balances the ledger', () => {
     const opened = pack.steps.map(({ id }) => id);
-    const back = wayBack(pack, opened);
+    const back = reassembly(pack, opened);
     expect(back.flatMap(({ closes }) => closes).sort()).toEqual([...opened].sort());
     const state = { reached: opened, skipped: [], looseNotes: [], short: [], torques: [] };
     expect(openLedger(pack, { ...state, closingDone: [] }).length).toBeGreaterThan(0);

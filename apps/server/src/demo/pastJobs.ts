@@ -50,7 +50,7 @@ function pastJob({ key, machine, began, daysAgo, random, catalogue }: Draw): Pas
   const [by, other] = machine.family.includes('saw') || machine.family.includes('odometer') ? ['tobin', 'imke'] : ['imke', 'tobin'];
   const jobId = idOf('job', key);
   const said: [minutes: number, by: string, payload: EntryPayload][] = [
-    [0, by, takenIn(machine, pack, daysAgo, random)],
+    [0, by, takenIn(machine, { pack, daysAgo, random })],
     [35, by, { kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability: 0.9 + 0.09 * random() }],
     ...partOf(pack, fault, { jobId, catalogue, by, random }),
     ...pack.proofs.map(({ id }, i): [number, string, EntryPayload] => [7000 + i, by, { kind: 'proofDone', proof: id, passed: true }]),
@@ -74,8 +74,13 @@ function drawn(pack: Pack, random: () => number): Fault {
   let left = random() * total;
   return pack.faults.find(({ prior }) => (left -= prior) <= 0) ?? (pack.faults[0] as Fault);
 }
+interface TakenInAsked {
+  readonly pack: Pack;
+  readonly daysAgo: number;
+  readonly random: () => number;
+}
 
-function takenIn(machine: Machine, pack: Pack, daysAgo: number, random: () => number): EntryPayload {
+function takenIn(machine: Machine, { pack, daysAgo, random }: TakenInAsked): EntryPayload {
   const complaint = pack.complaints[Math.floor(random() * pack.complaints.length)];
   const says = complaint?.says ?? [];
   // Hours and distance grew about evenly over the machine's life.

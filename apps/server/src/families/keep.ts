@@ -1,5 +1,6 @@
 import { checkEntry, CoreFailure, explainPack, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
+import { failureSentence } from '@patient-badger/wording';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 import { entries, jobs } from '../jobs/entities.ts';
@@ -16,7 +17,7 @@ export async function keepFamily(
 ): Promise<{ id: string; version: number; pack: unknown }> {
   const { pack, mistakes } = explainPack(raw);
   const [first] = mistakes;
-  if (!pack) throw new ServerProblem('invalidInput', { path: first?.path, sentence: first?.sentence });
+  if (!pack) throw new ServerProblem('invalidInput', { path: first?.path, sentence: first && failureSentence(first) });
   if (findFamily(pack.id)) throw new ServerProblem('familyShips', { path: 'id' });
   return dataSource.transaction(async (manager) => {
     // Two imports of one family at once: the second waits and becomes the next version.
@@ -43,7 +44,7 @@ async function refuseOrphans(manager: EntityManager, shopId: string, pack: Pack)
       if (!(error instanceof CoreFailure)) throw error;
       throw new ServerProblem('familyInUse', {
         path: error.path,
-        sentence: `A job on record has "${String(error.detail.given)}", which the new file no longer has. Keep it, or give the family another id.`,
+        detail: { given: String(error.detail.given) },
       });
     }
   }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Duplicates, ImportState, PartDraftSent } from '@patient-badger/contract';
-import { plain } from '@patient-badger/core';
+import { isOneGear, partSizeMm, type GearAttributes } from '@patient-badger/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 
@@ -21,7 +21,7 @@ type Receipt = NonNullable<ImportState['receipt']>;
  * Takes a list of parts into the catalogue, all or none: one transaction round every batch. The first row of
  * a part number is the part; further rows of it are further sellers. A number that is there already makes
  * the whole list be refused, is skipped, or has each seller's row put in place of that seller's old one, as asked.
- * @throws ServerProblem partsKnown
+ * @throws ServerProblem partsKnown, or anotherGear where a number stands for two gears
  */
 export function importParts(dataSource: DataSource, { shopId, rows, duplicates, onBatch }: ImportAsked): Promise<Receipt> {
   const groups = [...byNumber(rows).values()];
@@ -58,27 +58,43 @@ function byNumber(rows: readonly PartDraftSent[]): ReadonlyMap<string, Group> {
   return groups;
 }
 
-/** Numbers that were in the catalogue before, with whose number each is. */
-async function knownOf(manager: EntityManager, shopId: string, batch: readonly Group[]): Promise<ReadonlyMap<string, string>> {
+interface Known {
+  readonly supplier: string;
+  readonly attributes: GearAttributes;
+}
+
+/** Numbers that were in the catalogue before: whose each is, and which gear. */
+async function knownOf(manager: EntityManager, shopId: string, batch: readonly Group[]): Promise<ReadonlyMap<string, Known>> {
   const numbers = batch.map(([first]) => first.partNumber);
-  const found = await manager.query<{ part_number: string; supplier: string }[]>(
-    'SELECT part_number, supplier FROM parts WHERE shop_id = $1 AND part_number = ANY($2)',
+  const found = await manager.query<{ partNumber: string; supplier: string; attributes: GearAttributes }[]>(
+    'SELECT part_number AS "partNumber", supplier, attributes FROM parts WHERE shop_id = $1 AND part_number = ANY($2)',
     [shopId, numbers],
   );
-  return new Map(found.map((row) => [row.part_number, row.supplier]));
+  return new Map(found.map((row) => [row.partNumber, row]));
+}
+
+/** One number is one gear, whoever sells it. @throws ServerProblem anotherGear */
+function refuseAnotherGear(rows: readonly PartDraftSent[], gearOf: (partNumber: string) => GearAttributes | undefined): void {
+  for (const { partNumber, supplier, attributes } of rows) {
+    const gear = gearOf(partNumber);
+    if (gear && !isOneGear(gear, attributes))
+      throw new ServerProblem('anotherGear', { path: partNumber, detail: { partNumber, supplier } });
+  }
 }
 
 interface Batch {
   readonly shopId: string;
   readonly groups: readonly Group[];
-  readonly known: ReadonlyMap<string, string>;
+  readonly known: ReadonlyMap<string, Known>;
 }
 
 async function takeBatch(manager: EntityManager, { shopId, groups, known }: Batch): Promise<{ added: number; replaced: number }> {
   // A number that is there already keeps its own supplier; a list of another's brings further sellers.
-  const ownerOf = (group: Group) => known.get(group[0].partNumber) ?? group[0].supplier;
+  const ownerOf = (group: Group) => known.get(group[0].partNumber)?.supplier ?? group[0].supplier;
   const own = groups.flatMap((group) => group.filter(({ supplier }) => supplier === ownerOf(group)));
   const further = groups.flatMap((group) => group.filter(({ supplier }) => supplier !== ownerOf(group)));
+  const ownGear = new Map(own.map(({ partNumber, attributes }) => [partNumber, attributes]));
+  refuseAnotherGear(further, (number) => ownGear.get(number) ?? known.get(number)?.attributes);
   const fresh = [...(await insertParts(manager, shopId, own)), ...(await insertListings(manager, shopId, further))];
   await forgetLinks(
     manager,
@@ -97,8 +113,8 @@ async function insertParts(manager: EntityManager, shopId: string, rows: readonl
     ...each,
     id: randomUUID(),
     attributes,
-    type: attributes.type ?? 'spur',
-    moduleMm: plain(attributes.axialModuleMm ?? attributes.normalModuleMm) ?? null,
+    type: attributes.type,
+    moduleMm: partSizeMm(attributes),
   }));
   if (list.length === 0) return [];
   return await manager.query<Stored>(

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Duplicates, ImportState } from '@patient-badger/contract';
+import { problemSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';
-import { PROBLEMS, ServerProblem } from '../problems.ts';
+import { ServerProblem } from '../problems.ts';
 import { onThread } from '../threads/onThread.ts';
 import type { ImportWork } from './takeIn.ts';
 import { imports } from './entities.ts';
@@ -29,7 +30,7 @@ export async function beginImport(dataSource: DataSource, { shopId, by, bytes, d
   onThread<ImportWork, void>(new URL('./takeIn.ts', import.meta.url), work, { detached: true }).catch(() =>
     dataSource
       .getRepository(imports)
-      .update({ id, state: 'running' }, { state: 'failed', sentence: PROBLEMS.importBroken.sentence })
+      .update({ id, state: 'running' }, { state: 'failed', sentence: problemSentence('importBroken') })
       .catch(() => undefined),
   );
   return importStateOf(dataSource, shopId, id);
@@ -47,7 +48,7 @@ export async function importStateOf(dataSource: DataSource, shopId: string, id: 
       done,
       total,
       receipt: null,
-      sentence: PROBLEMS.importCut.sentence,
+      sentence: problemSentence('importCut'),
     };
   return { id, state, done, total, receipt, sentence };
 }

@@ -1,8 +1,9 @@
 import { partDraft, type Duplicates, type PartDraftSent } from '@patient-badger/contract';
-import { CoreFailure, failureFromZod, sentence } from '@patient-badger/core';
+import { CoreFailure, failureFromZod } from '@patient-badger/core';
+import { failureSentence, problemSentence, rowSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';
 import { createDataSource } from '../dataSource.ts';
-import { PROBLEMS, ServerProblem } from '../problems.ts';
+import { ServerProblem } from '../problems.ts';
 import { importParts } from './importParts.ts';
 import { imports, type ImportRow } from './entities.ts';
 
@@ -68,7 +69,7 @@ function readRow(text: string, line: number): PartDraftSent {
   const parsed = partDraft.safeParse(raw);
   if (parsed.success) return parsed.data;
   const failure = failureFromZod(parsed.error, raw);
-  throw new ServerProblem('invalidInput', { sentence: `Row ${line}: ${sentence(failure)}`, path: `${line}.${failure.path ?? ''}` });
+  throw new ServerProblem('invalidInput', { sentence: rowSentence(line, failure), path: `${line}.${failure.path ?? ''}` });
 }
 
 function parse(text: string): unknown {
@@ -80,6 +81,6 @@ function parse(text: string): unknown {
 }
 
 function sentenceOf(error: unknown): string {
-  if (error instanceof CoreFailure) return sentence(error);
-  return error instanceof ServerProblem ? error.message : PROBLEMS.broken.sentence;
+  if (error instanceof CoreFailure) return failureSentence(error);
+  return error instanceof ServerProblem ? error.message : problemSentence('broken');
 }

@@ -5,26 +5,23 @@ import {
   failureFromZod,
   foldJob,
   openLedger,
+  ruleOf,
   secondCheckedBy,
-  sentence,
   type Entry,
-  type EntryPayload,
   type JobState,
   type Pack,
 } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
+import { failureSentence } from '@patient-badger/wording';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
-import { PROBLEMS, ServerProblem } from '../problems.ts';
+import { ServerProblem } from '../problems.ts';
 import { people } from '../shop/entities.ts';
 import { machines } from '../machines/entities.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
 
 /** Channel on which a committed entry is announced to every server process. */
 export const CHANNEL = 'badger_entries';
-
-/** The entries that can put a job on the bench or take it off; no other needs the job folded. */
-const MOVES_JOB: ReadonlySet<string> = new Set<EntryPayload['kind']>(['closed', 'reopened', 'withdrawn']);
 
 /**
  * Stores entries one by one, each in a transaction of its own: a bad one is refused with a sentence
@@ -45,7 +42,7 @@ async function storeOne(dataSource: DataSource, shopId: string, raw: unknown): P
     const status = await dataSource.transaction((manager) => insert(manager, shopId, parsed.data));
     return { id: parsed.data.id, status };
   } catch (error) {
-    if (error instanceof CoreFailure) return { id: given, status: 'refused', path: error.path, sentence: sentence(error) };
+    if (error instanceof CoreFailure) return { id: given, status: 'refused', path: error.path, sentence: failureSentence(error) };
     if (error instanceof ServerProblem)
       return { id: given, status: 'refused', ...(error.path && { path: error.path }), sentence: error.message };
     throw error;
@@ -64,7 +61,7 @@ async function insert(manager: EntityManager, shopId: string, given: Entry): Pro
   checkEntry(given.payload, pack);
   if (given.payload.kind === 'closed') refuseUnfinished(pack, await stateOf(manager, job), given.payload.despiteLedger);
   await manager.insert(entries, { ...given, at: new Date(given.at), shopId });
-  if (MOVES_JOB.has(given.payload.kind)) await settleClosed(manager, job);
+  if (ruleOf(given.payload).movesJob) await settleClosed(manager, job);
   // Heard by every server process on this database, once this transaction is committed.
   await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, ids: [given.id] })]);
   return 'stored';
@@ -82,10 +79,7 @@ async function openJob(manager: EntityManager, shopId: string, given: Entry): Pr
   const machine = await manager.findOneBy(machines, { id: machineId, shopId });
   if (!machine) throw new ServerProblem('unknownMachine', { path: 'payload.machineId' });
   if (machine.family !== family) {
-    throw new ServerProblem('invalidInput', {
-      path: 'payload.family',
-      sentence: 'The machine is on record as another family than the job says.',
-    });
+    throw new ServerProblem('otherFamily', { path: 'payload.family' });
   }
   const row: JobRow = { id: given.jobId, shopId, machineId, family, closed: false };
   await manager.createQueryBuilder().insert().into(jobs).values(row).orIgnore().execute();
@@ -95,7 +89,7 @@ async function openJob(manager: EntityManager, shopId: string, given: Entry): Pr
 /** Locks the job's row, so that two entries that close and reopen it settle one after the other. */
 async function lockJob(manager: EntityManager, shopId: string, id: string): Promise<JobRow> {
   const job = await manager.findOne(jobs, { where: { id, shopId }, lock: { mode: 'pessimistic_write' } });
-  if (!job) throw new ServerProblem('unknownJob', { path: 'jobId', sentence: PROBLEMS.unknownJob.sentence });
+  if (!job) throw new ServerProblem('unknownJob', { path: 'jobId' });
   return job;
 }
 

@@ -13,7 +13,7 @@ const change = (payload: object, headers: Record<string, string> = { [PERSON_HEA
   server.app.inject({ method: 'POST', url: '/api/parts/change', headers, payload });
 
 test('the catalogue is read page by page, in the order asked for, each part once', async () => {
-  const [first, second] = [await page('most=40&order=price'), await page('most=40&from=40&order=price')];
+  const [first, second] = [await page('limit=40&order=price'), await page('limit=40&from=40&order=price')];
   const prices = [...first, ...second].map(({ priceMinor }) => priceMinor);
   expect(prices).toEqual([...prices].sort((p, q) => p - q));
   expect(new Set([...first, ...second].map(({ id }) => id)).size).toBe(80);
@@ -29,10 +29,10 @@ test('words, the beginning of a number, kind and teeth narrow it down', async ()
 });
 
 test('several parts are changed alike, by somebody with a name, and a change of nothing is refused', async () => {
-  const [one, two] = await page('kind=spur&most=2');
+  const [one, two] = await page('kind=spur&limit=2');
   const ids = [one?.id, two?.id];
   expect((await change({ ids, change: { stock: 3, pricePercent: 10 } })).json()).toEqual({ changed: 2 });
-  const [after] = await page('kind=spur&most=1');
+  const [after] = await page('kind=spur&limit=1');
   expect([after?.stock, after?.priceMinor]).toEqual([3, Math.round((one?.priceMinor ?? 0) * 1.1)]);
   expect((await change({ ids, change: {} })).statusCode).toBe(400);
   expect((await change({ ids, change: { stock: 1 } }, {})).statusCode).toBe(401);

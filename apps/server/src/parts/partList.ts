@@ -18,7 +18,7 @@ export function textCondition(text: string, bind: (value: unknown) => string): s
 
 /** A page of the catalogue: by words or the beginning of a number, by kind and teeth, in one of a few orders. */
 export async function listParts(dataSource: DataSource, shopId: string, asked: z.output<typeof partList>): Promise<readonly PartRow[]> {
-  const { text, kind, teeth, order, down, from, most } = asked;
+  const { text, kind, teeth, order, down, from, limit } = asked;
   const values: unknown[] = [shopId];
   const bind = (value: unknown) => `$${values.push(value)}`;
   const where = ['p.shop_id = $1'];
@@ -27,7 +27,7 @@ export async function listParts(dataSource: DataSource, shopId: string, asked: z
   if (text) where.push(textCondition(text, bind));
   const by = ORDERS[order].map((column) => `p.${column}${down === 'yes' ? ' DESC' : ''}`).join(', ');
   const rows = await dataSource.query<{ id: string }[]>(
-    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(most)} OFFSET ${bind(from)}`,
+    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(limit)} OFFSET ${bind(from)}`,
     values,
   );
   const ids = rows.map(({ id }) => id);

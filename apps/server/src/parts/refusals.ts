@@ -1,6 +1,6 @@
 import type { Refusals } from '@patient-badger/contract';
 import type { DataSource } from 'typeorm';
-import { STANDS } from '../jobs/activeEntries.ts';
+import { IS_ACTIVE } from '../jobs/activeEntries.ts';
 import { entries } from '../jobs/entities.ts';
 
 /** So many of the latest are told. */
@@ -16,7 +16,7 @@ export async function refusalsOf(dataSource: DataSource, shopId: string, numbers
     .createQueryBuilder('e')
     .where('e.shopId = :shopId', { shopId })
     .andWhere("e.payload->>'kind' = 'partRefused' AND e.payload->>'partNumber' = ANY(:numbers)", { numbers })
-    .andWhere(STANDS)
+    .andWhere(IS_ACTIVE)
     .orderBy('e.at', 'DESC')
     .limit(MOST)
     .getMany();

@@ -18,7 +18,7 @@ const wanted = {
   faceWidthMm: 10,
 } as const;
 const search = (more: object = {}) =>
-  searchParts(server.dataSource.manager, { shopId: 'skarrow', wanted, most: 20, machineModel: 'Ninefathom Wall 9', ...more });
+  searchParts(server.dataSource.manager, { shopId: 'skarrow', wanted, limit: 20, machineModel: 'Ninefathom Wall 9', ...more });
 
 test('the pinion that fits comes first; the same in another width hangs on its width, though its listing says that it fits', async () => {
   const found = await search();
@@ -48,9 +48,9 @@ test('a count that nobody makes still shows what comes near', async () => {
 });
 
 test('only what fits as it is, only what is in stock, only what the words name', async () => {
-  const all = await search({ most: 50 });
-  const asIs = await search({ most: 50, only: 'asIs' });
-  const after = await search({ most: 50, only: 'afterWork' });
+  const all = await search({ limit: 50 });
+  const asIs = await search({ limit: 50, only: 'asIs' });
+  const after = await search({ limit: 50, only: 'afterWork' });
   const states = (found: typeof all) => new Set(found.flatMap(({ fit }) => fit.attributes.map(({ state }) => state)));
   expect(states(all)).toContain('doesNotFit');
   expect(states(asIs)).not.toContain('doesNotFit');
@@ -58,15 +58,15 @@ test('only what fits as it is, only what is in stock, only what the words name',
   expect(states(after)).toContain('fitsAfterWork');
   expect(states(after)).not.toContain('doesNotFit');
   expect(after.length).toBeGreaterThan(asIs.length);
-  const wide = await search({ most: 50, text: 'pinion wide' });
+  const wide = await search({ limit: 50, text: 'pinion wide' });
   expect(wide.length).toBeGreaterThan(0);
   expect(wide.every(({ row }) => /pinion.*wide/i.test(row.name))).toBe(true);
 });
 
 test('the number off the plate is answered first, however ill it fits', async () => {
-  const all = await search({ most: 50 });
+  const all = await search({ limit: 50 });
   const worst = all.at(-1)?.row.partNumber ?? '';
-  const found = await search({ most: 5, only: 'asIs', numbers: [worst, 'QB-NEVER'] });
+  const found = await search({ limit: 5, only: 'asIs', numbers: [worst, 'QB-NEVER'] });
   expect(found[0]?.row.partNumber).toBe(worst);
   expect(found.slice(1).every(({ fit }) => fit.attributes.every(({ state }) => state !== 'doesNotFit'))).toBe(true);
 });
@@ -77,6 +77,6 @@ test('a claim of any seller is weighed, and said to be that seller’s', async (
   await server.dataSource
     .getRepository(listings)
     .insert({ partId: wide.id, supplier: 'Vessmoor Breakers', priceMinor: 100, leadDays: 1, stock: 2, claims: ['Ninefathom Wall 9'] });
-  const found = (await search({ most: 50 })).find(({ row }) => row.id === wide.id);
+  const found = (await search({ limit: 50 })).find(({ row }) => row.id === wide.id);
   expect(found?.claimedBy).toEqual(['Vessmoor Breakers']);
 });

@@ -1,5 +1,5 @@
 import type { Listing, partSearch } from '@patient-badger/contract';
-import { fit, plain, type GearAttributes, type MatchFit } from '@patient-badger/core';
+import { fit, partSizeMm, plain, type GearAttributes, type MatchFit } from '@patient-badger/core';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { textCondition } from './partList.ts';
@@ -17,7 +17,7 @@ export interface PartFound {
 
 type Asked = Pick<z.input<typeof partSearch>, 'wanted' | 'machineModel' | 'text' | 'only' | 'inStock' | 'numbers'> & {
   readonly shopId: string;
-  readonly most: number;
+  readonly limit: number;
 };
 
 /** A pitch this far off still fits (share; `match.fit` judges by 0.6 %). */
@@ -35,8 +35,8 @@ const WALKED = 2000;
  * probability, then by price.
  */
 export async function searchParts(manager: EntityManager, asked: Asked): Promise<readonly PartFound[]> {
-  const { shopId, wanted, machineModel, most, text, numbers = [] } = asked;
-  const size = sizeOf(wanted);
+  const { shopId, wanted, machineModel, limit, text, numbers = [] } = asked;
+  const size = partSizeMm(wanted);
   const ids = new Set<string>();
   const walk = async (within: number, teeth: readonly [number, number] | null, keep: number) => {
     for (const id of await nearest(manager, { shopId, wanted, size, within, teeth, keep, text })) ids.add(id);
@@ -45,7 +45,7 @@ export async function searchParts(manager: EntityManager, asked: Asked): Promise
   await walk(SAME, count === null ? null : [count, count], COULD_FIT);
   await walk(NEAR, count === null ? null : [count - 1, count + 1], NEAR_MISSES);
   if (ids.size === 0) await walk(NEAR, null, NEAR_MISSES);
-  const rows = await rowsOf(manager, shopId, [...ids], numbers);
+  const rows = await rowsOf(manager, { shopId, ids: [...ids], numbers });
   const sellers = await listingsOf(
     manager,
     rows.map(({ id }) => id),
@@ -73,7 +73,7 @@ export async function searchParts(manager: EntityManager, asked: Asked): Promise
         a.cheapest - b.cheapest ||
         (a.row.partNumber < b.row.partNumber ? -1 : 1),
     )
-    .slice(0, most)
+    .slice(0, limit)
     .map(({ row, listings, fit, claimedBy }) => ({ row, listings, fit, claimedBy }));
 }
 
@@ -82,13 +82,13 @@ function passes({ only, inStock = false }: Asked, { attributes }: MatchFit, stoc
   if (only === undefined) return true;
   return attributes.every(({ state }) => state !== 'doesNotFit' && (only === 'afterWork' || state !== 'fitsAfterWork'));
 }
+interface RowsOfAsked {
+  readonly shopId: string;
+  readonly ids: readonly string[];
+  readonly numbers: readonly string[];
+}
 
-async function rowsOf(
-  manager: EntityManager,
-  shopId: string,
-  ids: readonly string[],
-  numbers: readonly string[],
-): Promise<readonly PartRow[]> {
+async function rowsOf(manager: EntityManager, { shopId, ids, numbers }: RowsOfAsked): Promise<readonly PartRow[]> {
   if (ids.length === 0 && numbers.length === 0) return [];
   const query = manager.getRepository(parts).createQueryBuilder('p').where('p.shopId = :shopId', { shopId });
   return query.andWhere('(p.id = ANY(:ids) OR p.partNumber = ANY(:numbers))', { ids, numbers }).getMany();
@@ -121,8 +121,4 @@ async function nearest(manager: EntityManager, { shopId, wanted, size, within, t
     values,
   );
   return rows.map(({ id }) => id);
-}
-
-function sizeOf(wanted: GearAttributes): number | null {
-  return plain(wanted.axialModuleMm ?? wanted.normalModuleMm) ?? (wanted.diametralPitch ? 25.4 / wanted.diametralPitch : null);
 }

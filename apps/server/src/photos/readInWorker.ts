@@ -1,4 +1,4 @@
-import { PROBLEMS, ServerProblem, type ProblemCode } from '../problems.ts';
+import { isProblemCode, ServerProblem } from '../problems.ts';
 import { onThread } from '../threads/onThread.ts';
 import type { DecodeReply } from './decodePhoto.ts';
 import type { ReadPhoto } from './readPhoto.ts';
@@ -13,5 +13,5 @@ export async function readInWorker(bytes: Buffer): Promise<ReadPhoto> {
     { deadlineMs: DEADLINE_MS },
   ).catch((): DecodeReply => ({ ok: false, code: 'photoBroken' }));
   if (reply.ok) return { ...reply.photo, preview: Buffer.from(reply.photo.preview) };
-  throw new ServerProblem(reply.code in PROBLEMS ? (reply.code as ProblemCode) : 'photoBroken');
+  throw new ServerProblem(isProblemCode(reply.code) ? reply.code : 'photoBroken');
 }

@@ -1,9 +1,10 @@
-import { CoreFailure, sentence } from '@patient-badger/core';
-import type { Problem } from '@patient-badger/contract';
+import { CoreFailure } from '@patient-badger/core';
+import type { Problem, ProblemCode } from '@patient-badger/contract';
+import { failureSentence, problemSentence } from '@patient-badger/wording';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
 import { QueryFailedError } from 'typeorm';
-import { PROBLEMS, ServerProblem, type ProblemCode } from '../problems.ts';
+import { PROBLEM_STATUS, ServerProblem } from '../problems.ts';
 
 /** One way out for everything that goes wrong: a code, a path, a sentence. */
 export const errors = fp(async (app: FastifyInstance) => {
@@ -12,7 +13,7 @@ export const errors = fp(async (app: FastifyInstance) => {
     if (problem.status >= 500) request.log.error(error);
     return send(reply, problem);
   });
-  app.setNotFoundHandler((_request, reply) => send(reply, { status: 404, code: 'notFound', sentence: PROBLEMS.notFound.sentence }));
+  app.setNotFoundHandler((_request, reply) => send(reply, { status: 404, code: 'notFound', sentence: problemSentence('notFound') }));
 });
 
 type Answer = Problem & { readonly status: number };
@@ -22,9 +23,9 @@ const send = (reply: FastifyReply, { status, ...body }: Answer) => reply.status(
 function problemOf(error: FastifyError | Error): Answer {
   // Wrong in shape: the request never reached the route. Wrong in substance: the core refused it.
   const status = 'validationContext' in error ? 400 : 422;
-  if (error instanceof CoreFailure) return { status, code: error.code, path: error.path, sentence: sentence(error) };
+  if (error instanceof CoreFailure) return { status, code: error.code, path: error.path, sentence: failureSentence(error) };
   if (error instanceof ServerProblem) {
-    return { status: PROBLEMS[error.code].status, code: error.code, ...(error.path && { path: error.path }), sentence: error.message };
+    return { status: PROBLEM_STATUS[error.code], code: error.code, ...(error.path && { path: error.path }), sentence: error.message };
   }
   if (isDatabaseAway(error)) return standard('databaseAway');
   const { statusCode, code } = error as FastifyError;
@@ -34,7 +35,7 @@ function problemOf(error: FastifyError | Error): Answer {
   return standard('broken');
 }
 
-const standard = (code: ProblemCode): Answer => ({ code, ...PROBLEMS[code] });
+const standard = (code: ProblemCode): Answer => ({ code, status: PROBLEM_STATUS[code], sentence: problemSentence(code) });
 
 const AWAY = new Set([
   'ECONNREFUSED',

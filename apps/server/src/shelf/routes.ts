@@ -2,7 +2,7 @@ import { shelfDraft, shelfGone, shelfItem, type ShelfItem } from '@patient-badge
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
-import { STANDS } from '../jobs/activeEntries.ts';
+import { IS_ACTIVE } from '../jobs/activeEntries.ts';
 import { needActor } from '../shop/actor.ts';
 import { ServerProblem } from '../problems.ts';
 import { machines } from '../machines/entities.ts';
@@ -45,7 +45,7 @@ async function whole(dataSource: DataSource, rows: readonly ShelfRow[]): Promise
   const used = await dataSource.query<{ id: string; job: string }[]>(
     `SELECT e.payload->>'partId' AS id, e.job_id AS job FROM entries e
      WHERE e.payload->>'kind' = 'partFitted' AND e.payload->>'partId' = ANY($1)
-       AND ${STANDS}`,
+       AND ${IS_ACTIVE}`,
     [rows.map(({ id }) => id)],
   );
   return rows.map(({ shopId: _, addedAt, ...row }) => ({

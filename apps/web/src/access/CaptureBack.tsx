@@ -12,8 +12,8 @@ export function CaptureBack({ jobId, state, record }: { jobId: string; state: Jo
   const { write, problem } = useRecord(jobId);
   return (
     <View className="gap-2 rounded-md border-2 border-line p-3">
-      <Text look="label">Back where it was?</Text>
-      <Text look="strong">{capture.back}</Text>
+      <Text variant="label">Back where it was?</Text>
+      <Text variant="strong">{capture.back}</Text>
       <Text>{saidText(record)}</Text>
       <View className="flex-row flex-wrap gap-2">
         {photos.map((hash) => (
@@ -21,13 +21,13 @@ export function CaptureBack({ jobId, state, record }: { jobId: string; state: Jo
         ))}
       </View>
       <Button
-        look={restored ? 'chosen' : 'plain'}
+        variant={restored ? 'chosen' : 'plain'}
         label={restored ? 'Back where it was' : 'It is back where it was'}
         disabled={restored}
         testID={`restored-${capture.id}`}
         onPress={() => void write({ kind: 'captureConfirmed', step, capture: capture.id, ok: true })}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

@@ -34,8 +34,8 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
   };
   return (
     <Card tone={taken ? 'plain' : 'next'}>
-      <Text look="label">{taken ? 'Taken down' : 'Take this down first'}</Text>
-      <Text look="strong">{capture.ask}</Text>
+      <Text variant="label">{taken ? 'Taken down' : 'Take this down first'}</Text>
+      <Text variant="strong">{capture.ask}</Text>
       {taken ? <Text>{saidText(record)}</Text> : null}
       {taken && record.photos.length > 0 ? (
         <View className="flex-row flex-wrap gap-2">
@@ -72,7 +72,7 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
           />
         </>
       )}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }

@@ -36,12 +36,12 @@ export function LooseList({ jobId, step, ledger }: Props) {
         const tight = tightText(item);
         return (
           <View key={item.id} className="border-l-4 border-line pl-3">
-            <Text look="strong">{looseText(item)}</Text>
-            <Text look="soft">
+            <Text variant="strong">{looseText(item)}</Text>
+            <Text variant="soft">
               {item.lives}
               {tight ? `; ${tight}` : ''}
             </Text>
-            {line ? <Text look="soft">{lineText(line)}</Text> : null}
+            {line ? <Text variant="soft">{lineText(line)}</Text> : null}
             {noting ? (
               <View className="mt-1 flex-row flex-wrap gap-2">
                 {NOTES.map(([what, label]) => (
@@ -53,12 +53,12 @@ export function LooseList({ jobId, step, ledger }: Props) {
         );
       })}
       <Button
-        look="quiet"
+        variant="quiet"
         label={noting ? 'All as it should be' : 'Something is not as it should be'}
         testID={`odd-${step.id}`}
         onPress={() => setNoting(!noting)}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

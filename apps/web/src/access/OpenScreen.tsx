@@ -53,14 +53,9 @@ function planOf(view: JobView, { places, step }: Chosen) {
   const { pack, state } = view;
   const usual = usualAim(view);
   const aim: Aim = places ? { places } : usual.aim;
-  const free = accessPlan(
-    pack,
-    aim,
-    state.reached,
-    state.stuck.map((each) => each.step),
-  );
+  const free = accessPlan(pack, aim, { opened: state.reached, stuck: state.stuck.map((each) => each.step) });
   // Where what is stuck bars every way, the plan is shown all the same: it has to be freed.
-  const plan = free ?? accessPlan(pack, aim, state.reached);
+  const plan = free ?? accessPlan(pack, aim, { opened: state.reached });
   const left = plan?.steps ?? [];
   return { name: usual.name, barred: free === null, plan, left, step: left.find(({ id }) => id === step) ?? left[0] };
 }
@@ -74,12 +69,12 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; on
   useArrows(left, step?.id, pick);
   return (
     <>
-      <Text look="label">To reach</Text>
-      <Text look="title">{places ? places.map((each) => placeName(pack, each)).join(', ') : name}</Text>
+      <Text variant="label">To reach</Text>
+      <Text variant="title">{places ? places.map((each) => placeName(pack, each)).join(', ') : name}</Text>
       <Choose view={view} places={places} onChange={(next) => onChosen({ ...chosen, places: next, step: null })} />
       {barred ? (
         <Card tone="danger">
-          <Text look="strong">The step that will not come bars the only way.</Text>
+          <Text variant="strong">The step that will not come bars the only way.</Text>
           <Text>Free it with one of the remedies below, or take another place.</Text>
         </Card>
       ) : null}
@@ -91,9 +86,9 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; on
         </>
       ) : (
         <Card tone="next">
-          <Text look="head">It lies open</Text>
+          <Text variant="head">It lies open</Text>
           <Text>Nothing more to take off for this.</Text>
-          <Button look="primary" big label="Back to the looks" onPress={() => router.navigate(`/jobs/${job.id}`)} />
+          <Button variant="primary" big label="Back to the looks" onPress={() => router.navigate(`/jobs/${job.id}`)} />
         </Card>
       )}
       <WhileOpen view={view} />
@@ -117,7 +112,7 @@ function Choose({
   onChange: (next: readonly string[] | null) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const all = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.outliers]
+  const all = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.auxiliaries]
     .map(({ id }) => id)
     .filter((id) => stepsThatFree(pack, id).length > 0);
   const toggle = (id: string) => {
@@ -127,14 +122,14 @@ function Choose({
   };
   return (
     <>
-      <Button look="quiet" label={open ? 'Hide the places' : 'Another place'} testID="other-place" onPress={() => setOpen(!open)} />
+      <Button variant="quiet" label={open ? 'Hide the places' : 'Another place'} testID="other-place" onPress={() => setOpen(!open)} />
       {open ? (
         <View className="flex-row flex-wrap gap-2">
           {all.map((id) => (
             <Button
               key={id}
               label={placeName(pack, id)}
-              look={places?.includes(id) ? 'chosen' : 'plain'}
+              variant={places?.includes(id) ? 'chosen' : 'plain'}
               testID={`place-${id}`}
               onPress={() => toggle(id)}
             />
@@ -150,16 +145,16 @@ function PlanCard({ plan }: { plan: AccessPlan }) {
   return (
     <Card>
       <View className="flex-row items-baseline justify-between gap-3">
-        <Text look="head" className="flex-1">
+        <Text variant="head" className="flex-1">
           {plan.steps.length} {plan.steps.length === 1 ? 'step' : 'steps'}
         </Text>
-        <Text look="figure">{minutesText(plan.minutes)}</Text>
+        <Text variant="figure">{minutesText(plan.minutes)}</Text>
       </View>
-      <Text look="soft">
+      <Text variant="soft">
         {minutesText(plan.atWorst)} if things are stuck; {minutesText(plan.minutesBack)} for the way back.
       </Text>
       {plan.tools.length > 0 ? <Text>Lay out: {plan.tools.join(', ')}</Text> : null}
-      {plan.helperFor.length > 0 ? <Text look="danger">Two people for: {plan.helperFor.map(({ name }) => name).join(', ')}</Text> : null}
+      {plan.helperFor.length > 0 ? <Text variant="danger">Two people for: {plan.helperFor.map(({ name }) => name).join(', ')}</Text> : null}
     </Card>
   );
 }
@@ -168,13 +163,13 @@ function Later({ steps, here, onPick }: { steps: readonly Step[]; here: string; 
   if (steps.length < 2) return null;
   return (
     <View className="gap-2">
-      <Text look="head">In this order</Text>
+      <Text variant="head">In this order</Text>
       {steps.map(({ id, name, minutes, helper }, i) => (
         <Button
           key={id}
           label={`${i + 1}. ${name}`}
           detail={`${minutesText(minutes)}${helper ? ', two people' : ''}`}
-          look={id === here ? 'chosen' : 'plain'}
+          variant={id === here ? 'chosen' : 'plain'}
           onPress={() => onPick(id)}
         />
       ))}
@@ -189,7 +184,7 @@ function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
   if (list.length === 0) return null;
   return (
     <View className="gap-2">
-      <Text look="head">While it is open</Text>
+      <Text variant="head">While it is open</Text>
       {list.map(({ id, name, minutes, why }) => {
         const done = state.extras.includes(id);
         return (
@@ -197,14 +192,14 @@ function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
             key={id}
             label={done ? `Done: ${name}` : name}
             detail={`${minutesText(minutes)}; ${why}`}
-            look={done ? 'chosen' : 'plain'}
+            variant={done ? 'chosen' : 'plain'}
             disabled={done}
             testID={`extra-${id}`}
             onPress={() => void write({ kind: 'extraDone', extra: id })}
           />
         );
       })}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

@@ -15,7 +15,7 @@ interface Props {
 export function ReasonButton({ label, ask, testID, onReason, disabled = false }: Props) {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
-  if (!open) return <Button look="quiet" label={label} disabled={disabled} testID={testID} onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="quiet" label={label} disabled={disabled} testID={testID} onPress={() => setOpen(true)} />;
   return (
     <View className="gap-2">
       <Field label={ask} value={reason} onChangeText={setReason} autoFocus />

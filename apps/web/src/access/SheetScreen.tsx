@@ -1,4 +1,4 @@
-import { accessPlan, captureRecords, stepsNamed, wayBack, type LooseItem } from '@patient-badger/core';
+import { accessPlan, captureRecords, stepsNamed, reassembly, type LooseItem } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
@@ -19,14 +19,14 @@ export const SheetScreen = () => (
 function Sheet({ view }: { view: JobView }) {
   const { pack, state, machine } = view;
   const { name, aim } = usualAim(view);
-  const plan = accessPlan(pack, aim, []);
+  const plan = accessPlan(pack, aim, { opened: [] });
   const opened = [...new Set([...state.reached, ...(plan?.steps.map(({ id }) => id) ?? [])])];
   const steps = stepsNamed(pack.steps, opened);
   const cautions = new Set(steps.flatMap((step) => step.cautions));
   return (
     <>
-      <Text look="title">{machine?.label ?? pack.name}</Text>
-      <Text look="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
+      <Text variant="title">{machine?.label ?? pack.name}</Text>
+      <Text variant="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
       <Text>To reach: {name}</Text>
       {plan ? (
         <Text>
@@ -36,15 +36,15 @@ function Sheet({ view }: { view: JobView }) {
       {pack.cautions
         .filter(({ id }) => cautions.has(id))
         .map(({ id, text }) => (
-          <Text key={id} look="danger">
+          <Text key={id} variant="danger">
             ! {text}
           </Text>
         ))}
-      <Text look="head">In</Text>
+      <Text variant="head">In</Text>
       {steps.map(({ id, name: what, how, loose, helper }) => (
         <View key={id} className="gap-1 border-b border-line pb-2">
           <Line done={state.reached.includes(id)} text={`${what}${helper ? ' (two people)' : ''}`} />
-          <Text look="soft">{how}</Text>
+          <Text variant="soft">{how}</Text>
           {captureRecords(pack, [id], state).map((record) => (
             <Line
               key={record.capture.id}
@@ -58,11 +58,11 @@ function Sheet({ view }: { view: JobView }) {
           ))}
         </View>
       ))}
-      <Text look="head">Back</Text>
-      {wayBack(pack, opened).map(({ id, name: what, how, closes }) => (
+      <Text variant="head">Back</Text>
+      {reassembly(pack, opened).map(({ id, name: what, how, closes }) => (
         <View key={id} className="gap-1 border-b border-line pb-2">
           <Line done={state.closingDone.includes(id)} text={what} />
-          <Text look="soft">{how}</Text>
+          <Text variant="soft">{how}</Text>
           {pack.steps
             .filter((each) => closes.includes(each.id))
             .flatMap(({ captures }) => captures)
@@ -72,14 +72,14 @@ function Sheet({ view }: { view: JobView }) {
         </View>
       ))}
       <View className="no-print">
-        <Button look="primary" label="Print the sheet" onPress={() => window.print()} />
+        <Button variant="primary" label="Print the sheet" onPress={() => window.print()} />
       </View>
     </>
   );
 }
 
 const Line = ({ text, done = false, small = false }: { text: string; done?: boolean | undefined; small?: boolean | undefined }) => (
-  <Text look={small ? 'soft' : 'strong'}>
+  <Text variant={small ? 'soft' : 'strong'}>
     {done ? '☑' : '☐'} {text}
   </Text>
 );

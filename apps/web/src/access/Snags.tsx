@@ -14,12 +14,12 @@ export function Snags({ jobId, step, known }: { jobId: string; step: Step; known
   const plastic = step.loose.some(({ intoPlastic }) => intoPlastic);
   return (
     <View className="gap-2">
-      <Text look="label">What is in the way?</Text>
+      <Text variant="label">What is in the way?</Text>
       {snagsFor(step.loose.map(({ kind }) => kind)).map(({ id, name, remedies }) => (
         <View key={id} className="gap-2">
           <Button
             label={name}
-            look={open === id ? 'chosen' : 'plain'}
+            variant={open === id ? 'chosen' : 'plain'}
             testID={`snag-${id}`}
             onPress={() => {
               setOpen(id);
@@ -29,13 +29,13 @@ export function Snags({ jobId, step, known }: { jobId: string; step: Step; known
           {open === id
             ? remedies.map((remedy) => (
                 <View key={remedy.name} className="border-l-4 border-line pl-3">
-                  <Text look="strong">
+                  <Text variant="strong">
                     {remedy.name}, {minutesText(remedy.minutes)}
                   </Text>
                   <Text>{remedy.how}</Text>
-                  <Text look="soft">Risk: {remedy.risk}</Text>
+                  <Text variant="soft">Risk: {remedy.risk}</Text>
                   {remedy.notNear.length > 0 ? (
-                    <Text look={plastic && remedy.notNear.includes('plastic') ? 'danger' : 'soft'}>
+                    <Text variant={plastic && remedy.notNear.includes('plastic') ? 'danger' : 'soft'}>
                       Not near: {remedy.notNear.join(', ')}
                     </Text>
                   ) : null}
@@ -44,7 +44,7 @@ export function Snags({ jobId, step, known }: { jobId: string; step: Step; known
             : null}
         </View>
       ))}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

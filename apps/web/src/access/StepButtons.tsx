@@ -26,10 +26,10 @@ export function StepButtons({ view, step, stuck, onStuck }: Props) {
   useKeys({ ' ': blocked ? undefined : done, x: () => onStuck(!stuck) });
   return (
     <View className="gap-2">
-      {reasons[0] ? <Text look="soft">{reasons[0]}</Text> : null}
+      {reasons[0] ? <Text variant="soft">{reasons[0]}</Text> : null}
       <View className={wide ? 'flex-row items-start gap-2' : 'gap-2'}>
         <Button
-          look="primary"
+          variant="primary"
           big
           disabled={blocked}
           className={wide ? 'flex-1' : ''}
@@ -54,7 +54,7 @@ export function StepButtons({ view, step, stuck, onStuck }: Props) {
           </View>
         </View>
       </View>
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

@@ -25,14 +25,14 @@ export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stu
         takes={`${minutesText(step.minutes)}${longest(step) > step.minutes ? `, at worst ${minutesText(longest(step))}` : ''}`}
         waits={waits}
       />
-      {step.tools.length > 0 ? <Text look="soft">Lay out: {step.tools.join(', ')}</Text> : null}
+      {step.tools.length > 0 ? <Text variant="soft">Lay out: {step.tools.join(', ')}</Text> : null}
       <Cautions jobId={job.id} state={state} cautions={cautions} />
-      {known ? <Text look="danger">It would not come: {SNAGS.find(({ id }) => id === known.snag)?.name ?? known.snag}.</Text> : null}
+      {known ? <Text variant="danger">It would not come: {SNAGS.find(({ id }) => id === known.snag)?.name ?? known.snag}.</Text> : null}
       {stuck || known ? <Snags jobId={job.id} step={step} known={known?.snag} /> : null}
       {captures.map((record) => (
         <CaptureCard key={record.capture.id} jobId={job.id} state={state} record={record} camera={machine?.instruments ?? false} />
       ))}
-      {step.loose.length > 0 ? <Text look="label">Comes off</Text> : null}
+      {step.loose.length > 0 ? <Text variant="label">Comes off</Text> : null}
       <LooseList jobId={job.id} step={step} ledger={jobLedger(pack, state)} />
     </Card>
   );

@@ -20,7 +20,7 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
   if (!open) {
     return (
       <Button
-        look="quiet"
+        variant="quiet"
         label={known ? 'Another torque' : 'Torque from the sheet'}
         testID={`torque-${item}`}
         onPress={() => setOpen(true)}
@@ -47,7 +47,7 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
         testID={`keep-torque-${item}`}
         onPress={() => void keep()}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

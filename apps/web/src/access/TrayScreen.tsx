@@ -26,14 +26,14 @@ function Tray({ view: { job, pack, state } }: { view: JobView }) {
   const lying = sum(ledger, ({ onTray }) => onTray);
   return (
     <>
-      <Text look="title">The tray</Text>
+      <Text variant="title">The tray</Text>
       <Text>
         {lying === 0 ? 'Nothing lies on the bench.' : `${lying} ${lying === 1 ? 'piece lies' : 'pieces lie'} on the bench.`}
         {sum(ledger, ({ wanting }) => wanting) > 0 ? ` ${sum(ledger, ({ wanting }) => wanting)} to be got before it can be closed.` : ''}
       </Text>
       {groups.map(({ step, lines }) => (
         <Card key={step.id} tone={lines.some(({ onTray, wanting }) => onTray + wanting > 0) ? 'plain' : 'sunken'}>
-          <Text look="head">{step.name}</Text>
+          <Text variant="head">{step.name}</Text>
           <LooseList jobId={job.id} step={step} ledger={ledger} />
         </Card>
       ))}

@@ -17,7 +17,7 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
   const { write, problem } = useRecord(jobId);
   const [typed, setTyped] = useState('');
   const now = useNow(true);
-  const stands = waitState(wait.id, state.waits, state.waitsCut, now);
+  const stands = waitState(wait.id, { started: state.waits, cut: state.waitsCut, now });
   const run = state.waits.findLast((each) => each.wait === wait.id);
   const own = typedNumber(typed);
   const minutes = typed.trim() === '' ? wait.minutes : own;
@@ -29,8 +29,8 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
   };
   return (
     <Card tone={stands.state === 'over' || stands.state === 'cutShort' ? 'plain' : 'next'}>
-      <Text look="label">A time that has to pass</Text>
-      <Text look="strong">{wait.name}</Text>
+      <Text variant="label">A time that has to pass</Text>
+      <Text variant="strong">{wait.name}</Text>
       {stands.state === 'notStarted' ? (
         <>
           <Text>Since {wait.why}.</Text>
@@ -42,7 +42,7 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
             problem={typed.trim() !== '' && !usable ? 'Give the minutes as a number.' : undefined}
           />
           <Button
-            look="primary"
+            variant="primary"
             disabled={!usable}
             label={usable && minutes !== undefined ? `Start ${minutesText(minutes)}` : 'Start the time'}
             testID={`start-${wait.id}`}
@@ -52,10 +52,10 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
       ) : null}
       {stands.state === 'running' ? (
         <>
-          <Text look="title" testID={`left-${wait.id}`} aria-live="off">
+          <Text variant="title" testID={`left-${wait.id}`} aria-live="off">
             {clockText(stands.secondsLeft)}
           </Text>
-          <Text look="soft">
+          <Text variant="soft">
             Over at {format(parseISO(stands.endsAt), 'HH:mm')}, by {run?.source}. It runs on with the page closed.
           </Text>
         </>
@@ -70,7 +70,7 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
           onReason={(reason) => void write({ kind: 'waitCut', wait: wait.id, reason })}
         />
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }
@@ -78,6 +78,6 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
 /** Whether a wait still stands in the way at this moment. */
 export function stillWaits(state: JobState, wait: Wait | undefined, now: Date): boolean {
   if (!wait) return false;
-  const { state: stands } = waitState(wait.id, state.waits, state.waitsCut, now);
+  const { state: stands } = waitState(wait.id, { started: state.waits, cut: state.waitsCut, now });
   return stands === 'notStarted' || stands === 'running';
 }

@@ -1,4 +1,4 @@
-import { captureRecords, jobLedger, tighteningOrder, wayBack, type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import { captureRecords, jobLedger, tighteningOrder, reassembly, type ClosingStep, type LedgerLine } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';
@@ -23,7 +23,7 @@ import { WorkHead } from './WorkHead.tsx';
 /** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
 export function WayBack({ view }: { view: JobView }) {
   const { pack, state } = view;
-  const pieces = wayBack(pack, state.reached);
+  const pieces = reassembly(pack, state.reached);
   const [pressed, setPressed] = useState<string | null>(null);
   const isDone = (id: string) => state.closingDone.includes(id);
   const left = pieces.filter(({ id }) => !isDone(id));
@@ -31,7 +31,7 @@ export function WayBack({ view }: { view: JobView }) {
   useArrows(left, open?.id, setPressed);
   return (
     <View className="gap-2">
-      <Text look="head">
+      <Text variant="head">
         The way back: {pieces.length - left.length} of {pieces.length} done
       </Text>
       {pieces.map((piece) =>
@@ -74,7 +74,7 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
       {captures.map((record) => (
         <CaptureBack key={`${record.step}/${record.capture.id}`} jobId={job.id} state={state} record={record} />
       ))}
-      {lines.length > 0 ? <Text look="label">Goes back</Text> : null}
+      {lines.length > 0 ? <Text variant="label">Goes back</Text> : null}
       {lines.map((line) => {
         const key = `${line.step}/${line.item.id}`;
         return (
@@ -89,16 +89,16 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
         );
       })}
       {lines.length > 0 && !counting ? (
-        <Button look="quiet" label="Something is left over" testID="left-over" onPress={() => setCounting(true)} />
+        <Button variant="quiet" label="Something is left over" testID="left-over" onPress={() => setCounting(true)} />
       ) : null}
       {piece.tighten ? <Tightening tighten={piece.tighten} /> : null}
       {reasons.map((reason) => (
-        <Text key={reason} look="soft">
+        <Text key={reason} variant="soft">
           {reason}
         </Text>
       ))}
-      <Button look="primary" big disabled={blocked} label={`Done: ${piece.name}`} testID={`back-${piece.id}`} onPress={done} />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      <Button variant="primary" big disabled={blocked} label={`Done: ${piece.name}`} testID={`back-${piece.id}`} onPress={done} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }
@@ -117,22 +117,22 @@ function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onLeft }: 
   const tight = tightText(item);
   return (
     <View className="border-l-4 border-line pl-3">
-      <Text look="strong">
+      <Text variant="strong">
         {looseText({ ...item, count: onTray - left })} → {item.lives}
       </Text>
-      {tight ? <Text look="soft">{tight}</Text> : null}
+      {tight ? <Text variant="soft">{tight}</Text> : null}
       {isTurned(item) && !item.intoPlastic ? <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} /> : null}
       {asked ? (
         <View className="flex-row gap-2">
           {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
           <Button
-            look="quiet"
+            variant="quiet"
             label="One is left over"
             disabled={left >= onTray}
             testID={`left-over-${item.id}`}
             onPress={() => onLeft(left + 1)}
           />
-          {left > 0 ? <Button look="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
+          {left > 0 ? <Button variant="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
         </View>
       ) : null}
     </View>
@@ -144,8 +144,8 @@ function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tighten']> 
   const { order, passes } = tighteningOrder(tighten);
   return (
     <View className="border-l-4 border-accent pl-3">
-      <Text look="strong">Tighten in this order: {order.join(' – ')}</Text>
-      <Text look="soft">
+      <Text variant="strong">Tighten in this order: {order.join(' – ')}</Text>
+      <Text variant="soft">
         {tighten.pattern === 'circle' ? 'Screw 1 at the top, counted clockwise.' : `Screw 1 top left, ${tighten.columns} in a row.`}{' '}
         {passes.map(({ pass, words }) => `Pass ${pass}: ${words}`).join('; ')}. The maker’s sheet comes first where it has an order.
       </Text>

@@ -19,12 +19,12 @@ export const WorkHead = ({ jobId, state, work: { name, how, helper }, takes, wai
       <WaitCard key={wait.id} jobId={jobId} state={state} wait={wait} />
     ))}
     <View className="flex-row items-baseline justify-between gap-3">
-      <Text look="head" className="flex-1">
+      <Text variant="head" className="flex-1">
         {name}
       </Text>
-      <Text look="label">{takes}</Text>
+      <Text variant="label">{takes}</Text>
     </View>
-    {helper ? <Text look="danger">Two people for this one.</Text> : null}
+    {helper ? <Text variant="danger">Two people for this one.</Text> : null}
     <Text>{how}</Text>
   </>
 );

@@ -29,7 +29,7 @@ export function BenchPlaces() {
           className="min-h-[58px] flex-1 items-center justify-center rounded-md border-2 border-line bg-surface active:opacity-70"
         >
           <Icon color={colours.accent} size={22} />
-          <Text look="label" className="text-ink">
+          <Text variant="label" className="text-ink">
             {name}
           </Text>
         </LinkArea>

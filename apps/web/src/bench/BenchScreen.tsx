@@ -34,7 +34,7 @@ export function BenchScreen() {
         <>
           <BenchPlaces />
           <Button
-            look="primary"
+            variant="primary"
             big
             label="Take in a machine"
             icon={<Plus color={colours.onaccent} size={24} />}
@@ -62,7 +62,7 @@ function JobList({ jobs, wide, finished }: { jobs: readonly BenchJob[]; wide: bo
   if (jobs.length === 0) {
     return (
       <Card tone="sunken">
-        <Text look="strong">{finished ? 'Nothing finished yet.' : 'The bench is clear.'}</Text>
+        <Text variant="strong">{finished ? 'Nothing finished yet.' : 'The bench is clear.'}</Text>
         <Text>{finished ? 'Jobs you close are kept here with their record.' : 'Take in the first machine with the button below.'}</Text>
       </Card>
     );
@@ -83,7 +83,7 @@ function JobList({ jobs, wide, finished }: { jobs: readonly BenchJob[]; wide: bo
 
 const Unread = ({ error }: { error: Error | null }) => (
   <Card tone="sunken">
-    <Text look="strong">{error ? 'The bench cannot be read.' : 'Looking at the bench …'}</Text>
+    <Text variant="strong">{error ? 'The bench cannot be read.' : 'Looking at the bench …'}</Text>
     {error ? <Text>{error.message} It is tried again by itself.</Text> : null}
   </Card>
 );

@@ -16,17 +16,17 @@ export function JobCard({ job, label, owner }: { job: BenchJob; label: string; o
       className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
     >
       <View className="flex-row items-baseline justify-between gap-2">
-        <Text look="strong" className="flex-1">
+        <Text variant="strong" className="flex-1">
           {label}
         </Text>
-        <Text look="soft">{owner}</Text>
+        <Text variant="soft">{owner}</Text>
       </View>
-      <Text look="soft" numberOfLines={2}>
+      <Text variant="soft" numberOfLines={2}>
         {job.state.takenIn?.complaint}
       </Text>
       <View className="mt-1 flex-row items-center gap-3 border-t-2 border-line pt-2">
         <Text className="flex-1">{move.text}</Text>
-        {move.minutes ? <Text look="figure">{move.minutes}</Text> : null}
+        {move.minutes ? <Text variant="figure">{move.minutes}</Text> : null}
       </View>
     </LinkArea>
   );

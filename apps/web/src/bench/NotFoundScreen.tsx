@@ -9,7 +9,7 @@ export function NotFoundScreen() {
   return (
     <Screen title="Nothing here" back="/">
       <Text>This address leads nowhere. What you recorded is where it was.</Text>
-      <Button look="primary" big label="To the bench" onPress={() => router.navigate('/')} />
+      <Button variant="primary" big label="To the bench" onPress={() => router.navigate('/')} />
     </Screen>
   );
 }

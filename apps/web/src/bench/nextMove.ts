@@ -1,7 +1,7 @@
 import { NONE_OF_THESE, NOTHING_ELSE, toSetRight, type JobState, type Pack } from '@patient-badger/core';
 import type { Job } from '@patient-badger/contract';
 import { traceOf } from '../data/useTrace.ts';
-import { findsParts } from '../gear/findsParts.ts';
+import { findsParts } from '../gear/kinds.ts';
 import { minutesText, percent } from '../wording/words.ts';
 
 export type BenchJob = Job & { readonly state: JobState; readonly pack: Pack | undefined };
@@ -21,7 +21,7 @@ export function nextMove({ state, pack }: BenchJob): Move {
     const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
     const part = remedies
       .map((each) => each.part)
-      .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen && !writtenDown(state, pack, each));
+      .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen && !writtenDown(state, each));
     const read = part === undefined ? 0 : Object.keys(state.gears[part]?.readings ?? {}).length;
     if (part) return { text: read > 0 ? 'Find the part that fits' : 'Measure the gear', to: `/gear/${part}` };
     const minutes = remedies.reduce((sum, each) => sum + each.minutes, 0);
@@ -37,8 +37,5 @@ export function nextMove({ state, pack }: BenchJob): Move {
   return { text: `Next look: ${trace.next.name}`, minutes: minutesText(trace.next.minutes), to: '' };
 }
 
-/** A part that was found by hand stands in the remarks under its gear's name. */
-const writtenDown = ({ remarks }: JobState, { gears }: Pack, gear: string): boolean => {
-  const name = gears.find(({ id }) => id === gear)?.name;
-  return name !== undefined && remarks.some((each) => each.startsWith(`${name}: `));
-};
+/** A part that was found by hand stands in a remark about its gear. */
+const writtenDown = ({ remarks }: JobState, gear: string): boolean => remarks.some((each) => each.gear === gear);

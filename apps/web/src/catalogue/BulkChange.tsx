@@ -39,7 +39,7 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
   };
   return (
     <Card tone="next">
-      <Text look="head">
+      <Text variant="head">
         {ids.length} {ids.length === 1 ? 'part' : 'parts'} chosen
       </Text>
       <View className="flex-row flex-wrap gap-2">
@@ -54,10 +54,10 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
           </View>
         ))}
       </View>
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       <View className="flex-row gap-2">
         <Button className="flex-1" label="None of them" onPress={onDone} />
-        <Button className="flex-1" look="primary" label="Change them" testID="change-parts" onPress={() => void apply()} />
+        <Button className="flex-1" variant="primary" label="Change them" testID="change-parts" onPress={() => void apply()} />
       </View>
     </Card>
   );

@@ -69,8 +69,8 @@ export function CatalogueScreen() {
           />
         )}
       </View>
-      {error && parts.length === 0 ? <Text look="danger">{error.message}</Text> : null}
-      {isPending && !error ? <Text look="soft">Looking …</Text> : null}
+      {error && parts.length === 0 ? <Text variant="danger">{error.message}</Text> : null}
+      {isPending && !error ? <Text variant="soft">Looking …</Text> : null}
       {!isPending && parts.length === 0 && !error ? <Text>No part like that. Fewer words find more.</Text> : null}
       {chosen.size > 0 ? <BulkChange ids={[...chosen]} onDone={() => setChosen(new Set())} /> : null}
       <PartTable

@@ -47,7 +47,7 @@ export function ColumnChoice({ file: { headings, rows }, mapping, onChange }: Pr
   };
   return (
     <Card>
-      <Text look="head">Columns</Text>
+      <Text variant="head">Columns</Text>
       {PART_FIELDS.map((field) => {
         const column = mapping[field];
         return (
@@ -59,19 +59,19 @@ export function ColumnChoice({ file: { headings, rows }, mapping, onChange }: Pr
               onPress={() => setOpen(open === field ? null : field)}
               className="min-h-[48px] flex-row items-center gap-2 border-b border-line active:opacity-70"
             >
-              <Text look={column ? 'strong' : 'soft'} className="flex-1">
+              <Text variant={column ? 'strong' : 'soft'} className="flex-1">
                 {FIELD_WORDS[field]}
               </Text>
-              <Text look="soft" numberOfLines={1} className="max-w-[55%]">
+              <Text variant="soft" numberOfLines={1} className="max-w-[55%]">
                 {column ? `${column}: ${rows[0]?.[column] ?? ''}` : '–'}
               </Text>
             </Pressable>
             {open === field ? (
               <View className="flex-row flex-wrap gap-2 pb-2">
                 {headings.map((each) => (
-                  <Button key={each} label={each} look={each === column ? 'chosen' : 'plain'} onPress={() => choose(field, each)} />
+                  <Button key={each} label={each} variant={each === column ? 'chosen' : 'plain'} onPress={() => choose(field, each)} />
                 ))}
-                <Button look="quiet" label="Not in the file" onPress={() => choose(field, undefined)} />
+                <Button variant="quiet" label="Not in the file" onPress={() => choose(field, undefined)} />
               </View>
             ) : null}
           </View>

@@ -1,4 +1,5 @@
 import { type ColumnMapping, type PartField, type PartLengthUnit } from '@patient-badger/core';
+import { cellSentence } from '@patient-badger/wording';
 import type { Duplicates, ImportState } from '@patient-badger/contract';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -45,12 +46,12 @@ export function ImportPartsScreen() {
     if (!of) return;
     stop.current = false;
     setShare(0);
-    setChecked(await checkRows(of, mapping, unit, setShare, () => stop.current));
+    setChecked(await checkRows(of, { mapping, unit, onProgress: setShare, stopped: () => stop.current }));
     setShare(null);
   };
   const mend = (index: number, field: PartField, text: string) => {
     if (!file) return;
-    setFile(mended(file, index, mapping, field, text));
+    setFile(mended(file, { index, mapping, field, text }));
   };
   const bring = async () => {
     if (!checked) return;
@@ -70,13 +71,13 @@ export function ImportPartsScreen() {
     <Screen title="Bring in a parts list" back="/parts">
       <Text>A CSV file: the first line names the columns, each line below is a part. Nothing is kept until every row can be.</Text>
       <Button
-        look={file ? 'plain' : 'primary'}
+        variant={file ? 'plain' : 'primary'}
         big
         label={file ? `${file.name}: ${file.rows.length} rows` : 'Choose the file'}
         testID="choose-parts"
         onPress={() => void choose()}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       {file ? (
         <>
           <ColumnChoice
@@ -111,7 +112,7 @@ export function ImportPartsScreen() {
           />
           {share === null ? (
             <Button
-              look={checked ? 'plain' : 'primary'}
+              variant={checked ? 'plain' : 'primary'}
               big
               label={checked ? 'Check again' : 'Check every row'}
               testID="check-rows"
@@ -127,7 +128,7 @@ export function ImportPartsScreen() {
       ) : null}
       {checked ? <Report file={file as PartsFile} mapping={mapping} checked={checked} onMend={mend} /> : null}
       {checked && checked.bad.length === 0 && (coming === null || coming.state === 'failed' || coming.state === 'cancelled') ? (
-        <Button look="primary" big label={`Bring in ${checked.drafts.length} rows`} testID="bring-in" onPress={() => void bring()} />
+        <Button variant="primary" big label={`Bring in ${checked.drafts.length} rows`} testID="bring-in" onPress={() => void bring()} />
       ) : null}
       {coming ? <Coming state={coming} /> : null}
     </Screen>
@@ -139,13 +140,13 @@ function Coming({ state: { id, state, done, total, receipt } }: { state: ImportS
   if (state === 'done' && receipt) {
     return (
       <Card tone="next">
-        <Text look="head" testID="import-receipt">
+        <Text variant="head" testID="import-receipt">
           {receipt.added} added, {receipt.replaced} replaced, {receipt.skipped} skipped
         </Text>
       </Card>
     );
   }
-  if (state !== 'running') return <Text look="strong">{state === 'cancelled' ? 'Stopped. ' : ''}Nothing of the list was kept.</Text>;
+  if (state !== 'running') return <Text variant="strong">{state === 'cancelled' ? 'Stopped. ' : ''}Nothing of the list was kept.</Text>;
   return (
     <Card tone="sunken">
       <Text testID="import-progress">{total === 0 ? 'The server reads the list …' : `${done} of ${total} rows`}</Text>
@@ -169,16 +170,16 @@ function Report({
   const { drafts, bad } = checked;
   return (
     <>
-      <Text look="head" testID="check-report">
+      <Text variant="head" testID="check-report">
         {drafts.length} good, {bad.length} to mend
       </Text>
       {bad.slice(0, SHOWN_BAD).map((each) => (
         <Mend key={each.index} file={file} mapping={mapping} bad={each} onMend={onMend} />
       ))}
       {bad.length > SHOWN_BAD ? (
-        <Text look="soft">and {bad.length - SHOWN_BAD} more. If they are all alike, look at the columns and the unit above.</Text>
+        <Text variant="soft">and {bad.length - SHOWN_BAD} more. If they are all alike, look at the columns and the unit above.</Text>
       ) : null}
-      {bad.length > 0 ? <Text look="soft">Put the cells right, then check again. Your file stays as it is.</Text> : null}
+      {bad.length > 0 ? <Text variant="soft">Put the cells right, then check again. Your file stays as it is.</Text> : null}
     </>
   );
 }
@@ -198,26 +199,28 @@ function Mend({
   const number = mapping.partNumber === undefined ? '' : (row[mapping.partNumber] ?? '');
   return (
     <Card tone="danger">
-      <Text look="strong">
+      <Text variant="strong">
         Line {lineOf(index)} {number}
       </Text>
-      {problems.map(({ field, why }) =>
-        mapping[field] === undefined ? (
-          <Text key={field} look="danger">
-            {FIELD_WORDS[field]}: {why} No column is chosen for it.
-          </Text>
-        ) : (
-          <View key={field}>
-            <Field
-              label={FIELD_WORDS[field]}
-              value={row[mapping[field]] ?? ''}
-              onChangeText={(text) => onMend(index, field, text)}
-              problem={why}
-              testID={`mend-${lineOf(index)}-${field}`}
-            />
-          </View>
-        ),
-      )}
+      {problems
+        .map((each) => ({ field: each.field, why: cellSentence(each) }))
+        .map(({ field, why }) =>
+          mapping[field] === undefined ? (
+            <Text key={field} variant="danger">
+              {FIELD_WORDS[field]}: {why} No column is chosen for it.
+            </Text>
+          ) : (
+            <View key={field}>
+              <Field
+                label={FIELD_WORDS[field]}
+                value={row[mapping[field]] ?? ''}
+                onChangeText={(text) => onMend(index, field, text)}
+                problem={why}
+                testID={`mend-${lineOf(index)}-${field}`}
+              />
+            </View>
+          ),
+        )}
     </Card>
   );
 }

@@ -44,11 +44,11 @@ export const PartRow = memo(function PartRow({ part, wide, currency, chosen, onT
         {chosen ? <Text className="text-onaccent">✓</Text> : null}
       </View>
       <View className="min-w-0 flex-1">
-        <Text look="strong" numberOfLines={wide ? 1 : 2}>
+        <Text variant="strong" numberOfLines={wide ? 1 : 2}>
           {part.partNumber} · {part.name}
         </Text>
         {wide ? null : (
-          <Text look="soft" numberOfLines={2}>
+          <Text variant="soft" numberOfLines={2}>
             {figures.map(([name, value]) => `${name} ${value}`).join(', ')}
           </Text>
         )}
@@ -67,7 +67,7 @@ export const PartRow = memo(function PartRow({ part, wide, currency, chosen, onT
         </Text>
       ) : null}
       {wide ? <Text className={`${COLUMNS.stock} text-right`}>{part.stock}</Text> : null}
-      <Text look="strong" numberOfLines={1} className={`${COLUMNS.price} text-right`}>
+      <Text variant="strong" numberOfLines={1} className={`${COLUMNS.price} text-right`}>
         {money(part.priceMinor, currency)}
       </Text>
     </Pressable>

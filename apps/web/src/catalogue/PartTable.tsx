@@ -91,19 +91,19 @@ function Headings({ order, down, onOrder }: Pick<Props, 'order' | 'down' | 'onOr
   return (
     <View className="flex-row items-center gap-3 border-b-2 border-line px-2">
       {sorted('partNumber', 'Part', 'min-w-0 flex-1 pl-9')}
-      <Text look="label" className={`${COLUMNS.figure} text-right`}>
+      <Text variant="label" className={`${COLUMNS.figure} text-right`}>
         Teeth
       </Text>
       {sorted('size', 'Module', `${COLUMNS.figure} justify-end`)}
       {['Bore', 'Width'].map((name) => (
-        <Text key={name} look="label" className={`${COLUMNS.figure} text-right`}>
+        <Text key={name} variant="label" className={`${COLUMNS.figure} text-right`}>
           {name}
         </Text>
       ))}
-      <Text look="label" className={COLUMNS.supplier}>
+      <Text variant="label" className={COLUMNS.supplier}>
         Supplier
       </Text>
-      <Text look="label" className={`${COLUMNS.stock} text-right`}>
+      <Text variant="label" className={`${COLUMNS.stock} text-right`}>
         Stock
       </Text>
       {sorted('price', 'Price', `${COLUMNS.price} justify-end`)}
@@ -130,7 +130,7 @@ function Heading({ label, className, state, onPress }: HeadingProps) {
       onPress={onPress}
       className={`min-h-[48px] flex-row items-center gap-1 active:opacity-70 ${className}`}
     >
-      <Text look="label" className="text-accent">
+      <Text variant="label" className="text-accent">
         {label}
       </Text>
       {state ? <Arrow size={16} color={colours.accent} /> : null}

@@ -1,7 +1,7 @@
 import {
   guessMapping,
+  isOneGear,
   readPartRow,
-  standsIn,
   type CellProblem,
   type ColumnMapping,
   type PartDraft,
@@ -42,24 +42,24 @@ export interface Checked {
 }
 
 /** A breath for the screen after so many rows. */
-const LOT = 500;
+const BATCH_SIZE = 500;
+export interface CheckRowsAsked {
+  readonly mapping: ColumnMapping;
+  readonly unit: PartLengthUnit;
+  readonly onProgress: (share: number) => void;
+  readonly stopped: () => boolean;
+}
 
-/** Reads every row, a lot at a time so that the screen stays alive; null where it was stopped. */
-export async function checkRows(
-  { rows }: PartsFile,
-  mapping: ColumnMapping,
-  unit: PartLengthUnit,
-  onProgress: (share: number) => void,
-  stopped: () => boolean,
-): Promise<Checked | null> {
+/** Reads every row, a batch at a time so that the screen stays alive; null where it was stopped. */
+export async function checkRows({ rows }: PartsFile, { mapping, unit, onProgress, stopped }: CheckRowsAsked): Promise<Checked | null> {
   const drafts: PartDraft[] = [];
   const bad: BadRow[] = [];
   const first = new Map<string, { readonly index: number; readonly draft: PartDraft }>();
   const offered = new Map<string, number>();
-  for (let from = 0; from < rows.length; from += LOT) {
+  for (let from = 0; from < rows.length; from += BATCH_SIZE) {
     await new Promise((resolve) => setTimeout(resolve));
     if (stopped()) return null;
-    rows.slice(from, from + LOT).forEach((row, i) => {
+    rows.slice(from, from + BATCH_SIZE).forEach((row, i) => {
       const found = readPartRow(row, mapping, unit);
       if (!found.ok) return void bad.push({ index: from + i, problems: found.problems });
       const why = twinProblem(found.draft, first, offered);
@@ -69,7 +69,7 @@ export async function checkRows(
       offered.set(offerKey(found.draft), from + i);
       drafts.push(found.draft);
     });
-    onProgress(Math.min(1, (from + LOT) / rows.length));
+    onProgress(Math.min(1, (from + BATCH_SIZE) / rows.length));
   }
   return { drafts, bad };
 }
@@ -84,18 +84,29 @@ function twinProblem(
 ): CellProblem | null {
   const { partNumber } = draft;
   const twin = offered.get(offerKey(draft));
-  const problem = (why: string): CellProblem => ({ field: 'partNumber', given: partNumber, why });
-  if (twin !== undefined) return problem(`It stands in line ${lineOf(twin)} already.`);
+  const problem = (code: CellProblem['code'], index: number): CellProblem => ({
+    field: 'partNumber',
+    given: partNumber,
+    code,
+    detail: { line: lineOf(index) },
+  });
+  if (twin !== undefined) return problem('standsTwice', twin);
   const other = first.get(partNumber);
-  if (!other || standsIn({ part: other.draft.attributes, other: draft.attributes }).verdict === 'same') return null;
-  return problem(`Line ${lineOf(other.index)} has the same number for another gear.`);
+  if (!other || isOneGear(other.draft.attributes, draft.attributes)) return null;
+  return problem('anotherGear', other.index);
 }
 
 /** The line of the file a row stands in: the headings are line 1. */
 export const lineOf = (index: number): number => index + 2;
+export interface MendedAsked {
+  readonly index: number;
+  readonly mapping: ColumnMapping;
+  readonly field: PartField;
+  readonly text: string;
+}
 
 /** The file with one cell put right. */
-export function mended(file: PartsFile, index: number, mapping: ColumnMapping, field: PartField, text: string): PartsFile {
+export function mended(file: PartsFile, { index, mapping, field, text }: MendedAsked): PartsFile {
   const column = mapping[field];
   if (column === undefined) return file;
   return { ...file, rows: file.rows.map((row, i) => (i === index ? { ...row, [column]: text } : row)) };

@@ -23,7 +23,7 @@ export function useCatalogue({ text, teeth, order, down }: CatalogueAsked) {
     ...(/^\d{1,4}$/.test(teeth.trim()) && { teeth: teeth.trim() }),
     order,
     down: down ? 'yes' : 'no',
-    most: String(PAGE),
+    limit: String(PAGE),
   }).toString();
   const pages = useInfiniteQuery({
     queryKey: ['catalogue', query],

@@ -43,13 +43,13 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
 
   return (
     <Card>
-      <Text look="head">Close the job</Text>
+      <Text variant="head">Close the job</Text>
       <View role="radiogroup" aria-label="How it ended" className="gap-2">
         {(Object.keys(OUTCOMES) as Outcome[]).map((each) => (
           <Button
             key={each}
             label={OUTCOMES[each]}
-            look={outcome === each ? 'chosen' : 'plain'}
+            variant={outcome === each ? 'chosen' : 'plain'}
             checked={outcome === each}
             onPress={() => setOutcome(each)}
           />
@@ -58,8 +58,8 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
       <OpenLines lines={open} reason={despite} onReason={setDespite} />
       <Field label="What was found" value={found} onChangeText={setFound} />
       <Field label="Note for next time" value={note} onChangeText={setNote} multiline />
-      {(refusal ?? problem) ? <Text look="danger">{refusal ?? problem}</Text> : null}
-      <Button look={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={() => void close()} />
+      {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
+      <Button variant={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={() => void close()} />
     </Card>
   );
 }
@@ -69,7 +69,7 @@ function OpenLines({ lines, reason, onReason }: { lines: readonly LedgerLine[]; 
   if (lines.length === 0) return null;
   return (
     <View className="gap-2 rounded-md border-2 border-danger p-3">
-      <Text look="danger">Not back yet</Text>
+      <Text variant="danger">Not back yet</Text>
       {lines.map((line) => (
         <Text key={`${line.step}/${line.item.id}`}>
           {line.item.name} ({line.stepName}): {lineText(line)}

@@ -6,7 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { findsParts } from '../gear/findsParts.ts';
+import { findsParts } from '../gear/kinds.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { CloseOut } from './CloseOut.tsx';
@@ -26,9 +26,9 @@ function Closing({ view }: { view: JobView }) {
   if (!state.decided) {
     return (
       <Card tone="sunken">
-        <Text look="head">Nothing decided yet</Text>
+        <Text variant="head">Nothing decided yet</Text>
         <Text>Decide what it was first; the way back follows from that. A job can also be closed as it is.</Text>
-        <Button look="primary" big label="Go and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Button variant="primary" big label="Go and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
         <SecondCheck view={view} />
         <CloseOut view={view} />
       </Card>
@@ -38,15 +38,15 @@ function Closing({ view }: { view: JobView }) {
     <>
       {state.decided.note ? (
         <Card>
-          <Text look="label">What it was</Text>
-          <Text look="head">{state.decided.note}</Text>
+          <Text variant="label">What it was</Text>
+          <Text variant="head">{state.decided.note}</Text>
         </Card>
       ) : null}
       {faults.map((fault) => (
         <View key={fault.id} className="gap-3">
           <Card>
-            <Text look="label">What it was</Text>
-            <Text look="head">{fault.name}</Text>
+            <Text variant="label">What it was</Text>
+            <Text variant="head">{fault.name}</Text>
             <Text>{fault.remedy.text}</Text>
           </Card>
           <PartLine view={view} fault={fault} />
@@ -72,22 +72,22 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
   if (!chosen) {
     return (
       <Card tone="next">
-        <Text look="head">A part is needed and none is chosen</Text>
-        <Button look="primary" label="Find the part" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />
-        <Text look="soft">A part from elsewhere is written down on the gear’s own card.</Text>
+        <Text variant="head">A part is needed and none is chosen</Text>
+        <Button variant="primary" label="Find the part" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />
+        <Text variant="soft">A part from elsewhere is written down on the gear’s own card.</Text>
       </Card>
     );
   }
   return (
     <Card tone={fitted ? 'plain' : 'next'}>
-      <Text look="label">{fitted ? 'Fitted' : 'Chosen part'}</Text>
-      <Text look="head">
+      <Text variant="label">{fitted ? 'Fitted' : 'Chosen part'}</Text>
+      <Text variant="head">
         {chosen.partNumber} · {chosen.name}
       </Text>
       {fitted ? null : <Text>Lay it beside the old one and compare before it goes in.</Text>}
       {fitted ? null : (
         <Button
-          look="primary"
+          variant="primary"
           big
           label="It is fitted"
           testID="fitted"
@@ -102,7 +102,7 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
           }
         />
       )}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }

@@ -16,25 +16,25 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
   const closed = state.closed;
   if (!closed) return null;
   const who = people.find(({ id }) => id === closed.by)?.name ?? closed.by;
-  const told = state.standing.filter(({ payload }) => payload.kind !== 'cautionAcknowledged' && payload.kind !== 'closed');
+  const told = state.active.filter(({ payload }) => payload.kind !== 'cautionAcknowledged' && payload.kind !== 'closed');
   return (
     <>
       <Card tone="next">
-        <Text look="label">
+        <Text variant="label">
           Finished {format(parseISO(closed.at), 'd MMMM yyyy, HH:mm')}, {who}
         </Text>
-        <Text look="title">{OUTCOMES[closed.outcome]}</Text>
-        <Text look="strong">{closed.found}</Text>
+        <Text variant="title">{OUTCOMES[closed.outcome]}</Text>
+        <Text variant="strong">{closed.found}</Text>
         {closed.note ? <Text>{closed.note}</Text> : null}
-        {closed.despiteLedger ? <Text look="danger">Closed with parts not back: {closed.despiteLedger}</Text> : null}
+        {closed.despiteLedger ? <Text variant="danger">Closed with parts not back: {closed.despiteLedger}</Text> : null}
       </Card>
       <Card>
-        <Text look="head">{machine?.label ?? pack.name}</Text>
-        <Text look="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
+        <Text variant="head">{machine?.label ?? pack.name}</Text>
+        <Text variant="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
         <Text>“{state.takenIn?.complaint}”</Text>
         {Object.values(state.gears).map(({ fitted }) =>
           fitted ? (
-            <Text key={fitted.partId} look="strong">
+            <Text key={fitted.partId} variant="strong">
               Fitted: {fitted.partNumber}
             </Text>
           ) : null,
@@ -42,9 +42,9 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
         <Text>{state.proofs.some(({ passed }) => passed) ? 'Proved in use.' : 'Closed without a proof.'}</Text>
       </Card>
       <View className="gap-1">
-        <Text look="head">How it went</Text>
+        <Text variant="head">How it went</Text>
         {told.map((entry) => (
-          <Text key={entry.id} look="soft">
+          <Text key={entry.id} variant="soft">
             {format(parseISO(entry.at), 'HH:mm')} {describeEntry(entry.payload, pack)}
           </Text>
         ))}
@@ -52,12 +52,12 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
       <View className="no-print gap-2">
         <Button label="Print the record" onPress={() => window.print()} />
         <Button
-          look="quiet"
+          variant="quiet"
           label="Open it again"
           onPress={() => void write({ kind: 'reopened', reason: 'Opened again from the record' })}
         />
       </View>
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

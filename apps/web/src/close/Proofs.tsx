@@ -14,13 +14,13 @@ export function Proofs({ view: { job, state, pack } }: { view: JobView }) {
   const blocked = useUnacknowledged(state, cautions).length > 0;
   return (
     <>
-      <Text look="head">Prove it</Text>
+      <Text variant="head">Prove it</Text>
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       {pack.proofs.map((proof) => {
         const result = state.proofs.find((each) => each.proof === proof.id);
         return (
           <Card key={proof.id} tone={result ? 'plain' : 'next'}>
-            <Text look="strong">{proof.name}</Text>
+            <Text variant="strong">{proof.name}</Text>
             <Text>{proof.how}</Text>
             <View role="radiogroup" aria-label={proof.name} className="flex-row gap-2">
               <Button
@@ -28,7 +28,7 @@ export function Proofs({ view: { job, state, pack } }: { view: JobView }) {
                 disabled={blocked}
                 label="It does"
                 testID={`passed-${proof.id}`}
-                look={result?.passed ? 'chosen' : 'plain'}
+                variant={result?.passed ? 'chosen' : 'plain'}
                 checked={result?.passed === true}
                 onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: true })}
               />
@@ -36,7 +36,7 @@ export function Proofs({ view: { job, state, pack } }: { view: JobView }) {
                 className="flex-1"
                 disabled={blocked}
                 label="It does not"
-                look={result?.passed === false ? 'danger' : 'plain'}
+                variant={result?.passed === false ? 'danger' : 'plain'}
                 checked={result?.passed === false}
                 onPress={() => void write({ kind: 'proofDone', proof: proof.id, passed: false })}
               />
@@ -49,7 +49,7 @@ export function Proofs({ view: { job, state, pack } }: { view: JobView }) {
           </Card>
         );
       })}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

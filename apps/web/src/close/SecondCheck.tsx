@@ -19,7 +19,7 @@ export function SecondCheck({ view: { job, pack, state } }: { view: JobView }) {
   const hadAHand = person !== null && workers.has(person);
   return (
     <Card tone={checkedBy ? 'plain' : 'danger'}>
-      <Text look="head">{checkedBy ? `Looked over by ${nameOf(checkedBy)}` : 'Second check'}</Text>
+      <Text variant="head">{checkedBy ? `Looked over by ${nameOf(checkedBy)}` : 'Second check'}</Text>
       {checkedBy ? null : (
         <>
           <Text>
@@ -27,10 +27,10 @@ export function SecondCheck({ view: { job, pack, state } }: { view: JobView }) {
             inspection come first.
           </Text>
           {hadAHand ? (
-            <Text look="danger">You worked on it yourself, {nameOf(person)}. Another person has to say who they are and check it.</Text>
+            <Text variant="danger">You worked on it yourself, {nameOf(person)}. Another person has to say who they are and check it.</Text>
           ) : null}
           <Button
-            look="danger"
+            variant="danger"
             disabled={hadAHand || person === null}
             label="I looked it over and tried it"
             testID="second-check"
@@ -38,7 +38,7 @@ export function SecondCheck({ view: { job, pack, state } }: { view: JobView }) {
           />
         </>
       )}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }

@@ -6,7 +6,7 @@ import { createStore, del, get, set } from 'idb-keyval';
 import { useEffect, useState, type ReactNode } from 'react';
 import { openOutbox, outbox, remove, type Waiting } from './outbox.ts';
 import { addEntry } from './queries.ts';
-import { sendWaiting, setLine } from './send.ts';
+import { sendWaiting, setConnection } from './send.ts';
 
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
@@ -74,12 +74,12 @@ function useOthersEntries(client: QueryClient) {
     const stream = new EventSource('/api/events');
     stream.addEventListener('entry', (event) => addEntry(client, entry.parse(JSON.parse((event as MessageEvent<string>).data))));
     stream.addEventListener('open', () => {
-      setLine('up');
+      setConnection('up');
       // What was written while we heard nothing has to be asked for.
       void client.invalidateQueries();
     });
     stream.addEventListener('error', () => {
-      setLine('down');
+      setConnection('down');
     });
     return () => stream.close();
   }, [client]);

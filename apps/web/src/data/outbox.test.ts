@@ -74,7 +74,7 @@ test('when the shop record does not answer, the note waits', async () => {
   answers.push({ status: 503, body: { code: 'databaseAway', sentence: 'The shop record is not answering.' } });
   await app.sendWaiting(async (item: Waiting) => app.remove(item.key));
   expect(app.outbox.get()).toEqual([expect.not.objectContaining({ refused: expect.anything() as unknown })]);
-  expect(app.lineState.get()).toBe('down');
+  expect(app.connection.get()).toBe('down');
   await app.remove(note.id);
 });
 

@@ -6,10 +6,10 @@ import { z } from 'zod';
 import { call } from './api.ts';
 import { usePackOf } from './families.ts';
 import { outbox, type Waiting } from './outbox.ts';
-import { lineState } from './send.ts';
+import { connection } from './send.ts';
 
 export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(outbox.subscribe, outbox.get, outbox.get);
-export const useLine = () => useSyncExternalStore(lineState.subscribe, lineState.get, lineState.get);
+export const useConnection = () => useSyncExternalStore(connection.subscribe, connection.get, connection.get);
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });
 

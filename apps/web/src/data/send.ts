@@ -3,19 +3,19 @@ import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
 import { markRefused, outbox, photoArrived, remove, type Waiting } from './outbox.ts';
 
-export type LineState = 'up' | 'down';
-let line: LineState = 'up';
+export type ConnectionState = 'up' | 'down';
+let state: ConnectionState = 'up';
 const watchers = new Set<() => void>();
-export const lineState = {
-  get: () => line,
+export const connection = {
+  get: () => state,
   subscribe(watcher: () => void) {
     watchers.add(watcher);
     return () => watchers.delete(watcher);
   },
 };
-export function setLine(next: LineState) {
-  if (next === line) return;
-  line = next;
+export function setConnection(next: ConnectionState) {
+  if (next === state) return;
+  state = next;
   watchers.forEach((watcher) => watcher());
 }
 
@@ -33,13 +33,13 @@ export async function sendWaiting(onSent: (item: Waiting) => Promise<void>): Pro
       const item = outbox.get().find(({ refused }) => refused === undefined);
       if (!item) return;
       const refused = await sendOne(item);
-      setLine('up');
+      setConnection('up');
       if (refused === null) await onSent(item);
       else await markRefused(item, refused);
     }
   } catch (error) {
     if (!(error instanceof NoAnswer) && !(error instanceof ApiRefusal)) throw error;
-    setLine('down');
+    setConnection('down');
   } finally {
     sending = false;
   }

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from './Text.tsx';
 
-const LOOKS = {
+const VARIANTS = {
   primary: ['bg-accent border-accent', 'text-onaccent'],
   plain: ['bg-surface border-line', 'text-ink'],
   quiet: ['bg-transparent border-transparent', 'text-accent'],
@@ -13,7 +13,7 @@ const LOOKS = {
 interface Props {
   readonly label: string;
   readonly onPress: () => void;
-  readonly look?: keyof typeof LOOKS | undefined;
+  readonly variant?: keyof typeof VARIANTS | undefined;
   readonly detail?: string | undefined;
   readonly icon?: ReactNode | undefined;
   readonly disabled?: boolean | undefined;
@@ -27,7 +27,7 @@ interface Props {
 export function Button({
   label,
   onPress,
-  look = 'plain',
+  variant = 'plain',
   detail,
   icon,
   disabled = false,
@@ -36,8 +36,8 @@ export function Button({
   checked,
   testID,
 }: Props) {
-  const [box, text] = LOOKS[look];
-  const centred = look === 'primary' && !detail;
+  const [box, text] = VARIANTS[variant];
+  const centred = variant === 'primary' && !detail;
   return (
     <Pressable
       role={checked === undefined ? 'button' : 'radio'}
@@ -52,11 +52,11 @@ export function Button({
       {checked === undefined ? null : <Dot filled={checked} />}
       {icon}
       <View className={icon && centred ? '' : 'min-w-0 shrink grow'}>
-        <Text look="strong" className={`${text} ${centred ? 'text-center' : ''}`}>
+        <Text variant="strong" className={`${text} ${centred ? 'text-center' : ''}`}>
           {label}
         </Text>
         {detail ? (
-          <Text look="soft" className={look === 'primary' ? 'text-onaccent' : ''}>
+          <Text variant="soft" className={variant === 'primary' ? 'text-onaccent' : ''}>
             {detail}
           </Text>
         ) : null}

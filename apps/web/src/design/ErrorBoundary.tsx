@@ -6,14 +6,14 @@ import { Text } from './Text.tsx';
 export function ErrorBoundary({ error, retry }: { error: Error; retry: () => Promise<void> }) {
   return (
     <View className="flex-1 items-center justify-center gap-4 bg-paper p-6">
-      <Text look="title">This screen broke</Text>
+      <Text variant="title">This screen broke</Text>
       <Text className="max-w-[520px] text-center">
         What you recorded is kept on this device. Try again; if it breaks again, go back to the bench.
       </Text>
-      <Text look="soft" className="max-w-[520px] text-center">
+      <Text variant="soft" className="max-w-[520px] text-center">
         {error.message}
       </Text>
-      <Button look="primary" label="Try again" onPress={() => void retry()} />
+      <Button variant="primary" label="Try again" onPress={() => void retry()} />
     </View>
   );
 }

@@ -12,7 +12,7 @@ export function Field({ label, problem, ...rest }: Props) {
   const colours = useColours();
   return (
     <View className="gap-1">
-      <Text look="label" className="text-ink">
+      <Text variant="label" className="text-ink">
         {label}
       </Text>
       <TextInput
@@ -22,7 +22,7 @@ export function Field({ label, problem, ...rest }: Props) {
         className={`min-h-[52px] rounded-md border-2 bg-surface px-3 py-2 font-body text-[17px] text-ink ${problem ? 'border-danger' : 'border-line'}`}
         {...rest}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

@@ -16,7 +16,7 @@ export function Meter({
     return (
       <View className={className}>
         <Bar chance={chance} />
-        <Text look="label" className="text-ink">
+        <Text variant="label" className="text-ink">
           {percent(chance)} {likelihoodWord(chance)}
         </Text>
       </View>
@@ -27,10 +27,10 @@ export function Meter({
       <View className="min-w-[60px] flex-1">
         <Bar chance={chance} />
       </View>
-      <Text look="label" className="min-w-[42px] text-right text-ink">
+      <Text variant="label" className="min-w-[42px] text-right text-ink">
         {percent(chance)}
       </Text>
-      <Text look="label" className="min-w-[92px]">
+      <Text variant="label" className="min-w-[92px]">
         {likelihoodWord(chance)}
       </Text>
     </View>

@@ -17,7 +17,7 @@ export const Segments = <T extends string>({ label, options, value, onChange }: 
         key={id}
         className="grow"
         label={name}
-        look={value === id ? 'chosen' : 'plain'}
+        variant={value === id ? 'chosen' : 'plain'}
         checked={value === id}
         onPress={() => onChange(id)}
       />

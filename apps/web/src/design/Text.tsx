@@ -1,6 +1,6 @@
 import { Text as Plain, type TextProps } from 'react-native';
 
-const LOOKS = {
+const VARIANTS = {
   body: ['font-body text-[17px] leading-6', 'text-ink'],
   strong: ['font-strong text-[17px] leading-6', 'text-ink'],
   soft: ['font-body text-[15px] leading-5', 'text-soft'],
@@ -13,10 +13,10 @@ const LOOKS = {
 
 const COLOUR = /\btext-(ink|soft|accent|onaccent|heat|danger|good)\b/;
 
-/** Text in one of the shop's sizes. A colour in `className` takes the place of the look's own: two at once would be settled by the style sheet's order. */
-export function Text({ look = 'body', className = '', ...rest }: TextProps & { look?: keyof typeof LOOKS; className?: string }) {
-  const [shape, colour] = LOOKS[look];
-  const level = look === 'title' ? 1 : 2;
-  const heading = look === 'title' || look === 'head' ? ({ role: 'heading', 'aria-level': level } as const) : {};
+/** Text in one of the shop's sizes. A colour in `className` takes the place of the variant's own: two at once would be settled by the style sheet's order. */
+export function Text({ variant = 'body', className = '', ...rest }: TextProps & { variant?: keyof typeof VARIANTS; className?: string }) {
+  const [shape, colour] = VARIANTS[variant];
+  const level = variant === 'title' ? 1 : 2;
+  const heading = variant === 'title' || variant === 'head' ? ({ role: 'heading', 'aria-level': level } as const) : {};
   return <Plain className={`${shape} ${COLOUR.test(className) ? '' : colour} ${className}`} {...heading} {...rest} />;
 }

@@ -11,7 +11,7 @@ export const Key = ({ label, onPress }: { label: string; onPress: () => void }) 
     style={{ width: '31.5%' }}
     className="h-[54px] items-center justify-center rounded-md border-2 border-line bg-paper active:opacity-60"
   >
-    <Text look="figure">{label}</Text>
+    <Text variant="figure">{label}</Text>
   </Pressable>
 );
 
@@ -32,11 +32,11 @@ export const Choice = ({ label, detail, chosen, className, onPress }: ChoiceProp
     onPress={onPress}
     className={`items-center justify-center rounded-md border-2 px-1 active:opacity-70 ${chosen ? 'border-accent bg-accent' : 'border-line bg-surface'} ${className}`}
   >
-    <Text look="label" className={`text-center ${chosen ? 'text-onaccent' : 'text-ink'}`}>
+    <Text variant="label" className={`text-center ${chosen ? 'text-onaccent' : 'text-ink'}`}>
       {label}
     </Text>
     {detail ? (
-      <Text look="label" className={chosen ? 'text-onaccent' : 'text-soft'}>
+      <Text variant="label" className={chosen ? 'text-onaccent' : 'text-soft'}>
         {detail}
       </Text>
     ) : null}
@@ -49,7 +49,7 @@ export function Stepper({ ask, value, onChange }: { ask: string; value: number; 
     <View className="flex-row items-center gap-2">
       <Text className="flex-1">{ask}</Text>
       <Button className="w-[56px]" label="−" onPress={() => onChange(Math.max(1, value - 1))} />
-      <Text look="figure" className="w-[36px] text-center" testID="over">
+      <Text variant="figure" className="w-[36px] text-center" testID="over">
         {value}
       </Text>
       <Button className="w-[56px]" label="+" onPress={() => onChange(Math.min(200, value + 1))} />

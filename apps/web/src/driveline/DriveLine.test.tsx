@@ -26,7 +26,7 @@ test('shows every station, every joint and what stands beside, from driver to ou
   expect(rows).toHaveLength(pack.order.length);
   expect(rows[0]).toMatch(/^Engine/);
   expect(rows.at(-1)).toMatch(/Pump plunger/);
-  for (const { name } of [...pack.driveline.joints, ...pack.outliers]) expect(screen.getByText(name as string)).toBeTruthy();
+  for (const { name } of [...pack.driveline.joints, ...pack.auxiliaries]) expect(screen.getByText(name as string)).toBeTruthy();
 });
 
 test('marks where the next look is, and suspicion by word and figure', () => {

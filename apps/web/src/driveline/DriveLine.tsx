@@ -22,7 +22,7 @@ export interface Chain {
 
 interface Props {
   readonly pack: Pack;
-  /** Tracing clothes: how much suspicion each place carries, and where the next look is. */
+  /** Tracing appearance: how much suspicion each place carries, and where the next look is. */
   readonly trace?: TraceOutput | undefined;
   /** How deep each place lies: opening steps still to do, by place. */
   readonly depth?: Readonly<Record<string, number>> | undefined;
@@ -38,15 +38,15 @@ export function DriveLine(props: Props) {
   const colours = useColours();
   const nextAt = props.trace?.next ? props.pack.looks.find(({ id }) => id === props.trace?.next?.look)?.at : undefined;
   const suspectAt = props.pack.faults.find(({ id }) => id === props.trace?.verdict?.fault)?.at;
-  const clothes = { ...props, colours, nextAt, suspectAt, suspicion: suspicionByPlace(props.trace) };
+  const appearance = { ...props, colours, nextAt, suspectAt, suspicion: suspicionByPlace(props.trace) };
   return (
     <View role="list" aria-label="Drive line">
-      <Line clothes={clothes} ids={props.pack.order} />
+      <Line appearance={appearance} ids={props.pack.order} />
     </View>
   );
 }
 
-interface Clothes extends Props {
+interface Appearance extends Props {
   readonly colours: Colours;
   readonly nextAt: string | undefined;
   readonly suspectAt: string | undefined;
@@ -54,43 +54,43 @@ interface Clothes extends Props {
 }
 
 interface LineProps {
-  readonly clothes: Clothes;
+  readonly appearance: Appearance;
   readonly ids: readonly string[];
   /** The station it branches off. */
   readonly from?: string | undefined;
   readonly narrow?: boolean | undefined;
 }
 
-function Line({ clothes, ids, from, narrow }: LineProps) {
-  const { pack, chains } = clothes;
+function Line({ appearance, ids, from, narrow }: LineProps) {
+  const { pack, chains } = appearance;
   return ids.map((id, i) => {
     const above = i === 0 ? from : ids[i - 1];
     const joint = above === undefined ? undefined : jointBetween(pack, above, id);
     const branches = branchesAt(pack, id);
     const last = i === ids.length - 1;
     const goesOn = !last || branches.length > 0;
-    const beside = chains ? [] : pack.outliers.filter((each) => each.beside === id);
+    const beside = chains ? [] : pack.auxiliaries.filter((each) => each.beside === id);
     return (
       <View key={id} role="listitem">
-        {joint ? <Link clothes={clothes} joint={joint} narrow={narrow} /> : null}
-        <Station clothes={clothes} id={id} first={above === undefined} narrow={narrow} run={runOf(above !== undefined, goesOn)} />
+        {joint ? <Link appearance={appearance} joint={joint} narrow={narrow} /> : null}
+        <Station appearance={appearance} id={id} first={above === undefined} narrow={narrow} run={runOf(above !== undefined, goesOn)} />
         {beside.map((each) => (
           <Row
             key={each.id}
-            clothes={clothes}
+            appearance={appearance}
             place={each.id}
             name={each.name}
-            glyphs={[<BranchGlyph key="sign" colours={clothes.colours} lit={clothes.nextAt === each.id} last={!goesOn} />]}
+            glyphs={[<BranchGlyph key="sign" colours={appearance.colours} lit={appearance.nextAt === each.id} last={!goesOn} />]}
             quiet
             narrow={narrow}
             run={goesOn ? 'through' : 'none'}
           />
         ))}
         {last && areTwins(branches) && !chains ? (
-          <Twins clothes={clothes} branches={branches} />
+          <Twins appearance={appearance} branches={branches} />
         ) : (
           branches.map((branch, b) => (
-            <Lane key={branch.order.join()} clothes={clothes} branch={branch} goesOn={!last || b < branches.length - 1} />
+            <Lane key={branch.order.join()} appearance={appearance} branch={branch} goesOn={!last || b < branches.length - 1} />
           ))
         )}
       </View>
@@ -105,7 +105,7 @@ function runOf(above: boolean, below: boolean): RunOfShaft {
 }
 
 /** Two lanes side by side under a fork. */
-const Twins = ({ clothes, branches }: { clothes: Clothes; branches: readonly Branch[] }) => (
+const Twins = ({ appearance, branches }: { appearance: Appearance; branches: readonly Branch[] }) => (
   <View>
     <View aria-hidden className="h-4 flex-row">
       <View className="flex-1">
@@ -120,7 +120,7 @@ const Twins = ({ clothes, branches }: { clothes: Clothes; branches: readonly Bra
     <View className="flex-row">
       {branches.map((branch) => (
         <View key={branch.order.join()} role="list" aria-label={branch.name} className="min-w-0 flex-1">
-          <Line clothes={clothes} ids={branch.order} from={branch.from} narrow />
+          <Line appearance={appearance} ids={branch.order} from={branch.from} narrow />
         </View>
       ))}
     </View>
@@ -132,8 +132,8 @@ const LINE_AT = [34, 110] as const;
 const LANE_AT = [74, 146] as const;
 
 /** A lane set in beside the line, which runs on past it. */
-function Lane({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; goesOn: boolean }) {
-  const shown = clothes.chains?.length ?? 1;
+function Lane({ appearance, branch, goesOn }: { appearance: Appearance; branch: Branch; goesOn: boolean }) {
+  const shown = appearance.chains?.length ?? 1;
   return (
     <View className="pl-[40px]">
       {LINE_AT.slice(0, shown).map((left, i) => {
@@ -150,23 +150,23 @@ function Lane({ clothes, branch, goesOn }: { clothes: Clothes; branch: Branch; g
         );
       })}
       <View className={shown > 1 ? 'h-[28px] pl-[148px]' : 'h-[28px] pl-[76px]'}>
-        <Text look="label">{branch.name ?? 'Aside'}</Text>
+        <Text variant="label">{branch.name ?? 'Aside'}</Text>
       </View>
       <View role="list" aria-label={branch.name}>
-        <Line clothes={clothes} ids={branch.order} from={branch.from} narrow={clothes.chains !== undefined} />
+        <Line appearance={appearance} ids={branch.order} from={branch.from} narrow={appearance.chains !== undefined} />
       </View>
     </View>
   );
 }
 
-function Link({ clothes, joint, narrow }: { clothes: Clothes; joint: Joint; narrow?: boolean | undefined }) {
-  const { chains, colours, nextAt, suspectAt } = clothes;
+function Link({ appearance, joint, narrow }: { appearance: Appearance; joint: Joint; narrow?: boolean | undefined }) {
+  const { chains, colours, nextAt, suspectAt } = appearance;
   const lit = nextAt === joint.id || suspectAt === joint.id;
   const modes = chains ? chains.map(({ fault }) => (fault?.joint === joint.id ? fault.mode : undefined)) : [undefined];
   const mode = modes.find((each) => each !== undefined);
   return (
     <Row
-      clothes={clothes}
+      appearance={appearance}
       place={joint.id}
       name={joint.name ?? joint.id}
       glyphs={modes.map((each, i) => (
@@ -189,20 +189,20 @@ const FAULT_WORDS: Readonly<Record<FaultMode, string>> = {
 };
 
 interface StationProps {
-  readonly clothes: Clothes;
+  readonly appearance: Appearance;
   readonly id: string;
   readonly first: boolean;
   readonly narrow?: boolean | undefined;
   readonly run: RunOfShaft;
 }
 
-function Station({ clothes, id, first, narrow, run }: StationProps) {
-  const { pack, chains, colours, nextAt } = clothes;
+function Station({ appearance, id, first, narrow, run }: StationProps) {
+  const { pack, chains, colours, nextAt } = appearance;
   const shape = stationShape(pack.driveline, id, first);
   const angles = chains ? chains.map((chain) => chain.angles[id] ?? 0) : [0];
   return (
     <Row
-      clothes={clothes}
+      appearance={appearance}
       place={id}
       name={placeName(pack, id)}
       glyphs={angles.map((angle, i) => (
@@ -216,12 +216,12 @@ function Station({ clothes, id, first, narrow, run }: StationProps) {
 }
 
 type RowProps = Omit<Parameters<typeof Place>[0], 'chance' | 'next' | 'depth' | 'onPress' | 'expanded'> & {
-  readonly clothes: Clothes;
+  readonly appearance: Appearance;
   readonly place: string;
 };
 
-/** A place in the clothes of the moment, with what lies open below it. */
-function Row({ clothes: { trace, chains, suspicion, nextAt, depth, onPlace, opened }, place, ...rest }: RowProps) {
+/** A place in the appearance of the moment, with what lies open below it. */
+function Row({ appearance: { trace, chains, suspicion, nextAt, depth, onPlace, opened }, place, ...rest }: RowProps) {
   const open = opened?.place === place;
   return (
     <>

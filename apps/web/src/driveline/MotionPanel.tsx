@@ -34,37 +34,41 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
   return (
     <View className="gap-3">
       <View role="radiogroup" aria-label="What to put into the chain" className="gap-2">
-        <Button label="Sound chain" look={fault ? 'plain' : 'chosen'} checked={!fault} onPress={() => setFaultId(null)} />
+        <Button label="Sound chain" variant={fault ? 'plain' : 'chosen'} checked={!fault} onPress={() => setFaultId(null)} />
         {shown.map(({ id, name }) => (
           <Button
             key={id}
             label={name}
-            look={fault?.id === id ? 'chosen' : 'plain'}
+            variant={fault?.id === id ? 'chosen' : 'plain'}
             checked={fault?.id === id}
             onPress={() => setFaultId(id)}
           />
         ))}
         {moving.length > shown.length ? (
-          <Button look="quiet" label={`${moving.length - shown.length} more faults that show in the motion`} onPress={() => setAll(true)} />
+          <Button
+            variant="quiet"
+            label={`${moving.length - shown.length} more faults that show in the motion`}
+            onPress={() => setAll(true)}
+          />
         ) : null}
       </View>
-      <Text look="soft">
+      <Text variant="soft">
         {turns} turns put in at the {placeName(pack, pack.order[0] ?? '').toLowerCase()}, under load.
         {sound.endStop ? ' The chain comes to the end of its travel before that.' : ''} A good gear behind a large reduction looks dead
         until it has had enough turns.
       </Text>
       {fault ? (
         <View className="flex-row gap-2">
-          <Text look="label" className="w-[68px] text-center">
+          <Text variant="label" className="w-[68px] text-center">
             Sound
           </Text>
-          <Text look="label" className="w-[68px] text-center text-heat">
+          <Text variant="label" className="w-[68px] text-center text-heat">
             With it
           </Text>
         </View>
       ) : null}
       <DriveLine pack={pack} chains={chains} />
-      {calm ? <Text look="soft">This device asks for no moving pictures: the words beside each station say what it does.</Text> : null}
+      {calm ? <Text variant="soft">This device asks for no moving pictures: the words beside each station say what it does.</Text> : null}
       {calm ? null : (
         <>
           <Segments

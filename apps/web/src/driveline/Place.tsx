@@ -45,22 +45,22 @@ export function Place({ name, glyphs, words, chance, next = false, depth, quiet,
       <View className="min-w-0 flex-1 justify-center">
         <View className={next ? 'rounded-md border-2 border-heat px-2 py-1' : ''}>
           <View className="flex-row flex-wrap items-baseline gap-x-2">
-            <Text look={quiet ? 'soft' : 'strong'} className={quiet ? 'text-ink' : ''}>
+            <Text variant={quiet ? 'soft' : 'strong'} className={quiet ? 'text-ink' : ''}>
               {name}
             </Text>
             {depth ? (
-              <Text look="soft">
+              <Text variant="soft">
                 {depth} {depth === 1 ? 'step' : 'steps'} in
               </Text>
             ) : null}
             {next ? (
-              <Text look="label" className="text-heat">
+              <Text variant="label" className="text-heat">
                 next look
               </Text>
             ) : null}
           </View>
           {words?.map(({ text, marked }) => (
-            <Text key={text} look="soft" className={marked ? 'font-strong text-heat' : ''}>
+            <Text key={text} variant="soft" className={marked ? 'font-strong text-heat' : ''}>
               {text}
             </Text>
           ))}

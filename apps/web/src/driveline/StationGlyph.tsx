@@ -62,7 +62,13 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
   },
   wheel: ({ angle, stroke, fill, mark }) => (
     <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
-      <Path d={gearOutline(14, 29, 23, MIDDLE)} fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
+      <Path
+        d={gearOutline({ teeth: 14, tip: 29, root: 23, middle: MIDDLE })}
+        fill={fill}
+        stroke={stroke}
+        strokeWidth={2.5}
+        strokeLinejoin="round"
+      />
       <Circle cx={MIDDLE} cy={MIDDLE} r={7} fill="none" stroke={stroke} strokeWidth={2.5} />
       <Circle cx={MIDDLE} cy={13} r={4} fill={mark} />
     </G>

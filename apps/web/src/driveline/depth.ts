@@ -5,7 +5,7 @@ export function depthByPlace(pack: Pack, reached: readonly string[]): Record<str
   const done = new Set(reached);
   const depth: Record<string, number> = {};
   for (const { at, needs } of pack.looks) {
-    const steps = stepsToReach(pack, needs, done).length;
+    const steps = stepsToReach(pack, needs, { reached: done }).length;
     depth[at] = Math.min(depth[at] ?? Infinity, steps);
   }
   return depth;

@@ -1,8 +1,14 @@
+export interface GearOutlineAsked {
+  readonly teeth: number;
+  readonly tip: number;
+  readonly root: number;
+  readonly middle: number;
+}
 /**
  * A toothed outline for a sign on the drive line: straight flanks, no involute. Gear cards, where
  * the numbers count, are drawn from the computed geometry instead.
  */
-export function gearOutline(teeth: number, tip: number, root: number, middle: number): string {
+export function gearOutline({ teeth, tip, root, middle }: GearOutlineAsked): string {
   const points: string[] = [];
   const step = (2 * Math.PI) / teeth;
   for (let i = 0; i < teeth; i++) {

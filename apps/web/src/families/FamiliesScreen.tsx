@@ -32,7 +32,7 @@ export function FamiliesScreen() {
       </View>
       {found.length === 0 ? (
         <Card tone="sunken">
-          <Text look="strong">No family is known by these words.</Text>
+          <Text variant="strong">No family is known by these words.</Text>
           <Text>Try what the owner sees or hears, or the name of a part.</Text>
         </Card>
       ) : null}
@@ -51,9 +51,9 @@ function FamilyCard({ found: { pack, says } }: { found: Found }) {
       onPress={() => router.navigate(`/families/${pack.id}`)}
       className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
     >
-      <Text look="strong">{pack.name}</Text>
-      {says ? <Text>“{says}”</Text> : <Text look="soft">{pack.summary}</Text>}
-      <Text look="label">
+      <Text variant="strong">{pack.name}</Text>
+      {says ? <Text>“{says}”</Text> : <Text variant="soft">{pack.summary}</Text>}
+      <Text variant="label">
         {countText(count)}
         <Marks pack={pack} />
       </Text>

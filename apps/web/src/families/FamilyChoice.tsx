@@ -20,8 +20,8 @@ export function FamilyChoice({ families, chosen, onChoose }: Props) {
   if (pack) {
     return (
       <View className="gap-2">
-        <Text look="strong">{pack.name}</Text>
-        <Text look="soft">{pack.summary}</Text>
+        <Text variant="strong">{pack.name}</Text>
+        <Text variant="soft">{pack.summary}</Text>
         <Button label="Another kind" onPress={() => onChoose('')} />
       </View>
     );

@@ -21,7 +21,7 @@ export function FamilyScreen() {
     return (
       <Screen title="Machine family" back="/families">
         <Card tone="sunken">
-          <Text look="strong">No such family is known here.</Text>
+          <Text variant="strong">No such family is known here.</Text>
         </Card>
       </Screen>
     );
@@ -42,13 +42,18 @@ function Shown({ pack }: { pack: Pack }) {
       under={pack.safetyCritical ? 'Safety-critical' : undefined}
       back="/families"
       foot={
-        <Button look="primary" big label="Take in a machine of this kind" onPress={() => router.navigate(`/take-in?family=${pack.id}`)} />
+        <Button
+          variant="primary"
+          big
+          label="Take in a machine of this kind"
+          onPress={() => router.navigate(`/take-in?family=${pack.id}`)}
+        />
       }
     >
       <Text>{pack.summary}</Text>
       {pack.safetyCritical ? (
         <Card tone="danger">
-          <Text look="danger">Safety-critical</Text>
+          <Text variant="danger">Safety-critical</Text>
           <Text>The maker’s manual, local codes and licensed inspection come first. A job of this kind needs a second check.</Text>
         </Card>
       ) : null}
@@ -74,11 +79,11 @@ function Shown({ pack }: { pack: Pack }) {
         {byPrior(shown).map((id) => (
           <FaultLine key={id} pack={shown} id={id} />
         ))}
-        <Text look="soft">How often is the project’s judgement, not a count, unless it says otherwise.</Text>
+        <Text variant="soft">How often is the project’s judgement, not a count, unless it says otherwise.</Text>
       </Part>
       <Part head={`${pack.looks.length} looks`}>
         {pack.looks.map(({ id, name, minutes, needs }) => (
-          <Text key={id} look="soft" className="text-ink">
+          <Text key={id} variant="soft" className="text-ink">
             {minutesText(minutes)}
             {needs.length > 0 ? ', opened' : ''}: {name}
           </Text>
@@ -92,7 +97,7 @@ function Shown({ pack }: { pack: Pack }) {
         </Part>
       ) : null}
       <Button
-        look="quiet"
+        variant="quiet"
         label="Save this family as a file, to start your own from"
         onPress={() => saveFile(`${pack.id}.json`, JSON.stringify(pack, null, 2))}
       />
@@ -102,7 +107,7 @@ function Shown({ pack }: { pack: Pack }) {
 
 const Part = ({ head, children }: { head: string; children: React.ReactNode }) => (
   <View className="gap-2">
-    <Text look="head">{head}</Text>
+    <Text variant="head">{head}</Text>
     {children}
   </View>
 );
@@ -113,8 +118,8 @@ function FaultLine({ pack, id }: { pack: Pack; id: string }) {
   const all = pack.faults.reduce((sum, { prior }) => sum + prior, 0);
   return (
     <View className="border-l-4 border-line pl-3">
-      <Text look="strong">{fault.name}</Text>
-      <Text look="soft">
+      <Text variant="strong">{fault.name}</Text>
+      <Text variant="soft">
         {percent(fault.prior / all)}
         {BASIS[fault.basis]}. {fault.tell}
       </Text>

@@ -1,4 +1,5 @@
-import { explainPack, type PackNote, type PackReport } from '@patient-badger/core';
+import { explainPack, type PackReport } from '@patient-badger/core';
+import { failureSentence, remarkSentence } from '@patient-badger/wording';
 import { ownFamily } from '@patient-badger/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -41,13 +42,13 @@ export function ImportScreen() {
         change it, give it an id of its own, and choose it here.
       </Text>
       <Button
-        look={read?.report.pack ? 'plain' : 'primary'}
+        variant={read?.report.pack ? 'plain' : 'primary'}
         big
         label="Choose the file"
         testID="choose-file"
         onPress={() => void choose()}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       {read ? <Report read={read} /> : null}
     </Screen>
   );
@@ -79,36 +80,36 @@ function Report({ read: { name, raw, report } }: { read: Read }) {
     <View className="gap-4">
       {mistakes.length > 0 ? (
         <Card tone="danger">
-          <Text look="head">
+          <Text variant="head">
             {name} cannot be used yet: {mistakes.length} {mistakes.length === 1 ? 'mistake' : 'mistakes'}
           </Text>
-          <Notes notes={mistakes} />
+          <Notes notes={mistakes.map((each) => ({ path: each.path, sentence: failureSentence(each) }))} />
         </Card>
       ) : null}
       {pack ? (
         <>
           <Card tone="next">
-            <Text look="head">{pack.name}</Text>
+            <Text variant="head">{pack.name}</Text>
             <Text>{pack.summary}</Text>
-            <Text look="soft">
+            <Text variant="soft">
               {pack.driveline.bodies.length} stations, {pack.faults.length} faults, {pack.looks.length} looks, {pack.steps.length} opening
               steps.
             </Text>
             <Button
-              look="primary"
+              variant="primary"
               big
               disabled={keep.isPending || person === null}
               label={keep.isPending ? 'Keeping it …' : 'Keep this family'}
               testID="keep-family"
               onPress={() => keep.mutate()}
             />
-            {person === null ? <Text look="danger">Choose who you are first.</Text> : null}
-            {keep.error ? <Text look="danger">{keep.error.message}</Text> : null}
+            {person === null ? <Text variant="danger">Choose who you are first.</Text> : null}
+            {keep.error ? <Text variant="danger">{keep.error.message}</Text> : null}
           </Card>
           {remarks.length > 0 ? (
             <Card>
-              <Text look="head">It works, and would serve better if</Text>
-              <Notes notes={remarks} />
+              <Text variant="head">It works, and would serve better if</Text>
+              <Notes notes={remarks.map((each) => ({ path: each.path, sentence: remarkSentence(each) }))} />
             </Card>
           ) : null}
           <DriveLine pack={pack} />
@@ -118,10 +119,15 @@ function Report({ read: { name, raw, report } }: { read: Read }) {
   );
 }
 
-const Notes = ({ notes }: { notes: readonly PackNote[] }) =>
+interface Note {
+  readonly path: string;
+  readonly sentence: string;
+}
+
+const Notes = ({ notes }: { notes: readonly Note[] }) =>
   notes.map(({ path, sentence }) => (
     <View key={`${path} ${sentence}`} className="border-l-4 border-line pl-3">
-      <Text look="label">{path || 'the file'}</Text>
+      <Text variant="label">{path || 'the file'}</Text>
       <Text>{sentence}</Text>
     </View>
   ));

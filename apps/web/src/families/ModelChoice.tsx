@@ -17,7 +17,7 @@ export const ModelChoice = ({ models, chosen, detailOf, onChoose }: Props) => (
         key={model.id}
         label={`${model.maker} ${model.code}`}
         detail={detailOf(model)}
-        look={chosen === model.id ? 'chosen' : 'plain'}
+        variant={chosen === model.id ? 'chosen' : 'plain'}
         checked={chosen === model.id}
         onPress={() => onChoose(chosen === model.id ? null : model.id)}
       />

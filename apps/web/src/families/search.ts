@@ -46,7 +46,11 @@ const saying =
 const linesOf = (pack: Pack): Line[] => [
   ...pack.complaints.flatMap(saying(pack.id)),
   { id: `${pack.id}/name`, family: pack.id, text: `${pack.name} ${pack.summary}` },
-  { id: `${pack.id}/bodies`, family: pack.id, text: [...pack.driveline.bodies, ...pack.outliers].map(({ name }) => name ?? '').join(' ') },
+  {
+    id: `${pack.id}/bodies`,
+    family: pack.id,
+    text: [...pack.driveline.bodies, ...pack.auxiliaries].map(({ name }) => name ?? '').join(' '),
+  },
 ];
 
 const indexes = new WeakMap<readonly Pack[], MiniSearch<Line>>();

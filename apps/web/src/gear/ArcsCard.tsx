@@ -2,7 +2,7 @@ import type { Arcs, GearCard, GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -24,16 +24,15 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
   if (teeth === undefined) return null;
   const { arcs } = gear;
   const keep = async () => {
-    const [from, to, needTeeth] = (Object.keys(WORDS) as Place[]).map((place) => Number(typed[place]));
-    const checked = workOut<Arcs>('gear.arcs', { teeth, worked: [{ from, to }], needTeeth });
+    const [from, to, needTeeth] = (['from', 'to', 'needTeeth'] as const).map((place) => Number(typed[place])) as [number, number, number];
+    const checked = runOperation('gear.arcs', { teeth, worked: [{ from, to }], needTeeth });
     if (!checked.ok) return setWrong(checked.sentence);
-    if (await write({ kind: 'arcsNoted', gear: card.id, teeth, from: from as number, to: to as number, needTeeth: needTeeth as number }))
-      setOpen(false);
+    if (await write({ kind: 'arcsNoted', gear: card.id, teeth, from, to, needTeeth })) setOpen(false);
   };
   if (open) {
     return (
       <Card tone="next">
-        <Text look="head">Only part of it works?</Text>
+        <Text variant="head">Only part of it works?</Text>
         <Text>Mark a tooth as number 1 and count clockwise. Polished flanks have worked, dull ones not.</Text>
         {(Object.keys(WORDS) as Place[]).map((place) => (
           <Field
@@ -44,16 +43,16 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
             onChangeText={(text) => setTyped({ ...typed, [place]: text })}
           />
         ))}
-        {(wrong ?? problem) ? <Text look="danger">{wrong ?? problem}</Text> : null}
+        {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
         <View className="flex-row gap-2">
           <Button className="flex-1" label="Close" onPress={() => setOpen(false)} />
-          <Button className="flex-[2]" look="primary" label="Keep it" testID="keep-arcs" onPress={() => void keep()} />
+          <Button className="flex-[2]" variant="primary" label="Keep it" testID="keep-arcs" onPress={() => void keep()} />
         </View>
       </Card>
     );
   }
   const worked =
-    arcs && workOut<Arcs>('gear.arcs', { teeth: arcs.teeth, worked: [{ from: arcs.from, to: arcs.to }], needTeeth: arcs.needTeeth });
+    arcs && runOperation('gear.arcs', { teeth: arcs.teeth, worked: [{ from: arcs.from, to: arcs.to }], needTeeth: arcs.needTeeth });
   if (!worked?.ok)
     return (
       <Button
@@ -67,8 +66,8 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
   const [first] = positions;
   return (
     <Card>
-      <Text look="label">Teeth that have worked: {workedTeeth}</Text>
-      <Text look="head" testID="fresh-positions">
+      <Text variant="label">Teeth that have worked: {workedTeeth}</Text>
+      <Text variant="head" testID="fresh-positions">
         {positions.length === 0
           ? 'No fresh position left'
           : `${positions.length} fresh ${positions.length === 1 ? 'position' : 'positions'} left`}
@@ -79,7 +78,7 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
           {first.turnTeeth > 0 ? 'against the count' : 'with the count'}; then teeth {first.from} to {first.to} work.
         </Text>
       ) : null}
-      <Button look="quiet" label="Count again" onPress={() => setOpen(true)} />
+      <Button variant="quiet" label="Count again" onPress={() => setOpen(true)} />
     </Card>
   );
 }

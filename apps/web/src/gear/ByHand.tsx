@@ -13,22 +13,22 @@ export function ByHand({ view: { job, state, machine }, card }: { view: JobView;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const [words, setWords] = useState('');
-  const kept = state.remarks.filter((each) => each.startsWith(`${card.name}: `));
+  const kept = state.remarks.filter(({ gear }) => gear === card.id);
   const keep = async () => {
-    if (words.trim() && (await write({ kind: 'remark', text: `${card.name}: ${words.trim()}` }))) setWords('');
+    if (words.trim() && (await write({ kind: 'remark', text: words.trim(), gear: card.id }))) setWords('');
   };
   return (
     <>
-      {kept.map((each) => (
-        <Text key={each} look="strong">
-          {each}
+      {kept.map(({ text }) => (
+        <Text key={text} variant="strong">
+          {card.name}: {text}
         </Text>
       ))}
       <Field label="What you measured, or the part you will fit" value={words} onChangeText={setWords} multiline />
       <Button label="Write it down" disabled={words.trim() === ''} onPress={() => void keep()} />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={card.id} state={state} camera={machine?.instruments ?? false} />
-      <Button look="primary" big label="Set it right and prove it" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+      <Button variant="primary" big label="Set it right and prove it" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
     </>
   );
 }

@@ -4,7 +4,7 @@ import Svg, { Line } from 'react-native-svg';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 
-export const DRAWING = { width: 340, height: 362, middle: { x: 170, y: 146 } } as const;
+export const DRAWING = { width: 340, height: 362, centre: { x: 170, y: 146 } } as const;
 
 /** A box to tap for one dimension, and the spot of the drawing that it points at. */
 export interface Callout<Quantity extends string> {
@@ -37,7 +37,7 @@ export function CalloutDrawing<Quantity extends string>({ label, callouts, value
           <Line
             key={quantity}
             x1={edgeOf(left, top)}
-            y1={top < DRAWING.middle.y ? top + 56 : Math.min(top, 306)}
+            y1={top < DRAWING.centre.y ? top + 56 : Math.min(top, 306)}
             x2={to.x}
             y2={to.y}
             stroke={advised === quantity ? colours.heat : colours.line}
@@ -55,11 +55,11 @@ export function CalloutDrawing<Quantity extends string>({ label, callouts, value
           style={{ position: 'absolute', left, top, width: 158, height: 56 }}
           className={`justify-center rounded-md border-2 bg-surface px-2 active:opacity-70 ${advised === quantity ? 'border-heat' : 'border-line'}`}
         >
-          <Text look="soft" numberOfLines={1}>
+          <Text variant="soft" numberOfLines={1}>
             {words[quantity].short}
             {advised === quantity ? ' · next' : ''}
           </Text>
-          <Text look="figure" numberOfLines={1} className="text-[19px]">
+          <Text variant="figure" numberOfLines={1} className="text-[19px]">
             {values[quantity] ?? 'measure'}
           </Text>
         </Pressable>

@@ -1,7 +1,8 @@
 import { identifyCylindrical, identifyInput, identifyWorm, type WormIdentification } from '@patient-badger/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { CandidateList } from './CandidateList.tsx';
-import { cylindricalLine, wormLine } from './candidateLine.ts';
+import { wormLine } from './worm/line.ts';
+import { cylindricalLine } from './cylindrical/line.ts';
 
 const caliper = (value: number) => ({ value, plusMinus: 0.03 });
 const identify = (measurements: object, starts?: number): WormIdentification =>

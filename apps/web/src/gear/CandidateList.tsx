@@ -22,14 +22,14 @@ export function CandidateList({ heading, begin, lines, noneOfThese = 0, picked, 
   if (!lines) {
     return (
       <Card tone="sunken">
-        <Text look="strong">Nothing measured yet</Text>
+        <Text variant="strong">Nothing measured yet</Text>
         <Text>{begin}</Text>
       </Card>
     );
   }
   return (
     <View className="gap-2" role="radiogroup" aria-label="Candidates">
-      <Text look="head">{heading}</Text>
+      <Text variant="head">{heading}</Text>
       {lines.length === 0 ? (
         <Text>No standard gear reads like this. Look through the readings: one of them may be over another count, or of another gear.</Text>
       ) : null}
@@ -42,21 +42,21 @@ export function CandidateList({ heading, begin, lines, noneOfThese = 0, picked, 
           onPress={() => onPick(key)}
           className={`gap-1 rounded-lg border-2 bg-surface p-3 ${key === picked ? 'border-accent' : 'border-line'}`}
         >
-          <Text look="strong">{title}</Text>
+          <Text variant="strong">{title}</Text>
           <Meter chance={probability} />
-          <Text look="soft">{detail}</Text>
+          <Text variant="soft">{detail}</Text>
           {key === picked
             ? expected.map((text) => (
-                <Text key={text} look="soft">
+                <Text key={text} variant="soft">
                   {text}
                 </Text>
               ))
             : null}
         </Pressable>
       ))}
-      {lines.length > SHOWN ? <Text look="soft">and {lines.length - SHOWN} less likely ones</Text> : null}
+      {lines.length > SHOWN ? <Text variant="soft">and {lines.length - SHOWN} less likely ones</Text> : null}
       <Card tone="sunken">
-        <Text look="strong">None of these</Text>
+        <Text variant="strong">None of these</Text>
         <Meter chance={noneOfThese} />
       </Card>
     </View>

@@ -2,14 +2,14 @@ import { comparable, type Comparison, type GearCard, type GearQuantity, type Pie
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { lengthUnit } from '../preferences/preferences.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { compareLine } from './compareLine.ts';
-import { benchWords, gearWords } from './quantities.ts';
+import { wordsFor, quantityWords } from './kinds.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { PIECE_WORDS } from '../wording/pieceWords.ts';
 
@@ -27,9 +27,9 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
   const gear = view.state.gears[card.id] ?? { readings: {} };
   const [piece, setPiece] = useState<Piece>(PIECES.find((each) => gear.beside?.[each]) ?? 'new');
   const [asked, setAsked] = useState<Asked | null>(null);
-  const words = benchWords(card.type);
+  const words = wordsFor(card.type);
   const other = gear.beside?.[piece] ?? {};
-  const worked = workOut<Comparison>('gear.compare', { first: comparable(gear.readings), second: comparable(other) });
+  const worked = runOperation('gear.compare', { first: comparable(gear.readings), second: comparable(other) });
   const found = worked.ok ? worked.output : { attributes: [], deciding: null };
   // Dimensions that neither was measured in are rows too, so that they can be tapped.
   const untouched = (Object.keys(words) as GearQuantity[])
@@ -38,7 +38,7 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
   const rows = [...found.attributes, ...untouched].map((each) => compareLine(each, words, unit));
   return (
     <>
-      <Text look="title">{card.name}, side by side</Text>
+      <Text variant="title">{card.name}, side by side</Text>
       <Segments
         label="Compare it with"
         options={PIECES.map((each) => [each, PIECE_WORDS[each].choice] as const)}
@@ -47,24 +47,24 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
       />
       {found.deciding ? (
         <Card tone="danger">
-          <Text look="danger" testID="compare-deciding">
+          <Text variant="danger" testID="compare-deciding">
             Not the same: {compareLine({ name: found.deciding, state: 'differs' }, words, unit).name}
           </Text>
         </Card>
       ) : null}
       <View className="flex-row gap-2">
-        <Text look="label" className="flex-1" />
-        <Text look="label" className="w-[104px] text-right">
+        <Text variant="label" className="flex-1" />
+        <Text variant="label" className="w-[104px] text-right">
           This one
         </Text>
-        <Text look="label" className="w-[104px] text-right">
+        <Text variant="label" className="w-[104px] text-right">
           {PIECE_WORDS[piece].column}
         </Text>
       </View>
       {rows.map(({ key, quantity, over, name, first, second, verdict, clear }) => (
         <View key={key} className={`gap-1 rounded-md border-2 bg-surface p-2 ${clear ? 'border-danger' : 'border-line'}`}>
           <View className="flex-row items-center gap-2">
-            <Text look="strong" className="flex-1">
+            <Text variant="strong" className="flex-1">
               {name}
             </Text>
             <Cell label={`${name}, this one`} text={first} onPress={() => setAsked({ quantity, over })} testID={`first-${key}`} />
@@ -75,7 +75,7 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
               testID={`second-${key}`}
             />
           </View>
-          <Text look={clear ? 'danger' : 'soft'}>{verdict}</Text>
+          <Text variant={clear ? 'danger' : 'soft'}>{verdict}</Text>
         </View>
       ))}
       {asked ? (
@@ -84,7 +84,7 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
           card={card}
           quantity={asked.quantity}
           piece={asked.piece}
-          words={words[asked.quantity] ?? gearWords(asked.quantity)}
+          words={words[asked.quantity] ?? quantityWords(asked.quantity)}
           over={asked.over}
           onClose={() => setAsked(null)}
         />
@@ -101,7 +101,7 @@ const Cell = ({ label, text, onPress, testID }: { label: string; text: string; o
     onPress={onPress}
     className="min-h-[48px] w-[104px] items-end justify-center rounded-md border border-line px-1 active:opacity-70"
   >
-    <Text look="strong" numberOfLines={1}>
+    <Text variant="strong" numberOfLines={1}>
       {text}
     </Text>
   </Pressable>

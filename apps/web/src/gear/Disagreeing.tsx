@@ -2,21 +2,21 @@ import { disagreement, formatLength, type GearQuantity, type GearReadings } from
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { gearWords } from './quantities.ts';
+import { quantityWords } from './kinds.ts';
 
 /** Readings of one dimension that cannot be of the same thing: said, and not averaged away without a word. */
 export function Disagreeing({ readings }: { readings: GearReadings }) {
   const unit = lengthUnit.use();
   const found = (Object.keys(readings) as GearQuantity[]).flatMap((quantity) => {
     const apart = disagreement(readings[quantity]);
-    const { name, kind } = gearWords(quantity);
+    const { name, kind } = quantityWords(quantity);
     return apart === null ? [] : [{ name, apart: kind === 'length' ? formatLength(apart, unit) : apart.toFixed(1) }];
   });
   if (found.length === 0) return null;
   return (
     <Card tone="danger">
       {found.map(({ name, apart }) => (
-        <Text key={name} look="danger">
+        <Text key={name} variant="danger">
           {name}: the readings lie {apart} apart.
         </Text>
       ))}

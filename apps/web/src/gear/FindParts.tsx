@@ -6,7 +6,7 @@ export function FindParts({ jobId, gear, pick }: { jobId: string; gear: string; 
   const router = useRouter();
   return (
     <Button
-      look="primary"
+      variant="primary"
       big
       label="Find parts that fit"
       testID="find-parts"

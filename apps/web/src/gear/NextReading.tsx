@@ -6,10 +6,10 @@ import { Text } from '../design/Text.tsx';
 export function NextReading({ name, how, why, onPress }: { name: string; how: string; why: string; onPress: () => void }) {
   return (
     <Card tone="next">
-      <Text look="label">Measure this next</Text>
-      <Text look="head">{name}</Text>
+      <Text variant="label">Measure this next</Text>
+      <Text variant="head">{name}</Text>
       <Text>{how}</Text>
-      <Text look="soft">{why}</Text>
+      <Text variant="soft">{why}</Text>
       <Button label="Measure it" testID="measure-next" onPress={onPress} />
     </Card>
   );
@@ -20,7 +20,7 @@ export const tellsApart = (bits: number): string => `It tells the candidates apa
 /** Readings that cannot all be right. */
 export const Contradiction = ({ error }: { error: Error }) => (
   <Card tone="danger">
-    <Text look="danger">{error.message}</Text>
+    <Text variant="danger">{error.message}</Text>
     <Text>The readings are kept. Take the wrong one back in the log, or measure again.</Text>
   </Card>
 );

@@ -8,9 +8,9 @@ import { ByHand } from './ByHand.tsx';
 export function NoCardYet({ view, card }: { view: JobView; card: GearCard }) {
   return (
     <>
-      <Text look="title">{card.name}</Text>
+      <Text variant="title">{card.name}</Text>
       <Card tone="sunken">
-        <Text look="strong">
+        <Text variant="strong">
           The app has cards for worms and their wheels, spur and helical gears, their sectors and bevels, not yet for this one.
         </Text>
         <Text>

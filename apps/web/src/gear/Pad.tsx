@@ -17,7 +17,7 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { Choice, Key, Stepper } from '../design/padKeys.tsx';
 import { LENGTH_TOOLS, toolFor, whatIsWrong } from './padReading.ts';
-import type { QuantityWords } from './quantities.ts';
+import type { QuantityWords } from './QuantityWords.ts';
 
 export interface Entered {
   readonly reading: Measured;
@@ -75,12 +75,12 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
       setProblem(error instanceof Error ? error.message : String(error));
     }
   };
-  usePadKeys(press, () => setTyped((was) => was.slice(0, -1)), keep, onClose);
+  usePadKeys({ press, remove: () => setTyped((was) => was.slice(0, -1)), keep, close: onClose });
 
   return (
     <View className="w-full max-w-[640px] gap-2 rounded-t-lg border-2 border-accent bg-surface p-3" role="dialog" aria-label={words.name}>
       <View className="flex-row items-baseline justify-between gap-2">
-        <Text look="head" className="flex-1">
+        <Text variant="head" className="flex-1">
           {words.name}
         </Text>
         {last ? (
@@ -90,23 +90,23 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
             className="min-h-[48px] justify-center px-2"
             onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}
           >
-            <Text look="label">last: {last}</Text>
+            <Text variant="label">last: {last}</Text>
           </Pressable>
         ) : null}
       </View>
-      <Text look="soft">{words.how}</Text>
+      <Text variant="soft">{words.how}</Text>
       {words.over && over ? <Stepper ask={words.over.ask} value={over} onChange={setOver} /> : null}
       <View className="min-h-[56px] flex-row items-center justify-between rounded-md bg-sunken px-3" aria-live="polite">
-        <Text look="title" testID="pad-display">
+        <Text variant="title" testID="pad-display">
           {typed || '–'}
         </Text>
-        <Text look="label" className="text-ink">
+        <Text variant="label" className="text-ink">
           {words.kind === 'length' ? UNIT_LABEL[unit] : ''}
           {words.kind === 'angle' ? '°' : ''}
           {words.kind === 'count' ? '' : ` ± ${tool.plusMinus}${words.kind === 'length' ? ' mm' : '°'}`}
         </Text>
       </View>
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       <View className="flex-row gap-2">
         <View className="flex-1 flex-row flex-wrap" style={{ gap: 6 }}>
           {KEYS.map((key) => (
@@ -154,13 +154,19 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
       ) : null}
       <View className="flex-row gap-2">
         <Button className="flex-1" label="Close" onPress={onClose} />
-        <Button className="flex-[2]" look="primary" label="Keep the reading" testID="keep-reading" onPress={keep} />
+        <Button className="flex-[2]" variant="primary" label="Keep the reading" testID="keep-reading" onPress={keep} />
       </View>
     </View>
   );
 }
+interface UsePadKeysAsked {
+  readonly press: (key: string) => void;
+  readonly remove: () => void;
+  readonly keep: () => void;
+  readonly close: () => void;
+}
 
-function usePadKeys(press: (key: string) => void, remove: () => void, keep: () => void, close: () => void) {
+function usePadKeys({ press, remove, keep, close }: UsePadKeysAsked) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (/^[\d./ ]$/.test(event.key)) press(event.key);

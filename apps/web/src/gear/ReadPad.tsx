@@ -5,7 +5,7 @@ import { Text } from '../design/Text.tsx';
 import { instrumentOn } from '../instrument/instruments.ts';
 import type { JobView } from '../job/JobView.ts';
 import { Pad } from './Pad.tsx';
-import type { QuantityWords } from './quantities.ts';
+import type { QuantityWords } from './QuantityWords.ts';
 
 interface Props {
   readonly view: JobView;
@@ -41,7 +41,7 @@ export function ReadPad({ view: { job, state }, card, quantity, words: usual, on
           )
         }
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Overlay>
   );
 }

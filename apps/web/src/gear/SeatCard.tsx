@@ -15,7 +15,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { instrument, lengthUnit } from '../preferences/preferences.ts';
 import { useRecord } from '../data/useRecord.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -33,28 +33,28 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
   if (!gear.seat)
     return <Button label="Its seat on the shaft" detail="Round, D, square, key, spline" testID="open-seat" onPress={() => setOpen(true)} />;
   const { kind: _, gear: __, ...question } = gear.seat;
-  const worked = workOut<BoreSeat>('fit.bore', question);
+  const worked = runOperation('fit.bore', question);
   const { bore, shaft } = question;
   const fit =
     bore.diameterMm && shaft.diameterMm
-      ? workOut<FitLimits>('fit.limits', {
+      ? runOperation('fit.limits', {
           nominalMm: Math.round(shaft.diameterMm.value * 2) / 2,
           measured: { boreMm: bore.diameterMm, shaftMm: shaft.diameterMm },
         })
       : null;
   return (
     <Card tone={worked.ok && worked.output.verdict !== 'replace' ? 'plain' : 'danger'}>
-      <Text look="label">Seat on the shaft: {SEAT_WORDS[question.shape]}</Text>
+      <Text variant="label">Seat on the shaft: {SEAT_WORDS[question.shape]}</Text>
       {worked.ok ? (
         <>
-          <Text look="head" testID="seat-verdict">
+          <Text variant="head" testID="seat-verdict">
             {SEAT_VERDICTS[worked.output.verdict]}
           </Text>
           {worked.output.reasons.map((each) => (
             <Text key={each}>{each}</Text>
           ))}
           {worked.output.clearanceMm ? (
-            <Text look="soft">
+            <Text variant="soft">
               Bore {worked.output.clearanceMm.value < 0 ? 'tighter' : 'wider'} by{' '}
               {formatLength(Math.abs(worked.output.clearanceMm.value), unit)} ± {formatLength(worked.output.clearanceMm.plusMinus, unit)}
               {fit?.ok && fit.output.nearest
@@ -64,15 +64,15 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
             </Text>
           ) : null}
           {worked.output.standardKey ? (
-            <Text look="soft">
+            <Text variant="soft">
               The usual key for this shaft: {worked.output.standardKey.widthMm} × {worked.output.standardKey.heightMm} mm.
             </Text>
           ) : null}
         </>
       ) : (
-        <Text look="danger">{worked.sentence}</Text>
+        <Text variant="danger">{worked.sentence}</Text>
       )}
-      <Button look="quiet" label="Measure the seat again" onPress={() => setOpen(true)} />
+      <Button variant="quiet" label="Measure the seat again" onPress={() => setOpen(true)} />
     </Card>
   );
 }
@@ -86,19 +86,19 @@ function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: GearCar
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = async () => {
-    const sides = readSides(typed, shape, unit, tool.plusMinus);
+    const sides = readSides(typed, { shape, unit, plusMinus: tool.plusMinus });
     if ('wrong' in sides) return setWrong(sides.wrong);
     if (await write({ kind: 'seatRead', gear: card.id, shape, ...sides })) onClose();
   };
   return (
     <Card tone="next">
-      <Text look="head">Seat on the shaft</Text>
+      <Text variant="head">Seat on the shaft</Text>
       <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="Shape of the seat">
         {SEAT_SHAPES.map((each) => (
           <Button
             key={each}
             label={SEAT_WORDS[each]}
-            look={each === shape ? 'chosen' : 'plain'}
+            variant={each === shape ? 'chosen' : 'plain'}
             checked={each === shape}
             onPress={() => setShape(each)}
           />
@@ -123,26 +123,26 @@ function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: GearCar
           ))}
         </View>
       ))}
-      <Text look="soft">
+      <Text variant="soft">
         ± {tool.plusMinus} mm: {INSTRUMENTS[tool.id as keyof typeof INSTRUMENTS].name}. Turn by a quarter and keep the widest: a worn bore
         is oval.
       </Text>
-      {(wrong ?? problem) ? <Text look="danger">{wrong ?? problem}</Text> : null}
+      {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
       <View className="flex-row gap-2">
         <Button className="flex-1" label="Close" onPress={onClose} />
-        <Button className="flex-[2]" look="primary" label="Keep it" testID="keep-seat" onPress={() => void keep()} />
+        <Button className="flex-[2]" variant="primary" label="Keep it" testID="keep-seat" onPress={() => void keep()} />
       </View>
     </Card>
   );
 }
+interface ReadSidesAsked {
+  readonly shape: SeatShape;
+  readonly unit: LengthUnit;
+  readonly plusMinus: number;
+}
 
 /** The fields that were filled, in mm with the tool's ±; or what is wrong with one of them. */
-function readSides(
-  typed: Readonly<Record<string, string>>,
-  shape: SeatShape,
-  unit: LengthUnit,
-  plusMinus: number,
-): Sides | { wrong: string } {
+function readSides(typed: Readonly<Record<string, string>>, { shape, unit, plusMinus }: ReadSidesAsked): Sides | { wrong: string } {
   const sides: Sides = { bore: {}, shaft: {} };
   for (const [place, ...names] of SEAT_PLACES[shape]) {
     for (const [i, side] of (['bore', 'shaft'] as const).entries()) {

@@ -1,5 +1,4 @@
-import { formatLength, type Candidate, type LengthUnit, type WormCandidate } from '@patient-badger/core';
-import { candidateKey, cylindricalKey, sizeText } from './candidateKey.ts';
+import { formatLength, type LengthUnit } from '@patient-badger/core';
 
 /** A candidate in words. */
 export interface CandidateLine {
@@ -12,48 +11,34 @@ export interface CandidateLine {
 }
 
 /** Less wear than this is not worth a word. */
-const WORN_MM = 0.02;
+export const WORN_MM = 0.02;
+export const signed = (value: number) => `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(2)}`;
 
-export function wormLine(each: WormCandidate, unit: LengthUnit): CandidateLine {
-  const { starts, predicted, residuals, tipLossMm } = each;
-  const worn = tipLossMm > WORN_MM ? `, tips worn by ${formatLength(tipLossMm, unit)}` : '';
-  return {
-    key: candidateKey(each),
-    title: `${sizeText(each)}, ${starts} ${starts === 1 ? 'start' : 'starts'}`,
-    probability: each.probability,
-    detail: `Pitch diameter ${formatLength(each.wormPitchDiameterMm, unit)}, lead angle ${predicted.leadAngleDeg.toFixed(2)}°${worn}`,
-    expected: [
-      expectation('Over the tips, unworn', predicted.tipDiameterMm, residuals.tipDiameterMm, unit),
-      expectation('Root', predicted.rootDiameterMm, residuals.rootDiameterMm, unit),
-      expectation('One pitch', predicted.axialPitchMm, residuals.axialPitchMm, unit),
-    ],
-  };
+/** The size as it is written on a drawing. */
+export const sizeText = ({ system, size }: { readonly system: 'module' | 'diametralPitch'; readonly size: number }): string =>
+  system === 'module' ? `module ${size}` : `${size} DP`;
+
+interface Expected {
+  readonly name: string;
+  readonly value: number;
+  /** Read less expected; undefined where it was not read. */
+  readonly residual: number | undefined;
 }
 
-export function cylindricalLine(each: Candidate, unit: LengthUnit): CandidateLine {
-  const { teeth, pressureAngleDeg, helixAngleDeg, profileShift, toothThinningMm, predicted, residuals } = each;
-  const helix = helixAngleDeg === 0 ? '' : `, helix ${helixAngleDeg.toFixed(1)}°`;
-  const shift = Math.abs(profileShift) < 0.05 ? 'not shifted' : `shifted by ${signed(profileShift)} modules`;
-  const worn = toothThinningMm > WORN_MM ? `, teeth thinner by ${formatLength(toothThinningMm, unit)}` : '';
-  const spans = Object.entries(predicted).flatMap(([name, value]) => {
-    const over = /^spanOver(\d+)Mm$/.exec(name)?.[1];
-    return over ? [expectation(`Span over ${over}`, value, residuals[name], unit)] : [];
-  });
-  return {
-    key: cylindricalKey(each),
-    title: `${sizeText(each)}, ${teeth} teeth, ${pressureAngleDeg}°${helix}`,
-    probability: each.probability,
-    detail: `Pitch diameter ${formatLength(predicted.pitchDiameterMm ?? NaN, unit)}, ${shift}${worn}`,
-    expected: [
-      expectation('Over the tips, unworn', predicted.tipDiameterMm ?? NaN, residuals.tipDiameterMm, unit),
-      expectation('Root', predicted.rootDiameterMm ?? NaN, residuals.rootDiameterMm, unit),
-      ...spans,
-    ],
-  };
-}
-
-const signed = (value: number) => `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(2)}`;
-
-function expectation(name: string, value: number, residual: number | undefined, unit: LengthUnit): string {
+/** @example 'Root: 15.50 mm (read −0.04 mm)' */
+export function expectation({ name, value, residual }: Expected, unit: LengthUnit): string {
   return `${name}: ${formatLength(value, unit)}${residual === undefined ? ' (not read)' : ` (read ${signed(residual)} mm)`}`;
 }
+
+type Figures = Readonly<Record<string, number>>;
+
+/** The expectations of those figures that have a name, in their order. */
+export const expectations = (
+  names: Readonly<Record<string, string>>,
+  figures: { readonly predicted: Figures; readonly residuals: Figures },
+  unit: LengthUnit,
+) =>
+  Object.entries(figures.predicted).flatMap(([key, value]) => {
+    const name = names[key];
+    return name !== undefined ? [expectation({ name, value, residual: figures.residuals[key] }, unit)] : [];
+  });

@@ -1,5 +1,5 @@
 import { compareLine } from './compareLine.ts';
-import { CYLINDRICAL_WORDS } from './quantities.ts';
+import { CYLINDRICAL_WORDS } from './cylindrical/words.ts';
 
 const line = (attribute: Parameters<typeof compareLine>[0]) => compareLine(attribute, CYLINDRICAL_WORDS, 'mm');
 

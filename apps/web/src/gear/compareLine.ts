@@ -1,11 +1,11 @@
 import { formatLength, type Comparison, type GearQuantity, type LengthUnit } from '@patient-badger/core';
-import type { BenchWords } from './quantities.ts';
+import type { KindWords } from './QuantityWords.ts';
 const NOT_READ = 'measure';
 
 /** A row of the comparison in words: both figures, and what their difference means. */
 export function compareLine(
   { name: key, state, first, second, difference, plusMinus }: Comparison['attributes'][number],
-  words: BenchWords,
+  words: KindWords,
   unit: LengthUnit,
 ) {
   const [quantity, over] = key.split('/') as [GearQuantity, string | undefined];

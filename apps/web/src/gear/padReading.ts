@@ -1,5 +1,5 @@
 import { INSTRUMENTS, toMm, type InstrumentId, type LengthUnit } from '@patient-badger/core';
-import type { QuantityWords } from './quantities.ts';
+import type { QuantityWords } from './QuantityWords.ts';
 
 type Kind = QuantityWords['kind'];
 

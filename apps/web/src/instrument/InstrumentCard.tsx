@@ -39,25 +39,25 @@ export function InstrumentCard({ jobId, look, kind, sound, resultOf, onTake }: P
         testID={`read-${kind}`}
         onPress={() => ask(zeroed)}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       {reading ? (
         <View className="gap-2" aria-live="polite">
           <View className="flex-row flex-wrap items-baseline gap-x-3">
-            <Text look="figure" testID="reading">
+            <Text variant="figure" testID="reading">
               {readingText(reading)}
             </Text>
-            {plusMinus > 0 ? <Text look="label">± {figureText(plusMinus, unit, plusMinus / 10)}</Text> : null}
+            {plusMinus > 0 ? <Text variant="label">± {figureText(plusMinus, unit, plusMinus / 10)}</Text> : null}
           </View>
           {Math.abs(atRest) > Math.max(3 * plusMinus, 0.01) ? (
             <View className="gap-2">
-              <Text look="soft">
+              <Text variant="soft">
                 The display stood at {figureText(atRest, unit, plusMinus)} before anything moved. That is taken off above.
               </Text>
               <Button label="Set it to nought and read again" onPress={() => ask(true)} />
             </View>
           ) : null}
           {reading.putIn === 0 ? <Text>The drive stalls: nothing goes in.</Text> : null}
-          <Button look="primary" label={`Take it: ${resultOf(reading)}`} testID="take-reading" onPress={() => onTake(reading)} />
+          <Button variant="primary" label={`Take it: ${resultOf(reading)}`} testID="take-reading" onPress={() => onTake(reading)} />
         </View>
       ) : null}
     </Card>

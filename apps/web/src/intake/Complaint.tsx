@@ -43,8 +43,8 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       back="/"
       foot={
         <>
-          {problem ? <Text look="danger">{problem}</Text> : null}
-          <Button look="primary" big label="Start the job" testID="start-job" onPress={() => void start()} />
+          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Button variant="primary" big label="Start the job" testID="start-job" onPress={() => void start()} />
         </>
       }
     >
@@ -57,20 +57,20 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
               key={text}
               className="max-w-full"
               label={text}
-              look={words === text ? 'chosen' : 'plain'}
+              variant={words === text ? 'chosen' : 'plain'}
               onPress={() => say(each, text)}
             />
           )),
         )}
       </View>
       <Card>
-        <Text look="head">What is known of it</Text>
-        <Text look="soft">Leave out what you do not know.</Text>
+        <Text variant="head">What is known of it</Text>
+        <Text variant="soft">Leave out what you do not know.</Text>
         {pack.questions.map((question) => (
           <Question key={question.fact} question={question} facts={facts} onChange={setFacts} />
         ))}
       </Card>
-      <Button look="quiet" label="Another machine" onPress={onOther} />
+      <Button variant="quiet" label="Another machine" onPress={onOther} />
     </Screen>
   );
 }
@@ -87,10 +87,10 @@ function Meaning({ pack, words, said, onSay }: MeaningProps) {
   if (said) {
     return (
       <Card tone="sunken">
-        <Text look="label">Taken as</Text>
-        <Text look="strong">{said.says[0]}</Text>
-        <Text look="soft">It makes some faults likelier from the start; the trail says which.</Text>
-        <Button look="quiet" label="It does not mean that" onPress={() => onSay(null)} />
+        <Text variant="label">Taken as</Text>
+        <Text variant="strong">{said.says[0]}</Text>
+        <Text variant="soft">It makes some faults likelier from the start; the trail says which.</Text>
+        <Button variant="quiet" label="It does not mean that" onPress={() => onSay(null)} />
       </Card>
     );
   }
@@ -128,7 +128,7 @@ function Question({ question: { fact, ask, kind, choices }, facts, onChange }: Q
       : choices;
   return (
     <View role="radiogroup" aria-label={ask} className="gap-1">
-      <Text look="label" className="text-ink">
+      <Text variant="label" className="text-ink">
         {ask}
       </Text>
       <View className="flex-row gap-2">
@@ -137,7 +137,7 @@ function Question({ question: { fact, ask, kind, choices }, facts, onChange }: Q
             key={name}
             className="flex-1"
             label={name}
-            look={value === is ? 'chosen' : 'plain'}
+            variant={value === is ? 'chosen' : 'plain'}
             checked={value === is}
             onPress={() => put(value === is ? undefined : is)}
           />

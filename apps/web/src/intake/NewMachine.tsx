@@ -64,7 +64,7 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
         />
       ))}
       <Card>
-        <Text look="head">Kind of chain</Text>
+        <Text variant="head">Kind of chain</Text>
         <FamilyChoice
           families={families}
           chosen={family}
@@ -73,11 +73,11 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
             setValue('modelId', null);
           }}
         />
-        {errors.family ? <Text look="danger">Choose what kind of chain it has: type what it is or what it does wrong.</Text> : null}
+        {errors.family ? <Text variant="danger">Choose what kind of chain it has: type what it is or what it does wrong.</Text> : null}
       </Card>
       {ofFamily.length === 0 ? null : (
         <Card>
-          <Text look="head">Model, if it is one of these</Text>
+          <Text variant="head">Model, if it is one of these</Text>
           <ModelChoice
             models={ofFamily}
             chosen={modelId}
@@ -86,9 +86,9 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
           />
         </Card>
       )}
-      {problem ? <Text look="danger">{problem}</Text> : null}
-      <Button look="primary" big label="Write it down" onPress={() => void add()} />
-      <Button look="quiet" label="Back to the list" onPress={onCancel} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button variant="primary" big label="Write it down" onPress={() => void add()} />
+      <Button variant="quiet" label="Back to the list" onPress={onCancel} />
     </>
   );
 }

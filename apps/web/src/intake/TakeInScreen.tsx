@@ -67,7 +67,7 @@ function Choose({ family, onChoose, onAdd }: ChooseProps) {
           <Text>{sought ? `No machine here matches “${sought}”.` : 'No machine is on record yet.'}</Text>
         </Card>
       ) : null}
-      {found ? null : <Text look="soft">{machines.error?.message ?? 'Fetching the machines …'}</Text>}
+      {found ? null : <Text variant="soft">{machines.error?.message ?? 'Fetching the machines …'}</Text>}
     </>
   );
 }

@@ -30,12 +30,16 @@ export function Cautions({ jobId, state, cautions }: { jobId: string; state: Job
               <Text className="flex-1">{text}</Text>
             </View>
             {confirmed ? null : (
-              <Button look="danger" label="Done so, I take care" onPress={() => void write({ kind: 'cautionAcknowledged', caution: id })} />
+              <Button
+                variant="danger"
+                label="Done so, I take care"
+                onPress={() => void write({ kind: 'cautionAcknowledged', caution: id })}
+              />
             )}
           </Card>
         );
       })}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </View>
   );
 }

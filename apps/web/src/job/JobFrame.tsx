@@ -28,7 +28,7 @@ export function JobFrame(props: Props) {
   return (
     <Screen title="Job" back="/">
       <Card tone="sunken">
-        <Text look="strong">{isLoading ? 'Fetching the job …' : 'This job cannot be shown.'}</Text>
+        <Text variant="strong">{isLoading ? 'Fetching the job …' : 'This job cannot be shown.'}</Text>
         {isLoading ? null : <Text>{error?.message ?? 'It is not on this device and the server cannot be reached.'}</Text>}
       </Card>
     </Screen>
@@ -52,7 +52,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
     >
       {pack.safetyCritical ? (
         <Card tone="danger">
-          <Text look="danger">Safety-critical job</Text>
+          <Text variant="danger">Safety-critical job</Text>
           <Text>The maker’s manual, local codes and licensed inspection come first. It needs a second check before it can be closed.</Text>
         </Card>
       ) : null}

@@ -23,7 +23,7 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
           {name}: {percent(probability)}
         </Text>
       ))}
-      {suspects.length === 0 ? <Text look="soft">No fault of the list sits here.</Text> : null}
+      {suspects.length === 0 ? <Text variant="soft">No fault of the list sits here.</Text> : null}
       <View className="gap-2">
         {looks.map(({ id, name, minutes }) => {
           const seen = state.observations.findLast(({ look }) => look === id);
@@ -38,7 +38,7 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
           );
         })}
       </View>
-      {looks.length === 0 ? <Text look="soft">No look is taken right here; its neighbours tell.</Text> : null}
+      {looks.length === 0 ? <Text variant="soft">No look is taken right here; its neighbours tell.</Text> : null}
     </Card>
   );
 }

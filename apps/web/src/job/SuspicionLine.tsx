@@ -5,13 +5,13 @@ import { Text } from '../design/Text.tsx';
 import type { JobView } from './JobView.ts';
 import { LooksAt } from './LooksAt.tsx';
 
-/** The drive line in its tracing clothes; a place that is pressed opens its looks. */
+/** The drive line in its tracing appearance; a place that is pressed opens its looks. */
 export function SuspicionLine({ view }: { view: JobView }) {
   const { pack, state, trace } = view;
   const [place, setPlace] = useState<string | null>(null);
   return (
     <>
-      <Text look="soft">Press a place to see its looks.</Text>
+      <Text variant="soft">Press a place to see its looks.</Text>
       <DriveLine
         pack={pack}
         trace={trace}

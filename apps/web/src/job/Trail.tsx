@@ -13,24 +13,24 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
   const last = state.observations.at(-1);
   return (
     <View className="gap-3">
-      <Text look="head">Seen so far</Text>
-      {state.observations.length === 0 ? <Text look="soft">Nothing yet.</Text> : null}
+      <Text variant="head">Seen so far</Text>
+      {state.observations.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
       {state.observations.map(({ look, result, entryId, reading }) => (
         <View key={entryId} className="border-l-4 border-line pl-3">
-          <Text look="soft">{pack.looks.find(({ id }) => id === look)?.name ?? look}</Text>
-          <Text look="strong">{resultName(pack, look, result)}</Text>
-          {reading ? <Text look="soft">{readingText(reading)}</Text> : null}
+          <Text variant="soft">{pack.looks.find(({ id }) => id === look)?.name ?? look}</Text>
+          <Text variant="strong">{resultName(pack, look, result)}</Text>
+          {reading ? <Text variant="soft">{readingText(reading)}</Text> : null}
           {movedMost(trace, look).map((words) => (
-            <Text key={words} look="soft">
+            <Text key={words} variant="soft">
               {words}
             </Text>
           ))}
         </View>
       ))}
       {last && !state.decided ? (
-        <Button look="quiet" label="Take the last look back" onPress={() => void write({ kind: 'withdrawn', entry: last.entryId })} />
+        <Button variant="quiet" label="Take the last look back" onPress={() => void write({ kind: 'withdrawn', entry: last.entryId })} />
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       <ToldByMachine pack={pack} shifts={trace.factShifts} />
     </View>
   );
@@ -49,15 +49,15 @@ function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['fact
   };
   return (
     <>
-      <Text look="head">Told by the machine</Text>
+      <Text variant="head">Told by the machine</Text>
       {[...new Set(shifts.map(({ why }) => why))].map((reason) => {
         const because = shifts.filter(({ why }) => why === reason);
         const [more, less] = [because.filter(({ factor }) => factor > 1), because.filter(({ factor }) => factor < 1)];
         return (
           <View key={reason} className="border-l-4 border-line pl-3">
             <Text>Because {reason}</Text>
-            {more.length > 0 ? <Text look="soft">more likely: {names(more)}</Text> : null}
-            {less.length > 0 ? <Text look="soft">less likely: {names(less)}</Text> : null}
+            {more.length > 0 ? <Text variant="soft">more likely: {names(more)}</Text> : null}
+            {less.length > 0 ? <Text variant="soft">less likely: {names(less)}</Text> : null}
           </View>
         );
       })}

@@ -3,5 +3,5 @@ import { stepsToReach, type Pack } from '@patient-badger/core';
 /** What a look would cost with everything still closed. */
 export function closedMinutes(pack: Pack, lookId: string): number {
   const look = pack.looks.find(({ id }) => id === lookId);
-  return stepsToReach(pack, look?.needs ?? [], new Set()).reduce((sum, step) => sum + step.minutes, look?.minutes ?? 0);
+  return stepsToReach(pack, look?.needs ?? [], { reached: new Set() }).reduce((sum, step) => sum + step.minutes, look?.minutes ?? 0);
 }

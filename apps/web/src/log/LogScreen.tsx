@@ -33,11 +33,11 @@ function Log({ view }: { view: JobView }) {
       />
       <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
       <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />
-      {problem ? <Text look="danger">{problem}</Text> : null}
-      {[...state.standing].reverse().map((entry) => (
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {[...state.active].reverse().map((entry) => (
         <Line key={entry.id} view={view} entry={entry} />
       ))}
-      {state.withdrawn.length > 0 ? <Text look="head">Taken back</Text> : null}
+      {state.withdrawn.length > 0 ? <Text variant="head">Taken back</Text> : null}
       {state.withdrawn.map((entry) => (
         <Line key={entry.id} view={view} entry={entry} gone />
       ))}
@@ -58,13 +58,15 @@ function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; ent
     <Card tone={gone ? 'sunken' : 'plain'}>
       <Text className={gone ? 'line-through' : ''}>{describeEntry(entry.payload, pack)}</Text>
       <View className="flex-row items-center justify-between gap-2">
-        <Text look="soft" className="flex-1">
+        <Text variant="soft" className="flex-1">
           {people.find(({ id }) => id === entry.by)?.name ?? entry.by}, {format(parseISO(entry.at), 'd MMM, HH:mm')}
           {waiting ? ', not sent yet' : ''}
         </Text>
-        {entry.payload.kind === 'takenIn' ? null : <Button look="quiet" label={gone ? 'Put it back' : 'Take it back'} onPress={change} />}
+        {entry.payload.kind === 'takenIn' ? null : (
+          <Button variant="quiet" label={gone ? 'Put it back' : 'Take it back'} onPress={change} />
+        )}
       </View>
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }

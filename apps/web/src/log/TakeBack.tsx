@@ -14,18 +14,18 @@ interface Props {
 /** Takes back the last thing of its kind that was written on the job, and says what that is. */
 export function TakeBack({ view: { job, state, pack }, kinds }: Props) {
   const { write, problem } = useRecord(job.id);
-  const last = state.standing.findLast(({ payload }) => kinds.includes(payload.kind));
+  const last = state.active.findLast(({ payload }) => kinds.includes(payload.kind));
   if (!last) return null;
   return (
     <>
       <Button
-        look="quiet"
+        variant="quiet"
         label="Take the last one back"
         detail={describeEntry(last.payload, pack)}
         testID="take-back"
         onPress={() => void write({ kind: 'withdrawn', entry: last.id })}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

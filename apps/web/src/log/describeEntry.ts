@@ -1,7 +1,7 @@
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
 import { SEAT_WORDS } from '../wording/seatWords.ts';
-import { gearWords } from '../gear/quantities.ts';
+import { quantityWords } from '../gear/kinds.ts';
 import { attributeName } from '../wording/attributeWords.ts';
 import { offText } from '../wording/ratioWords.ts';
 import { readingText } from '../wording/readingText.ts';
@@ -55,7 +55,7 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'cautionAcknowledged':
       return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
     case 'dimensionRead':
-      return `${payload.piece ? `${PIECE_WORDS[payload.piece].choice}, ` : ''}${gearWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+      return `${payload.piece ? `${PIECE_WORDS[payload.piece].choice}, ` : ''}${quantityWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
     case 'seatRead':
       return `Seat on the shaft measured: ${SEAT_WORDS[payload.shape]}`;
     case 'arcsNoted':
@@ -97,7 +97,7 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'secondChecked':
       return `Second check done${payload.note ? `: ${payload.note}` : ''}`;
     case 'remark':
-      return payload.text;
+      return payload.gear === undefined ? payload.text : `${nameIn(pack.gears, payload.gear)}: ${payload.text}`;
     case 'closed':
       return `Job closed: ${payload.found}`;
     case 'reopened':

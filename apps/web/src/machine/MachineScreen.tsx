@@ -24,7 +24,7 @@ export function MachineScreen() {
       {jobs.data ? (
         <Record record={record} machine={machine} />
       ) : (
-        <Text look="soft">{jobs.error?.message ?? 'Looking up the record …'}</Text>
+        <Text variant="soft">{jobs.error?.message ?? 'Looking up the record …'}</Text>
       )}
     </Screen>
   );
@@ -32,11 +32,11 @@ export function MachineScreen() {
 
 const Plate = ({ machine, record }: { machine: Machine; record: MachineRecord }) => (
   <Card>
-    <Text look="head">Plate</Text>
+    <Text variant="head">Plate</Text>
     <Text>{machine.serial ? `Serial plate: ${machine.serial}` : 'No serial plate noted.'}</Text>
     {record.plates.map(({ partNumber, where, at }) => (
       <Text key={partNumber}>
-        {partNumber}: {where} <Text look="soft">({day(at)})</Text>
+        {partNumber}: {where} <Text variant="soft">({day(at)})</Text>
       </Text>
     ))}
   </Card>
@@ -50,23 +50,23 @@ function Record({ record: { parts, jobs, again }, machine }: { record: MachineRe
     <>
       {again.map(({ gear, times }) => (
         <Card key={gear} tone="danger">
-          <Text look="danger">
+          <Text variant="danger">
             {gearName(gear)}: replaced {times} times
           </Text>
           <Text>Look for what breaks it before another goes in: its mate, the seat, the grease, what it is made to push.</Text>
         </Card>
       ))}
-      <Text look="head">Parts that went in</Text>
-      {parts.length === 0 ? <Text look="soft">None on record.</Text> : null}
+      <Text variant="head">Parts that went in</Text>
+      {parts.length === 0 ? <Text variant="soft">None on record.</Text> : null}
       {parts.map((part) => (
         <Card key={`${part.jobId}/${part.gear}/${part.partNumber}`} tone={part.state === 'fitted' ? 'plain' : 'sunken'}>
-          <Text look="strong">
+          <Text variant="strong">
             {part.partNumber} · {gearName(part.gear)}
           </Text>
-          <Text look="soft">{partText(part)}</Text>
+          <Text variant="soft">{partText(part)}</Text>
         </Card>
       ))}
-      <Text look="head">Jobs: {jobs.length}</Text>
+      <Text variant="head">Jobs: {jobs.length}</Text>
       {jobs.map((job) => (
         <JobLine key={job.jobId} job={job} />
       ))}
@@ -82,11 +82,11 @@ function JobLine({ job: { jobId, takenIn, takenInAt, closed } }: { job: JobState
       className="min-h-[56px] gap-1 rounded-lg border-2 border-line bg-surface p-3 active:opacity-70"
       onPress={() => router.navigate(closed ? `/jobs/${jobId}/close` : `/jobs/${jobId}`)}
     >
-      <Text look="label">
+      <Text variant="label">
         {takenInAt ? day(takenInAt) : ''} · {closed ? OUTCOMES[closed.outcome] : 'On the bench'}
       </Text>
       <Text>“{takenIn?.complaint}”</Text>
-      {closed ? <Text look="soft">{closed.found}</Text> : null}
+      {closed ? <Text variant="soft">{closed.found}</Text> : null}
     </LinkArea>
   );
 }

@@ -23,7 +23,7 @@ export function DifferenceBar({ fit }: { fit: AttributeFit & { readonly differen
         <View className={`absolute h-4 w-[10px] rounded-sm ${tone}`} style={{ left: `${50 + 48 * share}%`, marginLeft: -5 }} />
       </View>
       {beyond ? (
-        <Text look="soft" className={difference > 0 ? 'text-right' : ''} aria-hidden>
+        <Text variant="soft" className={difference > 0 ? 'text-right' : ''} aria-hidden>
           {difference > 0 ? 'far too large →' : '← far too small'}
         </Text>
       ) : null}

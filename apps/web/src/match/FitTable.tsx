@@ -15,13 +15,13 @@ export function FitTable({ attributes }: { attributes: readonly AttributeFit[] }
   return (
     <View role="table" aria-label="Fit, attribute by attribute">
       <View role="row" className="flex-row border-b-2 border-line py-1">
-        <Text role="columnheader" look="label" className="w-[38%]">
+        <Text role="columnheader" variant="label" className="w-[38%]">
           Attribute
         </Text>
-        <Text role="columnheader" look="label" className="w-[31%]">
+        <Text role="columnheader" variant="label" className="w-[31%]">
           Wanted
         </Text>
-        <Text role="columnheader" look="label" className="w-[31%]">
+        <Text role="columnheader" variant="label" className="w-[31%]">
           Part
         </Text>
       </View>
@@ -40,7 +40,7 @@ export function FitTable({ attributes }: { attributes: readonly AttributeFit[] }
           </View>
           <View role="cell" className="flex-row items-center gap-2">
             {sign(each.state, colours)}
-            <Text look="soft">{fitText(each)}</Text>
+            <Text variant="soft">{fitText(each)}</Text>
           </View>
           {hasBar(each) ? <DifferenceBar fit={each} /> : null}
         </View>

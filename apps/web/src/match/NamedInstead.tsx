@@ -10,7 +10,7 @@ export function NamedInstead({ part }: { part: Part }) {
   return (
     <View className="gap-1 border-l-4 border-line pl-3">
       {part.links.map((link) => (
-        <Text key={`${link.kind}/${link.partNumber}`} look="soft">
+        <Text key={`${link.kind}/${link.partNumber}`} variant="soft">
           {link.kind === 'supersededBy' ? 'The sheet says replaced by' : 'Or'} {link.partNumber}: {linkText(part, link)}
         </Text>
       ))}

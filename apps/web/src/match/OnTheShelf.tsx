@@ -32,23 +32,23 @@ export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobVi
     });
   return (
     <>
-      <Text look="head">On the shelf</Text>
+      <Text variant="head">On the shelf</Text>
       {donors.map((donor) => (
         <Card key={donor.item.id} tone={chosen?.partId === donor.item.id ? 'next' : 'plain'}>
-          <Text look="strong">{donor.item.name}</Text>
+          <Text variant="strong">{donor.item.name}</Text>
           <Meter chance={donor.fit.probability} />
           <Verdict attributes={donor.fit.attributes} deciding={donor.fit.deciding} />
-          <Text look="soft">{pastText(donor.item)}</Text>
+          <Text variant="soft">{pastText(donor.item)}</Text>
           <Button
             label={chosen?.partId === donor.item.id ? 'Chosen' : 'Use this one'}
-            look={chosen?.partId === donor.item.id ? 'chosen' : 'plain'}
+            variant={chosen?.partId === donor.item.id ? 'chosen' : 'plain'}
             detail={donor.item.inside ? 'It has to come out of that machine first' : donor.item.place}
             testID={`donor-${donor.item.id}`}
             onPress={() => choose(donor)}
           />
         </Card>
       ))}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

@@ -44,7 +44,7 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
                   key={each.supplier}
                   label={each.supplier}
                   detail={detail(each)}
-                  look={each === seller ? 'chosen' : 'plain'}
+                  variant={each === seller ? 'chosen' : 'plain'}
                   checked={each === seller}
                   onPress={() => setFrom(each.supplier)}
                 />
@@ -55,7 +55,7 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
         </>
       ) : null}
       {orders.length > 0 ? <Button label="Orders and receiving" testID="to-orders" onPress={toOrders} /> : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

@@ -31,25 +31,25 @@ export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chose
   return (
     <Card tone={chosen ? 'next' : 'plain'}>
       {contradiction ? (
-        <Text look="danger">
+        <Text variant="danger">
           {claimedBy.join(' and ') || 'Its listing'} {claimedBy.length > 1 ? 'say' : 'says'} it fits {machineModel}. By its{' '}
           {attributeName(contradiction.name).toLowerCase()} it {fitText(contradiction)}.
         </Text>
       ) : null}
       <View className="flex-row items-baseline justify-between gap-2">
-        <Text look="strong" className="flex-1">
+        <Text variant="strong" className="flex-1">
           {part.partNumber} · {part.name}
         </Text>
-        <Text look="figure">{money(cheapest.priceMinor, currency)}</Text>
+        <Text variant="figure">{money(cheapest.priceMinor, currency)}</Text>
       </View>
       <Meter chance={fit.probability} />
       <Verdict attributes={fit.attributes} deciding={fit.deciding} />
-      <Text look="soft">
+      <Text variant="soft">
         {cheapest.supplier}, {waitText(cheapest)}.
         {others.map((each) => ` ${each.supplier} ${money(each.priceMinor, currency)}, ${waitText(each)}.`).join('')}
       </Text>
       {refusedBefore > 0 ? (
-        <Text look="danger" testID={`came-wrong-${part.partNumber}`}>
+        <Text variant="danger" testID={`came-wrong-${part.partNumber}`}>
           Came wrong {refusedBefore === 1 ? 'once' : `${refusedBefore} times`} before under this number. Measure it at the door.
         </Text>
       ) : null}
@@ -64,7 +64,7 @@ export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chose
         {onChoose ? (
           <Button
             className="flex-1"
-            look={chosen ? 'chosen' : 'primary'}
+            variant={chosen ? 'chosen' : 'primary'}
             label={chosen ? 'Chosen' : 'Choose'}
             testID={`choose-${part.partNumber}`}
             onPress={onChoose}
@@ -95,7 +95,7 @@ export function Verdict({ attributes, deciding }: { attributes: readonly Attribu
         <Text>Not known: {unknown.map(({ name }) => attributeName(name).toLowerCase()).join(', ')}. Ask, or measure it.</Text>
       ) : null}
       {least ? (
-        <Text look="soft">
+        <Text variant="soft">
           Least sure: {attributeName(least.name).toLowerCase()}, {fitText(least)}.
         </Text>
       ) : null}

@@ -22,7 +22,7 @@ export const filterQuery = ({ only, inStock, text }: Filters): Partial<PartSearc
 /** How much work one is willing to put in, whether it must be there, and words. */
 export function PartFilters({ value, onChange }: { value: Filters; onChange: (value: Filters) => void }) {
   const [open, setOpen] = useState(false);
-  if (!open) return <Button look="quiet" label="Narrow it down" testID="narrow" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="quiet" label="Narrow it down" testID="narrow" onPress={() => setOpen(true)} />;
   return (
     <View className="gap-2">
       <Segments
@@ -37,7 +37,7 @@ export function PartFilters({ value, onChange }: { value: Filters; onChange: (va
       />
       <Button
         label="Only what is in stock"
-        look={value.inStock ? 'chosen' : 'plain'}
+        variant={value.inStock ? 'chosen' : 'plain'}
         checked={value.inStock}
         testID="in-stock"
         onPress={() => onChange({ ...value, inStock: !value.inStock })}

@@ -9,7 +9,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { findsParts } from '../gear/findsParts.ts';
+import { findsParts } from '../gear/kinds.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { percent } from '../wording/words.ts';
@@ -19,7 +19,7 @@ import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
 import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
 import { PlateNumber, platesFor } from './PlateNumber.tsx';
-import { useWanted } from '../gear/useWanted.ts';
+import { useWanted } from '../gear/useIdentified.ts';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
 export const PartsScreen = () => (
@@ -32,9 +32,9 @@ function NoSearchYet({ view: { job }, card }: { view: JobView; card: GearCard })
   const router = useRouter();
   return (
     <Card tone="sunken">
-      <Text look="head">No search for this gear yet</Text>
+      <Text variant="head">No search for this gear yet</Text>
       <Text>Write down what you measured and the part you will fit.</Text>
-      <Button look="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+      <Button variant="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
     </Card>
   );
 }
@@ -44,13 +44,13 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
   const { pick } = useLocalSearchParams<{ pick?: string }>();
   const gear = state.gears[card.id];
-  const wanted = useWanted(gear, card, pick);
+  const wanted = useWanted(view.pack, card, { gear, pick });
   if (!wanted) {
     return (
       <Card tone="sunken">
-        <Text look="head">Measure first</Text>
+        <Text variant="head">Measure first</Text>
         <Text>Parts are found by dimensions, not by what a listing says. Measure the gear, then come back.</Text>
-        <Button look="primary" big label="Measure the gear" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+        <Button variant="primary" big label="Measure the gear" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
       </Card>
     );
   }
@@ -59,7 +59,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
       <Wanted wanted={wanted.attributes} />
       {wanted.probability < SURE ? (
         <Card tone="danger">
-          <Text look="danger">It is only {percent(wanted.probability)} sure that it was this gear.</Text>
+          <Text variant="danger">It is only {percent(wanted.probability)} sure that it was this gear.</Text>
           <Text>Measure what the gear card asks for next before anything is ordered.</Text>
           <Button label="Back to the gear card" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
         </Card>
@@ -75,20 +75,20 @@ const SURE = 0.9;
 function Wanted({ wanted }: { wanted: GearAttributes }) {
   return (
     <Card tone="sunken">
-      <Text look="head">Wanted</Text>
+      <Text variant="head">Wanted</Text>
       {attributeWords(wanted).map(([name, value]) => (
         <Text key={name}>
           {name}: {value}
         </Text>
       ))}
       {wanted.boreDiameterMm === undefined ? (
-        <Text look="soft">The bore was not measured: no part can be called sure to fit without it.</Text>
+        <Text variant="soft">The bore was not measured: no part can be called sure to fit without it.</Text>
       ) : null}
       {wanted.boreShape === undefined ? (
-        <Text look="soft">How it sits on its shaft was not noted: write it on the seat card of the gear, and the others drop out.</Text>
+        <Text variant="soft">How it sits on its shaft was not noted: write it on the seat card of the gear, and the others drop out.</Text>
       ) : null}
       {wanted.hand === undefined && wanted.type !== 'spur' && wanted.type !== 'bevel' ? (
-        <Text look="soft">The hand was not noted.</Text>
+        <Text variant="soft">The hand was not noted.</Text>
       ) : null}
     </Card>
   );
@@ -110,7 +110,7 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
   const [all, setAll] = useState(false);
   const [filters, setFilters] = useState(NO_FILTERS);
   const numbers = platesFor(state, card).map(({ partNumber }) => partNumber);
-  const asked = { wanted, machineModel, numbers, ...filterQuery(filters), most: 30 };
+  const asked = { wanted, machineModel, numbers, ...filterQuery(filters), limit: 30 };
   const search = useQuery({
     queryKey: ['parts', asked],
     queryFn: () => call('/api/parts/search', z.array(partMatch), { json: asked }),
@@ -140,37 +140,37 @@ function Found({ view, card, wanted, machineModel }: FoundProps) {
     <>
       {chosen ? (
         <Card tone="next">
-          <Text look="label">{chosen.source === 'shelf' ? 'Chosen, off the shelf' : 'Chosen'}</Text>
-          <Text look="head">
+          <Text variant="label">{chosen.source === 'shelf' ? 'Chosen, off the shelf' : 'Chosen'}</Text>
+          <Text variant="head">
             {chosen.partNumber} · {chosen.name}
           </Text>
           {chosen.source === 'shelf' ? null : <Ordering view={view} card={card} partId={chosen.partId} />}
-          <Button look="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+          <Button variant="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       {liars.length > 0 ? (
         <Card tone="danger">
-          <Text look="danger">
+          <Text variant="danger">
             {liars.length} {liars.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and{' '}
             {liars.length === 1 ? 'does' : 'do'} not by their own dimensions: {liars.map(({ part }) => part.partNumber).join(', ')}
           </Text>
         </Card>
       ) : null}
       <PlateNumber view={view} card={card} />
-      {onPlate.length > 0 ? <Text look="head">By the number on the machine</Text> : null}
+      {onPlate.length > 0 ? <Text variant="head">By the number on the machine</Text> : null}
       {onPlate.map(partCard)}
       <OnTheShelf view={view} card={card} wanted={wanted} />
       <PartFilters value={filters} onChange={setFilters} />
       {search.data ? (
-        <Text look="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
+        <Text variant="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
       ) : (
-        <Text look="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>
+        <Text variant="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>
       )}
       {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
-      <Button look="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import')} />
+      <Button variant="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import')} />
       {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
-      {liars.length > 0 ? <Text look="head">Contradict themselves</Text> : null}
+      {liars.length > 0 ? <Text variant="head">Contradict themselves</Text> : null}
       {liars.map((match) => (
         <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
       ))}

@@ -34,11 +34,11 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
         <Card>
           <Field label="Number on the plate" value={partNumber} onChangeText={setPartNumber} testID="plate-number" />
           <Field label="Where the plate is" value={where} onChangeText={setWhere} testID="plate-where" />
-          {(refusal ?? problem) ? <Text look="danger">{refusal ?? problem}</Text> : null}
-          <Button look="primary" label="Write it down" testID="keep-plate" onPress={() => void keep()} />
+          {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
+          <Button variant="primary" label="Write it down" testID="keep-plate" onPress={() => void keep()} />
         </Card>
       ) : (
-        <Button look="quiet" label="There is a number on the machine" testID="plate" onPress={() => setOpen(true)} />
+        <Button variant="quiet" label="There is a number on the machine" testID="plate" onPress={() => setOpen(true)} />
       )}
     </>
   );

@@ -6,12 +6,12 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { call } from '../data/api.ts';
 import { useRecord } from '../data/useRecord.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
-import { benchWords, gearWords } from '../gear/quantities.ts';
+import { wordsFor, quantityWords } from '../gear/kinds.ts';
 import { ReadPad } from '../gear/ReadPad.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -24,10 +24,10 @@ function Receiving({ view, card }: { view: JobView; card: GearCard }) {
   const orders = [...(view.state.gears[card.id]?.orders ?? [])].reverse();
   return (
     <>
-      <Text look="title">{card.name}: orders</Text>
+      <Text variant="title">{card.name}: orders</Text>
       {orders.length === 0 ? (
         <Card tone="sunken">
-          <Text look="strong">Nothing is ordered</Text>
+          <Text variant="strong">Nothing is ordered</Text>
           <Text>Choose a part by its dimensions, then order it there.</Text>
         </Card>
       ) : null}
@@ -49,13 +49,13 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
   const { write, problem } = useRecord(view.job.id);
   return (
     <Card tone={order.state === 'refused' ? 'sunken' : 'plain'}>
-      <Text look="label" testID={`order-${order.state}`}>
+      <Text variant="label" testID={`order-${order.state}`}>
         {STATES[order.state]}
       </Text>
-      <Text look="head">
+      <Text variant="head">
         {order.partNumber} · {order.name}
       </Text>
-      <Text look="soft">
+      <Text variant="soft">
         {order.supplier}, ordered {format(parseISO(order.at), 'd MMM')}
       </Text>
       {order.refusal ? (
@@ -65,7 +65,7 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
       ) : null}
       {order.state === 'ordered' ? (
         <Button
-          look="primary"
+          variant="primary"
           big
           label="It has arrived"
           testID="arrived"
@@ -73,7 +73,7 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
         />
       ) : null}
       {order.state === 'arrived' ? <Inspection view={view} card={card} order={order} /> : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }
@@ -87,14 +87,14 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
   const [asked, setAsked] = useState<GearQuantity | null>(null);
   const [note, setNote] = useState('');
   const readings = view.state.gears[card.id]?.beside?.new ?? {};
-  const worked = workOut<Received>('match.receive', { ordered: order.attributes, arrived: arrivedAttributes(readings) });
+  const worked = runOperation('match.receive', { ordered: order.attributes, arrived: arrivedAttributes(readings) });
   const before = useQuery({
     queryKey: ['refusals', order.partNumber],
     queryFn: () => call(`/api/parts/refusals?partNumber=${encodeURIComponent(order.partNumber)}`, refusals),
   }).data;
-  if (!worked.ok) return <Text look="danger">{worked.sentence}</Text>;
+  if (!worked.ok) return <Text variant="danger">{worked.sentence}</Text>;
   const { verdict, deciding, attributes, difference } = worked.output;
-  const words = benchWords(card.type);
+  const words = wordsFor(card.type);
   const refuse = (name: string) => {
     const found = attributes.find((each) => each.name === name);
     const off = found ? differenceText(found) || 'does not fit' : '';
@@ -111,7 +111,7 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
   return (
     <>
       {before && before.length > 0 ? (
-        <Text look="danger" testID="refused-before">
+        <Text variant="danger" testID="refused-before">
           This part number came wrong {before.length === 1 ? 'once' : `${before.length} times`} before:{' '}
           {attributeName(before[0]?.deciding ?? '').toLowerCase()}, {before[0]?.note}. Measure that first.
         </Text>
@@ -129,10 +129,10 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
             className={`min-h-[56px] flex-row items-center gap-2 rounded-md border-2 bg-surface px-3 py-2 active:opacity-70 ${deciding === name ? 'border-heat' : 'border-line'}`}
           >
             <View className="min-w-0 flex-1">
-              <Text look="strong">{attributeName(name)}</Text>
-              <Text look="soft">ordered {attributeValue(name, typeof wanted === 'object' ? wanted.value : (wanted ?? ''))}</Text>
+              <Text variant="strong">{attributeName(name)}</Text>
+              <Text variant="soft">ordered {attributeValue(name, typeof wanted === 'object' ? wanted.value : (wanted ?? ''))}</Text>
             </View>
-            <Text look="strong" className="shrink-0">
+            <Text variant="strong" className="shrink-0">
               {found?.part === undefined ? 'measure' : attributeValue(name, found.part)}
             </Text>
           </Pressable>
@@ -144,7 +144,7 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
           card={card}
           quantity={asked}
           piece="new"
-          words={words[asked] ?? gearWords(asked)}
+          words={words[asked] ?? quantityWords(asked)}
           onClose={() => setAsked(null)}
         />
       ) : null}
@@ -153,11 +153,11 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
       ) : null}
       {verdict === 'accept' ? (
         <>
-          <Text look="strong" testID="receive-verdict">
+          <Text variant="strong" testID="receive-verdict">
             It is what was ordered.
           </Text>
           <Button
-            look="primary"
+            variant="primary"
             big
             label="Take it"
             testID="accept"
@@ -167,15 +167,15 @@ function Inspection({ view, card, order }: { view: JobView; card: GearCard; orde
       ) : null}
       {verdict === 'refuse' && deciding ? (
         <>
-          <Text look="danger" testID="receive-verdict">
+          <Text variant="danger" testID="receive-verdict">
             Not what was ordered: {attributeName(deciding).toLowerCase()}{' '}
             {difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`}
           </Text>
           <Field label="Note for the return (may stay empty)" value={note} onChangeText={setNote} />
-          <Button look="danger" big label="Send it back" testID="refuse" onPress={() => refuse(deciding)} />
+          <Button variant="danger" big label="Send it back" testID="refuse" onPress={() => refuse(deciding)} />
         </>
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

@@ -42,7 +42,7 @@ function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }
   };
   return (
     <>
-      <Text look="title">Mark the photo</Text>
+      <Text variant="title">Mark the photo</Text>
       <Text>Draw with a finger: a ring round what matters, an arrow to where it goes.</Text>
       <View className="w-full" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
         {width > 0 ? (
@@ -66,8 +66,8 @@ function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }
         <Button className="flex-1" label="Last line off" disabled={strokes.length === 0} onPress={() => setStrokes(strokes.slice(0, -1))} />
         <Button className="flex-1" label="All off" disabled={strokes.length === 0} onPress={() => setStrokes([])} />
       </View>
-      <Button look="primary" big label="Keep the marks" testID="keep-marks" onPress={() => void keep()} />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      <Button variant="primary" big label="Keep the marks" testID="keep-marks" onPress={() => void keep()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

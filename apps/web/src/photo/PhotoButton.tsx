@@ -41,11 +41,11 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
     <View className="gap-2">
       <Button label="Take a photo" icon={<Camera color={colours.accent} size={24} />} onPress={() => void take(pickPhoto)} />
       {camera ? (
-        <Button look="quiet" label="From the bench camera" onPress={() => void take(() => cameraPicture(jobId, { look: about }))} />
+        <Button variant="quiet" label="From the bench camera" onPress={() => void take(() => cameraPicture(jobId, { look: about }))} />
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       {waiting.map((item) => (
-        <Text key={item.key} look={item.refused ? 'danger' : 'soft'}>
+        <Text key={item.key} variant={item.refused ? 'danger' : 'soft'}>
           {item.refused ?? 'The photo is on its way …'}
         </Text>
       ))}

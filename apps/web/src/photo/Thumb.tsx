@@ -12,7 +12,7 @@ export function Thumb({ jobId, hash, marked }: { jobId: string; hash: string; ma
         aria-label="Photo of this look"
         className="h-24 w-32 rounded-md border-2 border-line"
       />
-      <Text look="label">{marked ? 'Marked' : 'Mark it'}</Text>
+      <Text variant="label">{marked ? 'Marked' : 'Mark it'}</Text>
     </Pressable>
   );
 }

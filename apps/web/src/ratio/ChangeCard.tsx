@@ -1,6 +1,6 @@
 import type { Change, Tyre } from '@patient-badger/core';
 import { View } from 'react-native';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
@@ -20,13 +20,13 @@ interface Props {
 export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props) {
   // A size says nothing of the load: the other tyre is taken to give way by as much as the one that was measured.
   const loaded = on.turnsPerKm / on.fromSize.turnsPerKm;
-  const tyre = draft.otherTyre.trim() === '' ? null : workOut<Tyre>('ratio.tyre', { size: draft.otherTyre });
+  const tyre = draft.otherTyre.trim() === '' ? null : runOperation('ratio.tyre', { size: draft.otherTyre });
   const question = changeQuestion(
     draft,
     { now: on.turnsPerKm, other: tyre?.ok ? tyre.output.turnsPerKm * loaded : null },
     readsNowPercent ?? 0,
   );
-  const worked = question && workOut<Change>('ratio.change', question);
+  const worked = question && runOperation('ratio.change', question);
   const field = (name: 'otherTyre' | 'otherAxle' | 'topNow' | 'topOther', label: string, problem?: string) => (
     <View className="min-w-[140px] flex-1">
       <Field
@@ -40,17 +40,17 @@ export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props
   );
   return (
     <Card>
-      <Text look="head">If something were changed</Text>
+      <Text variant="head">If something were changed</Text>
       <View className="flex-row flex-wrap gap-2">
         {field('otherTyre', 'Other tyres, size', tyre && !tyre.ok ? tyre.sentence : undefined)}
         {field('otherAxle', 'Other axle ratio')}
         {field('topNow', 'Top gear now')}
         {field('topOther', 'Other top gear')}
       </View>
-      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? <SideBySide change={worked.output} readsNow={readsNowPercent ?? 0} /> : null}
       {worked?.ok && readsNowPercent === null ? (
-        <Text look="soft">Taken to read true as it is. Type the pair that is in it above to begin from what it really reads.</Text>
+        <Text variant="soft">Taken to read true as it is. Type the pair that is in it above to begin from what it really reads.</Text>
       ) : null}
     </Card>
   );
@@ -72,7 +72,7 @@ function SideBySide({ change, readsNow }: { change: Change; readsNow: number }) 
               <Text
                 key={k}
                 role={i === 0 ? 'columnheader' : 'cell'}
-                look={i === 0 ? 'label' : 'body'}
+                variant={i === 0 ? 'label' : 'body'}
                 className={k === 0 ? 'w-[44%]' : 'w-[28%] text-right'}
               >
                 {text}
@@ -81,7 +81,7 @@ function SideBySide({ change, readsNow }: { change: Change; readsNow: number }) 
           </View>
         ))}
       </View>
-      <Text look="soft">
+      <Text variant="soft">
         The engine turns {Math.abs(engineChangePercent).toFixed(1)} % {engineChangePercent < 0 ? 'slower' : 'faster'}. To pull as before on
         those tyres it wants an axle of {axleForTheSame.toFixed(2)}.
       </Text>

@@ -1,22 +1,12 @@
 import { View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-
-interface Inferred {
-  readonly candidates: readonly {
-    readonly stages: readonly { readonly driver: number; readonly driven: number }[];
-    readonly reduction: number;
-    readonly errorSigma: number;
-    readonly probability: number;
-  }[];
-  readonly reduction: { readonly value: number; readonly plusMinus: number };
-}
 
 const drafts = createStored('count-turns', {
   input: '',
@@ -40,7 +30,7 @@ export function CountDesk() {
   ];
   const ready = input > 0 && output > 0;
   const worked = ready
-    ? workOut<Inferred>('ratio.infer', {
+    ? runOperation('ratio.infer', {
         inputTurns: { value: input, plusMinus: error >= 0 ? error : 0.05 },
         outputTurns: { value: output, plusMinus: error >= 0 ? error : 0.05 },
         stages: draft.kind === 'two' ? 2 : 1,
@@ -84,17 +74,17 @@ export function CountDesk() {
           onChange={(kind) => set({ kind })}
         />
       </Card>
-      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? (
         <>
-          <Text look="head" testID="counted-reduction">
+          <Text variant="head" testID="counted-reduction">
             {worked.output.reduction.value.toFixed(3)} ± {worked.output.reduction.plusMinus.toFixed(3)} to one
           </Text>
           {worked.output.candidates.map(({ stages, reduction, errorSigma, probability }) => (
             <Card key={JSON.stringify(stages)}>
-              <Text look="strong">{stages.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
+              <Text variant="strong">{stages.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
               <Meter chance={probability} />
-              <Text look="soft">
+              <Text variant="soft">
                 {reduction.toFixed(3)} to one, {Math.abs(errorSigma).toFixed(1)} of the counting’s ± off
               </Text>
             </Card>

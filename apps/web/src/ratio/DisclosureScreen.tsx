@@ -33,11 +33,11 @@ function Sheet({ view: { state, machine } }: { view: JobView }) {
   ];
   return (
     <>
-      <Text look="title">Odometer disclosure</Text>
+      <Text variant="title">Odometer disclosure</Text>
       <Card>
         {lines.map(([name, text]) => (
           <View key={name} className="flex-row gap-2">
-            <Text look="label" className="w-[130px]">
+            <Text variant="label" className="w-[130px]">
               {name}
             </Text>
             <Text className="flex-1">{text}</Text>
@@ -49,7 +49,7 @@ function Sheet({ view: { state, machine } }: { view: JobView }) {
         Setting an odometer is regulated: local law decides whether, by whom and with what notice it may be done. This sheet stays with the
         vehicle.
       </Text>
-      <Text look="soft">Signed by the shop: ____________________ Owner: ____________________</Text>
+      <Text variant="soft">Signed by the shop: ____________________ Owner: ____________________</Text>
       <View className="no-print">
         <Button label="Print the sheet" onPress={() => window.print()} />
       </View>

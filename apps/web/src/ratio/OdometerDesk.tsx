@@ -1,7 +1,7 @@
-import type { Correction, EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core';
 import { useState } from 'react';
 import { createStored } from '../preferences/stored.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -34,7 +34,7 @@ export function OdometerDesk({
   const [asked, setAsked] = useState(false);
   const [reading, missed, cable] = [draft.reading, draft.missed, draft.cable].map(typedNumber) as [number, number, number];
   const ready = draft.reading.trim() !== '' && draft.missed.trim() !== '' && reading >= 0 && Number.isFinite(missed) && cable > 0;
-  const worked = ready ? workOut<Correction>('ratio.correct', { reading, missed, unit: draft.unit, cableTurnsPerMile: cable }) : null;
+  const worked = ready ? runOperation('ratio.correct', { reading, missed, unit: draft.unit, cableTurnsPerMile: cable }) : null;
   const keep = () => {
     setAsked(true);
     if (!worked?.ok || draft.reason.trim() === '') return;
@@ -50,7 +50,7 @@ export function OdometerDesk({
   return (
     <>
       <Card tone="danger">
-        <Text look="danger">Setting an odometer is regulated</Text>
+        <Text variant="danger">Setting an odometer is regulated</Text>
         <Text>
           Local law decides whether, by whom and with what notice. The app only ever goes forward, and keeps before, after and the reason.
         </Text>
@@ -89,17 +89,17 @@ export function OdometerDesk({
           problem={asked && draft.reason.trim() === '' ? 'The sheet needs the reason.' : undefined}
         />
       </Card>
-      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? (
         <Card tone="next">
-          <Text look="head" testID="odo-turns">
+          <Text variant="head" testID="odo-turns">
             {Math.round(worked.output.turns).toLocaleString('en')} turns of the cable
           </Text>
           <Text>
             {minutesText(worked.output.minutesByDrill)} by a drill at 1,500 a minute, {minutesText(worked.output.minutesByHand)} by hand. It
             will show {worked.output.newReading}.
           </Text>
-          {onKeep ? <Button look="primary" big label="Write it on the job" testID="keep-odometer" onPress={keep} /> : null}
+          {onKeep ? <Button variant="primary" big label="Write it on the job" testID="keep-odometer" onPress={keep} /> : null}
           {onSheet ? <Button label="Disclosure sheet" testID="disclosure" onPress={onSheet} /> : null}
         </Card>
       ) : null}

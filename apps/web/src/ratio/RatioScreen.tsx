@@ -39,10 +39,10 @@ function Desks({ view }: { view?: JobView | undefined }) {
   const { write, problem } = useRecord(view?.job.id ?? '');
   return (
     <>
-      {view ? <Text look="title">Ratio desk</Text> : null}
+      {view ? <Text variant="title">Ratio desk</Text> : null}
       <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="What to reckon">
         {DESKS.map(([id, name]) => (
-          <Button key={id} label={name} look={id === desk ? 'chosen' : 'plain'} checked={id === desk} onPress={() => setDesk(id)} />
+          <Button key={id} label={name} variant={id === desk ? 'chosen' : 'plain'} checked={id === desk} onPress={() => setDesk(id)} />
         ))}
       </View>
       {desk === 'speedometer' ? (
@@ -57,7 +57,7 @@ function Desks({ view }: { view?: JobView | undefined }) {
           onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure` as never) : undefined}
         />
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

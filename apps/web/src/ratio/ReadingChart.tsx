@@ -73,10 +73,10 @@ export function ReadingChart({ label, across, up, curves, zero = false }: Props)
           />
         ))}
       </Svg>
-      <Text look="soft">
+      <Text variant="soft">
         Up: {up}. Across: {across}.
       </Text>
-      <Text look="soft">{curves.map(({ name, broken }) => `${broken ? 'Broken' : 'Full'} line: ${name}`).join('. ')}.</Text>
+      <Text variant="soft">{curves.map(({ name, broken }) => `${broken ? 'Broken' : 'Full'} line: ${name}`).join('. ')}.</Text>
     </View>
   );
 }

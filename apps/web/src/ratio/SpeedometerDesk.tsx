@@ -2,7 +2,7 @@ import type { EntryPayload, Takeoff, Tyre } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -26,12 +26,12 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
   const set = (change: Partial<SpeedometerDraft>) => drafts.set({ ...draft, ...change });
   const [picked, setPicked] = useState<string | null>(null);
   const asked = tyreQuestion(draft);
-  const tyre = asked && workOut<Tyre>('ratio.tyre', asked);
+  const tyre = asked && runOperation('ratio.tyre', asked);
   const turnsPerKm = tyre?.ok ? tyre.output.turnsPerKm : null;
   const question = turnsPerKm === null ? null : takeoffQuestion(draft, turnsPerKm);
-  const worked = question && 'input' in question ? workOut<Takeoff>('ratio.takeoff', question.input) : null;
+  const worked = question && 'input' in question ? runOperation('ratio.takeoff', question.input) : null;
   const nowInput = turnsPerKm === null ? null : nowQuestion(draft, turnsPerKm);
-  const now = nowInput && workOut<Takeoff>('ratio.takeoff', nowInput);
+  const now = nowInput && runOperation('ratio.takeoff', nowInput);
   const nowOff = now?.ok ? now.output.options[0] : undefined;
   const options = worked?.ok ? worked.output.options : [];
   const chosen = options.find((each) => keyOf(each) === picked) ?? options[0];
@@ -41,18 +41,18 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
   return (
     <>
       <Card>
-        <Text look="head">Tyre that is on it</Text>
+        <Text variant="head">Tyre that is on it</Text>
         {field('tyre', 'Size as printed', '185/65R14, 31x10.5R15, 6.00-16 or G78-14')}
         {field('published', 'Maker’s turns per km, if there is a sheet')}
         <View className="flex-row gap-2">
           <View className="flex-1">{field('rolledTurns', 'Rolled: turns')}</View>
           <View className="flex-1">{field('rolledMetres', 'Rolled: metres')}</View>
         </View>
-        {tyre && !tyre.ok ? <Text look="danger">{tyre.sentence}</Text> : null}
+        {tyre && !tyre.ok ? <Text variant="danger">{tyre.sentence}</Text> : null}
         {tyre?.ok ? <TyreSources tyre={tyre.output} /> : null}
       </Card>
       <Card>
-        <Text look="head">Gearbox and instrument</Text>
+        <Text variant="head">Gearbox and instrument</Text>
         {field('axleRatio', 'Axle ratio', '3.73')}
         {field('cable', `Cable turns per ${draft.cablePer}, on the instrument’s face`)}
         <Segments
@@ -83,8 +83,8 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
       </Card>
       {nowOff ? (
         <Card tone={Math.abs(nowOff.readingErrorPercent) > 4 ? 'danger' : 'plain'}>
-          <Text look="label">As it is now</Text>
-          <Text look="head" testID="reads-now">
+          <Text variant="label">As it is now</Text>
+          <Text variant="head" testID="reads-now">
             Reads {offText(nowOff.readingErrorPercent)}
           </Text>
           <Text>
@@ -95,18 +95,18 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
       {tyre?.ok ? (
         <ChangeCard draft={draft} onChange={set} tyre={tyre.output} readsNowPercent={nowOff?.readingErrorPercent ?? null} />
       ) : null}
-      {question && 'why' in question ? <Text look="soft">{question.why}</Text> : null}
-      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {question && 'why' in question ? <Text variant="soft">{question.why}</Text> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {chosen ? (
         <>
-          <Text look="head">Pairs that exist, best first</Text>
+          <Text variant="head">Pairs that exist, best first</Text>
           <View role="radiogroup" aria-label="Pairs" className="gap-2">
             {options.slice(0, SHOWN).map((each) => (
               <Pair key={keyOf(each)} pair={each} chosen={keyOf(each) === keyOf(chosen)} onPress={() => setPicked(keyOf(each))} />
             ))}
           </View>
-          {options.length > SHOWN ? <Text look="soft">and {options.length - SHOWN} that are further off</Text> : null}
-          <Text look="soft">
+          {options.length > SHOWN ? <Text variant="soft">and {options.length - SHOWN} that are further off</Text> : null}
+          <Text variant="soft">
             Exact:{' '}
             {worked?.ok
               ? worked.output.exactDrivenTeeth.map((each) => `drive ${each.driveTeeth} wants ${each.drivenTeeth.toFixed(2)}`).join(', ')
@@ -136,7 +136,7 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
           />
           {onKeep ? (
             <Button
-              look="primary"
+              variant="primary"
               big
               label={`Keep drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}`}
               testID="keep-ratio"
@@ -152,7 +152,7 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
             />
           ) : null}
           {kept ? (
-            <Text look="strong" testID="ratio-kept">
+            <Text variant="strong" testID="ratio-kept">
               Kept: drive {kept.driveTeeth}, driven {kept.drivenTeeth}, reads {offText(kept.readingErrorPercent)}
             </Text>
           ) : null}
@@ -179,12 +179,12 @@ function Pair({ pair, chosen, onPress }: { pair: Takeoff['options'][number]; cho
       className={`min-h-[56px] flex-row items-center justify-between rounded-md border-2 bg-surface px-3 py-2 ${chosen ? 'border-accent' : 'border-line'}`}
     >
       <View className="min-w-0 flex-1">
-        <Text look="strong">
+        <Text variant="strong">
           Drive {pair.driveTeeth}, driven {pair.drivenTeeth}
         </Text>
-        <Text look="soft">{drift(pair.driftPer1000)}</Text>
+        <Text variant="soft">{drift(pair.driftPer1000)}</Text>
       </View>
-      <Text look="strong" numberOfLines={1} className="shrink-0">
+      <Text variant="strong" numberOfLines={1} className="shrink-0">
         {offText(pair.readingErrorPercent)}
       </Text>
     </Pressable>

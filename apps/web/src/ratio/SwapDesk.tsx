@@ -1,7 +1,7 @@
 import type { Swap } from '@patient-badger/core';
 import { View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
@@ -36,7 +36,7 @@ export function SwapDesk() {
   const [rest, turnsPerKm, yearlyKm] = [draft.rest, draft.turnsPerKm, draft.yearly].map(typedNumber) as [number, number, number];
   const worked =
     now && other && rest > 0 && turnsPerKm > 0
-      ? workOut<Swap>('ratio.swap', {
+      ? runOperation('ratio.swap', {
           otherReduction: rest,
           turnsPerKm,
           now,
@@ -62,10 +62,10 @@ export function SwapDesk() {
           {field('life', 'It lasts, km')}
         </View>
       </Card>
-      {worked && !worked.ok ? <Text look="danger">{worked.sentence}</Text> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? (
         <>
-          <Text look="head" testID="swap-change">
+          <Text variant="head" testID="swap-change">
             {changeText(worked.output.options[1]?.changePercent ?? 0)}
           </Text>
           {worked.output.options[1]?.pricePer1000KmMinor ? (
@@ -84,7 +84,7 @@ export function SwapDesk() {
               points: engineRpm.map(({ speedKmh, rpm }) => [speedKmh, rpm] as const),
             }))}
           />
-          <Text look="soft">
+          <Text variant="soft">
             A pair that turns the engine slower pulls less and carries more on each tooth. It never mends what wore the first one.
           </Text>
         </>

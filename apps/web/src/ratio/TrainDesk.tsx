@@ -1,5 +1,5 @@
 import { createStored } from '../preferences/stored.ts';
-import { workOut } from '../data/workOut.ts';
+import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
@@ -9,25 +9,17 @@ import { readTrain } from './readTrain.ts';
 
 const drafts = createStored('train', { chain: '', wanted: '', gears: '', moduleMm: '1', centre: '' });
 
-interface Designed {
-  readonly trains: readonly {
-    readonly stages: readonly { readonly driver: number; readonly driven: number; readonly centreDistanceMm: number }[];
-    readonly reduction: number;
-    readonly errorPercent: number;
-  }[];
-}
-
 /** A train reckoned through, and trains from the gears there are for a ratio that is wanted. */
 export function TrainDesk() {
   const draft = drafts.use();
   const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
   const stages = readTrain(draft.chain);
-  const train = stages && workOut<{ reduction: number; ratio: number }>('ratio.train', { stages });
+  const train = stages && runOperation('ratio.train', { stages });
   const teeth = readCounts(draft.gears);
   const [wanted, moduleMm, centre] = [draft.wanted, draft.moduleMm, draft.centre].map(typedNumber) as [number, number, number];
   const found = ([1, 2] as const).map((count) =>
     wanted > 0 && teeth && teeth.length > 1 && moduleMm > 0
-      ? workOut<Designed>('ratio.design', {
+      ? runOperation('ratio.design', {
           reduction: wanted,
           stages: count,
           gears: teeth.map((each) => ({ teeth: each, normalModuleMm: moduleMm })),
@@ -39,7 +31,7 @@ export function TrainDesk() {
   return (
     <>
       <Card>
-        <Text look="head">Reckon a train through</Text>
+        <Text variant="head">Reckon a train through</Text>
         <Field
           label="Driver : driven, stage after stage; a worm by its starts and w"
           placeholder="10:40 1w:30"
@@ -49,14 +41,14 @@ export function TrainDesk() {
           problem={draft.chain.trim() !== '' && !stages ? 'Write it like 10:40 12:36, a worm like 1w:30.' : undefined}
         />
         {train?.ok ? (
-          <Text look="head" testID="train-reduction">
+          <Text variant="head" testID="train-reduction">
             {train.output.reduction.toFixed(4)} turns in for one out
           </Text>
         ) : null}
-        {train && !train.ok ? <Text look="danger">{train.sentence}</Text> : null}
+        {train && !train.ok ? <Text variant="danger">{train.sentence}</Text> : null}
       </Card>
       <Card>
-        <Text look="head">Find a train</Text>
+        <Text variant="head">Find a train</Text>
         <Field
           label="Reduction that is wanted"
           value={draft.wanted}
@@ -83,14 +75,14 @@ export function TrainDesk() {
         if (!each) return null;
         if (!each.ok)
           return i === 0 ? (
-            <Text key={i} look="danger">
+            <Text key={i} variant="danger">
               {each.sentence}
             </Text>
           ) : null;
         return each.output.trains.map(({ stages: list, reduction, errorPercent }) => (
           <Card key={JSON.stringify(list)}>
-            <Text look="strong">{list.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
-            <Text look="soft">
+            <Text variant="strong">{list.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
+            <Text variant="soft">
               {reduction.toFixed(4)},{' '}
               {Math.abs(errorPercent) < 0.005 ? 'exact' : `${errorPercent > 0 ? '+' : '−'}${Math.abs(errorPercent).toFixed(2)} %`}; shafts{' '}
               {list.map(({ centreDistanceMm }) => centreDistanceMm.toFixed(1)).join(' and ')} mm apart

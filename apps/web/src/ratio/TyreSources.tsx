@@ -14,17 +14,17 @@ export function TyreSources({ tyre }: { tyre: Tyre }) {
     <View className="gap-1" testID="tyre-sources">
       {tyre.sources.map(({ source, turnsPerKm, againstSizePercent }, i) => (
         <View key={source} className="flex-row items-baseline justify-between gap-2">
-          <Text look={i === 0 ? 'strong' : 'soft'} className="flex-1">
+          <Text variant={i === 0 ? 'strong' : 'soft'} className="flex-1">
             {NAMES[source]}
             {i === 0 ? ': counts' : ''}
           </Text>
-          <Text look={i === 0 ? 'strong' : 'soft'} numberOfLines={1} className="shrink-0">
+          <Text variant={i === 0 ? 'strong' : 'soft'} numberOfLines={1} className="shrink-0">
             {turnsPerKm.toFixed(0)} /km
             {source === 'size' ? '' : `, ${againstSizePercent >= 0 ? '+' : '−'}${Math.abs(againstSizePercent).toFixed(1)} %`}
           </Text>
         </View>
       ))}
-      <Text look="soft">
+      <Text variant="soft">
         ± {tyre.sources[0]?.plusMinusPercent.toFixed(1)} %; {(tyre.diameterMm / 10).toFixed(1)} cm across.{' '}
         {tyre.source === 'size'
           ? `Under load a tyre turns about 3 % more often: nearer ${tyre.loadedTurnsPerKm.toFixed(0)}. Roll it to know.`

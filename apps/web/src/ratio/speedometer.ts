@@ -1,3 +1,4 @@
+import type { OperationInput } from '@patient-badger/core';
 import { typedNumber } from '../design/typedNumber.ts';
 import { readCounts } from '../wording/ratioWords.ts';
 
@@ -55,7 +56,10 @@ export function tyreQuestion({ tyre, published, rolledTurns, rolledMetres }: Spe
 }
 
 /** The pairs as `ratio.takeoff` takes them, or what still has to be said. */
-export function takeoffQuestion(draft: SpeedometerDraft, turnsPerKm: number): { readonly input: object } | Problem {
+export function takeoffQuestion(
+  draft: SpeedometerDraft,
+  turnsPerKm: number,
+): { readonly input: OperationInput<'ratio.takeoff'> } | Problem {
   const [axleRatio, cable] = [typedNumber(draft.axleRatio), typedNumber(draft.cable)];
   if (!(axleRatio > 0)) return { field: 'axleRatio', why: 'Axle ratio: propeller-shaft turns for one of the wheel, like 3.73.' };
   if (!(cable > 0)) return { field: 'cable', why: 'Cable turns: what the instrument’s face says, like 1000.' };
@@ -79,7 +83,7 @@ export function takeoffQuestion(draft: SpeedometerDraft, turnsPerKm: number): { 
 }
 
 /** The pair that is in the gearbox now, worked out alone; null while it is not typed. */
-export function nowQuestion(draft: SpeedometerDraft, turnsPerKm: number): object | null {
+export function nowQuestion(draft: SpeedometerDraft, turnsPerKm: number): OperationInput<'ratio.takeoff'> | null {
   const question = takeoffQuestion({ ...draft, rule: 'nearest', drive: draft.nowDrive, driven: draft.nowDriven }, turnsPerKm);
   return 'input' in question ? question.input : null;
 }

@@ -43,13 +43,13 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
       />
       {machine?.instruments ? (
         <Button
-          look="quiet"
+          variant="quiet"
           label="Count with the bench camera"
           testID="count-with-camera"
           onPress={() => void take(() => cameraPicture(job.id, { gear: card.id }))}
         />
       ) : null}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       {scans.map(({ hash, found }) => (
         <Button
           key={hash}

@@ -36,7 +36,7 @@ const NUDGE = 0.004;
 export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset }: Props) {
   return (
     <View className="gap-2">
-      <Text look="head">Put it right on the photo</Text>
+      <Text variant="head">Put it right on the photo</Text>
       <Segments
         label="What to put right"
         options={[
@@ -47,7 +47,7 @@ export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim
         value={laying === 'nothing' ? undefined : laying}
         onChange={onLaying}
       />
-      <Text look="soft">{HOW[laying]}</Text>
+      <Text variant="soft">{HOW[laying]}</Text>
       {laying === 'rim' && rim ? (
         <View className="flex-row gap-2">
           <Button className="flex-1" label="Narrower" onPress={() => onRim(rim * (1 - NUDGE))} />
@@ -57,7 +57,7 @@ export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim
       {laying === 'length' && length.length === 2 ? (
         <KnownLength ends={[length[0] as Spot, length[1] as Spot]} known={known} onLength={onLength} />
       ) : null}
-      {corrected ? <Button look="quiet" label="Let the app look again by itself" onPress={onReset} /> : null}
+      {corrected ? <Button variant="quiet" label="Let the app look again by itself" onPress={onReset} /> : null}
     </View>
   );
 }

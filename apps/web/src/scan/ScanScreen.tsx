@@ -2,12 +2,12 @@ import type { GearCard } from '@patient-badger/core';
 import { useLocalSearchParams } from 'expo-router';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { ScanBench } from './ScanBench.tsx';
+import { ScanPanel } from './ScanPanel.tsx';
 
 /** Teeth counted on a photo of a gear; what the app saw wrongly is put right here, and kept. */
 export function ScanScreen() {
   const { hash } = useLocalSearchParams<{ hash: string }>();
   return (
-    <GearFrame stage="measure">{(view: JobView, card: GearCard) => <ScanBench key={hash} view={view} card={card} hash={hash} />}</GearFrame>
+    <GearFrame stage="measure">{(view: JobView, card: GearCard) => <ScanPanel key={hash} view={view} card={card} hash={hash} />}</GearFrame>
   );
 }

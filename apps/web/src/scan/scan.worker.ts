@@ -4,7 +4,7 @@ import { expose } from 'comlink';
 let photo: { readonly blob: Blob; readonly pixels: ImageData } | undefined;
 
 /** Counts on a thread of its own; the pixels of the last photo are kept for when something is put right. */
-const door = {
+const api = {
   async scan(
     blob: Blob,
     more: { readonly scale?: ScanScale | undefined; readonly correction?: ScanCorrection | undefined },
@@ -32,5 +32,5 @@ async function pixelsOf(blob: Blob): Promise<ImageData> {
   return context.getImageData(0, 0, picture.width, picture.height);
 }
 
-export type ScanDoor = typeof door;
-expose(door);
+export type ScanApi = typeof api;
+expose(api);

@@ -2,7 +2,7 @@ import type { ScanCorrection, ScanScale } from '@patient-badger/core';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { photoFile } from './photoFile.ts';
-import type { ScanDoor, ScanReply } from './scan.worker.ts';
+import type { ScanApi, ScanReply } from './scan.worker.ts';
 
 export interface ScanExtras {
   readonly scale?: ScanScale | undefined;
@@ -20,7 +20,7 @@ export function useScan(hash: string, first: ScanExtras) {
   const [state, setState] = useState<ScanState>({ kind: 'counting', share: 0 });
   const [photo, setPhoto] = useState<{ readonly blob: Blob; readonly address: string } | null>(null);
   const address = useRef<string | null>(null);
-  const worker = useRef<{ readonly thread: Worker; readonly door: Remote<ScanDoor> } | null>(null);
+  const worker = useRef<{ readonly thread: Worker; readonly api: Remote<ScanApi> } | null>(null);
   const round = useRef(0);
 
   const stop = useCallback(() => {
@@ -44,10 +44,10 @@ export function useScan(hash: string, first: ScanExtras) {
         }
         if (!worker.current) {
           const thread = new Worker(new URL('./scan.worker.ts', import.meta.url));
-          worker.current = { thread, door: wrap<ScanDoor>(thread) };
+          worker.current = { thread, api: wrap<ScanApi>(thread) };
         }
         const tell = (_: string, share: number) => mine === round.current && setState({ kind: 'counting', share });
-        const reply = await worker.current.door.scan(blob, extras, proxy(tell));
+        const reply = await worker.current.api.scan(blob, extras, proxy(tell));
         if (mine === round.current) setState({ kind: 'done', ...reply });
       } catch (error) {
         if (mine === round.current) setState({ kind: 'failed', why: error instanceof Error ? error.message : String(error) });

@@ -26,7 +26,7 @@ export function SettingsScreen() {
   return (
     <Screen title="You and this device" back="/">
       <Card>
-        <Text look="head">Who is at the bench?</Text>
+        <Text variant="head">Who is at the bench?</Text>
         <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
           {shop.data?.people.map(({ id, name, role }) => (
             <Button
@@ -34,7 +34,7 @@ export function SettingsScreen() {
               big
               label={name}
               detail={role}
-              look={person === id ? 'chosen' : 'plain'}
+              variant={person === id ? 'chosen' : 'plain'}
               checked={person === id}
               onPress={() => choosePerson(id)}
             />
@@ -43,7 +43,7 @@ export function SettingsScreen() {
         {shop.data ? null : <Text>{shop.error?.message ?? 'Looking who works here …'}</Text>}
       </Card>
       <Card>
-        <Text look="head">Lengths in</Text>
+        <Text variant="head">Lengths in</Text>
         <Segments
           label="Lengths in"
           options={LENGTH_UNITS.map((each) => [each, UNIT_NAMES[each]] as const)}
@@ -52,10 +52,16 @@ export function SettingsScreen() {
         />
       </Card>
       <Card>
-        <Text look="head">Light</Text>
+        <Text variant="head">Light</Text>
         <View role="radiogroup" aria-label="Light" className="gap-2">
           {SCHEMES.map(([id, label]) => (
-            <Button key={id} label={label} look={shade === id ? 'chosen' : 'plain'} checked={shade === id} onPress={() => scheme.set(id)} />
+            <Button
+              key={id}
+              label={label}
+              variant={shade === id ? 'chosen' : 'plain'}
+              checked={shade === id}
+              onPress={() => scheme.set(id)}
+            />
           ))}
         </View>
       </Card>
@@ -70,12 +76,12 @@ function Refused() {
   if (refused.length === 0) return null;
   return (
     <Card tone="danger">
-      <Text look="head">Refused notes</Text>
+      <Text variant="head">Refused notes</Text>
       {refused.map((item) => (
         <View key={item.key} className="gap-2">
-          <Text look="strong">{item.kind === 'entry' ? item.entry.payload.kind : item.kind}</Text>
+          <Text variant="strong">{item.kind === 'entry' ? item.entry.payload.kind : item.kind}</Text>
           <Text>{item.refused}</Text>
-          <Button look="danger" label="Throw this note away" onPress={() => void remove(item.key)} />
+          <Button variant="danger" label="Throw this note away" onPress={() => void remove(item.key)} />
         </View>
       ))}
     </Card>

@@ -26,19 +26,19 @@ export function AddDonorScreen() {
   return (
     <Screen title="Put a gear on the shelf" back="/shelf">
       <Card>
-        <Text look="head">What it is by its dimensions</Text>
+        <Text variant="head">What it is by its dimensions</Text>
         <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
           {PART_TYPES.map((each) => (
             <Button
               key={each}
               label={attributeValue('type', each)}
-              look={each === kind ? 'chosen' : 'plain'}
+              variant={each === kind ? 'chosen' : 'plain'}
               checked={each === kind}
               onPress={() => setKind(each)}
             />
           ))}
         </View>
-        <Text look="soft">Leave empty what you have not measured: it counts as not known.</Text>
+        <Text variant="soft">Leave empty what you have not measured: it counts as not known.</Text>
         <View className="flex-row flex-wrap gap-2">
           {shown.map((name) => (
             <View key={name} className="min-w-[140px] flex-1">

@@ -100,8 +100,8 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
       />
       {field('place', inside ? 'Where that machine stands' : 'Where it lies')}
       {field('note', 'Note (may stay empty)')}
-      {problems.all ? <Text look="danger">{problems.all}</Text> : null}
-      <Button look="primary" big label="Put it on the shelf" testID="keep-donor" onPress={() => void keep()} />
+      {problems.all ? <Text variant="danger">{problems.all}</Text> : null}
+      <Button variant="primary" big label="Put it on the shelf" testID="keep-donor" onPress={() => void keep()} />
     </Card>
   );
 }

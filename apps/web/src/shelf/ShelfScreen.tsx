@@ -34,20 +34,22 @@ export function ShelfScreen() {
       title="Donor shelf"
       back="/"
       wide={wide}
-      foot={<Button look="primary" big label="Put a gear on the shelf" testID="add-donor" onPress={() => router.navigate('/shelf/add')} />}
+      foot={
+        <Button variant="primary" big label="Put a gear on the shelf" testID="add-donor" onPress={() => router.navigate('/shelf/add')} />
+      }
     >
       <Field label="Find by kind, teeth, machine or place" value={sought} onChangeText={setSought} testID="shelf-text" />
-      {shelf.data ? null : <Text look="soft">{shelf.error?.message ?? 'Looking at the shelf …'}</Text>}
+      {shelf.data ? null : <Text variant="soft">{shelf.error?.message ?? 'Looking at the shelf …'}</Text>}
       {shelf.data && found.length === 0 ? (
         <Card tone="sunken">
-          <Text look="strong">{sought ? 'Nothing here matches.' : 'The shelf is empty.'}</Text>
+          <Text variant="strong">{sought ? 'Nothing here matches.' : 'The shelf is empty.'}</Text>
           <Text>When a machine is scrapped, put what is still good of its gears here: they are found by their dimensions.</Text>
         </Card>
       ) : null}
       {groups.map(([name, items]) =>
         items.length === 0 ? null : (
           <View key={name} className="gap-3">
-            <Text look="head">
+            <Text variant="head">
               {name}: {items.length}
             </Text>
             <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
@@ -73,14 +75,14 @@ function Donor({ item }: { item: ShelfItem }) {
   return (
     <Card tone={isThere(item) ? 'plain' : 'sunken'}>
       <View className="flex-row items-baseline justify-between gap-2">
-        <Text look="strong" className="flex-1">
+        <Text variant="strong" className="flex-1">
           {item.name}
         </Text>
-        <Text look="label">{item.place}</Text>
+        <Text variant="label">{item.place}</Text>
       </View>
       <Text>{attributeLine(item.attributes)}</Text>
-      <Text look="soft">{pastText(item)}</Text>
-      {usedIn ? <Button look="quiet" label="Fitted: to that job" onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
+      <Text variant="soft">{pastText(item)}</Text>
+      {usedIn ? <Button variant="quiet" label="Fitted: to that job" onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
       {usedIn === null ? <WriteOff item={item} /> : null}
     </Card>
   );
@@ -103,10 +105,10 @@ function WriteOff({ item }: { item: ShelfItem }) {
   };
   return (
     <>
-      {item.gone === null ? null : <Text look="danger">{item.gone}</Text>}
+      {item.gone === null ? null : <Text variant="danger">{item.gone}</Text>}
       {why === null ? (
         <Button
-          look="quiet"
+          variant="quiet"
           label={item.gone === null ? 'It is no longer there' : 'It is there after all'}
           onPress={() => (item.gone === null ? setWhy('') : void tell(null))}
         />
@@ -119,7 +121,7 @@ function WriteOff({ item }: { item: ShelfItem }) {
           </View>
         </>
       )}
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

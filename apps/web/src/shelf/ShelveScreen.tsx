@@ -5,7 +5,7 @@ import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { attributeLine } from '../wording/attributeWords.ts';
-import { useWanted } from '../gear/useWanted.ts';
+import { useWanted } from '../gear/useIdentified.ts';
 import { DonorForm } from './DonorForm.tsx';
 
 /** The machine's own gear put on the shelf as it was measured. */
@@ -13,13 +13,13 @@ export const ShelveScreen = () => <GearFrame stage="measure">{(view, card) => <S
 
 function Shelve({ view: { job, state, machine, pack }, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
-  const known = useWanted(state.gears[card.id], card, undefined)?.attributes;
+  const known = useWanted(pack, card, { gear: state.gears[card.id] })?.attributes;
   const { hours, distanceKm } = state.facts;
   return (
     <>
-      <Text look="title">{card.name}, for the shelf</Text>
+      <Text variant="title">{card.name}, for the shelf</Text>
       <Card tone="sunken">
-        <Text look="head">As it was measured</Text>
+        <Text variant="head">As it was measured</Text>
         <Text>
           {known
             ? attributeLine(known)

@@ -2,20 +2,20 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
-import { useLine, useWaiting } from '../data/queries.ts';
+import { useConnection, useWaiting } from '../data/queries.ts';
 
 /** Says when the connection is gone and how much waits; silent when all is well. */
-export function LineNote() {
+export function ConnectionNote() {
   const router = useRouter();
-  const line = useLine();
+  const connection = useConnection();
   const waiting = useWaiting();
   const refused = waiting.filter((item) => item.refused !== undefined).length;
   const left = waiting.length - refused;
-  if (line === 'up' && refused === 0) return null;
+  if (connection === 'up' && refused === 0) return null;
   return (
     <View className="no-print border-b-2 border-line bg-sunken px-4 py-2" role="status">
-      {line === 'down' ? (
-        <Text look="soft" className="text-ink">
+      {connection === 'down' ? (
+        <Text variant="soft" className="text-ink">
           No connection. Go on working:{' '}
           {left === 0
             ? 'everything so far is sent.'
@@ -24,7 +24,7 @@ export function LineNote() {
       ) : null}
       {refused > 0 ? (
         <LinkArea className="min-h-[48px] justify-center" onPress={() => router.navigate('/settings')}>
-          <Text look="danger">
+          <Text variant="danger">
             {refused} {refused === 1 ? 'note was' : 'notes were'} refused. Look at {refused === 1 ? 'it' : 'them'}.
           </Text>
         </LinkArea>

@@ -39,10 +39,10 @@ export function KeySheet() {
   return (
     <View role="dialog" aria-label="Keys" aria-modal className="fixed inset-0 items-center justify-center bg-ink/60 p-4">
       <View className="w-full max-w-[480px] gap-3 rounded-lg border-2 border-line bg-surface p-5">
-        <Text look="title">Keys</Text>
+        <Text variant="title">Keys</Text>
         {KEYS.map(([key, does]) => (
           <View key={key} className="flex-row gap-4">
-            <Text look="figure" className="min-w-[110px]">
+            <Text variant="figure" className="min-w-[110px]">
               {key}
             </Text>
             <Text className="flex-1">{does}</Text>

@@ -19,7 +19,7 @@ export function PersonChip() {
       onPress={() => router.navigate('/settings')}
     >
       <UserRound color={colours.accent} size={22} />
-      <Text look="label" className="text-ink">
+      <Text variant="label" className="text-ink">
         {name ?? 'Who?'}
       </Text>
     </LinkArea>

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { LineNote } from './ConnectionNote.tsx';
+import { ConnectionNote } from './ConnectionNote.tsx';
 import { WhoFirst } from './WhoFirst.tsx';
 import { PersonChip } from './PersonChip.tsx';
 import { LinkArea } from '../design/LinkArea.tsx';
@@ -47,18 +47,18 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
           <View className="w-2" />
         )}
         <View className="min-h-[52px] flex-1 justify-center">
-          <Text look="head" role="heading" aria-level={1} numberOfLines={1}>
+          <Text variant="head" role="heading" aria-level={1} numberOfLines={1}>
             {title}
           </Text>
           {under ? (
-            <Text look="soft" numberOfLines={1}>
+            <Text variant="soft" numberOfLines={1}>
               {under}
             </Text>
           ) : null}
         </View>
         <PersonChip />
       </View>
-      <LineNote />
+      <ConnectionNote />
       {fill ? (
         <View role="main" className="min-h-0 flex-1 items-center px-4 pt-4">
           <View className={`min-h-0 w-full flex-1 gap-3 ${width}`}>{work}</View>

@@ -47,7 +47,7 @@ export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; 
               className={`min-h-[58px] flex-1 items-center justify-center border-t-4 ${here ? 'border-accent' : 'border-transparent'}`}
             >
               <Icon color={here ? colours.accent : colours.soft} size={22} />
-              <Text look="label" className={here ? 'text-accent' : ''}>
+              <Text variant="label" className={here ? 'text-accent' : ''}>
                 {name}
               </Text>
             </LinkArea>

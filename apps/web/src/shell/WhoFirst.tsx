@@ -12,7 +12,7 @@ export function WhoFirst() {
   if (person || !shop) return null;
   return (
     <Card tone="next">
-      <Text look="head">Who is at the bench?</Text>
+      <Text variant="head">Who is at the bench?</Text>
       <View className="flex-row flex-wrap gap-2">
         {shop.people.map(({ id, name }) => (
           <Button key={id} big className="min-w-[96px] flex-1" label={name} onPress={() => choosePerson(id)} />

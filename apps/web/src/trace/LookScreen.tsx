@@ -53,7 +53,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const { job, pack, state, machine } = view;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
-  const steps = stepsToReach(pack, look.needs, new Set(state.reached));
+  const steps = stepsToReach(pack, look.needs, { reached: new Set(state.reached) });
   const cautions = cautionsOn(pack, look.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
@@ -65,23 +65,23 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
 
   return (
     <>
-      <Text look="title">{look.name}</Text>
+      <Text variant="title">{look.name}</Text>
       <View className="flex-row flex-wrap gap-x-4 gap-y-1">
-        <Text look="label">{minutesText(look.minutes)} for the look</Text>
-        {look.helper ? <Text look="label">A helper is needed</Text> : null}
-        {look.tools.length > 0 ? <Text look="label">Lay out: {look.tools.join(', ')}</Text> : null}
-        {look.kind === 'kinematic' ? <Text look="label">About {percent(healthyMisread(pack, look))} are misread</Text> : null}
+        <Text variant="label">{minutesText(look.minutes)} for the look</Text>
+        {look.helper ? <Text variant="label">A helper is needed</Text> : null}
+        {look.tools.length > 0 ? <Text variant="label">Lay out: {look.tools.join(', ')}</Text> : null}
+        {look.kind === 'kinematic' ? <Text variant="label">About {percent(healthyMisread(pack, look))} are misread</Text> : null}
       </View>
       <OpeningSteps view={view} steps={steps} />
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       <Card>
-        <Text look="head">What to do</Text>
+        <Text variant="head">What to do</Text>
         <Text>{look.how}</Text>
-        {look.kind === 'kinematic' ? <Text look="soft">{seeText(pack, look)}</Text> : null}
+        {look.kind === 'kinematic' ? <Text variant="soft">{seeText(pack, look)}</Text> : null}
       </Card>
-      <Text look="head">What do you see?</Text>
-      {steps.length > 0 ? <Text look="soft">Open it as far as above first, or answer if you see it all the same.</Text> : null}
-      {blocked ? <Text look="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
+      <Text variant="head">What do you see?</Text>
+      {steps.length > 0 ? <Text variant="soft">Open it as far as above first, or answer if you see it all the same.</Text> : null}
+      {blocked ? <Text variant="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
       {blocked || steps.length > 0 ? null : (
         <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />
       )}
@@ -97,8 +97,8 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
           onSay={(result) => void say(result)}
         />
       )}
-      <Button look="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      <Button variant="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
     </>
   );
@@ -135,7 +135,7 @@ function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook>
         />
       ) : null}
       <TypedFigure quantity={figure.quantity} unit={figure.unit} resultOf={name} onTake={take} />
-      <Text look="soft">Or say it in a word:</Text>
+      <Text variant="soft">Or say it in a word:</Text>
     </>
   );
 }
@@ -151,7 +151,7 @@ function CountedLook({ jobId, pack, look, kind, say }: Told<KinematicLook> & { k
         resultOf={(reading) => resultName(pack, look.id, resultOfTurns(pack, look, reading))}
         onTake={(reading) => void say(resultOfTurns(pack, look, reading), reading)}
       />
-      <Text look="soft">Or by eye:</Text>
+      <Text variant="soft">Or by eye:</Text>
     </>
   );
 }

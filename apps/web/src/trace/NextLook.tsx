@@ -17,9 +17,9 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
   if (!next) {
     return (
       <Card tone="next">
-        <Text look="head">No look left that is worth its minutes</Text>
+        <Text variant="head">No look left that is worth its minutes</Text>
         <Text>Decide on what is known, or write down a look of your own as a remark.</Text>
-        <Button look="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Button variant="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       </Card>
     );
   }
@@ -28,10 +28,10 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
   return (
     <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">
-        <Text look="label">The next useful look</Text>
-        <Text look="figure">{minutesText(next.minutes)}</Text>
+        <Text variant="label">The next useful look</Text>
+        <Text variant="figure">{minutesText(next.minutes)}</Text>
       </View>
-      <Text look="head">{next.name}</Text>
+      <Text variant="head">{next.name}</Text>
       <Text>
         {next.steps.length > 0 ? `${next.steps.length} ${next.steps.length === 1 ? 'step' : 'steps'} to open first. ` : 'Nothing to open. '}
         {closedMinutes(pack, next.look) - next.minutes > 0.05
@@ -40,25 +40,25 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
         {first && second ? `It leads to the verdict soonest, and says the most about: ${first}; ${second}.` : ''}
       </Text>
       <Button
-        look="primary"
+        variant="primary"
         big
         label="Do this look"
         testID="do-look"
         onPress={() => router.navigate(`/jobs/${job.id}/look/${next.look}`)}
       />
-      <Button look="quiet" label={why ? 'Hide the sums' : 'Why this one?'} onPress={() => setWhy(!why)} />
+      <Button variant="quiet" label={why ? 'Hide the sums' : 'Why this one?'} onPress={() => setWhy(!why)} />
       {why ? (
         <View className="gap-1">
-          <Text look="soft">
+          <Text variant="soft">
             With this look first, about {minutesText(trace.remainingMinutesEstimate)} to a verdict
             {runnerUp?.minutesToVerdict === undefined ? '.' : `; with “${runnerUp.name}” first, ${minutesText(runnerUp.minutesToVerdict)}.`}
           </Text>
-          <Text look="soft">
+          <Text variant="soft">
             It {worthText(next.expectedBits)}: {next.expectedBits.toFixed(2)} bits in {minutesText(next.minutes)}. A bit halves what is left
             to doubt.
           </Text>
           {next.results.map(({ result, name, probability }) => (
-            <Text key={result} look="soft">
+            <Text key={result} variant="soft">
               {percent(probability)}: {name}
             </Text>
           ))}

@@ -14,7 +14,7 @@ export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly S
   if (!step) return null;
   return (
     <View className="gap-3">
-      <Text look="head">
+      <Text variant="head">
         Open up first: {steps.length} {steps.length === 1 ? 'step' : 'steps'},{' '}
         {minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0))}
       </Text>
@@ -26,7 +26,7 @@ export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly S
         stuck={stuck === step.id}
         onStuck={(is) => setStuck(is ? step.id : null)}
       />
-      {later.length > 0 ? <Text look="soft">Then: {later.map(({ name }) => name).join(' → ')}</Text> : null}
+      {later.length > 0 ? <Text variant="soft">Then: {later.map(({ name }) => name).join(' → ')}</Text> : null}
     </View>
   );
 }

@@ -36,7 +36,7 @@ export function Results({ results, disabled, keys, before, onSay }: Props) {
 
 const KeyHint = ({ number }: { number: number }) => (
   <View aria-hidden className="h-8 w-8 items-center justify-center rounded-full bg-sunken">
-    <Text look="label" className="text-ink">
+    <Text variant="label" className="text-ink">
       {number}
     </Text>
   </View>

@@ -39,7 +39,7 @@ function Tracing({ view }: { view: JobView }) {
   });
   return (
     <>
-      <Text look="soft">“{state.takenIn?.complaint}”</Text>
+      <Text variant="soft">“{state.takenIn?.complaint}”</Text>
       <FoundSoFar view={view} />
       <Standing view={view} />
       <Segments
@@ -49,16 +49,16 @@ function Tracing({ view }: { view: JobView }) {
           ['motion', 'In motion'],
         ]}
         value={moving ? 'motion' : 'suspicion'}
-        onChange={(clothes) => setMoving(clothes === 'motion')}
+        onChange={(appearance) => setMoving(appearance === 'motion')}
       />
       {moving ? <MotionPanel pack={pack} suspects={trace.suspects.map(({ fault }) => fault)} /> : null}
       {moving || wide ? null : <SuspicionLine view={view} />}
       {wide ? null : <Trail view={view} />}
       <OtherLooks view={view} />
       {state.decided ? null : (
-        <Button look="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Button variant="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       )}
-      <Text look="soft">
+      <Text variant="soft">
         None of these: {percent(trace.noneOfTheseProbability)}. Kept so that what you see may contradict the whole list.
       </Text>
     </>
@@ -70,15 +70,15 @@ function FoundSoFar({ view: { pack, state, trace } }: { view: JobView }) {
   if (state.found.length === 0) return null;
   return (
     <Card>
-      <Text look="label">Found already, looking for a second</Text>
+      <Text variant="label">Found already, looking for a second</Text>
       {pack.faults
         .filter(({ id }) => state.found.includes(id))
         .map(({ id, name }) => (
-          <Text key={id} look="strong">
+          <Text key={id} variant="strong">
             {name}
           </Text>
         ))}
-      <Text look="soft">Nothing else wrong: {percent(trace.nothingElseProbability ?? 0)}.</Text>
+      <Text variant="soft">Nothing else wrong: {percent(trace.nothingElseProbability ?? 0)}.</Text>
     </Card>
   );
 }
@@ -88,20 +88,20 @@ function Standing({ view }: { view: JobView }) {
   const { job, pack, state, trace } = view;
   const router = useRouter();
   const toVerdict = (
-    <Button look="primary" big label="See the reasons and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+    <Button variant="primary" big label="See the reasons and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
   );
   if (state.decided) {
     const decided = pack.faults.find(({ id }) => id === state.decided?.fault);
     const part = decided?.remedy.part;
     return (
       <Card tone="next">
-        <Text look="label">Decided</Text>
-        <Text look="head">
+        <Text variant="label">Decided</Text>
+        <Text variant="head">
           {decided?.name ?? (state.decided.fault === NONE_OF_THESE ? state.decided.note : 'Set right what was found')}
         </Text>
         {decided ? <Text>{decided.remedy.text}</Text> : null}
         <Button
-          look="primary"
+          variant="primary"
           big
           label={part ? 'Measure the gear' : 'Set it right and prove it'}
           onPress={() => router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`)}
@@ -112,8 +112,8 @@ function Standing({ view }: { view: JobView }) {
   if (trace.verdict?.fault === NOTHING_ELSE) {
     return (
       <Card tone="next">
-        <Text look="label">{percent(trace.verdict.probability)} sure</Text>
-        <Text look="head">Nothing else is wrong</Text>
+        <Text variant="label">{percent(trace.verdict.probability)} sure</Text>
+        <Text variant="head">Nothing else is wrong</Text>
         {toVerdict}
       </Card>
     );
@@ -122,8 +122,8 @@ function Standing({ view }: { view: JobView }) {
   if (!verdict || !trace.verdict) return <NextLook view={view} />;
   return (
     <Card tone="next">
-      <Text look="label">Verdict, {percent(trace.verdict.probability)} sure</Text>
-      <Text look="head">{verdict.name}</Text>
+      <Text variant="label">Verdict, {percent(trace.verdict.probability)} sure</Text>
+      <Text variant="head">{verdict.name}</Text>
       <Text>{verdict.remedy.text}</Text>
       {toVerdict}
     </Card>
@@ -139,7 +139,7 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
   const shown = all ? alternatives : alternatives.slice(0, FIRST_OTHERS);
   return (
     <View className="gap-2">
-      <Text look="head">Other looks</Text>
+      <Text variant="head">Other looks</Text>
       {shown.map((each) => (
         <Button
           key={each.look}
@@ -149,7 +149,7 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
         />
       ))}
       {alternatives.length > shown.length ? (
-        <Button look="quiet" label={`${alternatives.length - shown.length} more looks`} onPress={() => setAll(true)} />
+        <Button variant="quiet" label={`${alternatives.length - shown.length} more looks`} onPress={() => setAll(true)} />
       ) : null}
     </View>
   );

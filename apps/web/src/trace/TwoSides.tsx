@@ -19,7 +19,7 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
   const sides = [look.watch, look.beside ?? look.watch];
   const [said, setSaid] = useState<readonly (string | undefined)[]>(before?.split('-') ?? [undefined, undefined]);
   const { hypotheses } = packModel(pack);
-  const choices = sides.map((side) => sideOutcomes(pack, look, side, hypotheses));
+  const choices = sides.map((side) => sideOutcomes(pack, look, { watch: side, hypotheses }));
   const answer = said.every((each) => each !== undefined) ? said.join('-') : null;
   const choose = (i: number, result: string) => setSaid(said.map((each, j) => (j === i ? result : each)));
   const asked = said[0] === undefined ? 0 : 1;
@@ -31,14 +31,14 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
       <View className="flex-row gap-3">
         {sides.map((side, i) => (
           <View key={side} role="radiogroup" aria-label={placeName(pack, side)} className="min-w-0 flex-1 gap-2">
-            <Text look="strong">{placeName(pack, side)}</Text>
+            <Text variant="strong">{placeName(pack, side)}</Text>
             {choices[i]?.map(({ result, name }) => (
               <Button
                 key={result}
                 big
                 disabled={disabled}
                 label={name}
-                look={said[i] === result ? 'chosen' : 'plain'}
+                variant={said[i] === result ? 'chosen' : 'plain'}
                 checked={said[i] === result}
                 testID={`side-${i}-${result}`}
                 onPress={() => choose(i, result)}
@@ -48,7 +48,7 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
         ))}
       </View>
       <Button
-        look="primary"
+        variant="primary"
         big
         disabled={disabled || answer === null}
         label={answer === null ? 'Say it for both sides' : 'That is what both do'}

@@ -28,34 +28,34 @@ function Verdict({ view }: { view: JobView }) {
   if (!first || !fault) return null;
   return (
     <>
-      <Text look="label">{trace.verdict ? 'Verdict' : 'Not sure yet: most likely'}</Text>
-      <Text look="title">{fault.name}</Text>
+      <Text variant="label">{trace.verdict ? 'Verdict' : 'Not sure yet: most likely'}</Text>
+      <Text variant="title">{fault.name}</Text>
       <Meter chance={first.probability} />
       <Text>{fault.tell}</Text>
       <Card tone="next">
-        <Text look="head">{fault.remedy.part ? 'A part is needed' : 'No gear to buy'}</Text>
+        <Text variant="head">{fault.remedy.part ? 'A part is needed' : 'No gear to buy'}</Text>
         <Text>{fault.remedy.text}</Text>
-        <Text look="soft">About {minutesText(fault.remedy.minutes)} of work.</Text>
+        <Text variant="soft">About {minutesText(fault.remedy.minutes)} of work.</Text>
         <Accept view={view} fault={fault} probability={first.probability} main />
         {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
       </Card>
-      <Text look="head">Why</Text>
+      <Text variant="head">Why</Text>
       <Reasons view={view} suspect={first} />
-      <Text look="head">It could still be</Text>
+      <Text variant="head">It could still be</Text>
       <View className="gap-3">
         {others.slice(0, 5).map((each) => {
           const other = pack.faults.find(({ id }) => id === each.fault);
           return other ? (
             <Card key={each.fault}>
-              <Text look="strong">{each.name}</Text>
+              <Text variant="strong">{each.name}</Text>
               <Meter chance={each.probability} />
-              <Text look="soft">{other.remedy.text}</Text>
+              <Text variant="soft">{other.remedy.text}</Text>
               <Accept view={view} fault={other} probability={each.probability} />
             </Card>
           ) : null;
         })}
         <Card tone="sunken">
-          <Text look="strong">Something that is not on the list</Text>
+          <Text variant="strong">Something that is not on the list</Text>
           <Meter chance={trace.noneOfTheseProbability} />
           <NotListed view={view} />
         </Card>
@@ -79,7 +79,7 @@ function GoOn({ view: { job }, fault, probability }: { view: JobView; fault: Fau
         testID="go-on"
         onPress={() => void found()}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }
@@ -90,13 +90,13 @@ function NothingElse({ view }: { view: JobView }) {
   const [first] = faults;
   return (
     <>
-      <Text look="label">Verdict, {percent(view.trace.verdict?.probability ?? 0)} sure</Text>
-      <Text look="title">Nothing else is wrong</Text>
+      <Text variant="label">Verdict, {percent(view.trace.verdict?.probability ?? 0)} sure</Text>
+      <Text variant="title">Nothing else is wrong</Text>
       <Text>What was found is all there is, as far as the looks tell.</Text>
       <Card tone="next">
         {faults.map(({ id, name, remedy }) => (
           <View key={id} className="gap-1">
-            <Text look="head">{name}</Text>
+            <Text variant="head">{name}</Text>
             <Text>{remedy.text}</Text>
           </View>
         ))}
@@ -121,7 +121,7 @@ function NotListed({ view: { job, trace } }: { view: JobView }) {
     <>
       <Field label="What was it?" value={words} onChangeText={setWords} />
       <Button label="Decide for that" disabled={words.trim() === ''} testID="decide-other" onPress={() => void decide()} />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }
@@ -146,13 +146,13 @@ function Accept({
   return (
     <>
       <Button
-        look={main ? 'primary' : 'quiet'}
+        variant={main ? 'primary' : 'quiet'}
         big={main}
         label={main ? `Decide: ${fault.remedy.part ? 'measure and replace' : VERB[fault.remedy.kind]}` : 'Decide for this one'}
         testID={main ? 'decide' : undefined}
         onPress={() => void accept()}
       />
-      {problem ? <Text look="danger">{problem}</Text> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }
@@ -169,20 +169,20 @@ const VERB: Record<Fault['remedy']['kind'], string> = {
 function Reasons({ view: { pack }, suspect }: { view: JobView; suspect: TraceOutput['suspects'][number] }) {
   if (suspect.because.length === 0) {
     return (
-      <Text look="soft">
+      <Text variant="soft">
         Nothing was seen yet that speaks for or against it: {percent(suspect.prior)} from the start, by how often it happens.
       </Text>
     );
   }
   return (
     <View className="gap-2">
-      <Text look="soft">{percent(suspect.prior)} at the start, by how often it happens on such a machine.</Text>
+      <Text variant="soft">{percent(suspect.prior)} at the start, by how often it happens on such a machine.</Text>
       {suspect.because.map(({ look, result, bits }) => (
         <View key={look} className="border-l-4 border-line pl-3">
           <Text>
             {pack.looks.find(({ id }) => id === look)?.name}: {resultName(pack, look, result)}
           </Text>
-          <Text look="soft">
+          <Text variant="soft">
             {bitsText(bits)} ({bits > 0 ? '+' : '−'}
             {Math.abs(bits).toFixed(1)} bits)
           </Text>

@@ -4,7 +4,7 @@ import { accessPlan, inReach } from './plan.ts';
 import { closingStep, longest, step, whileOpen } from './step.ts';
 import { tighteningOrder } from './tighteningOrder.ts';
 import { waitState } from './waits.ts';
-import { wayBack } from './wayBack.ts';
+import { reassembly } from './reassembly.ts';
 
 const screws = { id: 'screws', name: 'Lid screws', kind: 'screw', count: 4, lives: 'Lid' } as const;
 const make = (given: object) => step.parse({ how: 'as shown', minutes: 2, ...given });
@@ -36,7 +36,7 @@ const line = (more: Partial<LedgerFacts>) => ledgerOf(FAMILY, facts(more))[0];
 
 describe('the plan', () => {
   test('says what, how long, at worst, tools once, helper when, and what else lies open', () => {
-    const plan = accessPlan(FAMILY, { places: ['gear'] }, []);
+    const plan = accessPlan(FAMILY, { places: ['gear'] }, { opened: [] });
     expect(plan?.steps.map(({ id }) => id)).toEqual(['lid', 'belt', 'gear']);
     expect(plan).toMatchObject({ minutes: 6, atWorst: 3 + 9 + 3, tools: ['hex driver', 'puller'], minutesBack: 3 * 5 + 2 });
     expect(plan?.helperFor.map(({ id }) => id)).toEqual(['belt']);
@@ -44,20 +44,20 @@ describe('the plan', () => {
   });
 
   test('begins where it is open already, and is null where the only way is stuck', () => {
-    expect(accessPlan(FAMILY, { places: ['gear'] }, ['lid', 'belt'])?.minutes).toBe(2);
-    expect(accessPlan(FAMILY, { places: ['gear'] }, [], ['belt'])).toBeNull();
-    expect(accessPlan(FAMILY, { places: ['top'] }, [], ['belt'])?.minutes).toBe(2);
-    expect(accessPlan(FAMILY, { steps: ['belt'] }, [], ['belt'])).toBeNull();
+    expect(accessPlan(FAMILY, { places: ['gear'] }, { opened: ['lid', 'belt'] })?.minutes).toBe(2);
+    expect(accessPlan(FAMILY, { places: ['gear'] }, { opened: [], stuck: ['belt'] })).toBeNull();
+    expect(accessPlan(FAMILY, { places: ['top'] }, { opened: [], stuck: ['belt'] })?.minutes).toBe(2);
+    expect(accessPlan(FAMILY, { steps: ['belt'] }, { opened: [], stuck: ['belt'] })).toBeNull();
   });
 
   test('a place that no step frees lies open from the start', () =>
-    expect(accessPlan(FAMILY, { places: ['outside'] }, [])?.steps).toEqual([]));
+    expect(accessPlan(FAMILY, { places: ['outside'] }, { opened: [] })?.steps).toEqual([]));
   test('nothing lies open before its step', () => expect(inReach(FAMILY, ['lid'])).toEqual([]));
   test('stuck things take half as long again where nobody said how long', () => expect(longest({ minutes: 4 })).toBe(6));
 });
 
 describe('the way back', () => {
-  const names = (opened: readonly string[]) => wayBack(FAMILY, opened).map(({ id }) => id);
+  const names = (opened: readonly string[]) => reassembly(FAMILY, opened).map(({ id }) => id);
 
   test('undoes what was opened last first, with the work that exists only there in its place', () => {
     expect(names(['lid', 'belt', 'gear'])).toEqual(['clean', 'gear-in', 'greased', 'belt', 'lid-on', 'look']);
@@ -69,13 +69,13 @@ describe('the way back', () => {
 
   test('a piece that closes several waits until everything opened after the first of them is closed', () => {
     const both = { ...FAMILY, closing: [close({ id: 'all-on', name: 'All on', closes: ['lid', 'gear'] })] };
-    expect(wayBack(both, ['lid', 'belt', 'gear']).map(({ id }) => id)).toEqual(['belt', 'all-on']);
+    expect(reassembly(both, ['lid', 'belt', 'gear']).map(({ id }) => id)).toEqual(['belt', 'all-on']);
   });
 
   test('every step that was opened is closed by exactly one piece, never before one opened after it', () => {
     fc.assert(
       fc.property(fc.shuffledSubarray(['lid', 'belt', 'gear']), (opened) => {
-        const order = wayBack(FAMILY, opened).filter(({ closes }) => closes.length > 0);
+        const order = reassembly(FAMILY, opened).filter(({ closes }) => closes.length > 0);
         expect(order.flatMap(({ closes }) => closes).filter((id) => opened.includes(id))).toEqual([...opened].reverse());
       }),
     );
@@ -131,20 +131,22 @@ describe('the ledger', () => {
 
 describe('waits', () => {
   const run = { wait: 'glue', startedAt: '2026-11-24T10:00:00.000Z', minutes: 30, source: 'the tube' };
-  const at = (time: string) => waitState('glue', [run], [], new Date(`2026-11-24T${time}Z`));
+  const at = (time: string) => waitState('glue', { started: [run], cut: [], now: new Date(`2026-11-24T${time}Z`) });
 
   test('run from what was written down, not from the page', () => {
     expect(at('10:10:00')).toEqual({ state: 'running', secondsLeft: 1200, endsAt: '2026-11-24T10:30:00.000Z' });
     expect(at('10:30:00')).toEqual({ state: 'over' });
-    expect(waitState('glue', [], [], new Date())).toEqual({ state: 'notStarted' });
+    expect(waitState('glue', { started: [], cut: [], now: new Date() })).toEqual({ state: 'notStarted' });
   });
 
   test('a clock that lags does not make it longer', () => expect(at('09:59:00')).toMatchObject({ secondsLeft: 1800 }));
 
   test('of several starts the last counts, and cutting one short says why', () => {
     const again = { ...run, startedAt: '2026-11-24T11:00:00.000Z' };
-    expect(waitState('glue', [run, again], [], new Date('2026-11-24T11:10:00Z'))).toMatchObject({ state: 'running' });
-    expect(waitState('glue', [run], [{ wait: 'glue', reason: 'other glue' }], new Date())).toEqual({
+    expect(waitState('glue', { started: [run, again], cut: [], now: new Date('2026-11-24T11:10:00Z') })).toMatchObject({
+      state: 'running',
+    });
+    expect(waitState('glue', { started: [run], cut: [{ wait: 'glue', reason: 'other glue' }], now: new Date() })).toEqual({
       state: 'cutShort',
       reason: 'other glue',
     });

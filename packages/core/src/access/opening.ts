@@ -18,6 +18,10 @@ export interface Opening {
   readonly steps: readonly string[];
   readonly minutes: number;
 }
+export interface ShortestOpeningAsked {
+  readonly done?: ReadonlySet<string> | undefined;
+  readonly blocked?: ReadonlySet<string> | undefined;
+}
 
 /**
  * The shortest opening by which all wanted steps are done, given what is done already: exact, by
@@ -30,8 +34,7 @@ export interface Opening {
 export function shortestOpening(
   steps: readonly PlanStep[],
   wanted: readonly string[],
-  done: ReadonlySet<string> = new Set(),
-  blocked: ReadonlySet<string> = new Set(),
+  { done = new Set(), blocked = new Set() }: ShortestOpeningAsked = {},
 ): Opening | null {
   const byId = new Map(steps.map((step) => [step.id, step]));
   let best: { readonly chosen: ReadonlySet<string>; readonly minutes: number } | null = null;
@@ -118,20 +121,18 @@ function inOrder(byId: ReadonlyMap<string, PlanStep>, chosen: ReadonlySet<string
   for (const id of byId.keys()) visit(id);
   return list;
 }
+export interface StepsToReachAsked {
+  readonly reached: ReadonlySet<string>;
+  readonly blocked?: ReadonlySet<string> | undefined;
+}
 
 /** The steps still to do before these can be done, by the shortest way. Empty where no way is left. */
-export function stepsToReach(
-  pack: Steps,
-  needs: readonly string[],
-  reached: ReadonlySet<string>,
-  blocked: ReadonlySet<string> = new Set(),
-): readonly Step[] {
+export function stepsToReach(pack: Steps, needs: readonly string[], { reached, blocked = new Set() }: StepsToReachAsked): readonly Step[] {
   const known = new Map(pack.steps.map((step) => [step.id, step]));
   const opening = shortestOpening(
     pack.steps,
     needs.filter((id) => known.has(id)),
-    reached,
-    blocked,
+    { done: reached, blocked },
   );
   return (opening?.steps ?? []).map((id) => known.get(id) as Step);
 }
@@ -139,6 +140,11 @@ export function stepsToReach(
 /** Steps by which each place comes within reach; a place that no step frees lies open from the start. */
 export const stepsThatFree = ({ steps }: Steps, place: string): readonly string[] =>
   steps.filter(({ frees }) => frees.includes(place)).map(({ id }) => id);
+export interface OpeningToAsked {
+  readonly done?: ReadonlySet<string> | undefined;
+  readonly blocked?: ReadonlySet<string> | undefined;
+  readonly besides?: readonly string[] | undefined;
+}
 
 /**
  * The shortest opening after which all the places lie within reach, and these steps besides are done. A place freed by several steps is
@@ -147,14 +153,12 @@ export const stepsThatFree = ({ steps }: Steps, place: string): readonly string[
 export function openingTo(
   pack: Steps,
   places: readonly string[],
-  done: ReadonlySet<string> = new Set(),
-  blocked: ReadonlySet<string> = new Set(),
-  besides: readonly string[] = [],
+  { done = new Set(), blocked = new Set(), besides = [] }: OpeningToAsked = {},
 ): Opening | null {
   const goals = places.flatMap((place): PlanStep[] => {
     const by = stepsThatFree(pack, place);
     return by.length === 0 ? [] : [{ id: `to ${place}`, minutes: 0, needs: [], ways: by.map((id) => [id]) }];
   });
-  const opening = shortestOpening([...pack.steps, ...goals], [...goals.map(({ id }) => id), ...besides], done, blocked);
+  const opening = shortestOpening([...pack.steps, ...goals], [...goals.map(({ id }) => id), ...besides], { done, blocked });
   return opening && { ...opening, steps: opening.steps.filter((id) => !goals.some((goal) => goal.id === id)) };
 }

@@ -1,6 +1,6 @@
 import { longest, stepsNamed, type ClosingStep, type Step, type WhileOpen } from './step.ts';
 import { openingTo, stepsThatFree } from './opening.ts';
-import { wayBack } from './wayBack.ts';
+import { reassembly } from './reassembly.ts';
 
 interface Family {
   readonly steps: readonly Step[];
@@ -28,14 +28,18 @@ export interface AccessPlan {
   /** Minutes of the way back from everything open after the plan. */
   readonly minutesBack: number;
 }
+export interface AccessPlanAsked {
+  readonly opened: readonly string[];
+  readonly stuck?: readonly string[] | undefined;
+}
 
 /**
  * The plan to reach something from what is open already; null where a step that is stuck bars every way.
  */
-export function accessPlan(family: Family, aim: Aim, opened: readonly string[], stuck: readonly string[] = []): AccessPlan | null {
+export function accessPlan(family: Family, aim: Aim, { opened, stuck = [] }: AccessPlanAsked): AccessPlan | null {
   const done = new Set(opened);
   const blocked = new Set(stuck);
-  const opening = openingTo(family, aim.places ?? [], done, blocked, aim.steps);
+  const opening = openingTo(family, aim.places ?? [], { done, blocked, besides: aim.steps });
   if (!opening) return null;
   const steps = stepsNamed(family.steps, opening.steps);
   const after = [...opened, ...steps.map(({ id }) => id)];
@@ -47,7 +51,7 @@ export function accessPlan(family: Family, aim: Aim, opened: readonly string[], 
     tools: [...new Set(steps.flatMap(({ tools }) => tools))],
     helperFor: steps.filter(({ helper }) => helper),
     whileOpen: inReach(family, after),
-    minutesBack: sum(wayBack(family, after).map(({ minutes }) => minutes)),
+    minutesBack: sum(reassembly(family, after).map(({ minutes }) => minutes)),
   };
 }
 

@@ -52,7 +52,7 @@ export const step = z.strictObject({
   needs: z.array(id).default([]),
   /** Ways that lead here: all steps of one of them, besides `needs`. */
   ways: z.array(z.array(id).min(1)).default([]),
-  /** Bodies, joints and outliers that come within reach. */
+  /** Bodies, joints and auxiliaries that come within reach. */
   frees: z.array(id).default([]),
   tools: z.array(text).default([]),
   cautions: z.array(id).default([]),

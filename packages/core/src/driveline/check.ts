@@ -19,10 +19,10 @@ export function checkDriveline(driveline: Driveline, path = 'driveline'): void {
       const kind = kinds.get(value as string);
       if (kind === undefined) throw fail('unknownId', `${here}.${field}`, { given: String(value) });
       if (seen.has(value as string)) {
-        throw fail('contradiction', `${here}.${field}`, { why: `The joint "${joint.id}" ties "${value}" to itself.` });
+        throw fail('contradiction', `${here}.${field}`, { reason: 'tiedToItself', id: joint.id, body: String(value) });
       }
       seen.add(value as string);
-      checkKind(joint.type, field, kind, `${here}.${field}`, String(value));
+      checkKind(joint.type, { field, kind, path: `${here}.${field}`, id: String(value) });
     }
   });
 }
@@ -52,7 +52,7 @@ export function checkMotion(input: MotionInput): void {
   });
   input.held.forEach((id, i) => {
     need(id, `held.${i}`);
-    if (driven.has(id)) throw fail('contradiction', `held.${i}`, { why: `"${id}" cannot be driven and held at once.` });
+    if (driven.has(id)) throw fail('contradiction', `held.${i}`, { reason: 'drivenAndHeld', id });
   });
   input.faults.forEach((fault, i) => {
     if (!joints.some((joint) => joint.id === fault.joint)) {
@@ -65,12 +65,17 @@ export function checkMotion(input: MotionInput): void {
 const BODY_FIELDS = new Set(['a', 'b', 'worm', 'wheel', 'pinion', 'rack', 'nut', 'screw', 'driver', 'driven', 'case', 'left', 'right']);
 /** Seats join like to like, so either kind will do; every other joint says what it moves. */
 const SLIDERS = new Set(['rack.rack', 'screw.nut']);
+interface CheckKindAsked {
+  readonly field: string;
+  readonly kind: Body['kind'];
+  readonly path: string;
+  readonly id: string;
+}
 
-function checkKind(type: string, field: string, kind: Body['kind'], path: string, id: string): void {
+function checkKind(type: string, { field, kind, path, id }: CheckKindAsked): void {
   if (type === 'seat' || type === 'oneWay') return;
   const wanted = SLIDERS.has(`${type}.${field}`) ? 'slider' : 'rotor';
   if (kind !== wanted) {
-    const why = wanted === 'slider' ? `"${id}" must be a slider here: it travels.` : `"${id}" must be a rotor here: it turns.`;
-    throw fail('contradiction', path, { why });
+    throw fail('contradiction', path, { reason: wanted === 'slider' ? 'mustBeSlider' : 'mustBeRotor', id });
   }
 }

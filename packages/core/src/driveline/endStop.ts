@@ -1,6 +1,7 @@
 import type { Joint } from './schema.ts';
-import { solve, type Motion, type Question } from './solve.ts';
+import { solve, type Motion } from './solve.ts';
 import { tieOf } from './transmission.ts';
+import { type Question } from './question.ts';
 
 export interface Stopped {
   readonly moved: ReadonlyMap<string, Motion>;

@@ -1,6 +1,6 @@
 import type { Joint } from './schema.ts';
-import type { Question } from './solve.ts';
 import { bodiesOf, tieOf } from './transmission.ts';
+import { type Question } from './question.ts';
 
 export interface Known {
   readonly value: number;
@@ -34,8 +34,8 @@ export function settle(frame: Frame): Settled {
   for (;;) {
     const known = new Map<string, Known>();
     const locked = reach(frame.tied, jam, restOf(frame.tied, rest));
-    for (const id of rest) known.set(id, STANDS);
-    let bound = spread(frame, known);
+    for (const id of rest) known.set(id, AT_REST);
+    let bound = propagate(frame, known);
     for (const [id, value] of frame.drive) {
       if (bound !== null) break;
       if (jam.has(id)) {
@@ -45,9 +45,9 @@ export function settle(frame: Frame): Settled {
       const there = known.get(id);
       if (there && !same(there.value, value)) bound = id;
       else known.set(id, { value, via: null, less: false });
-      bound ??= spread(frame, known);
+      bound ??= propagate(frame, known);
     }
-    bound ??= spreadFreely(frame, known);
+    bound ??= propagateFreely(frame, known);
     if (bound === null) return { known, locked, stoppedDrive };
     // Everything tied to the clash, and the drive that ran into it, becomes one standing block.
     for (const id of reach(frame.tied, new Set([bound]), known)) {
@@ -57,14 +57,14 @@ export function settle(frame: Frame): Settled {
   }
 }
 
-const STANDS: Known = { value: 0, via: null, less: false };
+const AT_REST: Known = { value: 0, via: null, less: false };
 
 const same = (p: number, q: number) => Math.abs(p - q) <= 1e-9 * Math.max(1, Math.abs(p), Math.abs(q));
 
 /** What stands because it is tied to rest alone, whatever is driven. */
 function restOf(tied: readonly Joint[], rest: ReadonlySet<string>): ReadonlyMap<string, Known> {
-  const known = new Map<string, Known>([...rest].map((id) => [id, STANDS]));
-  spread({ tied, skipping: new Set() }, known);
+  const known = new Map<string, Known>([...rest].map((id) => [id, AT_REST]));
+  propagate({ tied, skipping: new Set() }, known);
   return known;
 }
 
@@ -91,7 +91,7 @@ function reach(tied: readonly Joint[], seeds: ReadonlySet<string>, known: Readon
 }
 
 /** Sound joints speak first, jumping teeth after: a body with a sound way to the drive is not called slow. */
-function spread({ tied, skipping }: Pick<Frame, 'tied' | 'skipping'>, known: Map<string, Known>): string | null {
+function propagate({ tied, skipping }: Pick<Frame, 'tied' | 'skipping'>, known: Map<string, Known>): string | null {
   for (let grew = true; grew;) {
     grew = false;
     for (const sound of [true, false]) {
@@ -112,7 +112,7 @@ function spread({ tied, skipping }: Pick<Frame, 'tied' | 'skipping'>, known: Map
 }
 
 /** Where a differential is left with a choice: both axles follow the case; a case nobody drives stays put. */
-function spreadFreely(frame: Frame, known: Map<string, Known>): string | null {
+function propagateFreely(frame: Frame, known: Map<string, Known>): string | null {
   for (;;) {
     const free = frame.tied.find((joint) => joint.type === 'differential' && bodiesOf(joint).filter((id) => known.has(id)).length === 1);
     if (free?.type !== 'differential') return null;
@@ -120,7 +120,7 @@ function spreadFreely(frame: Frame, known: Map<string, Known>): string | null {
     const less = (ofCase?.less ?? false) || frame.skipping.has(free.id);
     if (ofCase) known.set(free.left, { value: ofCase.value, via: free.id, less });
     else known.set(free.case, { value: 0, via: free.id, less: false });
-    const bound = spread(frame, known);
+    const bound = propagate(frame, known);
     if (bound !== null) return bound;
   }
 }

@@ -1,15 +1,7 @@
 import type { Driveline, FaultMode, Joint, MotionState } from './schema.ts';
 import { settle, type Known } from './settle.ts';
 import { bodiesOf } from './transmission.ts';
-
-export interface Question {
-  readonly driveline: Driveline;
-  /** Motion put in, in turns (rotor) or mm (slider). */
-  readonly drive: ReadonlyMap<string, number>;
-  readonly held: readonly string[];
-  readonly faults: readonly { readonly joint: string; readonly mode: FaultMode }[];
-  readonly underLoad: boolean;
-}
+import { type Question } from './question.ts';
 
 export interface Motion {
   readonly value: number;

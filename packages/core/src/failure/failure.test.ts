@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import { fail, type FailureData } from './CoreFailure.ts';
-import { fieldName } from './fieldName.ts';
 import { failureFromZod } from './fromZod.ts';
-import { sentence } from './sentence.ts';
 
 const schema = z.strictObject({
   teeth: z.int().positive(),
@@ -38,29 +36,6 @@ test.each([
 ])('%j is %s at "%s"', (input, code, path) => {
   const failure = refused(input);
   expect([failure.code, failure.path]).toEqual([code, path]);
-  expect(sentence(failure)).toMatch(/^["A-Z].*\.$/);
-});
-
-test.each<[FailureData, string]>([
-  [
-    { code: 'outOfRange', path: 'leadAngleDeg', detail: { minimum: 0, maximum: 90, given: 120 } },
-    'The lead angle must lie between 0 and 90. You gave 120.',
-  ],
-  [{ code: 'outOfRange', path: 'angle', detail: { maximum: 45 } }, 'The angle must lie at or below 45.'],
-  [{ code: 'unknownId', path: 'faults.0.joint', detail: { given: 'z', known: 'a, b' } }, 'There is no joint called "z". Known: a, b.'],
-  [{ code: 'duplicateId', path: 'bodies.1.id', detail: { given: 'drum' } }, '"drum" is used twice. Every id needs a name of its own.'],
-  [{ code: 'missing', path: 'look' }, 'The look is missing.'],
-  [{ code: 'nothingGiven', path: 'measurements' }, 'Give at least one measurements.'],
-  [{ code: 'contradiction', path: 'x' }, 'The x contradicts what else was given.'],
-  [{ code: 'impossibleGeometry', path: 'wheelTeeth' }, 'No gear can be cut with this wheel teeth.'],
-  [{ code: 'invalid', path: 'faceWidthMm' }, 'The faceWidthMm cannot be used as given.'],
-])('words %j', (failure, words) => expect(sentence(failure)).toBe(words));
-
-test('a reading is named by what was read, not by its field', () => {
-  expect(fieldName('measurements.tipDiameterMm.value')).toBe('diameter over the tips');
-  expect(fieldName('measurements.tipDiameterMm.plusMinus')).toBe('± of the diameter over the tips');
-  expect(fieldName('driveline.joints.2.teeth')).toBe('teeth');
-  expect(fieldName('')).toBe('input');
 });
 
 test('a failure is an error whose message names code and path', () => {

@@ -50,7 +50,7 @@ function failureOf(whole: Issue, input: unknown): CoreFailure {
       return new CoreFailure({
         code: 'invalid',
         path: path.join('.'),
-        detail: { why: issue.message, given },
+        detail: { reason: 'ownWords', words: issue.message, given },
       });
   }
 }

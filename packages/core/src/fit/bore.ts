@@ -68,12 +68,11 @@ export function boreSeat({ shape, bore, shaft, limitDeg, limitSource }: z.output
     if (!b || !s) return undefined;
     const plusMinus = Math.hypot(b.plusMinus, s.plusMinus);
     const value = b.value - s.value;
-    if (value < -3 * plusMinus - 0.2)
-      throw fail('contradiction', `shaft.${name}`, { why: 'The shaft measures thicker than the bore it sits in: measure both again.' });
+    if (value < -3 * plusMinus - 0.2) throw fail('contradiction', `shaft.${name}`, { reason: 'shaftThickerThanBore' });
     return { value, plusMinus };
   };
   const clearance = gap('diameterMm');
-  const play = turningPlay(shape, bore, shaft, gap);
+  const play = turningPlay(shape, { bore, shaft, gap });
   const { diameterMm } = shaft;
   const key = shape === 'key' && diameterMm ? KEYS.find(([most]) => diameterMm.value <= most) : undefined;
   return {
@@ -81,7 +80,7 @@ export function boreSeat({ shape, bore, shaft, limitDeg, limitSource }: z.output
     ...(play && { turningPlayDeg: play }),
     ...(key && diameterMm && diameterMm.value > 6 && { standardKey: { widthMm: key[1], heightMm: key[2] } }),
     limitSource,
-    ...judged(shape, clearance, play, limitDeg, limitSource),
+    ...judged({ shape, clearance, play, limitDeg, source: limitSource }),
   };
 }
 
@@ -89,13 +88,13 @@ interface Value {
   readonly value: number;
   readonly plusMinus: number;
 }
+interface TurningPlayAsked {
+  readonly bore: Section;
+  readonly shaft: Section;
+  readonly gap: (name: keyof Section) => Value | undefined;
+}
 
-function turningPlay(
-  shape: (typeof SHAPES)[number],
-  bore: Section,
-  shaft: Section,
-  gap: (name: keyof Section) => Value | undefined,
-): Value | undefined {
+function turningPlay(shape: (typeof SHAPES)[number], { bore, shaft, gap }: TurningPlayAsked): Value | undefined {
   if (shape === 'round') return undefined;
   const radius = (shaft.diameterMm?.value ?? NaN) / 2;
   if (shape === 'key' || shape === 'spline') {
@@ -127,14 +126,15 @@ function cornerOf(shape: 'dFlat' | 'doubleD' | 'square' | 'hex', acrossMm: numbe
   if (flatMm <= 0 || flatMm >= radius) return null;
   return { flatMm, radiusMm: radius, angle: Math.acos(flatMm / radius) };
 }
+interface JudgedAsked {
+  readonly shape: (typeof SHAPES)[number];
+  readonly clearance: Value | undefined;
+  readonly play: Value | undefined;
+  readonly limitDeg: number;
+  readonly source: string;
+}
 
-function judged(
-  shape: (typeof SHAPES)[number],
-  clearance: Value | undefined,
-  play: Value | undefined,
-  limitDeg: number,
-  source: string,
-): Pick<BoreSeat, 'verdict' | 'reasons'> {
+function judged({ shape, clearance, play, limitDeg, source }: JudgedAsked): Pick<BoreSeat, 'verdict' | 'reasons'> {
   if (shape === 'round') {
     if (!clearance) return { verdict: 'measureMore', reasons: ['Measure the bore and the shaft.'] };
     if (clearance.value > 2 * clearance.plusMinus)

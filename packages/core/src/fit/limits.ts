@@ -53,7 +53,7 @@ const USUAL: readonly (readonly [hole: string, shaft: string, use: string])[] = 
  */
 export function fitLimits({ nominalMm, hole, shaft, measured }: z.output<typeof limitsInput>): FitLimits {
   if (hole === undefined && shaft === undefined && (!measured.boreMm || !measured.shaftMm)) {
-    throw fail('nothingGiven', 'hole', { why: 'Give a hole like H7, a shaft like k6, or measure both bore and shaft.' });
+    throw fail('nothingGiven', 'hole', { reason: 'noHoleNoShaft' });
   }
   const h = hole === undefined ? undefined : sized(nominalMm, hole, 'hole');
   const s = shaft === undefined ? undefined : sized(nominalMm, shaft, 'shaft');
@@ -76,7 +76,11 @@ function sized(nominalMm: number, code: string, field: 'hole' | 'shaft'): Sized 
   const found = limitsOf(nominalMm, code, field);
   if (!found) {
     throw fail('invalid', field, {
-      why: `${code} is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${LETTERS[0]} to ${LETTERS.at(-1)}, grades ${Object.keys(TOLERANCES)[0]} to ${Object.keys(TOLERANCES).at(-1)}.`,
+      reason: 'noSuchTolerance',
+      code,
+      field,
+      letters: `${LETTERS[0]} to ${LETTERS.at(-1)}`,
+      grades: `${Object.keys(TOLERANCES)[0]} to ${Object.keys(TOLERANCES).at(-1)}`,
     });
   }
   return { ...found, leastMm: nominalMm + found.lowerMm, mostMm: nominalMm + found.upperMm };

@@ -46,8 +46,7 @@ export function freshArcs({ teeth, shape, fullTeeth = teeth, worked, needTeeth }
     ] as const) {
       if (at > teeth) throw fail('outOfRange', `worked.${i}.${name}`, { minimum: 1, maximum: teeth, given: at });
     }
-    if (shape === 'sector' && to < from)
-      throw fail('contradiction', `worked.${i}.to`, { why: `On a sector teeth are counted from one end: ${to} comes before ${from}.` });
+    if (shape === 'sector' && to < from) throw fail('contradiction', `worked.${i}.to`, { reason: 'sectorCountedBack', from, to });
     for (let at = from - 1; ; at = (at + 1) % teeth) {
       used[at] = true;
       if (at === to - 1) break;

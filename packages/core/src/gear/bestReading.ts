@@ -6,6 +6,8 @@ export interface PossibleReading<Ranked> {
   readonly quantity: string;
   readonly minutes: number;
   readonly how: string;
+  /** Teeth between the jaws, where it is a span. */
+  readonly spanTeeth?: number;
   /** Mean and standard deviation of the reading, were the candidate true. */
   readonly expect: (ranked: Ranked) => readonly [number, number];
 }
@@ -19,12 +21,12 @@ export function bestReading<Ranked extends { readonly probability: number }>(
   likely: readonly Ranked[],
   noneOfThese: number,
 ): NextMeasurement {
-  const rated = readings.map(({ quantity, minutes, how, expect }) => {
+  const rated = readings.map(({ expect, ...reading }) => {
     const causes = likely.map((each) => {
       const [mean, sd] = expect(each);
       return { probability: each.probability, mean, sd };
     });
-    return { quantity, expectedBits: readingInformation(causes, noneOfThese), minutes, how };
+    return { ...reading, expectedBits: readingInformation(causes, noneOfThese) };
   });
   const best = rated.reduce<(typeof rated)[number] | null>(
     (top, each) => (!top || each.expectedBits / each.minutes > top.expectedBits / top.minutes ? each : top),

@@ -37,7 +37,7 @@ const FINEST = 0.002;
  */
 export function compareGears({ first, second }: z.output<typeof compareInput>): Comparison {
   const names = [...new Set([...Object.keys(first), ...Object.keys(second)])];
-  if (names.length === 0) throw fail('nothingGiven', 'first', { why: 'Measure something of both gears first.' });
+  if (names.length === 0) throw fail('nothingGiven', 'first', { reason: 'measureBothFirst' });
   const rated = names.map((name) => {
     const [p, q] = [first[name], second[name]];
     if (!p || !q) return { name, state: 'notRead' as const, sigmas: 0, ...(p && { first: p.value }), ...(q && { second: q.value }) };

@@ -3,7 +3,13 @@ import { GEAR_SYSTEMS } from './standardSizes.ts';
 
 /** Which dimension to take next, what it is worth in bits, and how it is taken. */
 export const nextMeasurement = z
-  .object({ quantity: z.string(), expectedBits: z.number(), minutes: z.number(), how: z.string() })
+  .object({
+    quantity: z.string(),
+    expectedBits: z.number(),
+    minutes: z.number(),
+    how: z.string(),
+    /** Teeth between the jaws, where a span is advised. */ spanTeeth: z.number().optional(),
+  })
   .nullable();
 export type NextMeasurement = z.infer<typeof nextMeasurement>;
 

@@ -2,7 +2,7 @@ import { normalDensity } from '../inference/normal.ts';
 import type { Measured } from '../quantity/measured.ts';
 import { bestReading } from './bestReading.ts';
 import { NONE_OF_THESE_PRIOR, type NextMeasurement } from './identifySchema.ts';
-import { blurred, wornTip } from './wornTip.ts';
+import { readingSd, wornTip } from './wornTip.ts';
 
 /** A dimension that can be read off a gear, and what each candidate would show. */
 export interface Readable<Of> {
@@ -13,13 +13,13 @@ export interface Readable<Of> {
   readonly read: Measured | undefined;
   readonly predict: (of: Of) => number;
   /** What makers leave open about it, one standard deviation, in its own unit. */
-  readonly freedom?: (of: Of) => number;
+  readonly makerSd?: (of: Of) => number;
   /** Metal that may be worn off it: it reads low, never high. */
   readonly mostLossMm?: number;
   /** The usual ± of whoever reads it next. */
   readonly plusMinus: number;
-  /** How widely something that follows no standard would spread, as the natural logarithm of largest over smallest. */
-  readonly spread?: number;
+  /** How widely something that follows no standard would logRange, as the natural logarithm of largest over smallest. */
+  readonly logRange?: number;
 }
 
 export interface Sized<Of> {
@@ -36,7 +36,7 @@ export interface SizeAnswer<Of> {
 }
 
 const NEGLIGIBLE = 1e-9;
-const USUAL_SPREAD = Math.log(50);
+const USUAL_LOG_RANGE = Math.log(50);
 
 /**
  * Ranks candidates that follow from a standard alone (racks, screws, bevels, wheels) by Bayes' rule, with
@@ -53,7 +53,7 @@ export function identifySize<Of>(
     weight: ((1 - NONE_OF_THESE_PRIOR) * prior * read.reduce((product, each) => product * likelihood(each, of), 1)) / priors,
   }));
   const none = read.reduce(
-    (product, { read: value, spread = USUAL_SPREAD }) => product / (Math.max(Math.abs(value?.value ?? 1), 1e-3) * spread),
+    (product, { read: value, logRange = USUAL_LOG_RANGE }) => product / (Math.max(Math.abs(value?.value ?? 1), 1e-3) * logRange),
     NONE_OF_THESE_PRIOR,
   );
   const total = weighed.reduce((sum, { weight }) => sum + weight, none);
@@ -67,11 +67,11 @@ export function identifySize<Of>(
   }));
   const open = readables
     .filter((each) => each.read === undefined)
-    .map(({ quantity, minutes, how, predict, freedom, plusMinus }) => ({
+    .map(({ quantity, minutes, how, predict, makerSd, plusMinus }) => ({
       quantity,
       minutes,
       how,
-      expect: (each: Sized<Of>) => [predict(each.of), Math.hypot(plusMinus, freedom?.(each.of) ?? 0)] as const,
+      expect: (each: Sized<Of>) => [predict(each.of), Math.hypot(plusMinus, makerSd?.(each.of) ?? 0)] as const,
     }));
   return {
     ranked,
@@ -84,9 +84,9 @@ export function identifySize<Of>(
   };
 }
 
-function likelihood<Of>({ read, predict, freedom, mostLossMm }: Readable<Of>, of: Of): number {
+function likelihood<Of>({ read, predict, makerSd, mostLossMm }: Readable<Of>, of: Of): number {
   if (!read) return 1;
-  const error = blurred(read.plusMinus, freedom?.(of));
+  const error = readingSd(read.plusMinus, makerSd?.(of));
   return mostLossMm === undefined ? normalDensity(read.value, predict(of), error) : wornTip(read.value, predict(of), error, mostLossMm);
 }
 

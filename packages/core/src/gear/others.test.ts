@@ -4,10 +4,10 @@ import { freshArcs } from './arcs.ts';
 import { coneAngles } from './bevel/dimensions.ts';
 import { bevelIdentifyInput, identifyBevel } from './bevel/identify.ts';
 import { compareGears } from './compare.ts';
-import { identifyRack, rackIdentifyInput } from './other/rack.ts';
-import { identifyScrew, screwIdentifyInput } from './other/screw.ts';
+import { identifyRack, rackIdentifyInput } from './rack/identify.ts';
+import { identifyScrew, screwIdentifyInput } from './screw/identify.ts';
 import { STANDARD_MODULES } from './standardSizes.ts';
-import { identifyWheel, wheelIdentifyInput } from './worm/identifyWheel.ts';
+import { identifyWheel, wheelIdentifyInput } from './wormWheel/identify.ts';
 
 const random = seeded(61);
 const read = (value: number, plusMinus = 0.03) => ({ value: value + plusMinus * gaussian(random), plusMinus });

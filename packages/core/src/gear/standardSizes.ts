@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from '../quantity/length.ts';
+import { moduleOfPitch } from '../quantity/length.ts';
 
 /** Modules of ISO 54:1996 (both series) with the fine pitches of DIN 780-2, in mm. */
 export const STANDARD_MODULES = [
@@ -28,7 +28,7 @@ export function standardSizes(systems: readonly GearSystem[]): readonly Standard
     for (const size of STANDARD_MODULES) list.push({ system: 'module', size, moduleMm: size });
   }
   if (systems.includes('diametralPitch')) {
-    for (const size of DIAMETRAL_PITCHES) list.push({ system: 'diametralPitch', size, moduleMm: MM_PER_INCH / size });
+    for (const size of DIAMETRAL_PITCHES) list.push({ system: 'diametralPitch', size, moduleMm: moduleOfPitch(size) });
   }
   return list;
 }

@@ -8,4 +8,4 @@ export function wornTip(read: number, whole: number, error: number, most: number
 }
 
 /** Standard deviation of a reading, never finer than any hand's, and what else leaves it open. */
-export const blurred = (plusMinus: number, freedom = 0): number => Math.hypot(Math.max(plusMinus, FINEST), freedom);
+export const readingSd = (plusMinus: number, makerSd = 0): number => Math.hypot(Math.max(plusMinus, FINEST), makerSd);

@@ -1,6 +1,6 @@
 import type { Capture } from '../access/step.ts';
 import type { Pack } from '../trace/pack.ts';
-import type { JobState } from './fold.ts';
+import type { JobState } from './jobState.ts';
 
 /** What a photo of a capture is about. */
 export const captureAbout = (step: string, capture: string): string => `${step}/${capture}`;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { LOOSE_NOTES } from '../access/ledger.ts';
 import { torque } from '../access/step.ts';
 import { section, SHAPES } from '../fit/bore.ts';
+import { GEAR_QUANTITIES } from '../gear/quantities.ts';
 import { gearAttributes } from '../match/schema.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
@@ -18,46 +19,11 @@ const partSource = z.enum(['shelf']);
 
 const payload = <T extends string, S extends z.ZodRawShape>(kind: T, shape: S) => z.strictObject({ kind: z.literal(kind), ...shape });
 
-/** Dimensions read off a worm. */
-export const WORM_QUANTITIES = [
-  'tipDiameterMm',
-  'rootDiameterMm',
-  'axialPitch',
-  'leadAngleDeg',
-  'centreDistanceMm',
-  'starts',
-  'boreDiameterMm',
-  'faceWidthMm',
-] as const;
-export type WormQuantity = (typeof WORM_QUANTITIES)[number];
-
-/** Dimensions read off a spur or helical gear; the arc is that of a piece of the rim. */
-export const CYLINDRICAL_QUANTITIES = [
-  'teeth',
-  'arcDeg',
-  'tipDiameterMm',
-  'rootDiameterMm',
-  'spanMm',
-  'helixAngleDeg',
-  'centreDistanceMm',
-  'boreDiameterMm',
-  'faceWidthMm',
-] as const;
-export type CylindricalQuantity = (typeof CYLINDRICAL_QUANTITIES)[number];
-
-/** Dimensions read off a bevel at its large end, or off a worm wheel in its throat. */
-export const SIZED_QUANTITIES = ['teeth', 'mateTeeth', 'tipDiameterMm', 'toothHeightMm', 'boreDiameterMm', 'faceWidthMm'] as const;
-export type SizedQuantity = (typeof SIZED_QUANTITIES)[number];
-
-/** One quantity per entry, so that each can be taken back. */
-export type GearQuantity = WormQuantity | CylindricalQuantity | SizedQuantity;
-const GEAR_QUANTITIES = [...new Set<GearQuantity>([...WORM_QUANTITIES, ...CYLINDRICAL_QUANTITIES, ...SIZED_QUANTITIES])];
-
 /** Another gear that is laid beside the machine's own: the new part, a donor's, or the one of the other side. */
 export const PIECES = ['new', 'donor', 'otherSide'] as const;
 export type Piece = (typeof PIECES)[number];
 
-/** What an entry can say. Adding a kind here makes every fold that forgets it a type error. */
+/** What an entry can say; what each kind does is a row of `entryKinds.ts`, and a kind without one is a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
   payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
   payload('lookRecorded', { look: id, result: id, note: note.optional(), reading: instrumentReading.optional() }),
@@ -181,7 +147,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
     unit: z.enum(['km', 'mile']),
     reason: note.min(1),
   }),
-  payload('remark', { text: note.min(1) }),
+  /** About a gear where one is named: what was found out by hand of it, or the part that will be fitted. */
+  payload('remark', { text: note.min(1), gear: id.optional() }),
   payload('closed', {
     outcome: z.enum(['cleaned', 'repaired', 'replaced', 'returned', 'scrapped']),
     found: note,
@@ -192,6 +159,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
   payload('withdrawn', { entry: uuid }),
 ]);
 export type EntryPayload = z.infer<typeof entryPayload>;
+export type EntryKind = EntryPayload['kind'];
+export type Payload<K extends EntryKind> = Extract<EntryPayload, { kind: K }>;
 
 /** One line of a job's history. The id is made by the device that wrote it, so sending twice is harmless. */
 export const entry = z.strictObject({

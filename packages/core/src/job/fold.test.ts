@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { combine } from '../quantity/measured.ts';
 import type { Entry, EntryPayload } from './entry.ts';
 import { foldJob } from './fold.ts';
-import { wormQuestion } from './wormReadings.ts';
+import { wormQuestion } from '../gear/worm/question.ts';
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
 const MACHINE = '0197a000-0000-7000-8000-0000000000aa';
@@ -63,7 +63,7 @@ test('taking back any entry and putting it back leaves the job as it was', () =>
   const sound = foldJob(JOB, HISTORY);
   for (const { id: gone } of HISTORY) {
     const { withdrawn, ...state } = foldJob(JOB, [...HISTORY, take(20, gone), take(21, id(20))]);
-    expect({ ...state, standing: state.standing.length }).toEqual({ ...sound, standing: sound.standing.length, withdrawn: undefined });
+    expect({ ...state, active: state.active.length }).toEqual({ ...sound, active: sound.active.length, withdrawn: undefined });
     expect(withdrawn).toEqual([]);
   }
 });

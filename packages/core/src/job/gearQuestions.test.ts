@@ -2,8 +2,11 @@ import { randomUUID } from 'node:crypto';
 import type { Candidate } from '../gear/cylindrical/identifySchema.ts';
 import type { Entry, EntryPayload } from './entry.ts';
 import { foldJob } from './fold.ts';
-import { bevelQuestion, comparable, meshQuestion, wearQuestion, wheelQuestion } from './gearQuestions.ts';
-import { disagreement } from './readings.ts';
+import { disagreement } from '../gear/readings.ts';
+import { bevelQuestion } from '../gear/bevel/question.ts';
+import { wheelQuestion } from '../gear/wormWheel/question.ts';
+import { comparable } from '../gear/comparable.ts';
+import { meshQuestion, wearQuestion } from '../gear/cylindrical/wearQuestion.ts';
 
 const JOB = randomUUID();
 let minute = 0;

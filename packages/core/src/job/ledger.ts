@@ -1,6 +1,6 @@
 import { ledgerOf, unbalanced, type LedgerLine } from '../access/ledger.ts';
 import type { Pack } from '../trace/pack.ts';
-import type { JobState } from './fold.ts';
+import type { JobState } from './jobState.ts';
 
 type Kept = Pick<JobState, 'reached' | 'skipped' | 'closingDone' | 'looseNotes' | 'short' | 'torques'>;
 

@@ -1,5 +1,5 @@
 import type { EntryPayload } from './entry.ts';
-import type { JobState } from './fold.ts';
+import type { JobState } from './jobState.ts';
 
 /** A part that went into the machine, or was accepted for it. */
 export interface PartInMachine {
@@ -38,9 +38,7 @@ export function machineRecord(jobs: readonly JobState[]): MachineRecord {
   const now = { hours: latest(newest, 'hours'), km: latest(newest, 'distanceKm') };
   const parts = newest.flatMap((job) => partsOf(job, now)).sort((p, q) => (p.at < q.at ? 1 : -1));
   const plates = newest
-    .flatMap(({ jobId, standing }) =>
-      standing.flatMap(({ at, payload }) => (payload.kind === 'plateRead' ? [{ ...payload, jobId, at }] : [])),
-    )
+    .flatMap(({ jobId, active }) => active.flatMap(({ at, payload }) => (payload.kind === 'plateRead' ? [{ ...payload, jobId, at }] : [])))
     .sort((p, q) => (p.at < q.at ? 1 : -1));
   const fitted = parts.filter(({ state }) => state === 'fitted');
   const gears = [...new Set(fitted.map(({ gear }) => gear))];
@@ -57,10 +55,10 @@ interface Meter {
   readonly km: number | undefined;
 }
 
-function partsOf({ jobId, standing, facts }: JobState, now: Meter): readonly PartInMachine[] {
+function partsOf({ jobId, active, facts }: JobState, now: Meter): readonly PartInMachine[] {
   const then = { hours: numberIn(facts.hours), km: numberIn(facts.distanceKm) };
-  const went = standing.flatMap(({ payload }) => (payload.kind === 'partFitted' ? [`${payload.gear} ${payload.partNumber}`] : []));
-  return standing.flatMap(({ at, payload }): PartInMachine[] => {
+  const went = active.flatMap(({ payload }) => (payload.kind === 'partFitted' ? [`${payload.gear} ${payload.partNumber}`] : []));
+  return active.flatMap(({ at, payload }): PartInMachine[] => {
     const fitted = payload.kind === 'partFitted';
     if (!fitted && payload.kind !== 'partAccepted') return [];
     const { gear, partNumber } = payload;

@@ -1,5 +1,5 @@
 import type { Fault, Pack } from '../trace/pack.ts';
-import type { JobState } from './fold.ts';
+import type { JobState } from './jobState.ts';
 
 /** Every fault of the job that has to be set right: those found on the way, and the one decided on. */
 export function toSetRight(pack: Pack, { found, decided }: Pick<JobState, 'found' | 'decided'>): readonly Fault[] {

@@ -1,7 +1,7 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { normalWithin } from '../inference/normal.ts';
-import { MM_PER_INCH } from '../quantity/length.ts';
 import { FINEST, type Measured } from '../quantity/measured.ts';
+import { inModules } from './partSize.ts';
 import { RULES, type Rule } from './rules.ts';
 import type { AttributeFit, AttributeName, GearAttributes, MatchFit, MatchFitInput } from './schema.ts';
 
@@ -22,12 +22,12 @@ const CERTAIN = 0.995;
  * @example wanted bore 12 mm, part bore 11.5 mm → boreDiameterMm fitsAfterWork, difference −0.5
  */
 export function fit({ wanted, part, claims = [], machine }: MatchFitInput): MatchFit {
-  if (Object.keys(wanted).length === 0) throw fail('nothingGiven', 'wanted', { why: 'Say at least one thing the wanted gear must be.' });
-  if (Object.keys(part).length === 0) throw fail('nothingGiven', 'part', { why: 'Nothing is known of this part.' });
-  const [w, p] = [inOnePitch(wanted), inOnePitch(part)];
+  if (Object.keys(wanted).length === 0) throw fail('nothingGiven', 'wanted', { reason: 'nothingWanted' });
+  if (Object.keys(part).length === 0) throw fail('nothingGiven', 'part', { reason: 'nothingKnownOfPart' });
+  const [w, p] = [inModules(wanted), inModules(part)];
   // Whoever asks for no material takes any; of everything else that a part says, the wanted gear has its own.
   const names = ATTRIBUTE_ORDER.filter((name) => w[name] !== undefined || (p[name] !== undefined && name !== 'material'));
-  const attributes = names.map((name) => judge(name, w[name], p[name], w));
+  const attributes = names.map((name) => judge({ name, wanted: w[name], part: p[name], all: w }));
   const deciding = attributes.reduce<AttributeFit | null>(
     (worst, each) => (!worst || each.probability < worst.probability ? each : worst),
     null,
@@ -44,17 +44,15 @@ export function fit({ wanted, part, claims = [], machine }: MatchFitInput): Matc
 
 const ATTRIBUTE_ORDER: readonly AttributeName[] = [...(Object.keys(RULES) as AttributeName[]), 'material'];
 
-/** Diametral pitch and module are one attribute in two spellings: compared as a module in mm. */
-function inOnePitch(gear: GearAttributes): GearAttributes {
-  if (gear.diametralPitch === undefined) return gear;
-  const { diametralPitch, ...rest } = gear;
-  const moduleMm = MM_PER_INCH / diametralPitch;
-  return gear.type === 'worm' ? { axialModuleMm: moduleMm, ...rest } : { normalModuleMm: moduleMm, ...rest };
+type Given = GearAttributes[AttributeName];
+interface JudgeAsked {
+  readonly name: AttributeName;
+  readonly wanted: Given;
+  readonly part: Given;
+  readonly all: GearAttributes;
 }
 
-type Given = GearAttributes[AttributeName];
-
-function judge(name: AttributeName, wanted: Given, part: Given, all: GearAttributes): AttributeFit {
+function judge({ name, wanted, part, all }: JudgeAsked): AttributeFit {
   const shown = { name, ...(wanted !== undefined && { wanted: plain(wanted) }), ...(part !== undefined && { part: plain(part) }) };
   if (name === 'material') return { ...shown, ...judgeMaterial(wanted, part) };
   const rule = RULES[name] as Rule;
@@ -69,23 +67,33 @@ function judge(name: AttributeName, wanted: Given, part: Given, all: GearAttribu
       probability: agrees ? CERTAIN : 1 - CERTAIN,
     };
   }
-  return { ...shown, ...judgeSize(rule, reading(wanted), reading(part), all) };
+  return { ...shown, ...judgeSize(rule, { wanted: reading(wanted), part: reading(part), all }) };
+}
+interface JudgeSizeAsked {
+  readonly wanted: Measured;
+  readonly part: Measured;
+  readonly all: GearAttributes;
 }
 
-function judgeSize(rule: Extract<Rule, { kind: 'size' }>, wanted: Measured, part: Measured, all: GearAttributes) {
+function judgeSize(rule: Extract<Rule, { kind: 'size' }>, { wanted, part, all }: JudgeSizeAsked) {
   const difference = part.value - wanted.value;
   const error = Math.hypot(wanted.plusMinus, part.plusMinus, FINEST);
   const allowed = rule.fixed + rule.share * Math.abs(wanted.value);
   // How likely it is that the true difference is within what is allowed.
   const within = normalWithin(0, allowed, difference, error);
   const asIs = Math.min(within, CERTAIN);
-  const work = workFor(rule, difference, wanted.value, all);
+  const work = workFor(rule, { difference, wanted: wanted.value, all });
   if (within >= 0.5) return { state: 'fits' as const, difference, allowed, probability: asIs };
   if (work) return { state: 'fitsAfterWork' as const, difference, allowed, work, probability: Math.max(asIs, WORK_SUCCEEDS) };
   return { state: 'doesNotFit' as const, difference, allowed, probability: Math.max(asIs, 1 - CERTAIN) };
 }
+interface WorkForAsked {
+  readonly difference: number;
+  readonly wanted: number;
+  readonly all: GearAttributes;
+}
 
-function workFor(rule: Extract<Rule, { kind: 'size' }>, difference: number, wanted: number, all: GearAttributes): string | null {
+function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, all }: WorkForAsked): string | null {
   const work = difference > 0 ? rule.above : rule.below;
   // Splines, keys and flats cannot be opened out or sleeved like a round hole.
   const shapedBore = rule === RULES.boreDiameterMm && all.boreShape !== undefined && all.boreShape !== 'round';

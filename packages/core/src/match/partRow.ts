@@ -1,5 +1,6 @@
 import { MM_PER_INCH } from '../quantity/length.ts';
 import { plain } from '../quantity/measured.ts';
+import { partSizeMm } from './partSize.ts';
 import { BORE_SHAPES, gearAttributes, PART_TYPES, type GearAttributes } from './schema.ts';
 
 /** What a column of a parts list can hold. */
@@ -48,10 +49,26 @@ export interface PartDraft {
   readonly alternatives?: readonly string[];
 }
 
+/** What can be wrong with a cell of a list. The words live in the wording package. */
+export type CellCode =
+  | 'notOneNumber'
+  | 'notPositive'
+  | 'notWhole'
+  | 'tooLarge'
+  | 'notOneOf'
+  | 'noPartNumber'
+  | 'partNumberTooLong'
+  | 'noType'
+  | 'noSize'
+  | 'pitchAgainstModule'
+  | 'standsTwice'
+  | 'anotherGear';
+
 export interface CellProblem {
   readonly field: PartField;
   readonly given: string;
-  readonly why: string;
+  readonly code: CellCode;
+  readonly detail?: { readonly known?: readonly string[]; readonly most?: number; readonly line?: number } | undefined;
 }
 
 export type PartRowResult =
@@ -87,35 +104,37 @@ export function readPartRow(
 ): PartRowResult {
   const problems: CellProblem[] = [];
   const text = (field: PartField) => (mapping[field] === undefined ? '' : (row[mapping[field]] ?? '').trim());
-  const complain = (field: PartField, why: string) => void problems.push({ field, given: text(field), why });
+  const complain = (field: PartField, code: CellCode, detail?: CellProblem['detail']) =>
+    void problems.push({ field, given: text(field), code, ...(detail && { detail }) });
   const number = (field: PartField): number | undefined => {
     const given = text(field);
     if (given === '') return undefined;
     const value = Number(given.replace(/[\s€$£]/g, '').replace(',', '.'));
-    if (!Number.isFinite(value)) return void complain(field, 'That is not one number.');
+    if (!Number.isFinite(value)) return void complain(field, 'notOneNumber');
     if (value < 0 || (value === 0 && !['stock', 'leadDays', 'price', 'helixAngleDeg'].includes(field)))
-      return void complain(field, 'That must be more than zero.');
-    if (COUNTS.includes(field) && !Number.isInteger(value)) return void complain(field, 'That is counted: a whole number.');
+      return void complain(field, 'notPositive');
+    if (COUNTS.includes(field) && !Number.isInteger(value)) return void complain(field, 'notWhole');
     const inMm = LENGTHS.includes(field) && unit === 'inch' ? value * MM_PER_INCH : value;
     const largest = LARGEST[field] ?? Infinity;
-    return inMm > largest ? void complain(field, `That is more than ${largest}. Is the unit right?`) : inMm;
+    return inMm > largest ? void complain(field, 'tooLarge', { most: largest }) : inMm;
   };
   const oneOf = <T extends string>(field: PartField, list: readonly T[]): T | undefined => {
     const given = text(field);
     if (given === '') return undefined;
     const found = list.find((each) => each.toLowerCase() === given.toLowerCase().replace(/[\s_-]/g, ''));
-    return found ?? void complain(field, `One of: ${list.join(', ')}.`);
+    return found ?? void complain(field, 'notOneOf', { known: list });
   };
 
   const partNumber = text('partNumber');
-  if (partNumber === '') complain('partNumber', 'A part without a number cannot be ordered.');
-  if (partNumber.length > 80) complain('partNumber', 'That is too long for a part number.');
+  if (partNumber === '') complain('partNumber', 'noPartNumber');
+  if (partNumber.length > 80) complain('partNumber', 'partNumberTooLong');
   const type = oneOf('type', PART_TYPES);
-  if (text('type') === '') complain('type', `What is it? One of: ${PART_TYPES.join(', ')}.`);
+  if (text('type') === '') complain('type', 'noType', { known: PART_TYPES });
   const sized = { normalModuleMm: number('normalModuleMm'), diametralPitch: number('diametralPitch') };
-  if (text('normalModuleMm') === '' && text('diametralPitch') === '')
-    complain('normalModuleMm', 'Module or diametral pitch is needed: parts are found by it.');
-  const moduleMm = sized.normalModuleMm ?? (sized.diametralPitch === undefined ? undefined : MM_PER_INCH / sized.diametralPitch);
+  if (text('normalModuleMm') === '' && text('diametralPitch') === '') complain('normalModuleMm', 'noSize');
+  const moduleMm = partSizeMm(sized) ?? undefined;
+  if (sized.diametralPitch !== undefined && !isSameSize(moduleMm, partSizeMm({ diametralPitch: sized.diametralPitch })))
+    complain('diametralPitch', 'pitchAgainstModule');
   const attributes = {
     type,
     teeth: number('teeth'),
@@ -154,6 +173,11 @@ export function readPartRow(
     },
   };
 }
+
+/** Sizes this close are one: lists round a pitch's module to two places. */
+const SAME_SIZE = 0.006;
+const isSameSize = (p: number | null | undefined, q: number | null): boolean =>
+  typeof p !== 'number' || q === null || Math.abs(p - q) <= SAME_SIZE * q;
 
 /** Words that lists put over their columns. */
 const HEADINGS: Readonly<Record<PartField, RegExp>> = {

@@ -34,8 +34,7 @@ const LEAST = 3;
  */
 export function receive({ ordered, arrived }: z.output<typeof receiveInput>): Received {
   const named = Object.keys(ordered);
-  if (named.length === 0)
-    throw fail('nothingGiven', 'ordered', { why: 'The order says nothing of the part: compare it with the old gear.' });
+  if (named.length === 0) throw fail('nothingGiven', 'ordered', { reason: 'orderSaysNothing' });
   const measured = Object.keys(arrived).length === 0 ? [] : fit({ wanted: ordered, part: arrived }).attributes;
   const attributes = measured.filter(({ name }) => name in ordered);
   const wrong = attributes.find(({ state }) => state === 'doesNotFit' || state === 'fitsAfterWork');

@@ -33,3 +33,10 @@ export function standsIn({ part, other }: z.output<typeof standsInInput>): Stand
   const agreed = unknown.length === 0 ? 'same' : 'notKnown';
   return { verdict: differs.length > 0 ? 'differs' : agreed, differs, unknown };
 }
+
+/**
+ * Whether two rows may stand under one part number: it is one gear, whoever sells it. What only one of the
+ * two says makes them two, for nobody could tell.
+ */
+export const isOneGear = (part: z.output<typeof gearAttributes>, other: z.output<typeof gearAttributes>): boolean =>
+  standsIn({ part, other }).verdict === 'same';

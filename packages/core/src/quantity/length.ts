@@ -3,6 +3,9 @@ export const LENGTH_UNITS = ['mm', 'inch', 'thou'] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 export const MM_PER_INCH = 25.4;
+
+/** Module in mm of a diametral pitch: m = 25.4 / DP (AGMA). */
+export const moduleOfPitch = (diametralPitch: number): number => MM_PER_INCH / diametralPitch;
 const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, inch: MM_PER_INCH, thou: MM_PER_INCH / 1000 };
 const DECIMALS: Readonly<Record<LengthUnit, number>> = { mm: 2, inch: 4, thou: 1 };
 

@@ -37,11 +37,10 @@ export function odometerCorrection(input: z.output<typeof correctInput>): Correc
   const { reading, missed, unit, handRpm, drillRpm, digits } = input;
   if (missed <= 0)
     throw fail('invalid', 'missed', {
-      why: 'An odometer is only ever brought forward, by what it missed. Turning one back is not done here.',
+      reason: 'odometerNeverBack',
     });
   const newReading = reading + missed;
-  if (newReading >= 10 ** digits)
-    throw fail('impossibleGeometry', 'missed', { why: 'The drums would run over all their nines: the figures cannot be right.' });
+  if (newReading >= 10 ** digits) throw fail('impossibleGeometry', 'missed', { reason: 'odometerRunsOver' });
   const turns = missed * turnsPerUnit(input);
   return {
     turns,

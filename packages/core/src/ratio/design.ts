@@ -42,8 +42,7 @@ export function designTrains(input: z.output<typeof designInput>): z.infer<typeo
   });
   const { centreDistanceMm: wanted, centrePlusMinusMm } = input;
   const kept = wanted === undefined ? stages : stages.filter((each) => Math.abs(each.centreDistanceMm - wanted) <= centrePlusMinusMm);
-  if (kept.length === 0)
-    throw fail('impossibleGeometry', 'centreDistanceMm', { why: 'No two of these gears come out at that centre distance.' });
+  if (kept.length === 0) throw fail('impossibleGeometry', 'centreDistanceMm', { reason: 'noPairAtCentreDistance' });
   const found = (input.stages === 1 ? nearestOneStage : nearestTwoStages)(kept, input.reduction, input.most);
   return {
     trains: found

@@ -51,9 +51,9 @@ export function inferRatio(input: z.output<typeof inferInput>): z.infer<typeof i
     ['inputTurns', inputTurns],
     ['outputTurns', outputTurns],
   ] as const) {
-    if (turns.value === 0) throw fail('impossibleGeometry', name, { why: 'Nothing turned there: count at least a part of a turn.' });
+    if (turns.value === 0) throw fail('impossibleGeometry', name, { reason: 'nothingTurned' });
   }
-  if (teethRange[0] > teethRange[1]) throw fail('contradiction', 'teethRange', { why: 'The fewest teeth come first, then the most.' });
+  if (teethRange[0] > teethRange[1]) throw fail('contradiction', 'teethRange', { reason: 'fewestFirst' });
   const value = Math.abs(inputTurns.value / outputTurns.value);
   const share = (turns: { value: number; plusMinus: number }) => Math.max(turns.plusMinus, FINEST_TURNS) / Math.abs(turns.value);
   const relative = Math.hypot(share(inputTurns), share(outputTurns));

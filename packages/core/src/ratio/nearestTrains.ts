@@ -58,9 +58,9 @@ export function nearestTwoStages(stages: readonly Stage[], wanted: number, most:
 function lowerBound(values: Float64Array, wanted: number): number {
   let [low, high] = [0, values.length];
   while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((values[middle] as number) < wanted) low = middle + 1;
-    else high = middle;
+    const mid = (low + high) >> 1;
+    if ((values[mid] as number) < wanted) low = mid + 1;
+    else high = mid;
   }
   return low;
 }

@@ -43,8 +43,13 @@ export type Takeoff = z.infer<typeof takeoffOutput>;
  * @example drive 7, driven 18, axle 3.73, 500 turns/km, cable 621.4/km → exactDrivenTeeth 21.0
  */
 export function takeoffPairs(input: z.output<typeof takeoffInput>): Takeoff {
-  const wheel = perKm(input.turnsPerKm, input.turnsPerMile, 'turnsPerKm', 'turnsPerMile');
-  const cable = perKm(input.cableTurnsPerKm, input.cableTurnsPerMile, 'cableTurnsPerKm', 'cableTurnsPerMile');
+  const wheel = perKm({ km: input.turnsPerKm, mile: input.turnsPerMile, kmField: 'turnsPerKm', mileField: 'turnsPerMile' });
+  const cable = perKm({
+    km: input.cableTurnsPerKm,
+    mile: input.cableTurnsPerMile,
+    kmField: 'cableTurnsPerKm',
+    mileField: 'cableTurnsPerMile',
+  });
   const { rule, keepDriveTeeth, axleRatio } = input;
   if (rule === 'keepDrive' && keepDriveTeeth === undefined) throw fail('missing', 'keepDriveTeeth');
   const shaft = (wheel * axleRatio) / cable;
@@ -57,7 +62,7 @@ export function takeoffPairs(input: z.output<typeof takeoffInput>): Takeoff {
       const readingErrorPercent = 100 * ((shaft * pair.driveTeeth) / pair.drivenTeeth - 1);
       return { ...pair, readingErrorPercent, driftPer1000: 10 * readingErrorPercent };
     });
-  if (options.length === 0) throw fail('nothingGiven', 'pairsAllowed', { why: 'None of these pairs goes into this housing.' });
+  if (options.length === 0) throw fail('nothingGiven', 'pairsAllowed', { reason: 'noPairFitsHousing' });
   // Rounding must not make a pair that is exact read low.
   const last = (each: (typeof options)[number]) =>
     (rule === 'neverLow' && each.readingErrorPercent < -1e-9) || (rule === 'keepDrive' && each.driveTeeth !== keepDriveTeeth) ? 1 : 0;
@@ -68,10 +73,15 @@ export function takeoffPairs(input: z.output<typeof takeoffInput>): Takeoff {
     ),
   };
 }
+interface PerKmAsked {
+  readonly km: number | undefined;
+  readonly mile: number | undefined;
+  readonly kmField: string;
+  readonly mileField: string;
+}
 
-function perKm(km: number | undefined, mile: number | undefined, kmField: string, mileField: string): number {
+function perKm({ km, mile, kmField, mileField }: PerKmAsked): number {
   if (km === undefined && mile === undefined) throw fail('missing', kmField, { or: mileField });
-  if (km !== undefined && mile !== undefined)
-    throw fail('contradiction', mileField, { why: 'Give the turns per km or per mile, not both.' });
+  if (km !== undefined && mile !== undefined) throw fail('contradiction', mileField, { reason: 'kmOrMile' });
   return km ?? (mile as number) / KM_PER_MILE;
 }

@@ -37,13 +37,13 @@ export const LOADED = 0.03;
  * @example '185/65R14' → 596.1 mm, 534.0 turns per km
  */
 export function tyreTurns({ size, publishedTurnsPerKm, rolled }: z.output<typeof tyreInput>): Tyre {
-  const { diameterMm, series, spread } = parseTyre(size);
+  const { diameterMm, series, sdShare } = parseTyre(size);
   const fromSize = 1e6 / (Math.PI * diameterMm);
   const against = (turnsPerKm: number) => 100 * (turnsPerKm / fromSize - 1);
   const sources = [
     ...(rolled ? [{ source: 'rolled' as const, turnsPerKm: (1000 * rolled.turns) / rolled.distanceM, plusMinusPercent: 0.3 }] : []),
     ...(publishedTurnsPerKm ? [{ source: 'published' as const, turnsPerKm: publishedTurnsPerKm, plusMinusPercent: 1 }] : []),
-    { source: 'size' as const, turnsPerKm: fromSize, plusMinusPercent: 100 * (spread + LOADED / 2) },
+    { source: 'size' as const, turnsPerKm: fromSize, plusMinusPercent: 100 * (sdShare + LOADED / 2) },
   ].map((each) => ({ ...each, againstSizePercent: against(each.turnsPerKm) }));
   const [best] = sources;
   const turnsPerKm = best?.turnsPerKm ?? fromSize;

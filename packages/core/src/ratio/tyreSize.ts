@@ -9,7 +9,7 @@ export interface TyreSize {
   readonly widthMm: number;
   readonly rimMm: number;
   /** How far makers' tyres of this size spread about the sum, as a share. */
-  readonly spread: number;
+  readonly sdShare: number;
 }
 
 /**
@@ -39,7 +39,8 @@ export function parseTyre(text: string): TyreSize {
   const size = metric(plain) ?? highFlotation(plain) ?? letterSeries(plain) ?? oldInch(plain);
   if (!size || !(size.diameterMm > 150 && size.diameterMm < 2500)) {
     throw fail('invalid', 'size', {
-      why: `“${text}” is no tyre size known here. Write it as it stands on the tyre: 185/65R14, 31x10.5R15, 6.00-16 or G78-14.`,
+      reason: 'noTyreSize',
+      given: text,
     });
   }
   return size;
@@ -61,7 +62,7 @@ function highFlotation(text: string): TyreSize | null {
     diameterMm: Number(across) * MM_PER_INCH,
     widthMm: Number(width) * MM_PER_INCH,
     rimMm: Number(rim) * MM_PER_INCH,
-    spread: 0.015,
+    sdShare: 0.015,
   };
 }
 
@@ -79,10 +80,10 @@ function oldInch(text: string): TyreSize | null {
   return sized('oldInch', inches * MM_PER_INCH, OLD_INCH_HEIGHT, Number(rim), 0.03);
 }
 
-const sized = (series: TyreSeries, widthMm: number, height: number, rimInch: number, spread: number): TyreSize => ({
+const sized = (series: TyreSeries, widthMm: number, height: number, rimInch: number, sdShare: number): TyreSize => ({
   series,
   widthMm,
   rimMm: rimInch * MM_PER_INCH,
   diameterMm: rimInch * MM_PER_INCH + 2 * widthMm * height,
-  spread,
+  sdShare,
 });

@@ -91,15 +91,15 @@ function distance([r, g, b]: Colour, inverse: Matrix): number {
   return Math.sqrt(Math.max(0, r * r * p[0] + g * g * q[1] + b * b * s[2] + 2 * (r * g * p[1] + r * b * p[2] + g * b * q[2])));
 }
 
-/** Inverse of the spread of three colours about nought. */
+/** Inverse of the covariance of three colours about nought. */
 export function inverseSpread(off: readonly Colour[], weights: ArrayLike<number>): Matrix {
   const total = off.reduce((sum, _, i) => sum + (weights[i] as number), 0) || 1;
-  const spread = [0, 1, 2].map((i) =>
+  const covariance = [0, 1, 2].map((i) =>
     [0, 1, 2].map((j) => {
       const sum = off.reduce((all, each, at) => all + (weights[at] as number) * (each[i] as number) * (each[j] as number), 0);
       return sum / total + (i === j ? CALMEST ** 2 : 0);
     }),
   );
-  const columns = [0, 1, 2].map((j) => solve(spread.map((line, i) => Float64Array.from([...line, i === j ? 1 : 0]))) ?? [0, 0, 0]);
+  const columns = [0, 1, 2].map((j) => solve(covariance.map((line, i) => Float64Array.from([...line, i === j ? 1 : 0]))) ?? [0, 0, 0]);
   return [0, 1, 2].map((i) => columns.map((column) => column[i] as number) as unknown as Colour);
 }

@@ -44,7 +44,7 @@ export function solve(square: readonly Float64Array[]): readonly number[] | null
 /** A point pulled further off than this many spreads does not count (Tukey's biweight, Beaton and Tukey 1974). */
 const PULL = 4.685;
 
-/** Least squares that outliers do not pull: weighed again by Tukey's biweight, over the spread by the median. */
+/** Least squares that outliers do not pull: weighed again by Tukey's biweight, over the scale by the median. */
 export function robustFit(rows: readonly Row[], unknowns: number, rounds = 8): readonly number[] | null {
   let weights = rows.map(({ weight }) => weight);
   let fitted: readonly number[] | null = null;
@@ -55,8 +55,8 @@ export function robustFit(rows: readonly Row[], unknowns: number, rounds = 8): r
     );
     if (!fitted) return null;
     const off = rows.map(({ factors, value }) => value - factors.reduce((sum, factor, i) => sum + factor * (fitted?.[i] as number), 0));
-    const spread = 1.4826 * median(off.map(Math.abs)) + 1e-9;
-    weights = rows.map(({ weight }, i) => weight * biweight((off[i] as number) / (PULL * spread)));
+    const scale = 1.4826 * median(off.map(Math.abs)) + 1e-9;
+    weights = rows.map(({ weight }, i) => weight * biweight((off[i] as number) / (PULL * scale)));
   }
   return fitted;
 }

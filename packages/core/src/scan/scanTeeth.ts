@@ -42,7 +42,10 @@ export function scanTeeth(input: ScanInput, onProgress: ScanProgress = () => {})
   const { width, height, correction = {} } = input;
   if (input.rgba.length !== width * height * 4) {
     throw fail('contradiction', 'rgba', {
-      why: `A picture of ${width} by ${height} has ${width * height * 4} values, not ${input.rgba.length}.`,
+      reason: 'pixelsMissing',
+      width,
+      height,
+      given: input.rgba.length,
     });
   }
   const fine = shrink(input, FINE);

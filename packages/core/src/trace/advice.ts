@@ -23,7 +23,7 @@ interface Question {
 export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached }: Question): LookAdvice[] {
   return pack.looks
     .filter(({ id }) => !taken.has(id))
-    .map((look) => advise(pack, look, faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []), reached))
+    .map((look) => advise(pack, { look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []), reached }))
     .filter(({ expectedBits }) => expectedBits >= LEAST_BITS)
     .sort((p, q) => q.expectedBits / q.minutes - p.expectedBits / p.minutes);
 }
@@ -58,9 +58,14 @@ function mostMoved(faults: Belief, outcomes: readonly LookOutcome[]): readonly s
     .slice(0, 2)
     .map(({ id }) => id);
 }
+interface AdviseAsked {
+  readonly look: Look;
+  readonly information: ReturnType<typeof faultInformation>;
+  readonly reached: ReadonlySet<string>;
+}
 
-function advise(pack: Pack, look: Look, information: ReturnType<typeof faultInformation>, reached: ReadonlySet<string>): LookAdvice {
-  const steps = stepsToReach(pack, look.needs, reached);
+function advise(pack: Pack, { look, information, reached }: AdviseAsked): LookAdvice {
+  const steps = stepsToReach(pack, look.needs, { reached });
   return {
     look: look.id,
     name: look.name,

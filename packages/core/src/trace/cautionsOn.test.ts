@@ -5,7 +5,7 @@ import type { Pack } from './pack.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
 const names = (needs: readonly string[], reached: readonly string[] = []) =>
-  stepsToReach(pack, needs, new Set(reached)).map(({ id }) => id);
+  stepsToReach(pack, needs, { reached: new Set(reached) }).map(({ id }) => id);
 
 test('every step comes after those it needs, and each once', () => {
   const order = names(['pump-out', 'drum-off']);
@@ -23,7 +23,7 @@ test('what is already open is not opened again, nor what lay before it', () => {
 test('nothing needed, nothing opened', () => expect(names([])).toEqual([]));
 
 test('cautions of look and steps come once each', () => {
-  const steps = stepsToReach(pack, ['clutch-off'], new Set());
+  const steps = stepsToReach(pack, ['clutch-off'], { reached: new Set() });
   const ids = cautionsOn(pack, ['chain-covered'], steps).map(({ id }) => id);
   expect(ids).toEqual([...new Set(ids)]);
   expect(ids).toEqual(expect.arrayContaining(['plug-lead-off', 'chain-covered', 'piston-soft-stop', 'left-hand-thread']));

@@ -11,13 +11,13 @@ export function checkPack(pack: Pack): Pack {
   checkDriveline(pack.driveline);
   const bodies = unique(pack.driveline.bodies, 'driveline.bodies');
   const joints = unique(pack.driveline.joints, 'driveline.joints');
-  const outliers = unique(pack.outliers, 'outliers');
+  const auxiliaries = unique(pack.auxiliaries, 'auxiliaries');
   const faults = unique(pack.faults, 'faults');
   const looks = unique(pack.looks, 'looks');
   const steps = unique(pack.steps, 'steps');
   const cautions = unique(pack.cautions, 'cautions');
   const gears = unique(pack.gears, 'gears');
-  const places = new Set([...bodies, ...joints, ...outliers]);
+  const places = new Set([...bodies, ...joints, ...auxiliaries]);
   const need = (known: ReadonlySet<string>, given: string, path: string) => {
     if (!known.has(given)) throw fail('unknownId', path, { given, known: [...known].join(', ') });
   };
@@ -26,7 +26,7 @@ export function checkPack(pack: Pack): Pack {
   checkDrawing(pack, need);
   unique(pack.complaints, 'complaints');
   pack.complaints.forEach(({ points }, i) => points.forEach(({ fault }, j) => need(faults, fault, `complaints.${i}.points.${j}.fault`)));
-  pack.outliers.forEach((each, i) => need(bodies, each.beside, `outliers.${i}.beside`));
+  pack.auxiliaries.forEach((each, i) => need(bodies, each.beside, `auxiliaries.${i}.beside`));
   pack.gears.forEach((each, i) => need(bodies, each.body, `gears.${i}.body`));
   pack.textbookOrder.forEach((each, i) => need(looks, each, `textbookOrder.${i}`));
   pack.faults.forEach((fault, i) => {
@@ -34,10 +34,10 @@ export function checkPack(pack: Pack): Pack {
     if (fault.remedy.part) need(gears, fault.remedy.part, `faults.${i}.remedy.part`);
     const share = fault.modes.reduce((sum, each) => sum + each.share, 0);
     if (fault.modes.length > 0 && Math.abs(share - 1) > 1e-9) {
-      throw fail('contradiction', `faults.${i}.modes`, { why: `The shares of "${fault.id}" must add up to 1, not ${share}.` });
+      throw fail('contradiction', `faults.${i}.modes`, { reason: 'sharesNotOne', id: fault.id, given: share });
     }
     if (fault.modes.some(({ mode }) => mode) && !joints.has(fault.at)) {
-      throw fail('contradiction', `faults.${i}.at`, { why: `"${fault.id}" shows in the motion, so it must sit at a joint.` });
+      throw fail('contradiction', `faults.${i}.at`, { reason: 'faultNotAtJoint', id: fault.id });
     }
   });
   pack.looks.forEach((look, i) => {
@@ -54,7 +54,10 @@ export function checkPack(pack: Pack): Pack {
       const wanted = kind === 'slider' ? 'travelMm' : 'turns';
       if (!look.drive[wanted] || (look.drive.turns !== undefined && look.drive.travelMm !== undefined)) {
         throw fail('contradiction', `looks.${i}.drive`, {
-          why: `"${look.id}" drives "${look.drive.body}": give ${wanted === 'turns' ? 'its turns' : 'its travel in mm'}, and only that.`,
+          reason: 'driveOfOtherKind',
+          id: look.id,
+          body: look.drive.body,
+          wanted,
         });
       }
       return;
@@ -67,7 +70,9 @@ export function checkPack(pack: Pack): Pack {
       const sum = row.reduce((total, p) => total + p, 0);
       if (row.length !== look.results.length || Math.abs(sum - 1) > 1e-6) {
         throw fail('contradiction', path, {
-          why: `"${look.id}" has ${look.results.length} results: give ${look.results.length} chances that add up to 1.`,
+          reason: 'chancesNotOne',
+          id: look.id,
+          results: look.results.length,
         });
       }
     }
@@ -115,7 +120,7 @@ function checkDrawing(pack: Pack, need: Need): void {
     draw(order, `branches.${i}.order`);
   });
   const left = [...bodies].find((each) => !drawn.has(each));
-  if (left) throw fail('contradiction', 'order', { why: `"${left}" is on no line of the drawing: put it into order or into a branch.` });
+  if (left) throw fail('contradiction', 'order', { reason: 'notDrawn', id: left });
 }
 
 function checkFigure({ id, results, figure }: TableLook, path: string): void {
@@ -123,7 +128,9 @@ function checkFigure({ id, results, figure }: TableLook, path: string): void {
   const rising = figure.limits.every((limit, i) => i === 0 || limit > (figure.limits[i - 1] as number));
   if (figure.limits.length === results.length - 1 && rising) return;
   throw fail('contradiction', `${path}.limits`, {
-    why: `"${id}" has ${results.length} results: give ${results.length - 1} limits between them, from small to large.`,
+    reason: 'limitsBetweenResults',
+    id,
+    results: results.length,
   });
 }
 
@@ -142,7 +149,7 @@ function refuseCircles(pack: Pack): void {
   const visit = (id: string, above: readonly string[]): void => {
     if (above.includes(id)) {
       const i = pack.steps.findIndex((step) => step.id === id);
-      throw fail('contradiction', `steps.${i}.needs`, { why: `The step "${id}" needs itself: ${[...above, id].join(' → ')}.` });
+      throw fail('contradiction', `steps.${i}.needs`, { reason: 'stepNeedsItself', id, circle: [...above, id].join(' → ') });
     }
     if (done.has(id)) return;
     for (const each of needs.get(id) ?? []) visit(each, [...above, id]);

@@ -1,13 +1,13 @@
 import { FAMILIES } from '@patient-badger/knowledge';
 import { priorOf } from './hypotheses.ts';
-import { lookAhead, type Standing } from './lookAhead.ts';
+import { lookAhead, type Progress } from './lookAhead.ts';
 import { traceNext } from './next.ts';
 import type { Pack } from './pack.ts';
 import { packModel } from './packModel.ts';
 import { traceInput } from './schema.ts';
 
-const fresh = (pack: Pack): Standing => ({ belief: priorOf(pack, {}), taken: new Set(), reached: new Set() });
-const plan = (pack: Pack, standing: Partial<Standing> = {}) => lookAhead(pack, packModel(pack), { ...fresh(pack), ...standing }, 0.9);
+const fresh = (pack: Pack): Progress => ({ belief: priorOf(pack, {}), taken: new Set(), reached: new Set() });
+const plan = (pack: Pack, progress: Partial<Progress> = {}) => lookAhead(pack, packModel(pack), { ...fresh(pack), ...progress }, 0.9);
 
 describe.each(FAMILIES)('$id', (pack) => {
   test('the look proposed is as good as the best followed, within three in a hundred', () => {

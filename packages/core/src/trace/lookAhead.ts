@@ -6,8 +6,8 @@ import type { LookOutcome } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
 
-/** Where a job stands, as the planner sees it. */
-export interface Standing {
+/** How far a job is, as the planner sees it. */
+export interface Progress {
   readonly belief: Belief;
   readonly taken: ReadonlySet<string>;
   readonly reached: ReadonlySet<string>;
@@ -56,11 +56,11 @@ const remembered = new WeakMap<PackModel, Flat>();
  * the best rate each time (a rollout: Bertsekas and Castañon 1999). Opening done for one look is paid
  * once, so looks behind the same cover share it. Exact and repeatable; no chance is drawn.
  */
-export function lookAhead(pack: Pack, model: PackModel, standing: Standing, confidence: number): readonly Plan[] {
+export function lookAhead(pack: Pack, model: PackModel, progress: Progress, confidence: number): readonly Plan[] {
   const flat = flatten(pack, model);
-  const belief = Float64Array.from(flat.ids, (id) => standing.belief[id] ?? 0);
-  const seen = flat.looks.map(({ id }) => (standing.taken.has(id) ? TAKEN : NOT_TAKEN)).join('');
-  const reached = [...standing.reached].reduce((mask, id) => mask | (flat.stepBit.get(id) ?? 0), 0);
+  const belief = Float64Array.from(flat.ids, (id) => progress.belief[id] ?? 0);
+  const seen = flat.looks.map(({ id }) => (progress.taken.has(id) ? TAKEN : NOT_TAKEN)).join('');
+  const reached = [...progress.reached].reduce((mask, id) => mask | (flat.stepBit.get(id) ?? 0), 0);
   const follow = follower(flat, confidence);
   const plans = byRate(flat, belief, seen, reached)
     .slice(0, FIRST_LOOKS)

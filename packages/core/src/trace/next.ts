@@ -29,12 +29,12 @@ export function traceNext(input: TraceInput, pack: Pack): TraceOutput {
   const faults = byFault(hypotheses, belief);
   const [first] = Object.entries(faults).sort(([, p], [, q]) => q - p);
   const verdict = first && first[0] !== NONE_OF_THESE && first[1] >= input.confidence ? { fault: first[0], probability: first[1] } : null;
-  const standing = { belief, taken: new Set(seen.map(({ look }) => look)), reached: new Set(input.reached) };
-  const plans = verdict ? [] : lookAhead(pack, model, standing, input.confidence);
-  const advice = inOrderOf(plans, rankLooks({ pack, model, ...standing }));
+  const progress = { belief, taken: new Set(seen.map(({ look }) => look)), reached: new Set(input.reached) };
+  const plans = verdict ? [] : lookAhead(pack, model, progress, input.confidence);
+  const advice = inOrderOf(plans, rankLooks({ pack, model, ...progress }));
 
   return {
-    suspects: suspectsOf(pack, hypotheses, prior, faults, trail),
+    suspects: suspectsOf(pack, { hypotheses, prior, faults, trail }),
     noneOfTheseProbability: faults[NONE_OF_THESE] ?? 0,
     next: verdict ? null : (advice[0] ?? null),
     alternatives: verdict ? advice : advice.slice(1),
@@ -94,14 +94,14 @@ function follow(prior: Belief, seen: readonly Observation[], outcomes: Outcomes)
   }
   return trail;
 }
+interface SuspectsOfAsked {
+  readonly hypotheses: readonly Hypothesis[];
+  readonly prior: Belief;
+  readonly faults: Belief;
+  readonly trail: readonly TrailStep[];
+}
 
-function suspectsOf(
-  pack: Pack,
-  hypotheses: readonly Hypothesis[],
-  prior: Belief,
-  faults: Belief,
-  trail: readonly TrailStep[],
-): TraceOutput['suspects'] {
+function suspectsOf(pack: Pack, { hypotheses, prior, faults, trail }: SuspectsOfAsked): TraceOutput['suspects'] {
   const before = byFault(hypotheses, prior);
   const after = trail.map(({ belief }) => byFault(hypotheses, belief));
   const joints = new Set(pack.driveline.joints.map(({ id }) => id));

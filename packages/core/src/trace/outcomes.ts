@@ -21,9 +21,9 @@ export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothes
  * apart, so their misreadings are independent.
  */
 function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
-  const first = sideOutcomes(pack, look, look.watch, hypotheses);
+  const first = sideOutcomes(pack, look, { watch: look.watch, hypotheses });
   if (!look.beside) return first;
-  const second = sideOutcomes(pack, look, look.beside, hypotheses);
+  const second = sideOutcomes(pack, look, { watch: look.beside, hypotheses });
   return first.flatMap((one) =>
     second.map((other) => ({
       result: `${one.result}-${other.result}`,
@@ -32,10 +32,14 @@ function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly
     })),
   );
 }
+export interface SideOutcomesAsked {
+  readonly watch: string;
+  readonly hypotheses: readonly Hypothesis[];
+}
 
 /** What one watched body may do. A movement too small to see is taken for none more often, the smaller it is. */
-export function sideOutcomes(pack: Pack, look: KinematicLook, watch: string, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
-  const predicted = new Map(hypotheses.map((each) => [each.id, predict(pack, look, watch, each)]));
+export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypotheses }: SideOutcomesAsked): readonly LookOutcome[] {
+  const predicted = new Map(hypotheses.map((each) => [each.id, predict(pack, look, { watch, hypothesis: each })]));
   const seen = new Set([...predicted.values()].map((each) => each?.state ?? 'turns'));
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
   return states.map((state) => ({
@@ -60,7 +64,7 @@ const misreadChance = (look: KinematicLook, { state, visible }: Predicted): numb
 
 /** Chance of misreading a kinematic look on a healthy chain, for people to see before they trust their eyes. */
 export const healthyMisread = (pack: Pack, look: KinematicLook): number =>
-  misreadChance(look, predict(pack, look, look.watch, { id: 'healthy', fault: null }) as Predicted);
+  misreadChance(look, predict(pack, look, { watch: look.watch, hypothesis: { id: 'healthy', fault: null } }) as Predicted);
 
 /** Chance scale of missing a movement of so many times the visible one: 1 at none, e⁻¹·⁵ at one, nil at two. */
 const missedMovement = (times: number) => Math.exp(-1.5 * times * times);
@@ -70,8 +74,12 @@ interface Predicted {
   /** The movement, as a multiple of one that can be seen. */
   readonly visible: number;
 }
+interface PredictAsked {
+  readonly watch: string;
+  readonly hypothesis: Hypothesis;
+}
 
-function predict(pack: Pack, look: KinematicLook, watch: string, hypothesis: Hypothesis): Predicted | null {
+function predict(pack: Pack, look: KinematicLook, { watch, hypothesis }: PredictAsked): Predicted | null {
   if (hypothesis.id === NONE_OF_THESE) return null;
   const moved = lookMotion(pack, look, jointFaults(hypothesis), watch);
   // Where what one drives will not go, that is all there is to see, however far away one looks.

@@ -89,6 +89,6 @@ function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverr
   const where = parsed.error.issues[0]?.path.map(String) ?? [];
   const joint = where[1] === 'joints' ? pack.driveline.joints[Number(where[2])] : undefined;
   throw fail('contradiction', joint ? `joints.${joint.id}` : where.join('.'), {
-    why: joint ? `The joint "${joint.id}" (${joint.type}) does not have that.` : 'The model changes what it cannot change.',
+    ...(joint ? { reason: 'notOfThisJoint', id: joint.id, type: joint.type } : { reason: 'notForModels' }),
   });
 }

@@ -108,7 +108,7 @@ export const tableLook = z.strictObject({
 export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);
 
 /** Something outside the gear chain that belongs to the picture: a tank, a hose, a supply. */
-export const outlier = z.strictObject({ id, name: text, beside: id });
+export const auxiliary = z.strictObject({ id, name: text, beside: id });
 
 export const GEAR_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw', 'other'] as const;
 
@@ -142,7 +142,7 @@ export const complaint = z.strictObject({
 export const branch = z.strictObject({ from: id, order: z.array(id).min(1), name: text.optional() });
 
 /** A machine family as data: its chain, what fails, what can be looked at, and the way in and back. */
-export const packSchema = z.strictObject({
+const packFields = z.strictObject({
   id,
   name: text,
   summary: text,
@@ -153,7 +153,7 @@ export const packSchema = z.strictObject({
   /** Bodies from the driver to the output, as they are drawn. */
   order: z.array(id).min(2),
   branches: z.array(branch).max(3).default([]),
-  outliers: z.array(outlier).default([]),
+  auxiliaries: z.array(auxiliary).default([]),
   cautions: z.array(caution).default([]),
   faults: z.array(fault).min(2).max(24),
   looks: z.array(look).min(2).max(30),
@@ -165,6 +165,18 @@ export const packSchema = z.strictObject({
   /** The fixed order of looks in a textbook, kept for comparison. */
   textbookOrder: z.array(id).default([]),
 });
+
+/** Names that fields of a family file had before, so that files which shops have written are still read. */
+const RENAMED = { outliers: 'auxiliaries' } as const;
+
+const withNamesOfToday = (raw: unknown): unknown =>
+  raw !== null && typeof raw === 'object' && !Array.isArray(raw)
+    ? Object.fromEntries(
+        Object.entries(raw).map(([key, value]) => [Object.hasOwn(RENAMED, key) ? RENAMED[key as keyof typeof RENAMED] : key, value]),
+      )
+    : raw;
+
+export const packSchema = z.preprocess(withNamesOfToday, packFields);
 
 export type Pack = z.infer<typeof packSchema>;
 export type Fault = Pack['faults'][number];

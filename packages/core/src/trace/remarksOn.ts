@@ -1,5 +1,4 @@
 import { hypothesesOf } from './hypotheses.ts';
-import type { PackNote } from './explainPack.ts';
 import { inputToSee } from './lookMotion.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { KinematicLook, Pack } from './pack.ts';
@@ -7,13 +6,24 @@ import { packModel } from './packModel.ts';
 import { traceNext } from './next.ts';
 import { traceInput } from './schema.ts';
 
+/** What works in a family file, and would serve the mechanic better otherwise. The words live in the wording package. */
+export type RemarkCode =
+  'notInTextbook' | 'noInnocents' | 'cautionUnread' | 'stepNotUndone' | 'factUnasked' | 'soundChainStill' | 'tellsNothing' | 'neverTold';
+
+export interface PackRemark {
+  readonly code: RemarkCode;
+  /** Dotted path of the field: `looks.3.needs.0`. */
+  readonly path: string;
+  readonly detail: Readonly<Record<string, string | number | undefined>>;
+}
+
 /** What holds together and would serve the mechanic better otherwise. */
-export function remarksOn(pack: Pack): readonly PackNote[] {
+export function remarksOn(pack: Pack): readonly PackRemark[] {
   return [
     ...textbook(pack),
     ...innocents(pack),
     ...unusedCautions(pack),
-    ...noWayBack(pack),
+    ...noReassembly(pack),
     ...unasked(pack),
     ...blindLooks(pack),
     ...emptyLooks(pack),
@@ -21,71 +31,71 @@ export function remarksOn(pack: Pack): readonly PackNote[] {
   ];
 }
 
-function textbook({ looks, textbookOrder }: Pack): PackNote[] {
+function textbook({ looks, textbookOrder }: Pack): PackRemark[] {
   return looks
     .filter(({ id }) => !textbookOrder.includes(id))
     .map(({ id }) => ({
+      code: 'notInTextbook',
       path: 'textbookOrder',
-      sentence: `The look "${id}" is not in the textbook order, so the benchmark never takes it.`,
+      detail: { id },
     }));
 }
 
-function innocents({ faults }: Pack): PackNote[] {
+function innocents({ faults }: Pack): PackRemark[] {
   if (faults.some(({ modes }) => modes.length === 0)) return [];
-  return [
-    { path: 'faults', sentence: 'Every fault is a gear’s. Add what can be wrong while every gear is sound: no supply, friction, dirt.' },
-  ];
+  return [{ code: 'noInnocents', path: 'faults', detail: {} }];
 }
 
-function unusedCautions({ cautions, steps, looks, closing, proofs }: Pack): PackNote[] {
+function unusedCautions({ cautions, steps, looks, closing, proofs }: Pack): PackRemark[] {
   const used = new Set([...steps, ...looks, ...closing, ...proofs].flatMap((each) => each.cautions));
   return cautions
     .map(({ id }, i) => ({ path: `cautions.${i}`, id }))
     .filter(({ id }) => !used.has(id))
-    .map(({ path, id }) => ({ path, sentence: `The caution "${id}" stands at no step, look or proof, so nobody reads it.` }));
+    .map(({ path, id }) => ({ code: 'cautionUnread', path, detail: { id } }));
 }
 
-function noWayBack({ steps, closing }: Pack): PackNote[] {
+function noReassembly({ steps, closing }: Pack): PackRemark[] {
   const closed = new Set(closing.flatMap(({ closes }) => closes));
   return steps
     .map(({ id }, i) => ({ path: `steps.${i}`, id }))
     .filter(({ id }) => !closed.has(id))
-    .map(({ path, id }) => ({ path, sentence: `Nothing on the way back undoes the step "${id}".` }));
+    .map(({ path, id }) => ({ code: 'stepNotUndone', path, detail: { id } }));
 }
 
-function unasked({ faults, questions }: Pack): PackNote[] {
+function unasked({ faults, questions }: Pack): PackRemark[] {
   const asked = new Set(questions.map(({ fact }) => fact));
   return faults.flatMap(({ shifts }, i) =>
     shifts
       .map(({ fact }, j) => ({ path: `faults.${i}.shifts.${j}`, fact }))
       .filter(({ fact }) => !asked.has(fact))
-      .map(({ path, fact }) => ({ path, sentence: `The fact "${fact}" moves a fault, and no question asks for it.` })),
+      .map(({ path, fact }): PackRemark => ({ code: 'factUnasked', path, detail: { fact } })),
   );
 }
 
-function blindLooks(pack: Pack): PackNote[] {
+function blindLooks(pack: Pack): PackRemark[] {
   return pack.looks.flatMap((look, i) => (look.kind === 'kinematic' ? blindness(pack, look, i) : []));
 }
 
-function blindness(pack: Pack, look: KinematicLook, i: number): PackNote[] {
+function blindness(pack: Pack, look: KinematicLook, i: number): PackRemark[] {
   const needed = inputToSee(pack, look);
   const given = Math.abs(look.drive.turns ?? look.drive.travelMm ?? 0);
   // Where nothing moves on a sound chain, as behind a worm that locks itself, standing still is what is looked for.
   if (needed === undefined || given >= needed) return [];
   return [
     {
+      code: 'soundChainStill',
       path: `looks.${i}.drive`,
-      sentence: `In the look "${look.id}" a sound chain would not be seen to move: drive it ${needed.toFixed(1)} at least, not ${given}.`,
+      detail: { id: look.id, needed, given },
     },
   ];
 }
 
 /** Looks that most likely show the same, whatever is wrong. */
-function emptyLooks(pack: Pack): PackNote[] {
+function emptyLooks(pack: Pack): PackRemark[] {
   const { hypotheses, outcomes } = packModel(pack);
   return pack.looks.flatMap(({ id }, i) => {
     const shown = new Set(hypotheses.flatMap((each) => (each.fault ? [likeliest(outcomes.get(id) ?? [], each.id)] : [])));
-    return shown.size > 1 ? [] : [{ path: `looks.${i}`, sentence: `The look "${id}" shows the same whatever is wrong: it tells nothing.` }];
+    return shown.size > 1 ? [] : [{ code: 'tellsNothing', path: `looks.${i}`, detail: { id } }];
   });
 }
 
@@ -96,13 +106,13 @@ const likeliest = (outcomes: readonly LookOutcome[], hypothesis: string): string
   )?.result ?? '';
 
 /** Faults that never come first, though every look shows what they would show. */
-function unproved(pack: Pack): PackNote[] {
+function unproved(pack: Pack): PackRemark[] {
   const { outcomes } = packModel(pack);
   return pack.faults.flatMap(({ id }, i) => {
     const truth = hypothesesOf(pack).find(({ fault }) => fault?.id === id)?.id ?? '';
     const observations = pack.looks.map((look) => ({ look: look.id, result: likeliest(outcomes.get(look.id) ?? [], truth) }));
     const [first] = traceNext(traceInput.parse({ family: pack.id, observations }), pack).suspects;
     if (first?.fault === id) return [];
-    return [{ path: `faults.${i}`, sentence: `"${id}" can never be told from "${first?.fault}": no look shows something else for it.` }];
+    return [{ code: 'neverTold', path: `faults.${i}`, detail: { id, other: first?.fault } }];
   });
 }

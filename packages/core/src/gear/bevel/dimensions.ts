@@ -42,7 +42,8 @@ export function bevelDimensions(input: BevelInput): BevelDimensions {
   const cone = (m * z1) / (2 * Math.sin(pinionCone));
   if (faceWidthMm !== undefined && faceWidthMm >= cone) {
     throw fail('impossibleGeometry', 'faceWidthMm', {
-      why: `The cone is only ${cone.toFixed(2)} mm long: the face cannot be wider than that.`,
+      reason: 'faceLongerThanCone',
+      coneMm: cone,
     });
   }
   return {
@@ -67,7 +68,7 @@ export function coneAngles(pinionTeeth: number, wheelTeeth: number, shaftAngleDe
   const wheel = shafts - pinion;
   if (wheel >= Math.PI / 2 || pinion >= Math.PI / 2) {
     throw fail('impossibleGeometry', 'shaftAngleDeg', {
-      why: 'At this shaft angle one of the two would be a crown gear or toothed inside: straight bevels of these counts cannot be cut for it.',
+      reason: 'noStraightBevel',
     });
   }
   return [pinion, wheel];

@@ -42,11 +42,12 @@ export const bevelIdentifyOutput = z.object({
   nextMeasurement,
 });
 export type BevelIdentification = z.infer<typeof bevelIdentifyOutput>;
+export type BevelCandidate = BevelIdentification['candidates'][number];
 
 /** Makers lengthen the pinion's addendum by what they take from the wheel's (zero-sum shift, DIN 3971): one standard deviation, modules. */
-const SHIFT_SPREAD = 0.15;
+const SHIFT_SD = 0.15;
 const SHIFTS = Array.from({ length: 17 }, (_, i) => (i - 8) * 0.05);
-const DEPTH_FREEDOM = 0.1;
+const DEPTH_SD = 0.1;
 
 interface Bevel {
   readonly size: StandardSize;
@@ -64,11 +65,11 @@ interface Bevel {
 export function identifyBevel(input: BevelIdentifyInput): z.input<typeof bevelIdentifyOutput> {
   const { measurements, pinionTeeth, wheelTeeth } = input;
   if (Object.values(measurements).every((each) => each === undefined)) {
-    throw fail('nothingGiven', 'measurements', { why: 'Measure over the tips at the large end of one of the two first.' });
+    throw fail('nothingGiven', 'measurements', { reason: 'measureLargeEndFirst' });
   }
   const cones = coneAngles(pinionTeeth, wheelTeeth, input.shaftAngleDeg);
   const hypotheses = standardSizes(input.systems).flatMap((size) =>
-    SHIFTS.map((shift) => ({ of: { size, shift }, prior: Math.exp(-0.5 * (shift / SHIFT_SPREAD) ** 2) })),
+    SHIFTS.map((shift) => ({ of: { size, shift }, prior: Math.exp(-0.5 * (shift / SHIFT_SD) ** 2) })),
   );
   const { ranked, ...rest } = identifySize(hypotheses, readables(input, cones));
   return {
@@ -127,7 +128,7 @@ function readables(
       how: 'Depth rod of the caliper from a tip into the space beside it, at the large end.',
       read: measurements.toothHeightMm,
       predict: ({ size }) => 2.25 * size.moduleMm,
-      freedom: ({ size }) => DEPTH_FREEDOM * size.moduleMm,
+      makerSd: ({ size }) => DEPTH_SD * size.moduleMm,
       mostLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 2,
     },
@@ -138,7 +139,7 @@ function readables(
       read: measurements.pinionConeAngleDeg,
       predict: () => degrees(pinion),
       plusMinus: 1,
-      spread: 2,
+      logRange: 2,
     },
   ];
 }

@@ -2,10 +2,10 @@ import { INSTRUMENTS } from '../../quantity/measured.ts';
 import type { NextMeasurement } from '../identifySchema.ts';
 import { bestReading, type PossibleReading } from '../bestReading.ts';
 import { cutOfHypothesis } from './evidence.ts';
-import type { Ranked } from './identify.ts';
 import type { IdentifyInput } from './identifySchema.ts';
 import { profileOf } from './profile.ts';
 import { spanOver, usualSpanTeeth } from './span.ts';
+import { type Ranked } from './ranked.ts';
 
 type Measure = PossibleReading<Ranked>;
 
@@ -33,7 +33,8 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
   const shared = taken.size > 0 ? 0 : wear.maxThinningMm / 4;
   return [
     ...[...new Set(spans)].map((k): Measure => ({
-      quantity: `span over ${k} teeth`,
+      quantity: 'spanMm',
+      spanTeeth: k,
       minutes: 0.7,
       how: `Flat jaws of the caliper over ${k} teeth, rocked to the shortest reading.`,
       expect: (each) => [

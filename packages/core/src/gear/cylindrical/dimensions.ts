@@ -3,8 +3,9 @@ import { fail } from '../../failure/CoreFailure.ts';
 import { degrees } from '../../quantity/angle.ts';
 import { overPins } from './overPins.ts';
 import { cutOf, POINTED_TIP, profileOf, teethWithoutUndercut, thicknessAt, type Cut, type Profile } from './profile.ts';
-import { moduleFrom, type CylindricalInput } from './schema.ts';
+import { type CylindricalInput } from './schema.ts';
 import { spanOver, usualSpanTeeth } from './span.ts';
+import { moduleFrom } from '../moduleFrom.ts';
 
 export const cylindricalOutput = z.object({
   normalModuleMm: z.number(),
@@ -70,21 +71,19 @@ export function cylindricalDimensions(input: CylindricalInput): CylindricalDimen
 function pinned(pinMm: number, cut: Cut, profile: Profile): number {
   const over = overPins(pinMm, cut, profile);
   if (over !== null) return over;
-  throw fail('impossibleGeometry', 'pinDiameterMm', { why: `Pins of ${pinMm} mm sink to the root of these spaces: take thicker ones.` });
+  throw fail('impossibleGeometry', 'pinDiameterMm', { reason: 'pinsSink', pinMm });
 }
 
 /** Refuses a profile that no cutter can leave. */
 export function checked(cut: Cut, profile: Profile, { spanTeeth }: Pick<CylindricalInput, 'spanTeeth'> = {}, path = ''): Profile {
   const at = (field: string) => (path === '' ? field : `${path}.${field}`);
-  if (profile.rootDiameterMm <= 0)
-    throw fail('impossibleGeometry', at('teeth'), { why: 'With so few teeth nothing is left below the roots.' });
+  if (profile.rootDiameterMm <= 0) throw fail('impossibleGeometry', at('teeth'), { reason: 'nothingBelowRoots' });
   if (profile.tipDiameterMm <= profile.baseDiameterMm) {
     throw fail('impossibleGeometry', at('profileShift'), {
-      why: 'Shifted so far in, the tips lie below the base circle: there is no involute left.',
+      reason: 'tipsBelowBase',
     });
   }
-  if (profile.thicknessMm <= 0)
-    throw fail('impossibleGeometry', at('toothThinningMm'), { why: 'Thinned so far, no tooth is left at the pitch circle.' });
+  if (profile.thicknessMm <= 0) throw fail('impossibleGeometry', at('toothThinningMm'), { reason: 'noToothLeft' });
   if (spanTeeth !== undefined && spanTeeth >= cut.teeth) {
     throw fail('outOfRange', at('spanTeeth'), { minimum: 1, maximum: cut.teeth - 1, given: spanTeeth });
   }

@@ -6,7 +6,7 @@ import type { IdentifyInput } from './identifySchema.ts';
 import { overPins } from './overPins.ts';
 import { cutOf, profileOf, type Cut } from './profile.ts';
 import { spanOver } from './span.ts';
-import { blurred, wornTip } from '../wornTip.ts';
+import { readingSd, wornTip } from '../wornTip.ts';
 
 export interface Evidence {
   /** Probability density of the readings, shift and wear integrated out. */
@@ -22,8 +22,8 @@ const SHIFT_STEPS = 61;
 const SHIFT_STEP = (SHIFTS.to - SHIFTS.from) / (SHIFT_STEPS - 1);
 const THINNING_STEPS = 9;
 /** Makers cut roots between 1.2 and 1.25 modules deep; centre distances leave room for the mate's shift. Standard deviations in modules. */
-const ROOT_FREEDOM = 0.05;
-const CENTRE_FREEDOM = 0.25;
+const ROOT_SD = 0.05;
+const CENTRE_SD = 0.25;
 
 export const cutOfHypothesis = (
   { size, teeth, pressureAngleDeg, helixAngleDeg }: Hypothesis,
@@ -78,13 +78,13 @@ function diameters({ size: { moduleMm: m }, teeth, helixAngleDeg }: Hypothesis, 
   const pitch = (teeth * m) / Math.cos(radians(helixAngleDeg));
   const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = measurements;
   let p = 1;
-  // A grid step of the shift moves the tips by so much: readings sharper than that are blurred to it.
-  const blur = (m * SHIFT_STEP) / 2;
-  if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), blurred(tip.plusMinus, blur), wear.maxTipLossMm);
-  if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), blurred(root.plusMinus, Math.hypot(2 * ROOT_FREEDOM * m, blur)));
+  // A grid step of the shift moves the tips by so much: readings sharper than that are readingSd to it.
+  const gridSd = (m * SHIFT_STEP) / 2;
+  if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), readingSd(tip.plusMinus, gridSd), wear.maxTipLossMm);
+  if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), readingSd(root.plusMinus, Math.hypot(2 * ROOT_SD * m, gridSd)));
   if (centre) {
     const distance = (m * (teeth + centre.mateTeeth)) / (2 * Math.cos(radians(helixAngleDeg))) + m * x;
-    p *= normalDensity(centre.distanceMm.value, distance, blurred(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m));
+    p *= normalDensity(centre.distanceMm.value, distance, readingSd(centre.distanceMm.plusMinus, CENTRE_SD * m));
   }
   return p;
 }
@@ -95,21 +95,21 @@ function thicknesses(hypothesis: Hypothesis, x: number, thinning: number, stepMm
   const cut = cutOfHypothesis(hypothesis, x, thinning);
   const profile = profileOf(cut);
   // What the grid leaves out is common to all spans: it blurs their level once, and their differences not at all.
-  const blur = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * SHIFT_STEP) / 4);
+  const gridSd = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * SHIFT_STEP) / 4);
   const errors = measurements.spans.map(({ teeth, spanMm }) => ({
     off: spanMm.value - spanOver(teeth, cut, profile),
-    sd: blurred(spanMm.plusMinus),
+    sd: readingSd(spanMm.plusMinus),
   }));
-  let p = commonlyBlurred(errors, blur);
+  let p = withCommonSd(errors, gridSd);
   for (const { pinDiameterMm, overPinsMm } of measurements.overPins) {
     const over = overPins(pinDiameterMm, cut, profile);
-    p *= over === null ? 0 : normalDensity(overPinsMm.value, over, blurred(overPinsMm.plusMinus, 2 * blur));
+    p *= over === null ? 0 : normalDensity(overPinsMm.value, over, readingSd(overPinsMm.plusMinus, 2 * gridSd));
   }
   return p;
 }
 
 /** Density of errors that share one small error on top of their own (a normal with a rank-one covariance, Woodbury). */
-function commonlyBlurred(errors: readonly { readonly off: number; readonly sd: number }[], blur: number): number {
+function withCommonSd(errors: readonly { readonly off: number; readonly sd: number }[], gridSd: number): number {
   if (errors.length === 0) return 1;
   let [precision, pull, square, logDet] = [0, 0, 0, 0];
   for (const { off, sd: own } of errors) {
@@ -119,22 +119,24 @@ function commonlyBlurred(errors: readonly { readonly off: number; readonly sd: n
     square += w * off * off;
     logDet += Math.log(own * own);
   }
-  const common = 1 / (blur * blur) + precision;
+  const common = 1 / (gridSd * gridSd) + precision;
   const chi2 = square - (pull * pull) / common;
-  return Math.exp(-0.5 * (chi2 + logDet + Math.log(1 + blur * blur * precision) + errors.length * Math.log(2 * Math.PI)));
+  return Math.exp(-0.5 * (chi2 + logDet + Math.log(1 + gridSd * gridSd * precision) + errors.length * Math.log(2 * Math.PI)));
 }
 
 /** The same readings on something that follows no standard: spread over all sizes a small shop sees. */
 export function noneOfTheseEvidence({ measurements }: IdentifyInput): number {
-  const spread = (value: number, widest: number) => 1 / (value * Math.log(widest));
+  const logUniform = (value: number, widest: number) => 1 / (value * Math.log(widest));
   const { tipDiameterMm, rootDiameterMm, spans, overPins: pins, centreDistanceMm } = measurements;
   let weight = 1;
-  if (tipDiameterMm) weight *= spread(tipDiameterMm.value, 100);
+  if (tipDiameterMm) weight *= logUniform(tipDiameterMm.value, 100);
   if (rootDiameterMm)
-    weight *= tipDiameterMm ? spread(Math.max(0.1, tipDiameterMm.value - rootDiameterMm.value), 64) : spread(rootDiameterMm.value, 100);
+    weight *= tipDiameterMm
+      ? logUniform(Math.max(0.1, tipDiameterMm.value - rootDiameterMm.value), 64)
+      : logUniform(rootDiameterMm.value, 100);
   // One pitch and one level are free; every further span follows from them.
-  spans.forEach(({ spanMm }, i) => (weight *= i < 2 ? spread(spanMm.value, 20) : 1 / (6 * Math.max(spanMm.plusMinus, FINEST))));
-  pins.forEach(({ overPinsMm }) => (weight *= spread(overPinsMm.value, 20)));
-  if (centreDistanceMm) weight *= spread(centreDistanceMm.distanceMm.value, 100);
+  spans.forEach(({ spanMm }, i) => (weight *= i < 2 ? logUniform(spanMm.value, 20) : 1 / (6 * Math.max(spanMm.plusMinus, FINEST))));
+  pins.forEach(({ overPinsMm }) => (weight *= logUniform(overPinsMm.value, 20)));
+  if (centreDistanceMm) weight *= logUniform(centreDistanceMm.distanceMm.value, 100);
   return weight;
 }

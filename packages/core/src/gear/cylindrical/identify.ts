@@ -2,22 +2,15 @@ import { fail } from '../../failure/CoreFailure.ts';
 import { NONE_OF_THESE_PRIOR } from '../identifySchema.ts';
 import { adviseCylindrical } from './advise.ts';
 import { cutOfHypothesis, evidence, noneOfTheseEvidence } from './evidence.ts';
-import { hypothesesOf, type Hypothesis } from './hypotheses.ts';
+import { hypothesesOf } from './hypotheses.ts';
 import type { Candidate, Identification, IdentifyInput } from './identifySchema.ts';
 import { overPins } from './overPins.ts';
 import { profileOf } from './profile.ts';
 import { spanOver, usualSpanTeeth } from './span.ts';
+import { type Ranked } from './ranked.ts';
 
 /** Candidates less likely than this are dropped, and the rest shared out again. */
 const NEGLIGIBLE = 1e-6;
-
-export interface Ranked {
-  readonly hypothesis: Hypothesis;
-  readonly probability: number;
-  readonly profileShift: number;
-  readonly thinningMm: number;
-  readonly shiftSd: number;
-}
 
 /**
  * Which standard spur or helical gear was this? Ranks modules and diametral pitches with their pressure
@@ -67,10 +60,10 @@ function bestHelixEach(list: readonly Weighed[]): Weighed[] {
 function check({ teeth, measurements }: IdentifyInput): void {
   const { tipDiameterMm: tip, rootDiameterMm: root, spans, overPins: pins, centreDistanceMm } = measurements;
   if (!tip && !root && spans.length === 0 && pins.length === 0 && !centreDistanceMm) {
-    throw fail('nothingGiven', 'measurements', { why: 'Measure at least one dimension of the gear first.' });
+    throw fail('nothingGiven', 'measurements', { reason: 'measureGearFirst' });
   }
   if (tip && root && root.value >= tip.value) {
-    throw fail('contradiction', 'measurements.rootDiameterMm', { why: 'The root cannot be as thick as the tips: measure both again.' });
+    throw fail('contradiction', 'measurements.rootDiameterMm', { reason: 'rootAsThickAsTips' });
   }
   spans.forEach((span, i) => {
     if (teeth !== undefined && span.teeth >= teeth) {
@@ -79,7 +72,9 @@ function check({ teeth, measurements }: IdentifyInput): void {
     const shorter = spans.find((each) => each.teeth < span.teeth && each.spanMm.value >= span.spanMm.value);
     if (shorter) {
       throw fail('contradiction', `measurements.spans.${i}.spanMm`, {
-        why: `Over ${span.teeth} teeth it cannot be less than over ${shorter.teeth}: measure both again.`,
+        reason: 'longerSpanLess',
+        teeth: span.teeth,
+        fewer: shorter.teeth,
       });
     }
   });
@@ -88,15 +83,17 @@ function check({ teeth, measurements }: IdentifyInput): void {
 function candidateOf({ hypothesis, probability, profileShift, thinningMm }: Ranked, { measurements }: IdentifyInput): Candidate {
   const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
   const profile = profileOf(cut);
-  const k = usualSpanTeeth(cut, profile);
-  const spans = Object.fromEntries(
-    [k, ...measurements.spans.map(({ teeth }) => teeth)].map((n) => [`spanOver${n}Mm`, spanOver(n, cut, profile)]),
-  );
+  const counts = [...new Set([usualSpanTeeth(cut, profile), ...measurements.spans.map(({ teeth }) => teeth)])];
+  const spans = counts.map((teeth) => {
+    const predictedMm = spanOver(teeth, cut, profile);
+    const read = measurements.spans.findLast((each) => each.teeth === teeth)?.spanMm.value;
+    return { teeth, predictedMm, ...(read !== undefined && { residualMm: read - predictedMm }) };
+  });
   const predicted: Record<string, number> = {
     tipDiameterMm: profile.tipDiameterMm,
     rootDiameterMm: profile.rootDiameterMm,
     pitchDiameterMm: profile.pitchDiameterMm,
-    ...spans,
+    ...Object.fromEntries(spans.map(({ teeth, predictedMm }) => [`spanOver${teeth}Mm`, predictedMm])),
   };
   const { tipDiameterMm: tip, rootDiameterMm: root } = measurements;
   return {
@@ -110,11 +107,12 @@ function candidateOf({ hypothesis, probability, profileShift, thinningMm }: Rank
     toothThinningMm: thinningMm,
     probability,
     predicted,
+    spans,
     residuals: {
       ...(tip && { tipDiameterMm: tip.value - profile.tipDiameterMm }),
       ...(root && { rootDiameterMm: root.value - profile.rootDiameterMm }),
       ...Object.fromEntries(
-        measurements.spans.map(({ teeth, spanMm }) => [`spanOver${teeth}Mm`, spanMm.value - spanOver(teeth, cut, profile)]),
+        spans.flatMap(({ teeth, residualMm }) => (residualMm === undefined ? [] : [[`spanOver${teeth}Mm`, residualMm] as const])),
       ),
       ...Object.fromEntries(
         measurements.overPins.flatMap(({ pinDiameterMm, overPinsMm }) => {

@@ -38,6 +38,8 @@ export const identifyOutput = z.object({
       probability: z.number(),
       predicted: values,
       residuals: values,
+      /** The usual span, and every one that was read: what it should be, and read less that. */
+      spans: z.array(z.object({ teeth: z.number(), predictedMm: z.number(), residualMm: z.number().optional() })),
     }),
   ),
   noneOfTheseProbability: z.number(),

@@ -4,7 +4,8 @@ import { degrees } from '../../quantity/angle.ts';
 import { checked } from './dimensions.ts';
 import { inverseInvolute, involute } from './involute.ts';
 import { cutOf, profileOf, teethWithoutUndercut, type Cut, type Profile } from './profile.ts';
-import { moduleFrom, shared } from './schema.ts';
+import { shared } from './schema.ts';
+import { moduleFrom } from '../moduleFrom.ts';
 
 const member = z.strictObject({
   teeth: z.int().min(4).max(2000),
@@ -63,7 +64,8 @@ export function meshPair(input: MeshInput): Mesh {
   const bases = (pinion.profile.baseDiameterMm + wheel.profile.baseDiameterMm) / 2;
   if (a <= bases) {
     throw fail('impossibleGeometry', 'centreDistanceMm', {
-      why: `So close the base circles overlap: the shafts must stand more than ${bases.toFixed(2)} mm apart.`,
+      reason: 'baseCirclesOverlap',
+      leastMm: bases,
     });
   }
   const working = Math.acos(bases / a);
@@ -99,7 +101,7 @@ function closeMesh(pinion: Cut, wheel: Cut, transversePressureAngle: number, ref
   const shifts = (2 * Math.tan(pinion.pressureAngle) * (pinion.profileShift + wheel.profileShift)) / (pinion.teeth + wheel.teeth);
   const angle = inverseInvolute(involute(transversePressureAngle) + shifts);
   if (!Number.isFinite(angle)) {
-    throw fail('impossibleGeometry', 'pinion.profileShift', { why: 'Both gears are shifted so far in that their teeth never meet.' });
+    throw fail('impossibleGeometry', 'pinion.profileShift', { reason: 'teethNeverMeet' });
   }
   return (reference * Math.cos(transversePressureAngle)) / Math.cos(angle);
 }

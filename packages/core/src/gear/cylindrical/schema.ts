@@ -1,7 +1,4 @@
 import { z } from 'zod';
-import { fail } from '../../failure/CoreFailure.ts';
-import { MM_PER_INCH } from '../../quantity/length.ts';
-
 export const shared = {
   normalModuleMm: z.number().positive().optional(),
   diametralPitch: z.number().positive().optional(),
@@ -21,20 +18,3 @@ export const cylindricalInput = z.strictObject({
   faceWidthMm: z.number().positive().optional(),
 });
 export type CylindricalInput = z.infer<typeof cylindricalInput>;
-
-/** The normal module, from the one of the two that was given: m = 25.4 / DP. @throws CoreFailure where neither was, or both and they differ */
-export function moduleFrom(
-  { normalModuleMm, diametralPitch }: { normalModuleMm?: number | undefined; diametralPitch?: number | undefined },
-  path = '',
-): number {
-  const at = (field: string) => (path === '' ? field : `${path}.${field}`);
-  if (normalModuleMm === undefined && diametralPitch === undefined) throw fail('missing', at('normalModuleMm'), { or: 'diametralPitch' });
-  if (diametralPitch === undefined) return normalModuleMm as number;
-  const fromPitch = MM_PER_INCH / diametralPitch;
-  if (normalModuleMm !== undefined && Math.abs(normalModuleMm - fromPitch) > 1e-6 * fromPitch) {
-    throw fail('contradiction', at('diametralPitch'), {
-      why: `${diametralPitch} DP is module ${fromPitch.toFixed(4)}, not ${normalModuleMm}. Give one of the two.`,
-    });
-  }
-  return fromPitch;
-}

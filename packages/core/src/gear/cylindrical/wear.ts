@@ -4,8 +4,9 @@ import { combine, measuredLength, type Measured } from '../../quantity/measured.
 import { checked } from './dimensions.ts';
 import { overPins, thinningFromPins } from './overPins.ts';
 import { cutOf, POINTED_TIP, profileOf, thicknessAt, type Cut, type Profile } from './profile.ts';
-import { cylindricalInput, moduleFrom } from './schema.ts';
+import { cylindricalInput } from './schema.ts';
 import { thinningFromSpan } from './span.ts';
+import { moduleFrom } from '../moduleFrom.ts';
 
 export const wearInput = z.strictObject({
   gear: cylindricalInput,
@@ -84,7 +85,7 @@ function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly
     const slope = pinSlope(pinDiameterMm, cut, profile);
     if (value === null || slope === null) {
       throw fail('impossibleGeometry', `measured.overPins.${i}.overPinsMm`, {
-        why: 'No gear of this kind gives that over these pins: measure again.',
+        reason: 'noGearOverPins',
       });
     }
     return { value: value - drawn, plusMinus: overPinsMm.plusMinus * slope };
@@ -92,7 +93,7 @@ function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly
   const all = [...fromSpans, ...fromPins];
   if (all.length === 0)
     throw fail('nothingGiven', 'measured', {
-      why: 'Measure a span or over pins first: the tips alone do not tell how thin the teeth are.',
+      reason: 'measureSpanFirst',
     });
   return all;
 }

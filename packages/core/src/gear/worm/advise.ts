@@ -2,13 +2,13 @@ import type { NextMeasurement } from '../identifySchema.ts';
 import { INSTRUMENTS } from '../../quantity/measured.ts';
 import { bestReading, type PossibleReading } from '../bestReading.ts';
 import { predictWorm } from './predict.ts';
-import { ROOT_FREEDOM, type WormHypothesis, type WormReadings } from './hypothesis.ts';
+import { ROOT_SD, type WormHypothesis, type WormReadings } from './hypothesis.ts';
 
 interface Ranked {
   readonly hypothesis: WormHypothesis;
   readonly probability: number;
   readonly pitchDiameterMm: number;
-  readonly spreadMm: number;
+  readonly pitchDiameterSdMm: number;
 }
 
 interface Measure extends PossibleReading<Ranked> {
@@ -52,7 +52,7 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
       minutes: 0.5,
       how: 'Close the caliper over the thread tips, flat jaws across two tips.',
       done: readings.tipDiameterMm !== undefined,
-      expect: (each) => [predicted(each).tipDiameterMm, Math.hypot(CALIPER, each.spreadMm)],
+      expect: (each) => [predicted(each).tipDiameterMm, Math.hypot(CALIPER, each.pitchDiameterSdMm)],
     },
     {
       quantity: 'rootDiameterMm',
@@ -61,7 +61,7 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
       done: readings.rootDiameterMm !== undefined,
       expect: (each) => [
         predicted(each).rootDiameterMm,
-        Math.hypot(CALIPER, each.spreadMm, 2 * ROOT_FREEDOM * each.hypothesis.size.moduleMm),
+        Math.hypot(CALIPER, each.pitchDiameterSdMm, 2 * ROOT_SD * each.hypothesis.size.moduleMm),
       ],
     },
     {

@@ -52,15 +52,18 @@ export function wormDimensions(input: WormDimensionsInput): WormDimensions {
   const rootDiameter = pitchDiameter - 2 * WORM_DEDENDUM * m;
   const field = input.diameterQuotient === undefined ? 'wormPitchDiameterMm' : 'diameterQuotient';
   if (rootDiameter <= 0) {
-    const least = input.diameterQuotient === undefined ? `${(2 * WORM_DEDENDUM * m).toFixed(2)} mm` : `${2 * WORM_DEDENDUM}`;
+    const least = input.diameterQuotient === undefined ? 2 * WORM_DEDENDUM * m : 2 * WORM_DEDENDUM;
     throw fail('impossibleGeometry', field, {
-      why: `The threads would be cut deeper than the worm is thick: at module ${m} its ${field === 'diameterQuotient' ? 'quotient' : 'pitch diameter'} must be more than ${least}.`,
+      reason: 'threadsTooDeep',
+      field,
+      module: m,
+      least,
     });
   }
   const throat = m * (wheelTeeth + 2 + 2 * x);
   if (wheelTeeth + 2 * x - 2 * WORM_DEDENDUM <= 0) {
     throw fail('impossibleGeometry', x === 0 ? 'wheelTeeth' : 'wheelProfileShift', {
-      why: 'A wheel with so few teeth has no body left below its roots.',
+      reason: 'wheelWithoutBody',
     });
   }
   const lead = Math.atan(starts / q);
@@ -95,7 +98,11 @@ function quotient({ axialModuleMm, wormPitchDiameterMm, diameterQuotient }: Worm
   const q = diameterQuotient ?? fromDiameter;
   if (Math.abs(fromDiameter - q) > 1e-6 * q) {
     throw fail('contradiction', 'diameterQuotient', {
-      why: `A pitch diameter of ${wormPitchDiameterMm} mm at module ${axialModuleMm} is a quotient of ${fromDiameter.toFixed(3)}, not ${q}. Give one of the two.`,
+      reason: 'diameterAgainstQuotient',
+      diameterMm: wormPitchDiameterMm,
+      module: axialModuleMm,
+      quotient: fromDiameter,
+      given: q,
     });
   }
   return q;

@@ -1,14 +1,14 @@
 import { normalDensity } from '../../inference/normal.ts';
 import { degrees } from '../../quantity/angle.ts';
 import { WORM_DEDENDUM } from './dimensions.ts';
-import { CENTRE_FREEDOM, QUOTIENT_RANGE, ROOT_FREEDOM, type WormHypothesis, type WormReadings } from './hypothesis.ts';
-import { blurred, wornTip } from '../wornTip.ts';
+import { CENTRE_SD, QUOTIENT_RANGE, ROOT_SD, type WormHypothesis, type WormReadings } from './hypothesis.ts';
+import { readingSd, wornTip } from '../wornTip.ts';
 
 export interface Evidence {
   /** Probability density of the readings under the hypothesis, pitch diameter integrated out. */
   readonly weight: number;
   readonly pitchDiameterMm: number;
-  readonly spreadMm: number;
+  readonly pitchDiameterSdMm: number;
 }
 
 const GRID = 161;
@@ -19,7 +19,7 @@ export function evidence({ size, starts }: WormHypothesis, readings: WormReading
   const [low, high] = window(m, readings, maxTipLossMm);
   const least = Math.max(low, QUOTIENT_RANGE[0] * m);
   const most = Math.min(high, QUOTIENT_RANGE[1] * m);
-  if (!(most > least)) return { weight: 0, pitchDiameterMm: (low + high) / 2 > 0 ? (low + high) / 2 : m, spreadMm: 0 };
+  if (!(most > least)) return { weight: 0, pitchDiameterMm: (low + high) / 2 > 0 ? (low + high) / 2 : m, pitchDiameterSdMm: 0 };
   const step = (most - least) / (GRID - 1);
   const logRange = Math.log(QUOTIENT_RANGE[1] / QUOTIENT_RANGE[0]);
   let [sum, first, second] = [0, 0, 0];
@@ -30,35 +30,36 @@ export function evidence({ size, starts }: WormHypothesis, readings: WormReading
     first += weight * d;
     second += weight * d * d;
   }
-  if (sum === 0) return { weight: 0, pitchDiameterMm: (least + most) / 2, spreadMm: 0 };
+  if (sum === 0) return { weight: 0, pitchDiameterMm: (least + most) / 2, pitchDiameterSdMm: 0 };
   const mean = first / sum;
-  return { weight: sum * step, pitchDiameterMm: mean, spreadMm: Math.sqrt(Math.max(0, second / sum - mean * mean)) };
+  return { weight: sum * step, pitchDiameterMm: mean, pitchDiameterSdMm: Math.sqrt(Math.max(0, second / sum - mean * mean)) };
 }
 
 /** The same readings on something that follows no standard: spread over all sizes a small shop sees. */
 export function noneOfTheseEvidence({ tipDiameterMm, rootDiameterMm, axialPitch, leadAngleDeg, centreDistanceMm }: WormReadings): number {
-  const spread = (value: number, widest: number) => 1 / (value * Math.log(widest));
+  const logUniform = (value: number, widest: number) => 1 / (value * Math.log(widest));
   let weight = 1;
-  if (tipDiameterMm) weight *= spread(tipDiameterMm.value, 100);
+  if (tipDiameterMm) weight *= logUniform(tipDiameterMm.value, 100);
   // With the tips known it is the depth of the thread that is free, not the root on its own.
-  if (rootDiameterMm) weight *= tipDiameterMm ? spread(tipDiameterMm.value - rootDiameterMm.value, 64) : spread(rootDiameterMm.value, 100);
-  if (axialPitch) weight *= spread(axialPitch.lengthMm.value, 64);
+  if (rootDiameterMm)
+    weight *= tipDiameterMm ? logUniform(tipDiameterMm.value - rootDiameterMm.value, 64) : logUniform(rootDiameterMm.value, 100);
+  if (axialPitch) weight *= logUniform(axialPitch.lengthMm.value, 64);
   if (leadAngleDeg) weight *= 1 / 45;
-  if (centreDistanceMm) weight *= spread(centreDistanceMm.distanceMm.value, 100);
+  if (centreDistanceMm) weight *= logUniform(centreDistanceMm.distanceMm.value, 100);
   return weight;
 }
 
 function likelihood(d: number, m: number, starts: number, readings: WormReadings, maxTipLossMm: number): number {
   const { tipDiameterMm, rootDiameterMm, axialPitch, leadAngleDeg, centreDistanceMm } = readings;
   let p = 1;
-  if (tipDiameterMm) p *= wornTip(tipDiameterMm.value, d + 2 * m, blurred(tipDiameterMm.plusMinus), maxTipLossMm);
+  if (tipDiameterMm) p *= wornTip(tipDiameterMm.value, d + 2 * m, readingSd(tipDiameterMm.plusMinus), maxTipLossMm);
   if (rootDiameterMm)
-    p *= normalDensity(rootDiameterMm.value, d - 2 * WORM_DEDENDUM * m, blurred(rootDiameterMm.plusMinus, 2 * ROOT_FREEDOM * m));
-  if (axialPitch) p *= normalDensity(axialPitch.lengthMm.value, Math.PI * m * axialPitch.threads, blurred(axialPitch.lengthMm.plusMinus));
-  if (leadAngleDeg) p *= normalDensity(leadAngleDeg.value, degrees(Math.atan((m * starts) / d)), blurred(leadAngleDeg.plusMinus));
+    p *= normalDensity(rootDiameterMm.value, d - 2 * WORM_DEDENDUM * m, readingSd(rootDiameterMm.plusMinus, 2 * ROOT_SD * m));
+  if (axialPitch) p *= normalDensity(axialPitch.lengthMm.value, Math.PI * m * axialPitch.threads, readingSd(axialPitch.lengthMm.plusMinus));
+  if (leadAngleDeg) p *= normalDensity(leadAngleDeg.value, degrees(Math.atan((m * starts) / d)), readingSd(leadAngleDeg.plusMinus));
   if (centreDistanceMm) {
     const distance = (d + m * centreDistanceMm.wheelTeeth) / 2;
-    p *= normalDensity(centreDistanceMm.distanceMm.value, distance, blurred(centreDistanceMm.distanceMm.plusMinus, CENTRE_FREEDOM * m));
+    p *= normalDensity(centreDistanceMm.distanceMm.value, distance, readingSd(centreDistanceMm.distanceMm.plusMinus, CENTRE_SD * m));
   }
   return p;
 }
@@ -68,16 +69,16 @@ function window(m: number, readings: WormReadings, maxTipLossMm: number): readon
   const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = readings;
   if (tip) {
     const at = tip.value - 2 * m;
-    return [at - 6 * blurred(tip.plusMinus), at + maxTipLossMm + 6 * blurred(tip.plusMinus)];
+    return [at - 6 * readingSd(tip.plusMinus), at + maxTipLossMm + 6 * readingSd(tip.plusMinus)];
   }
   if (root) {
     const at = root.value + 2 * WORM_DEDENDUM * m;
-    const width = 6 * blurred(root.plusMinus, 2 * ROOT_FREEDOM * m);
+    const width = 6 * readingSd(root.plusMinus, 2 * ROOT_SD * m);
     return [at - width, at + width];
   }
   if (centre) {
     const at = 2 * centre.distanceMm.value - m * centre.wheelTeeth;
-    const width = 12 * blurred(centre.distanceMm.plusMinus, CENTRE_FREEDOM * m);
+    const width = 12 * readingSd(centre.distanceMm.plusMinus, CENTRE_SD * m);
     return [at - width, at + width];
   }
   return [QUOTIENT_RANGE[0] * m, QUOTIENT_RANGE[1] * m];

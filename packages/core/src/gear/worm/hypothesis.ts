@@ -21,5 +21,5 @@ export const STARTS_PRIOR: Readonly<Record<number, number>> = { 1: 0.5, 2: 0.24,
 export const QUOTIENT_RANGE = [4, 40] as const;
 
 /** Makers cut roots between 1.2 and 1.25 modules deep and shift wheels a little: one standard deviation, in modules. */
-export const ROOT_FREEDOM = 0.05;
-export const CENTRE_FREEDOM = 0.1;
+export const ROOT_SD = 0.05;
+export const CENTRE_SD = 0.1;

@@ -74,8 +74,8 @@ export function identifyWorm(input: WormIdentifyInput): WormIdentification {
   const found = sizes.flatMap((size) =>
     Object.entries(starts).map(([n, share]) => {
       const hypothesis = { size, starts: Number(n) };
-      const { weight, pitchDiameterMm, spreadMm } = evidence(hypothesis, readings, input.wear.maxTipLossMm);
-      return { hypothesis, pitchDiameterMm, spreadMm, weight: (weight * share * (1 - NONE_OF_THESE_PRIOR)) / sizes.length };
+      const { weight, pitchDiameterMm, pitchDiameterSdMm } = evidence(hypothesis, readings, input.wear.maxTipLossMm);
+      return { hypothesis, pitchDiameterMm, pitchDiameterSdMm, weight: (weight * share * (1 - NONE_OF_THESE_PRIOR)) / sizes.length };
     }),
   );
   const none = NONE_OF_THESE_PRIOR * noneOfTheseEvidence(readings);
@@ -110,10 +110,10 @@ export function identifyWorm(input: WormIdentifyInput): WormIdentification {
 function check({ measurements }: WormIdentifyInput): WormReadings {
   const { tipDiameterMm: tip, rootDiameterMm: root, leadAngleDeg: lead } = measurements;
   if (Object.values(measurements).every((each) => each === undefined)) {
-    throw fail('nothingGiven', 'measurements', { why: 'Measure at least one dimension of the worm first.' });
+    throw fail('nothingGiven', 'measurements', { reason: 'measureWormFirst' });
   }
   if (tip && root && root.value >= tip.value) {
-    throw fail('contradiction', 'measurements.rootDiameterMm', { why: 'The root cannot be as thick as the tips: measure both again.' });
+    throw fail('contradiction', 'measurements.rootDiameterMm', { reason: 'rootAsThickAsTips' });
   }
   if (lead && (lead.value <= 0 || lead.value >= 90)) {
     throw fail('outOfRange', 'measurements.leadAngleDeg.value', { minimum: 0, maximum: 90, given: lead.value });

@@ -1,0 +1,35 @@
+import type { GearCard, GearState } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { SeatCard } from './SeatCard.tsx';
+
+/** What any gear on the bench can be put to besides its own dimensions. */
+export function CardTools({ jobId, card, gear }: { jobId: string; card: GearCard; gear: GearState }) {
+  const router = useRouter();
+  return (
+    <>
+      <SeatCard jobId={jobId} card={card} gear={gear} />
+      <View className="flex-row gap-2">
+        <Button
+          className="flex-1"
+          label="Lay another beside it"
+          testID="compare"
+          onPress={() => router.navigate(`/jobs/${jobId}/compare/${card.id}` as never)}
+        />
+        <Button
+          className="flex-1"
+          label="Reckon ratios"
+          testID="to-ratios"
+          onPress={() => router.navigate(`/jobs/${jobId}/ratio` as never)}
+        />
+      </View>
+      <Button
+        variant="quiet"
+        label="Keep it on the donor shelf"
+        testID="shelve"
+        onPress={() => router.navigate(`/jobs/${jobId}/shelve/${card.id}` as never)}
+      />
+    </>
+  );
+}

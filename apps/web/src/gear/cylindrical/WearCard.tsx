@@ -1,0 +1,107 @@
+import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type GearState, type Wear } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Polyline } from 'react-native-svg';
+import { lengthUnit } from '../../preferences/preferences.ts';
+import { useRecord } from '../../data/useRecord.ts';
+import { runOperation } from '../../data/runOperation.ts';
+import { Button } from '../../design/Button.tsx';
+import { Card } from '../../design/Card.tsx';
+import { Field } from '../../design/Field.tsx';
+import { Text } from '../../design/Text.tsx';
+import { useColours } from '../../design/useColours.ts';
+import { readLimit } from './readLimit.ts';
+import { wornTeeth } from './wornOutline.ts';
+
+interface Props {
+  readonly jobId: string;
+  readonly card: GearCard;
+  readonly candidate: Candidate;
+  readonly gear: GearState;
+}
+
+const VERDICTS = { good: 'Good', watch: 'Watch it', replace: 'Replace it' } as const;
+
+/** How worn it is against the gear it was: new outline over worn, thinning, whose limit, and the verdict with its reasons. */
+export function WearCard({ jobId, card, candidate, gear }: Props) {
+  const unit = lengthUnit.use();
+  const question = wearQuestion(candidate, gear);
+  if (!question) return null;
+  const worked = runOperation('gear.wear', question);
+  if (!worked.ok) return null;
+  const { thinningMm, tipLossMm = 0, tipThicknessLeftMm, limitMm, limitSource, verdict, reasons } = worked.output;
+  return (
+    <Card tone={verdict === 'replace' ? 'danger' : 'plain'}>
+      <Text variant="label">Wear, if it was this one</Text>
+      <Text variant="head" testID="wear-verdict">
+        {VERDICTS[verdict]}
+      </Text>
+      <WearDrawing candidate={candidate} thinningMm={thinningMm.value} tipLossMm={tipLossMm} />
+      {reasons.map((reason) => (
+        <Text key={reason}>{reason[0]?.toUpperCase() + reason.slice(1)}.</Text>
+      ))}
+      <Text variant="soft">
+        Teeth thinner by {formatLength(Math.max(0, thinningMm.value), unit)} ± {formatLength(thinningMm.plusMinus, unit)}, tips lower by{' '}
+        {formatLength(Math.max(0, tipLossMm) / 2, unit)}, {formatLength(tipThicknessLeftMm, unit)} of tip left. Limit{' '}
+        {formatLength(limitMm, unit)}: {limitSource}.
+      </Text>
+      <Limit jobId={jobId} gear={card.id} />
+    </Card>
+  );
+}
+
+const WIDTH = 300;
+
+function WearDrawing({ candidate, thinningMm, tipLossMm }: { candidate: Candidate; thinningMm: number; tipLossMm: number }) {
+  const colours = useColours();
+  const cut = cutOf({ ...candidate, addendumCoefficient: 1, dedendumCoefficient: 1.25, toothThinningMm: 0 });
+  const { factor, asNew, worn } = wornTeeth(cut, thinningMm, tipLossMm);
+  const xs = asNew.map(([x]) => x);
+  const ys = asNew.map(([, y]) => y);
+  const scale = WIDTH / (Math.max(...xs) - Math.min(...xs));
+  const top = Math.max(...ys);
+  const height = (top - Math.min(...ys)) * scale + 8;
+  const path = (points: typeof asNew) =>
+    points.map(([x, y]) => `${(WIDTH / 2 + x * scale).toFixed(1)},${((top - y) * scale + 4).toFixed(1)}`).join(' ');
+  return (
+    <View className="items-center gap-1" role="img" aria-label={`Three teeth, new and worn; wear drawn ${factor} times as large`}>
+      <Svg width={WIDTH} height={height} viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden>
+        <Polyline points={path(worn)} fill={colours.sunken} stroke={colours.ink} strokeWidth={2} strokeLinejoin="round" />
+        <Polyline points={path(asNew)} fill="none" stroke={colours.heat} strokeWidth={2} strokeDasharray="7 5" />
+      </Svg>
+      <Text variant="soft">
+        {factor === 1 ? 'Broken line: as new. Drawn true.' : `Broken line: as new. Wear drawn ${factor} times as large.`}
+      </Text>
+    </View>
+  );
+}
+
+/** The maker's limit, with whose figure it is. */
+function Limit({ jobId, gear }: { jobId: string; gear: string }) {
+  const unit = lengthUnit.use();
+  const { write, problem } = useRecord(jobId);
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState('');
+  const [source, setSource] = useState('');
+  const [wrong, setWrong] = useState<string>();
+  if (!open) return <Button variant="quiet" label="There is a limit on the maker’s sheet" onPress={() => setOpen(true)} />;
+  const keep = async () => {
+    const limit = readLimit(typed, source, unit);
+    if ('wrong' in limit) return setWrong(limit.wrong);
+    if (await write({ kind: 'limitNoted', gear, ...limit })) setOpen(false);
+  };
+  return (
+    <View className="gap-2">
+      <Field
+        label={`How much thinner a tooth may get, in ${unit}`}
+        value={typed}
+        onChangeText={setTyped}
+        inputMode="decimal"
+        problem={wrong}
+      />
+      <Field label="Whose figure it is" placeholder="Sheet and page" value={source} onChangeText={setSource} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button label="Use this limit" onPress={() => void keep()} />
+    </View>
+  );
+}

@@ -1,0 +1,36 @@
+import { countOf, wormWheel, type GearCard, type GearState } from '@patient-badger/core';
+import type { JobView } from '../../job/JobView.ts';
+import { lengthUnit } from '../../preferences/preferences.ts';
+import { ArcsCard } from '../ArcsCard.tsx';
+import { SizedCard } from '../SizedCard.tsx';
+import { useIdentified } from '../useIdentified.ts';
+import { wheelLine } from './line.ts';
+import { WHEEL_WORDS } from './words.ts';
+import { WormWheelDrawing } from './WormWheelDrawing.tsx';
+
+const DRAWN_TEETH = 24;
+
+/** A worm wheel, measured in its throat: which it was. */
+export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
+  const unit = lengthUnit.use();
+  const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
+  const { data, error } = useIdentified(wormWheel, gear);
+  const teeth = countOf(gear.readings.teeth);
+  return (
+    <SizedCard
+      view={view}
+      card={card}
+      quantities={wormWheel.quantities}
+      words={WHEEL_WORDS}
+      heading="Which wheel it was"
+      begin="Count the teeth, then measure over the tips in the throat."
+      lines={data?.candidates.map((each) => wheelLine(each, unit))}
+      noneOfThese={data?.noneOfTheseProbability}
+      error={error}
+      label="Drawing of the worm wheel"
+      drawing={<WormWheelDrawing teeth={teeth ?? DRAWN_TEETH} />}
+    >
+      <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} />
+    </SizedCard>
+  );
+}

@@ -1,0 +1,125 @@
+import type { GearCard, ScanRead } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { lengthUnit } from '../preferences/preferences.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { Stepper } from '../design/padKeys.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { PutRight, type Laying } from './PutRight.tsx';
+import { ScanPhoto, SIGNS, type Spot } from './ScanPhoto.tsx';
+import { scanEntries } from './scanEntries.ts';
+import { scanLines, sureness } from './scanWords.ts';
+import { useScan, type ScanExtras } from './useScan.ts';
+
+const STAGES = ['Reading the photo …', 'Looking for the gear …', 'Following the rim …', 'Counting teeth …'] as const;
+
+/** Counting, stopping, putting right and keeping. */
+export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView; card: GearCard; hash: string }) {
+  const router = useRouter();
+  const unit = lengthUnit.use();
+  const { write, problem } = useRecord(job.id);
+  const kept = state.gears[card.id]?.scans?.find((each) => each.hash === hash);
+  const [extras, setExtras] = useState<ScanExtras>({ scale: kept?.scale, correction: kept?.correction });
+  const [laying, setLaying] = useState<Laying>('nothing');
+  const [length, setLength] = useState<readonly Spot[]>(kept?.scale ? [kept.scale.from, kept.scale.to] : []);
+  const { state: scan, address, count, stop } = useScan(hash, extras);
+  const [last, setLast] = useState<{ width: number; height: number; found?: ScanRead | undefined } | null>(null);
+  const now = scan.kind === 'done' ? { width: scan.width, height: scan.height, found: scan.scan.read ? scan.scan : undefined } : last;
+  const found = now?.found;
+
+  const again = (change: Partial<NonNullable<ScanExtras['correction']>> | null, scale = extras.scale) => {
+    const next = { scale, correction: change && { ...extras.correction, ...change } } as ScanExtras;
+    setExtras(next);
+    setLast(now);
+    void count(next);
+  };
+  const tap = (spot: Spot) => {
+    if (laying === 'middle') again({ centre: spot, ...(found && { tipRadiusPx: found.tipRadiusPx }) });
+    const centre = extras.correction?.centre ?? found?.centre;
+    if (laying === 'rim' && centre) again({ centre, tipRadiusPx: Math.hypot(spot.xPx - centre.xPx, spot.yPx - centre.yPx) });
+    if (laying === 'length') setLength(length.length === 2 ? [spot] : [...length, spot]);
+  };
+  const keep = async () => {
+    if (!found) return;
+    for (const payload of scanEntries({ gear: card.id, hash, found, ...extras })) if (!(await write(payload))) return;
+    router.navigate(`/jobs/${job.id}/gear/${card.id}`);
+  };
+
+  return (
+    <>
+      <Text variant="title">{card.name} on a photo</Text>
+      {address && now ? <ScanPhoto address={address} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
+      {scan.kind === 'counting' ? <Counting share={scan.share} onStop={stop} /> : null}
+      {scan.kind === 'stopped' ? <Button label="Count again" testID="count-again" onPress={() => void count(extras)} /> : null}
+      {scan.kind === 'failed' ? (
+        <Card tone="danger">
+          <Text variant="danger">{scan.why}</Text>
+          <Button label="Try again" onPress={() => void count(extras)} />
+        </Card>
+      ) : null}
+      {scan.kind === 'done' && !scan.scan.read ? (
+        <Card tone="danger">
+          <Text variant="danger">This photo cannot be read</Text>
+          <Text>{scan.scan.how}</Text>
+          <Text>Or say below where the middle and the tips are.</Text>
+        </Card>
+      ) : null}
+      {found && scan.kind === 'done' ? (
+        <Card tone="next">
+          <Text variant="title" testID="scan-teeth">
+            {found.teeth} teeth
+          </Text>
+          {scanLines(found, unit).map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+          {found.flaws.length > 0 ? (
+            <Text variant="soft">
+              {SIGNS.missing} missing, {SIGNS.short} short, {SIGNS.odd} odd
+            </Text>
+          ) : null}
+          <Text variant="soft">{sureness(found)}</Text>
+          <Stepper ask="Not so? Your count" value={found.teeth} onChange={(teeth) => again({ teeth: Math.max(4, teeth) })} />
+          <Button variant="primary" big label="Keep the count" testID="keep-scan" onPress={() => void keep()} />
+        </Card>
+      ) : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {scan.kind === 'done' ? (
+        <PutRight
+          laying={laying}
+          onLaying={setLaying}
+          length={length}
+          onLength={(scale) => again(extras.correction ?? {}, scale)}
+          known={extras.scale?.lengthMm}
+          rim={found?.tipRadiusPx ?? extras.correction?.tipRadiusPx}
+          onRim={(tipRadiusPx) => again({ tipRadiusPx, centre: extras.correction?.centre ?? found?.centre })}
+          corrected={extras.correction !== undefined && Object.keys(extras.correction).length > 0}
+          onReset={() => {
+            setExtras({ scale: extras.scale });
+            void count({ scale: extras.scale });
+          }}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function Counting({ share, onStop }: { share: number; onStop: () => void }) {
+  return (
+    <Card tone="sunken">
+      <Text variant="strong">{STAGES[Math.min(STAGES.length - 1, Math.floor(share * STAGES.length))]}</Text>
+      <View
+        role="progressbar"
+        aria-label="Counting"
+        aria-valuenow={Math.round(100 * share)}
+        className="h-3 overflow-hidden rounded-sm border border-line bg-surface"
+      >
+        <View className="h-3 bg-accent" style={{ width: `${Math.max(4, 100 * share)}%` }} />
+      </View>
+      <Button label="Stop" testID="stop-scan" onPress={onStop} />
+    </Card>
+  );
+}

@@ -1,0 +1,20 @@
+import type { GearAttributes } from '../match/schema.ts';
+import { combined, given, type Readings } from './readings.ts';
+
+/** What was read off a part that came, as `match.receive` takes it. */
+export function arrivedAttributes(
+  readings: Readings<'teeth' | 'starts' | 'tipDiameterMm' | 'boreDiameterMm' | 'faceWidthMm' | 'helixAngleDeg'>,
+): GearAttributes {
+  const count = (quantity: 'teeth' | 'starts') => {
+    const last = readings[quantity]?.at(-1)?.reading.value;
+    return last === undefined ? {} : { [quantity]: last };
+  };
+  return {
+    ...count('teeth'),
+    ...count('starts'),
+    ...given('tipDiameterMm', combined(readings.tipDiameterMm)),
+    ...given('boreDiameterMm', combined(readings.boreDiameterMm)),
+    ...given('faceWidthMm', combined(readings.faceWidthMm)),
+    ...given('helixAngleDeg', combined(readings.helixAngleDeg)),
+  };
+}

@@ -1,0 +1,35 @@
+import { operation } from '../../operation/operation.ts';
+import { sizeKey } from '../candidateKey.ts';
+import type { GearKind } from '../GearKind.ts';
+import { bevelDimensions, bevelInput, bevelOutput } from './dimensions.ts';
+import { bevelIdentifyInput, bevelIdentifyOutput, identifyBevel, type BevelCandidate } from './identify.ts';
+import { BEVEL_QUANTITIES } from './quantities.ts';
+import { bevelQuestion } from './question.ts';
+import { wantedBevel } from './wanted.ts';
+
+/** Straight bevels, each told from its pair. */
+export const bevel = {
+  id: 'bevel',
+  types: ['bevel'],
+  quantities: BEVEL_QUANTITIES,
+  operations: {
+    'gear.bevel.dimensions': operation({
+      summary: 'Straight bevel pair from teeth, module and shaft angle',
+      input: bevelInput,
+      output: bevelOutput,
+      work: bevelDimensions,
+    }),
+    'gear.bevel.identify': operation({
+      summary: 'Which standard straight bevel pair was this',
+      input: bevelIdentifyInput,
+      output: bevelIdentifyOutput,
+      work: identifyBevel,
+    }),
+  },
+  identification: {
+    operation: 'gear.bevel.identify',
+    question: bevelQuestion,
+    key: (candidate: BevelCandidate) => sizeKey(candidate),
+    wanted: wantedBevel,
+  },
+} as const satisfies GearKind<BevelCandidate>;

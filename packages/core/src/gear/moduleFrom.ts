@@ -1,0 +1,22 @@
+import { fail } from '../failure/CoreFailure.ts';
+import { moduleOfPitch } from '../quantity/length.ts';
+
+/** The normal module, from the one of the two that was given: m = 25.4 / DP. @throws CoreFailure where neither was, or both and they differ */
+export function moduleFrom(
+  { normalModuleMm, diametralPitch }: { normalModuleMm?: number | undefined; diametralPitch?: number | undefined },
+  path = '',
+): number {
+  const at = (field: string) => (path === '' ? field : `${path}.${field}`);
+  if (normalModuleMm === undefined && diametralPitch === undefined) throw fail('missing', at('normalModuleMm'), { or: 'diametralPitch' });
+  if (diametralPitch === undefined) return normalModuleMm as number;
+  const fromPitch = moduleOfPitch(diametralPitch);
+  if (normalModuleMm !== undefined && Math.abs(normalModuleMm - fromPitch) > 1e-6 * fromPitch) {
+    throw fail('contradiction', at('diametralPitch'), {
+      reason: 'pitchAgainstModule',
+      diametralPitch,
+      module: fromPitch,
+      given: normalModuleMm,
+    });
+  }
+  return fromPitch;
+}

@@ -1,0 +1,23 @@
+/**
+ * The dimensions that can be read off a gear, whatever its kind; each kind names its own of them. Lengths
+ * mm, angles degrees, the rest counts. Apart from the kinds, so that who only checks an entry need not load
+ * what works gears out.
+ */
+export const GEAR_QUANTITIES = [
+  'teeth',
+  'starts',
+  'mateTeeth',
+  'tipDiameterMm',
+  'rootDiameterMm',
+  'toothHeightMm',
+  'axialPitch',
+  'spanMm',
+  /** Angle of a piece of the rim. */
+  'arcDeg',
+  'leadAngleDeg',
+  'helixAngleDeg',
+  'centreDistanceMm',
+  'boreDiameterMm',
+  'faceWidthMm',
+] as const;
+export type GearQuantity = (typeof GEAR_QUANTITIES)[number];

@@ -1,0 +1,25 @@
+import { operation } from '../../operation/operation.ts';
+import type { GearKind } from '../GearKind.ts';
+import { rackDimensions, rackInput, rackOutput } from './dimensions.ts';
+import { identifyRack, rackIdentifyInput, rackIdentifyOutput } from './identify.ts';
+
+/** Straight racks; computed, not yet measured on a job. */
+export const rack = {
+  id: 'rack',
+  types: ['rack'],
+  quantities: [],
+  operations: {
+    'gear.rack.dimensions': operation({
+      summary: 'Rack from teeth and module',
+      input: rackInput,
+      output: rackOutput,
+      work: rackDimensions,
+    }),
+    'gear.rack.identify': operation({
+      summary: 'Which standard rack was this',
+      input: rackIdentifyInput,
+      output: rackIdentifyOutput,
+      work: identifyRack,
+    }),
+  },
+} as const satisfies GearKind;

@@ -1,0 +1,14 @@
+import type { WormWheelQuantity } from './quantities.ts';
+import type { GearOfFamily, MeasuredGear } from '../measuredGear.ts';
+import type { WheelCandidate } from './identify.ts';
+import type { GearAttributes } from '../../match/schema.ts';
+import { seatOf } from '../seatOf.ts';
+
+/** The worm wheel to look for. */
+export function wantedWheel(
+  { axialModuleMm, teeth }: WheelCandidate,
+  gear: MeasuredGear<WormWheelQuantity>,
+  card: GearOfFamily,
+): GearAttributes {
+  return { type: 'wormWheel', teeth, normalModuleMm: axialModuleMm, ...(gear.hand && { hand: gear.hand }), ...seatOf(gear, card) };
+}

@@ -1,0 +1,234 @@
+import { fail } from '../failure/CoreFailure.ts';
+import { NONE_OF_THESE } from '../trace/hypotheses.ts';
+import { CANNOT_TELL } from '../trace/next.ts';
+import type { Pack } from '../trace/pack.ts';
+import { packModel } from '../trace/packModel.ts';
+import type { Entry, EntryKind, EntryPayload, Payload } from './entry.ts';
+import type { GearState, JobState, Order } from './jobState.ts';
+
+type Written = Omit<Entry, 'payload'>;
+type Listed = readonly { readonly id: string }[];
+/** Refuses an id that the list does not have. */
+type Need = (list: Listed, given: string, path: string) => void;
+
+/** Everything that one kind of entry means, in one row. */
+export interface EntryRule<P extends EntryPayload = EntryPayload> {
+  /** Work on the machine: whoever did it cannot be the second pair of eyes. */
+  readonly isWork?: true;
+  /** It can put the job on the bench or take it off. */
+  readonly movesJob?: true;
+  /** Refuses what its machine family does not have. */
+  check?(payload: P, pack: Pack, need: Need): void;
+  /** What the job is after it. */
+  apply(state: JobState, payload: P, written: Written): JobState;
+}
+
+const aboutGear = { check: ({ gear }: { gear: string }, { gears }: Pack, need: Need) => need(gears, gear, 'gear') };
+const aboutStep = { check: ({ step }: { step: string }, { steps }: Pack, need: Need) => need(steps, step, 'step') };
+const aboutWait = {
+  check: ({ wait }: { wait: string }, { steps, closing }: Pack, need: Need) =>
+    need(
+      [...steps, ...closing].flatMap((each) => each.wait ?? []),
+      wait,
+      'wait',
+    ),
+};
+const aboutLoose = {
+  check({ step, item }: { step: string; item: string }, { steps }: Pack, need: Need) {
+    need(steps, step, 'step');
+    need(steps.find(({ id }) => id === step)?.loose ?? [], item, 'item');
+  },
+};
+const needCapture = ({ step, capture }: { step: string; capture: string }, { steps }: Pack, need: Need) => {
+  need(steps, step, 'step');
+  need(steps.find(({ id }) => id === step)?.captures ?? [], capture, 'capture');
+};
+
+/** One row for each kind of entry. A kind without a row is a type error, and so is a row without a kind. */
+export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } = {
+  takenIn: {
+    movesJob: true,
+    apply: (state, takenIn, { at }) => ({ ...state, takenIn, takenInAt: at, facts: takenIn.facts }),
+  },
+  lookRecorded: {
+    check({ look, result }, pack, need) {
+      need(pack.looks, look, 'look');
+      const results = (packModel(pack).outcomes.get(look) ?? []).map((each) => ({ id: each.result }));
+      need([...results, { id: CANNOT_TELL }], result, 'result');
+    },
+    apply: (state, { look, result, reading }, { id }) => ({
+      ...state,
+      observations: [...state.observations, { look, result, entryId: id, ...(reading && { reading }) }],
+    }),
+  },
+  stepDone: {
+    ...aboutStep,
+    isWork: true,
+    apply: (state, { step }) => ({ ...state, reached: once(state.reached, step), stuck: state.stuck.filter((each) => each.step !== step) }),
+  },
+  stepSkipped: {
+    ...aboutStep,
+    apply: (state, skipped) => ({ ...state, reached: once(state.reached, skipped.step), skipped: [...state.skipped, skipped] }),
+  },
+  stepStuck: {
+    ...aboutStep,
+    apply: (state, stuck) => ({ ...state, stuck: [...state.stuck.filter(({ step }) => step !== stuck.step), stuck] }),
+  },
+  captured: {
+    check(payload, pack, need) {
+      needCapture(payload, pack, need);
+      const { text, value, skipped } = payload;
+      if (text === undefined && value === undefined && skipped === undefined) throw fail('missing', 'payload.text');
+    },
+    apply: (state, capture) => ({ ...state, captures: inPlaceOf(state.captures, capture, sameCapture) }),
+  },
+  captureConfirmed: {
+    check: needCapture,
+    apply: (state, confirmed) => ({ ...state, confirmed: inPlaceOf(state.confirmed, confirmed, sameCapture) }),
+  },
+  looseNoted: { ...aboutLoose, apply: (state, note) => ({ ...state, looseNotes: [...state.looseNotes, note] }) },
+  torqueNoted: {
+    ...aboutLoose,
+    apply: (state, torque) => ({
+      ...state,
+      torques: inPlaceOf(state.torques, torque, (p, q) => p.step === q.step && p.item === q.item),
+    }),
+  },
+  waitStarted: {
+    ...aboutWait,
+    apply: (state, { wait, minutes, source }, { at }) => ({
+      ...state,
+      waits: [...state.waits, { wait, startedAt: at, minutes, source }],
+    }),
+  },
+  waitCut: { ...aboutWait, apply: (state, cut) => ({ ...state, waitsCut: [...state.waitsCut, cut] }) },
+  extraDone: {
+    check: ({ extra }, { whileOpen }, need) => need(whileOpen, extra, 'extra'),
+    apply: (state, { extra }) => ({ ...state, extras: once(state.extras, extra) }),
+  },
+  photoMarked: { apply: (state, { hash, strokes }) => ({ ...state, photoMarks: { ...state.photoMarks, [hash]: strokes } }) },
+  cautionAcknowledged: {
+    check: ({ caution }, { cautions }, need) => need(cautions, caution, 'caution'),
+    apply: (state, { caution }) => ({ ...state, acknowledged: once(state.acknowledged, caution) }),
+  },
+  dimensionRead: {
+    ...aboutGear,
+    apply(state, { gear, quantity, reading, over, instrument, entered, piece }, { id }) {
+      const { readings = {}, beside = {} } = state.gears[gear] ?? {};
+      const before = (piece ? beside[piece] : readings) ?? {};
+      const read = { entryId: id, reading, instrument, entered, ...(over !== undefined && { over }) };
+      const now = { ...before, [quantity]: [...(before[quantity] ?? []), read] };
+      return withGear(state, gear, piece ? { beside: { ...beside, [piece]: now } } : { readings: now });
+    },
+  },
+  seatRead: { ...aboutGear, apply: (state, seat) => withGear(state, seat.gear, { seat }) },
+  arcsNoted: { ...aboutGear, apply: (state, arcs) => withGear(state, arcs.gear, { arcs }) },
+  limitNoted: { ...aboutGear, apply: (state, limit) => withGear(state, limit.gear, { limit }) },
+  teethScanned: {
+    ...aboutGear,
+    apply: (state, scan) =>
+      withGear(state, scan.gear, { scans: inPlaceOf(state.gears[scan.gear]?.scans ?? [], scan, (p, q) => p.hash === q.hash) }),
+  },
+  handNoted: { ...aboutGear, apply: (state, { gear, hand }) => withGear(state, gear, { hand }) },
+  photoTaken: { apply: (state, photo) => ({ ...state, photos: [...state.photos, photo] }) },
+  faultFound: {
+    check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
+    apply: (state, { fault }) => ({ ...state, found: once(state.found, fault) }),
+  },
+  decided: {
+    isWork: true,
+    check({ fault, note }, { faults }, need) {
+      if (fault !== NONE_OF_THESE) need(faults, fault, 'fault');
+      else if (!note) throw fail('missing', 'payload.note', {});
+    },
+    apply: (state, decided) => ({ ...state, decided }),
+  },
+  partChosen: { ...aboutGear, apply: (state, chosen) => withGear(state, chosen.gear, { chosen }) },
+  partOrdered: {
+    ...aboutGear,
+    apply: (state, order, { id, at }) => withOrders(state, order.gear, (orders) => [...orders, { ...order, id, at, state: 'ordered' }]),
+  },
+  partArrived: { ...aboutGear, apply: (state, { gear, order }) => withOrder(state, gear, order, { state: 'arrived' }) },
+  partAccepted: { ...aboutGear, apply: (state, { gear, order }) => withOrder(state, gear, order, { state: 'accepted' }) },
+  partRefused: {
+    ...aboutGear,
+    apply(state, refusal) {
+      // What was read off the refused part goes back with it: the next one is measured anew.
+      const { new: _, ...beside } = state.gears[refusal.gear]?.beside ?? {};
+      return withOrder(withGear(state, refusal.gear, { beside }), refusal.gear, refusal.order, { state: 'refused', refusal });
+    },
+  },
+  partFitted: { ...aboutGear, isWork: true, apply: (state, fitted) => withGear(state, fitted.gear, { fitted }) },
+  plateRead: {
+    check: ({ gear }, { gears }, need) => void (gear !== undefined && need(gears, gear, 'gear')),
+    apply: (state, plate) => ({ ...state, plates: inPlaceOf(state.plates, plate, (p, q) => p.partNumber === q.partNumber) }),
+  },
+  closingDone: {
+    isWork: true,
+    // A step without a reassembly of its own is put back under its own name.
+    check: ({ step }, { closing, steps }, need) => need([...closing, ...steps], step, 'step'),
+    apply: (state, { step, short = [] }) => ({
+      ...state,
+      closingDone: once(state.closingDone, step),
+      short: [...state.short, ...short],
+    }),
+  },
+  proofDone: {
+    isWork: true,
+    check: ({ proof }, { proofs }, need) => need(proofs, proof, 'proof'),
+    apply: (state, done) => ({ ...state, proofs: inPlaceOf(state.proofs, done, (p, q) => p.proof === q.proof) }),
+  },
+  secondChecked: { apply: (state) => state },
+  ratioChosen: { apply: (state, ratioChosen) => ({ ...state, ratioChosen }) },
+  odometerCorrected: {
+    check({ before, after, missed }) {
+      if (after > before && Math.abs(before + missed - after) < 0.01) return;
+      throw fail('invalid', 'payload.after', { reason: 'odometerForwardOnly' });
+    },
+    apply: (state, corrected, { at, by }) => ({ ...state, odometerCorrected: { ...corrected, at, by } }),
+  },
+  remark: {
+    check: ({ gear }, { gears }, need) => void (gear !== undefined && need(gears, gear, 'gear')),
+    apply: (state, remark) => ({ ...state, remarks: [...state.remarks, remark] }),
+  },
+  closed: { movesJob: true, apply: (state, closed, { at, by }) => ({ ...state, closed: { ...closed, at, by } }) },
+  reopened: { movesJob: true, apply: (state) => ({ ...state, closed: null }) },
+  withdrawn: { movesJob: true, apply: (state) => state },
+};
+
+/** The row of an entry's kind. */
+export const ruleOf = (payload: EntryPayload): EntryRule => ENTRY_RULES[payload.kind];
+
+/**
+ * Refuses an entry that names what its machine family does not have: a look, a result, a step, a
+ * gear. Without this one stray entry would break every later sum of the job.
+ * @throws CoreFailure with the path inside the payload
+ */
+export function checkEntry(payload: EntryPayload, pack: Pack): void {
+  ruleOf(payload).check?.(payload, pack, (list, given, path) => {
+    if (!list.some(({ id }) => id === given))
+      throw fail('unknownId', `payload.${path}`, { given, known: list.map(({ id }) => id).join(', ') });
+  });
+}
+
+/** The item at the end of the list, instead of what was there of the same. */
+const inPlaceOf = <T>(list: readonly T[], item: T, same: (p: T, q: T) => boolean): readonly T[] => [
+  ...list.filter((each) => !same(each, item)),
+  item,
+];
+
+const sameCapture = (p: { step: string; capture: string }, q: { step: string; capture: string }) =>
+  p.step === q.step && p.capture === q.capture;
+
+const once = (list: readonly string[], item: string) => (list.includes(item) ? list : [...list, item]);
+
+const withGear = (state: JobState, gear: string, change: Partial<GearState>): JobState => ({
+  ...state,
+  gears: { ...state.gears, [gear]: { ...(state.gears[gear] ?? { readings: {} }), ...change } },
+});
+
+const withOrders = (state: JobState, gear: string, change: (orders: readonly Order[]) => readonly Order[]): JobState =>
+  withGear(state, gear, { orders: change(state.gears[gear]?.orders ?? []) });
+
+const withOrder = (state: JobState, gear: string, order: string, change: Partial<Order>): JobState =>
+  withOrders(state, gear, (orders) => orders.map((each) => (each.id === order ? { ...each, ...change } : each)));

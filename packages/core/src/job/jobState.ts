@@ -1,0 +1,112 @@
+import type { RunningWait } from '../access/waits.ts';
+import type { GearQuantity } from '../gear/quantities.ts';
+import type { Readings } from '../gear/readings.ts';
+import type { InstrumentReading } from '../instrument/reading.ts';
+import type { Facts } from '../trace/hypotheses.ts';
+import type { Entry, Payload, Piece } from './entry.ts';
+
+export type GearReadings = Readings<GearQuantity>;
+
+/** An order for a gear, as far as it has come. */
+export interface Order extends Payload<'partOrdered'> {
+  readonly id: string;
+  readonly at: string;
+  readonly state: 'ordered' | 'arrived' | 'accepted' | 'refused';
+  readonly refusal?: Payload<'partRefused'>;
+}
+
+export interface GearState {
+  /** Oldest first. */
+  readonly orders?: readonly Order[];
+  readonly readings: GearReadings;
+  /** Of other gears laid beside it. */
+  readonly beside?: Readonly<Partial<Record<Piece, GearReadings>>>;
+  readonly limit?: Payload<'limitNoted'>;
+  readonly seat?: Payload<'seatRead'>;
+  readonly arcs?: Payload<'arcsNoted'>;
+  readonly hand?: 'right' | 'left';
+  /** Counts on photos, oldest first; one for each photo, the last. */
+  readonly scans?: readonly Payload<'teethScanned'>[];
+  readonly chosen?: Payload<'partChosen'>;
+  readonly fitted?: Payload<'partFitted'>;
+}
+
+/** What a job is now. Nobody edits it: it is always the fold of the job's entries. */
+export interface JobState {
+  readonly jobId: string;
+  readonly takenIn: Payload<'takenIn'> | null;
+  readonly takenInAt: string | null;
+  readonly facts: Facts;
+  readonly observations: readonly {
+    readonly look: string;
+    readonly result: string;
+    readonly entryId: string;
+    readonly reading?: InstrumentReading;
+  }[];
+  /** Faults found for sure while the tracing went on. */
+  readonly found: readonly string[];
+  readonly reached: readonly string[];
+  readonly acknowledged: readonly string[];
+  /** Steps passed over; they count as reached, and brought nothing off. */
+  readonly skipped: readonly Payload<'stepSkipped'>[];
+  /** Steps that will not come, until they are done after all. */
+  readonly stuck: readonly Payload<'stepStuck'>[];
+  readonly captures: readonly Payload<'captured'>[];
+  readonly confirmed: readonly Payload<'captureConfirmed'>[];
+  readonly looseNotes: readonly Payload<'looseNoted'>[];
+  /** Figures from the maker's sheet, the last for each kind of part. */
+  readonly torques: readonly Payload<'torqueNoted'>[];
+  readonly short: NonNullable<Payload<'closingDone'>['short']>;
+  readonly waits: readonly RunningWait[];
+  readonly waitsCut: readonly Payload<'waitCut'>[];
+  readonly extras: readonly string[];
+  /** Lines on a photo, by its hash; the last drawing counts. */
+  readonly photoMarks: Readonly<Record<string, Payload<'photoMarked'>['strokes']>>;
+  readonly gears: Readonly<Record<string, GearState>>;
+  readonly decided: Payload<'decided'> | null;
+  readonly closingDone: readonly string[];
+  readonly proofs: readonly Payload<'proofDone'>[];
+  readonly photos: readonly Payload<'photoTaken'>[];
+  readonly ratioChosen: Payload<'ratioChosen'> | null;
+  readonly odometerCorrected: (Payload<'odometerCorrected'> & { readonly at: string; readonly by: string }) | null;
+  /** Part numbers read off the machine, each with where its plate is. */
+  readonly plates: readonly Payload<'plateRead'>[];
+  readonly remarks: readonly Payload<'remark'>[];
+  readonly closed: (Payload<'closed'> & { readonly at: string; readonly by: string }) | null;
+  /** Entries that nobody took back, oldest first. */
+  readonly active: readonly Entry[];
+  /** Entries that were taken back; their withdrawals are in neither list. */
+  readonly withdrawn: readonly Entry[];
+}
+
+/** A job of which nothing is known yet. */
+export const EMPTY_JOB: Omit<JobState, 'jobId' | 'active' | 'withdrawn'> = {
+  takenIn: null,
+  takenInAt: null,
+  facts: {},
+  observations: [],
+  found: [],
+  reached: [],
+  acknowledged: [],
+  skipped: [],
+  stuck: [],
+  captures: [],
+  confirmed: [],
+  looseNotes: [],
+  torques: [],
+  short: [],
+  waits: [],
+  waitsCut: [],
+  extras: [],
+  photoMarks: {},
+  gears: {},
+  decided: null,
+  closingDone: [],
+  proofs: [],
+  photos: [],
+  ratioChosen: null,
+  odometerCorrected: null,
+  plates: [],
+  remarks: [],
+  closed: null,
+};

@@ -1,0 +1,36 @@
+import type { z } from 'zod';
+import { failureFromZod } from '../failure/fromZod.ts';
+
+/** One thing the core works out: checked on the way in and on the way out. */
+export interface Operation<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
+  readonly summary: string;
+  readonly input: I;
+  readonly output: O;
+  /** @throws CoreFailure with the path of the field at fault; never NaN, never an empty answer */
+  readonly run: (input: unknown) => z.output<O>;
+}
+
+interface Definition<I extends z.ZodType, O extends z.ZodType> {
+  readonly summary: string;
+  readonly input: I;
+  readonly output: O;
+  readonly work: (input: z.output<I>) => z.input<O>;
+}
+
+/** An operation out of its schemas and the algorithm, which trusts what it gets. */
+export const operation = <I extends z.ZodType, O extends z.ZodType>({
+  summary,
+  input,
+  output,
+  work,
+}: Definition<I, O>): Operation<I, O> => ({
+  summary,
+  input,
+  output,
+  run: (raw) => {
+    const given = input.safeParse(raw);
+    if (!given.success) throw failureFromZod(given.error, raw);
+    // The output schema refuses NaN and Infinity: a sum that went wrong is an error, not an answer.
+    return output.parse(work(given.data));
+  },
+});

@@ -1,0 +1,80 @@
+import type { z } from 'zod';
+import { accessPlan, type Aim } from './access/plan.ts';
+import { reassembly } from './access/reassembly.ts';
+import { CoreFailure, fail } from './failure/CoreFailure.ts';
+import { operation } from './operation/operation.ts';
+import { planInput, planOutput } from './planSchema.ts';
+import { checkPack } from './trace/checkPack.ts';
+import { traceNext } from './trace/next.ts';
+import type { Pack } from './trace/pack.ts';
+import { traceInput, traceOutput } from './trace/schema.ts';
+
+/** Families are data: whoever opens the core says where they are found. */
+export interface Families {
+  readonly find: (id: string) => Pack | undefined;
+  readonly ids: () => readonly string[];
+}
+
+/** The operations that work on a machine family, named or handed in whole. */
+export function packOperations({ find, ids }: Families) {
+  const family = (given: string | Pack): Pack => {
+    if (typeof given !== 'string') return inside('family', () => checkPack(given));
+    const found = find(given);
+    if (!found) throw fail('unknownId', 'family', { given, known: ids().join(', ') });
+    return found;
+  };
+  return {
+    'access.plan': operation({
+      summary: 'The shortest opening to places of the chain, and the reassembly',
+      input: planInput,
+      output: planOutput,
+      work: ({ family: given, ...asked }) => planFor(family(given), asked),
+    }),
+    'trace.next': operation({
+      summary: 'Suspects, and the look most worth the next minutes',
+      input: traceInput,
+      output: traceOutput,
+      work: (input) => traceNext(input, family(input.family)),
+    }),
+  };
+}
+
+interface Asked extends Required<Aim> {
+  readonly opened: readonly string[];
+  readonly stuck: readonly string[];
+}
+
+function planFor(pack: Pack, { opened, stuck, ...aim }: Asked): z.input<typeof planOutput> {
+  const steps = pack.steps.map(({ id }) => id);
+  const places = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.auxiliaries].map(({ id }) => id);
+  const check = (known: readonly string[], list: readonly string[], path: string) =>
+    list.forEach((given, i) => {
+      if (!known.includes(given)) throw fail('unknownId', `${path}.${i}`, { given, known: known.join(', ') });
+    });
+  check(places, aim.places, 'places');
+  check(steps, aim.steps, 'steps');
+  check(steps, opened, 'opened');
+  check(steps, stuck, 'stuck');
+  const plan = accessPlan(pack, aim, { opened, stuck });
+  const back = reassembly(pack, [...opened, ...(plan?.steps.map(({ id }) => id) ?? [])]);
+  return {
+    plan: plan && {
+      ...plan,
+      steps: [...plan.steps],
+      tools: [...plan.tools],
+      helperFor: [...plan.helperFor],
+      whileOpen: [...plan.whileOpen],
+    },
+    reassembly: [...back],
+  };
+}
+
+/** Runs a check whose paths start below a field of the input. */
+function inside<T>(field: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (!(error instanceof CoreFailure)) throw error;
+    throw fail(error.code, `${field}.${error.path}`, error.detail);
+  }
+}

@@ -1,0 +1,12 @@
+import { operation } from '../operation/operation.ts';
+import { scanTeeth } from './scanTeeth.ts';
+import { scanInput, scanOutput } from './schema.ts';
+
+export const scanOperations = {
+  'scan.teeth': operation({
+    summary: 'Teeth counted on a photo: how many, which are missing, how big',
+    input: scanInput,
+    output: scanOutput,
+    work: (input) => scanTeeth(input),
+  }),
+};

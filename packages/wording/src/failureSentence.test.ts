@@ -1,0 +1,48 @@
+import { FAILURE_REASONS, type FailureData, type FailureReason } from '@patient-badger/core';
+import { failureSentence, rowSentence } from './failureSentence.ts';
+import { fieldName } from './fieldName.ts';
+
+test.each<[FailureData, string]>([
+  [
+    { code: 'outOfRange', path: 'leadAngleDeg', detail: { minimum: 0, maximum: 90, given: 120 } },
+    'The lead angle must lie between 0 and 90. You gave 120.',
+  ],
+  [{ code: 'outOfRange', path: 'angle', detail: { maximum: 45 } }, 'The angle must lie at or below 45.'],
+  [{ code: 'unknownId', path: 'faults.0.joint', detail: { given: 'z', known: 'a, b' } }, 'There is no joint called "z". Known: a, b.'],
+  [{ code: 'duplicateId', path: 'bodies.1.id', detail: { given: 'drum' } }, '"drum" is used twice. Every id needs a name of its own.'],
+  [{ code: 'missing', path: 'look' }, 'The look is missing.'],
+  [{ code: 'nothingGiven', path: 'measurements' }, 'Give at least one measurements.'],
+  [{ code: 'contradiction', path: 'x' }, 'The x contradicts what else was given.'],
+  [{ code: 'impossibleGeometry', path: 'wheelTeeth' }, 'No gear can be cut with this wheel teeth.'],
+  [{ code: 'invalid', path: 'faceWidthMm' }, 'The faceWidthMm cannot be used as given.'],
+])('words %j', (failure, words) => expect(failureSentence(failure)).toBe(words));
+
+test('a reading is named by what was read, not by its field', () => {
+  expect(fieldName('measurements.tipDiameterMm.value')).toBe('diameter over the tips');
+  expect(fieldName('measurements.tipDiameterMm.plusMinus')).toBe('± of the diameter over the tips');
+  expect(fieldName('driveline.joints.2.teeth')).toBe('teeth');
+  expect(fieldName('')).toBe('input');
+});
+
+test('a reason goes before the code, and takes its figures from the detail', () => {
+  const failure = (reason: FailureReason, detail: object): FailureData => ({
+    code: 'contradiction',
+    path: 'x',
+    detail: { reason, ...detail },
+  });
+  expect(failureSentence(failure('pitchAgainstModule', { diametralPitch: 24, module: 25.4 / 24, given: 1 }))).toBe(
+    '24 DP is module 1.0583, not 1. Give one of the two.',
+  );
+  expect(failureSentence(failure('baseCirclesOverlap', { leastMm: 20.004 }))).toBe(
+    'So close the base circles overlap: the shafts must stand more than 20.00 mm apart.',
+  );
+  expect(failureSentence(failure('threadsTooDeep', { field: 'diameterQuotient', module: 2, least: 2.5 }))).toMatch(
+    /quotient must be more than 2\.5\.$/,
+  );
+});
+
+test.each(FAILURE_REASONS.filter((each) => each !== 'ownWords'))('%s is a sentence', (reason) => {
+  expect(failureSentence({ code: 'invalid', path: 'x', detail: { reason } })).toMatch(/^["“A-Z].*\.$|^\w.*\.$/);
+});
+
+test('a row of a list says which', () => expect(rowSentence(3, { code: 'missing', path: 'teeth' })).toBe('Row 3: The teeth are missing.'));

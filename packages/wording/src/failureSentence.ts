@@ -1,0 +1,50 @@
+import type { FailureData } from '@patient-badger/core';
+import { fieldName } from './fieldName.ts';
+import { REASON_WORDS } from './reasonWords.ts';
+
+/**
+ * One sentence a mechanic understands for a refusal of the core.
+ * @example failureSentence({ code: 'notPositive', path: 'starts' }) // 'The number of starts must be more than zero.'
+ */
+export function failureSentence(failure: FailureData): string {
+  const name = fieldName(failure.path);
+  const detail = failure.detail ?? {};
+  const given = detail.given === undefined ? '' : ` You gave ${JSON.stringify(detail.given)}.`;
+  if (detail.reason !== undefined) return REASON_WORDS[detail.reason](detail);
+  switch (failure.code) {
+    case 'wrongType':
+      return `The ${name} must be ${detail.wanted ?? 'a number'}.${given}`;
+    case 'missing':
+      return detail.or
+        ? `Give the ${name} or the ${fieldName(String(detail.or))}.`
+        : `The ${name} ${/([^s]s|teeth)$/.test(name) ? 'are' : 'is'} missing.`;
+    case 'notPositive':
+      return `The ${name} must be more than zero.${given}`;
+    case 'outOfRange':
+      return `The ${name} must lie ${range(detail)}.${given}`;
+    case 'notWhole':
+      return `The ${name} must be a whole number.${given}`;
+    case 'unknownField':
+      return `"${detail.given}" is not a field known here. Check the spelling.`;
+    case 'unknownId':
+      return `There is no ${name} called "${detail.given}"${detail.known ? `. Known: ${detail.known}` : ''}.`;
+    case 'duplicateId':
+      return `"${detail.given}" is used twice. Every ${name} needs a name of its own.`;
+    case 'contradiction':
+      return `The ${name} contradicts what else was given.`;
+    case 'impossibleGeometry':
+      return `No gear can be cut with this ${name}.`;
+    case 'nothingGiven':
+      return `Give at least one ${name}.`;
+    case 'invalid':
+      return `The ${name} cannot be used as given.`;
+  }
+}
+
+/** The same for a row of a list. @example 'Row 3: The teeth must be a whole number.' */
+export const rowSentence = (row: number, failure: FailureData): string => `Row ${row}: ${failureSentence(failure)}`;
+
+function range({ minimum, maximum }: NonNullable<FailureData['detail']>): string {
+  if (minimum !== undefined && maximum !== undefined) return `between ${minimum} and ${maximum}`;
+  return minimum !== undefined ? `at or above ${minimum}` : `at or below ${maximum}`;
+}

@@ -1,0 +1,43 @@
+import type { ProblemCode } from '@patient-badger/contract';
+
+export type ProblemDetail = Readonly<Record<string, string | number>>;
+
+/** What the server says where it refuses: one sentence a code. */
+const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
+  invalidInput: 'Something in what was sent cannot be used.',
+  unknownPerson: 'Nobody of that name works here. Choose who you are first.',
+  unknownMachine: 'This machine is not on record. Take it in first.',
+  unknownModel: 'This machine model is not on record.',
+  unknownJob: 'There is no such job in this shop.',
+  unknownFamily: 'The app does not know this machine family.',
+  otherFamily: 'The machine is on record as another family than the job says.',
+  familyShips: 'A family of that id ships with the app. Give yours an id of its own.',
+  familyInUse: 'A job on record needs what the new file no longer has.',
+  noInstrument: 'No instrument is connected for this machine. Type in what you read.',
+  instrumentLost: 'The instrument does not answer. Look at its plug and try again, or type in what you read.',
+  ledgerOpen: 'Something that came off is not back. Put it back, write it down as replaced, or say why the job is closed all the same.',
+  secondCheckMissing: 'This job is safety-critical: somebody who had no hand in it must look it over before it can be closed.',
+  partsKnown: 'Some of these part numbers are in the catalogue already. Say whether to replace or to skip them.',
+  anotherGear: 'A part number of this list stands for two different gears.',
+  importBroken: 'The list could not be taken in. Nothing of it was kept.',
+  importCut: 'The server was stopped while the list came in. Nothing of it was kept.',
+  notFound: 'There is nothing here.',
+  photoTooLarge: 'This photo is larger than 10 MB. Take it again at a smaller size; what you recorded so far is kept.',
+  photoWrongType: 'Only PNG and JPEG photos can be kept.',
+  photoBroken: 'This photo is damaged and cannot be read. Take it again.',
+  bodyTooLarge: 'That is too much at once. Send it in smaller pieces.',
+  tooMany: 'Too many requests from here in one minute. Wait a moment.',
+  databaseAway: 'The shop record is not answering. What you recorded is kept on this device and will be sent when it is back.',
+  broken: 'Something went wrong on our side. What you recorded is kept on this device.',
+};
+
+/** Codes that say more where more is known. */
+const WITH_DETAIL: Readonly<Partial<Record<ProblemCode, (detail: ProblemDetail) => string>>> = {
+  familyInUse: ({ given }) => `A job on record has "${given}", which the new file no longer has. Keep it, or give the family another id.`,
+  anotherGear: ({ partNumber, supplier }) =>
+    `${partNumber} from ${supplier} is another gear than the one of that number: one number is one gear, whoever sells it. Compare the dimensions.`,
+};
+
+/** One sentence for a refusal of the server. @example problemSentence('notFound') // 'There is nothing here.' */
+export const problemSentence = (code: ProblemCode, detail?: ProblemDetail): string =>
+  (detail && WITH_DETAIL[code]?.(detail)) ?? PROBLEM_WORDS[code];

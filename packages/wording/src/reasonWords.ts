@@ -1,0 +1,71 @@
+import type { FailureDetail, FailureReason } from '@patient-badger/core';
+
+const fixed = (value: unknown, places: number): string => Number(value).toFixed(places);
+
+/** Why something is refused, in a mechanic's words. */
+export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail) => string>> = {
+  sharesNotOne: ({ id, given }) => `The shares of "${id}" must add up to 1, not ${given}.`,
+  faultNotAtJoint: ({ id }) => `"${id}" shows in the motion, so it must sit at a joint.`,
+  driveOfOtherKind: ({ id, body, wanted }) =>
+    `"${id}" drives "${body}": give ${wanted === 'turns' ? 'its turns' : 'its travel in mm'}, and only that.`,
+  chancesNotOne: ({ id, results }) => `"${id}" has ${results} results: give ${results} chances that add up to 1.`,
+  notDrawn: ({ id }) => `"${id}" is on no line of the drawing: put it into order or into a branch.`,
+  limitsBetweenResults: ({ id, results }) =>
+    `"${id}" has ${results} results: give ${Number(results) - 1} limits between them, from small to large.`,
+  stepNeedsItself: ({ id, circle }) => `The step "${id}" needs itself: ${circle}.`,
+  notOfThisJoint: ({ id, type }) => `The joint "${id}" (${type}) does not have that.`,
+  notForModels: () => 'The model changes what it cannot change.',
+  tiedToItself: ({ id, body }) => `The joint "${id}" ties "${body}" to itself.`,
+  drivenAndHeld: ({ id }) => `"${id}" cannot be driven and held at once.`,
+  mustBeSlider: ({ id }) => `"${id}" must be a slider here: it travels.`,
+  mustBeRotor: ({ id }) => `"${id}" must be a rotor here: it turns.`,
+  shaftThickerThanBore: () => 'The shaft measures thicker than the bore it sits in: measure both again.',
+  noHoleNoShaft: () => 'Give a hole like H7, a shaft like k6, or measure both bore and shaft.',
+  noSuchTolerance: ({ code, field, letters, grades }) =>
+    `${code} is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${letters}, grades ${grades}.`,
+  noPairFitsHousing: () => 'None of these pairs goes into this housing.',
+  kmOrMile: () => 'Give the turns per km or per mile, not both.',
+  noPairAtCentreDistance: () => 'No two of these gears come out at that centre distance.',
+  noTyreSize: ({ given }) =>
+    `“${given}” is no tyre size known here. Write it as it stands on the tyre: 185/65R14, 31x10.5R15, 6.00-16 or G78-14.`,
+  nothingTurned: () => 'Nothing turned there: count at least a part of a turn.',
+  fewestFirst: () => 'The fewest teeth come first, then the most.',
+  odometerNeverBack: () => 'An odometer is only ever brought forward, by what it missed. Turning one back is not done here.',
+  odometerRunsOver: () => 'The drums would run over all their nines: the figures cannot be right.',
+  odometerForwardOnly: () => 'An odometer is only ever brought forward, by the distance that it missed.',
+  threadsTooDeep: ({ field, module, least }) =>
+    `The threads would be cut deeper than the worm is thick: at module ${module} its ${field === 'diameterQuotient' ? 'quotient' : 'pitch diameter'} must be more than ${field === 'diameterQuotient' ? least : `${fixed(least, 2)} mm`}.`,
+  wheelWithoutBody: () => 'A wheel with so few teeth has no body left below its roots.',
+  diameterAgainstQuotient: ({ diameterMm, module, quotient, given }) =>
+    `A pitch diameter of ${diameterMm} mm at module ${module} is a quotient of ${fixed(quotient, 3)}, not ${given}. Give one of the two.`,
+  measureThroatFirst: () => 'Measure the wheel in its throat, over the tips, first.',
+  measureWormFirst: () => 'Measure at least one dimension of the worm first.',
+  rootAsThickAsTips: () => 'The root cannot be as thick as the tips: measure both again.',
+  measureGearFirst: () => 'Measure at least one dimension of the gear first.',
+  longerSpanLess: ({ teeth, fewer }) => `Over ${teeth} teeth it cannot be less than over ${fewer}: measure both again.`,
+  baseCirclesOverlap: ({ leastMm }) => `So close the base circles overlap: the shafts must stand more than ${fixed(leastMm, 2)} mm apart.`,
+  teethNeverMeet: () => 'Both gears are shifted so far in that their teeth never meet.',
+  noGearOverPins: () => 'No gear of this kind gives that over these pins: measure again.',
+  measureSpanFirst: () => 'Measure a span or over pins first: the tips alone do not tell how thin the teeth are.',
+  pinsSink: ({ pinMm }) => `Pins of ${pinMm} mm sink to the root of these spaces: take thicker ones.`,
+  nothingBelowRoots: () => 'With so few teeth nothing is left below the roots.',
+  tipsBelowBase: () => 'Shifted so far in, the tips lie below the base circle: there is no involute left.',
+  noToothLeft: () => 'Thinned so far, no tooth is left at the pitch circle.',
+  pitchAgainstModule: ({ diametralPitch, module, given }) =>
+    `${diametralPitch} DP is module ${fixed(module, 4)}, not ${given}. Give one of the two.`,
+  measureBothFirst: () => 'Measure something of both gears first.',
+  measureLargeEndFirst: () => 'Measure over the tips at the large end of one of the two first.',
+  faceLongerThanCone: ({ coneMm }) => `The cone is only ${fixed(coneMm, 2)} mm long: the face cannot be wider than that.`,
+  noStraightBevel: () =>
+    'At this shaft angle one of the two would be a crown gear or toothed inside: straight bevels of these counts cannot be cut for it.',
+  measureRackFirst: () => 'Measure along the rack over several teeth first.',
+  pitchOrThreads: () => 'Give the pitch or the threads per inch, not both.',
+  measureScrewFirst: () => 'Measure along the screw over several threads first.',
+  sectorCountedBack: ({ from, to }) => `On a sector teeth are counted from one end: ${to} comes before ${from}.`,
+  nothingWanted: () => 'Say at least one thing the wanted gear must be.',
+  nothingKnownOfPart: () => 'Nothing is known of this part.',
+  orderSaysNothing: () => 'The order says nothing of the part: compare it with the old gear.',
+  pixelsMissing: ({ width, height, given }) =>
+    `A picture of ${width} by ${height} has ${4 * Number(width) * Number(height)} values, not ${given}.`,
+  ownWords: ({ words }) => String(words),
+};

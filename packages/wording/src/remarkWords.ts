@@ -1,0 +1,16 @@
+import type { PackRemark, RemarkCode } from '@patient-badger/core';
+
+const REMARK_WORDS: Readonly<Record<RemarkCode, (detail: PackRemark['detail']) => string>> = {
+  notInTextbook: ({ id }) => `The look "${id}" is not in the textbook order, so the benchmark never takes it.`,
+  noInnocents: () => 'Every fault is a gear’s. Add what can be wrong while every gear is sound: no supply, friction, dirt.',
+  cautionUnread: ({ id }) => `The caution "${id}" stands at no step, look or proof, so nobody reads it.`,
+  stepNotUndone: ({ id }) => `Nothing on the way back undoes the step "${id}".`,
+  factUnasked: ({ fact }) => `The fact "${fact}" moves a fault, and no question asks for it.`,
+  soundChainStill: ({ id, needed, given }) =>
+    `In the look "${id}" a sound chain would not be seen to move: drive it ${Number(needed).toFixed(1)} at least, not ${given}.`,
+  tellsNothing: ({ id }) => `The look "${id}" shows the same whatever is wrong: it tells nothing.`,
+  neverTold: ({ id, other }) => `"${id}" can never be told from "${other}": no look shows something else for it.`,
+};
+
+/** A remark on a family file, in a sentence. */
+export const remarkSentence = ({ code, detail }: PackRemark): string => REMARK_WORDS[code](detail);
