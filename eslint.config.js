@@ -4,7 +4,69 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
 
-/** Imports point one way: web, server → contract, knowledge → core. */
+/**
+ * Folders from the ground up: each may import those before it and none behind it, by whatever path. A new
+ * folder is put where it belongs; one that is in no list is refused.
+ */
+const FLOORS = {
+  'packages/core/src': [
+    ...['failure', 'quantity', 'operation', 'inference', 'fit', 'match', 'driveline', 'access', 'trace', 'gear', 'scan'],
+    ...['instrument', 'ratio', 'job'],
+  ],
+  'apps/server/src': [
+    ...['threads', 'migrations', 'plugins', 'shop', 'machines', 'jobs', 'families', 'instruments', 'photos', 'parts', 'imports', 'shelf'],
+    ...['operations', 'demo'],
+  ],
+  'apps/web/src': [
+    ...[
+      'wording',
+      'preferences',
+      'design',
+      'data',
+      'shell',
+      'driveline',
+      'job',
+      'testing',
+      'instrument',
+      'photo',
+      'scan',
+      'gear',
+      'log',
+      'access',
+    ],
+    ...['ratio', 'match', 'shelf', 'catalogue', 'trace', 'close', 'machine', 'families', 'intake', 'settings', 'bench'],
+  ],
+};
+
+/** Packages and apps, and which of the others each may look into by a relative path: none. */
+const HOUSES = ['packages/core', 'packages/contract', 'packages/knowledge', 'packages/wording', 'apps/server', 'apps/web'];
+
+const zones = [
+  ...Object.entries(FLOORS).flatMap(([root, floors]) =>
+    floors.map((floor, i) => ({
+      target: `./${root}/${floor}`,
+      from: floors.slice(i + 1).map((above) => `./${root}/${above}`),
+      message: `${floor} stands below: see FLOORS in eslint.config.js.`,
+    })),
+  ),
+  ...HOUSES.map((house) => ({
+    target: `./${house}`,
+    from: HOUSES.filter((other) => other !== house).map((other) => `./${other}`),
+    message: 'Another package is imported by its name.',
+  })),
+].filter(({ from }) => from.length > 0);
+
+/** Algorithms so tight that an object for each call would be read and made a million times. */
+const KERNELS = [
+  'packages/core/src/{gear,scan,inference}/**/*.ts',
+  'packages/core/src/driveline/solve.ts',
+  'packages/core/src/trace/{lookAhead,lookMotion}.ts',
+  'packages/core/src/access/opening.ts',
+  'packages/core/src/instrument/gearPhoto.ts',
+  'packages/core/src/ratio/tyreSize.ts',
+];
+
+/** Imports point one way: web, server → wording, knowledge → contract → core. */
 const mayNotImport = (files, names, message) => ({
   files,
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: names, message }] }] },
@@ -21,7 +83,7 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_+$', argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       'no-nested-ternary': 'error',
       'max-lines': ['error', { max: 350, skipBlankLines: true }],
-      'max-params': ['error', { max: 6 }],
+      'max-params': ['error', { max: 3 }],
     },
   },
   {
@@ -36,6 +98,7 @@ export default tseslint.config(
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
       '@typescript-eslint/no-unnecessary-type-assertion': 'error',
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
+      'import-x/no-restricted-paths': ['error', { basePath: import.meta.dirname, zones }],
     },
   },
   mayNotImport(
@@ -59,7 +122,19 @@ export default tseslint.config(
     'The app talks to the server over the wire.',
   ),
   mayNotImport(['apps/server/**'], ['@patient-badger/web', 'react*', 'expo*'], 'The server knows no screen.'),
-  { files: ['packages/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+  mayNotImport(
+    ['packages/wording/src/**'],
+    ['@patient-badger/knowledge', '@patient-badger/server', '@patient-badger/web', 'react*', 'fastify*', 'typeorm'],
+    'wording → contract, core only.',
+  ),
+  // Tests of the core may look at the families that ship, which are data, and at files; never at a screen or server.
+  mayNotImport(
+    ['packages/**/*.test.ts'],
+    ['@patient-badger/server', '@patient-badger/web', 'react*', 'typeorm', 'pg', 'fastify'],
+    'A package knows no screen and no server, nor do its tests.',
+  ),
+  { files: KERNELS, rules: { 'max-params': ['error', { max: 6 }] } },
+  { files: ['**/*.test.{ts,tsx}'], rules: { 'max-params': ['error', { max: 6 }] } },
   { ...reactHooks.configs.flat['recommended-latest'], files: ['apps/web/**/*.{ts,tsx}'] },
   {
     files: ['**/*.{js,cjs,mjs}'],

@@ -9,7 +9,7 @@
  */
 import { scanTeeth } from '@patient-badger/core';
 import jpeg from 'jpeg-js';
-import { gearPhoto } from '../packages/core/src/instrument/gearPhoto.ts';
+import { gearPhoto } from '../packages/core/src/scan/gearPhoto.ts';
 import type { Picture } from '../packages/core/src/scan/picture.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { drawScene } from './scanScenes.ts';

@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { arrive, takeIn } from '../e2e/actions.ts';
 import { PHONE, start } from '../e2e/stage.ts';
-import { gearPhoto } from '../packages/core/src/instrument/gearPhoto.ts';
+import { gearPhoto } from '../packages/core/src/scan/gearPhoto.ts';
 import { scanTeeth } from '../packages/core/src/scan/scanTeeth.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 

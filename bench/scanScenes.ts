@@ -1,4 +1,4 @@
-import type { Scene } from '../packages/core/src/instrument/gearPhoto.ts';
+import type { Scene } from '../packages/core/src/scan/gearPhoto.ts';
 
 type Colour = readonly [number, number, number];
 

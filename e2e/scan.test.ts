@@ -3,7 +3,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { gearPhoto, type Scene } from '../packages/core/src/instrument/gearPhoto.ts';
+import { gearPhoto, type Scene } from '../packages/core/src/scan/gearPhoto.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { arrive, button, radio, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';

@@ -16,7 +16,7 @@ import {
   trace,
 } from '../e2e/actions.ts';
 import jpeg from 'jpeg-js';
-import { gearPhoto } from '../packages/core/src/instrument/gearPhoto.ts';
+import { gearPhoto } from '../packages/core/src/scan/gearPhoto.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { PHONE, start, WIDE } from '../e2e/stage.ts';
 

@@ -51,12 +51,13 @@ interface Slack {
   readonly tolerance: number;
   readonly absolute: number;
 }
-interface DisagreementAsked {
+
+interface DisagreementOptions {
   readonly path: string;
   readonly slack: Slack;
 }
 
-function disagreement(expected: unknown, actual: unknown, { path, slack }: DisagreementAsked): string | null {
+function disagreement(expected: unknown, actual: unknown, { path, slack }: DisagreementOptions): string | null {
   const here = `${path || '(output)'}: expected ${JSON.stringify(expected)}, got ${JSON.stringify(actual)}`;
   if (typeof expected === 'number') {
     if (typeof actual !== 'number') return here;

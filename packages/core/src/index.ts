@@ -24,9 +24,7 @@ export { CoreFailure, type FailureData, type FailureDetail } from './failure/Cor
 export { FAILURE_REASONS, type FailureReason } from './failure/FailureReason.ts';
 export { failureFromZod } from './failure/fromZod.ts';
 export { SHAPES as SEAT_SHAPES, type BoreSeat } from './fit/bore.ts';
-export type { FitLimits } from './fit/limits.ts';
 export type { GearKind, RankedCandidate } from './gear/GearKind.ts';
-export type { Arcs } from './gear/arcs.ts';
 export { arrivedAttributes } from './gear/arrivedAttributes.ts';
 export type { BevelCandidate } from './gear/bevel/identify.ts';
 export { bevel } from './gear/bevel/kind.ts';
@@ -81,7 +79,6 @@ export {
   type PartLengthUnit,
 } from './match/partRow.ts';
 export { partSizeMm } from './match/partSize.ts';
-export type { Received } from './match/receive.ts';
 export {
   PART_TYPES,
   gearAttributes,
@@ -97,7 +94,6 @@ export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit
 export { INSTRUMENTS, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
 export { seeded } from './quantity/seeded.ts';
 export type { Change } from './ratio/change.ts';
-export type { Swap } from './ratio/swap.ts';
 export type { Takeoff } from './ratio/takeoff.ts';
 export type { Tyre } from './ratio/tyre.ts';
 export type { Picture } from './scan/picture.ts';

@@ -1,6 +1,6 @@
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import type { GearAttributes } from '@patient-badger/core';
-import { idOf } from './idOf.ts';
+import { idOf } from '../idOf.ts';
 import { spurParts, type Listed } from './spurParts.ts';
 import { type PartRow } from '../parts/entities.ts';
 

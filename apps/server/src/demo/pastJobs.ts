@@ -1,7 +1,7 @@
 import { applyOverrides, seeded, type Entry, type EntryPayload, type Facts, type Fault, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
-import { idOf } from './idOf.ts';
+import { idOf } from '../idOf.ts';
 import { type PartRow } from '../parts/entities.ts';
 
 type Machine = (typeof SCENARIO.machines)[number];
@@ -74,13 +74,14 @@ function drawn(pack: Pack, random: () => number): Fault {
   let left = random() * total;
   return pack.faults.find(({ prior }) => (left -= prior) <= 0) ?? (pack.faults[0] as Fault);
 }
-interface TakenInAsked {
+
+interface TakenInOptions {
   readonly pack: Pack;
   readonly daysAgo: number;
   readonly random: () => number;
 }
 
-function takenIn(machine: Machine, { pack, daysAgo, random }: TakenInAsked): EntryPayload {
+function takenIn(machine: Machine, { pack, daysAgo, random }: TakenInOptions): EntryPayload {
   const complaint = pack.complaints[Math.floor(random() * pack.complaints.length)];
   const says = complaint?.says ?? [];
   // Hours and distance grew about evenly over the machine's life.

@@ -1,7 +1,7 @@
 import { foldJob, type Entry } from '@patient-badger/core';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
 import type { DataSource } from 'typeorm';
-import { idOf } from './idOf.ts';
+import { idOf } from '../idOf.ts';
 import { pastJobs } from './pastJobs.ts';
 import { demoListings, demoLinks } from './sellers.ts';
 import { demoShelf } from './shelf.ts';

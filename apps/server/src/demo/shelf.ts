@@ -1,5 +1,5 @@
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
-import { idOf } from './idOf.ts';
+import { idOf } from '../idOf.ts';
 import { type ShelfRow } from '../shelf/entities.ts';
 
 type Item = Pick<ShelfRow, 'name' | 'attributes' | 'cameFrom' | 'condition' | 'place'> & Partial<ShelfRow> & { readonly daysAgo: number };

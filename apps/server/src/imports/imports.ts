@@ -27,7 +27,7 @@ export async function beginImport(dataSource: DataSource, { shopId, by, bytes, d
   });
   const { url } = dataSource.options as { url: string };
   const work: ImportWork = { id, shopId, url, duplicates, bytes };
-  onThread<ImportWork, void>(new URL('./takeIn.ts', import.meta.url), work, { detached: true }).catch(() =>
+  onThread<ImportWork>(new URL('./takeIn.ts', import.meta.url), work, { detached: true }).catch(() =>
     dataSource
       .getRepository(imports)
       .update({ id, state: 'running' }, { state: 'failed', sentence: problemSentence('importBroken') })

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry, EntryPayload } from '@patient-badger/core';
 import type { EntryReceipt, Job } from '@patient-badger/contract';
-import { idOf } from '../demo/idOf.ts';
+import { idOf } from '../idOf.ts';
 import { serverOn, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp } from '../app.ts';
 import { readConfig } from '../config.ts';
-import { idOf } from '../demo/idOf.ts';
+import { idOf } from '../idOf.ts';
 import { testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);

@@ -4,7 +4,6 @@ import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 import { machineModels, machines } from './entities.ts';
 import { families } from './entities.ts';
-import { type JobRow } from '../jobs/entities.ts';
 
 /** Own families as last read, by shop and id: the same version gives the same pack, so that what was worked out for it is found again. */
 const read = new Map<string, { readonly version: number; readonly pack: Pack }>();
@@ -23,8 +22,14 @@ export async function packOf(manager: EntityManager, shopId: string, id: string)
   return pack;
 }
 
+interface OnMachine {
+  readonly shopId: string;
+  readonly family: string;
+  readonly machineId: string;
+}
+
 /** The family of a job as its machine's model has it. */
-export async function packOfJob(manager: EntityManager, { shopId, family, machineId }: JobRow): Promise<Pack> {
+export async function packOfJob(manager: EntityManager, { shopId, family, machineId }: OnMachine): Promise<Pack> {
   const pack = await packOf(manager, shopId, family);
   if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
   const machine = await manager.findOneBy(machines, { id: machineId, shopId });

@@ -82,13 +82,14 @@ function passes({ only, inStock = false }: Asked, { attributes }: MatchFit, stoc
   if (only === undefined) return true;
   return attributes.every(({ state }) => state !== 'doesNotFit' && (only === 'afterWork' || state !== 'fitsAfterWork'));
 }
-interface RowsOfAsked {
+
+interface RowsOfOptions {
   readonly shopId: string;
   readonly ids: readonly string[];
   readonly numbers: readonly string[];
 }
 
-async function rowsOf(manager: EntityManager, { shopId, ids, numbers }: RowsOfAsked): Promise<readonly PartRow[]> {
+async function rowsOf(manager: EntityManager, { shopId, ids, numbers }: RowsOfOptions): Promise<readonly PartRow[]> {
   if (ids.length === 0 && numbers.length === 0) return [];
   const query = manager.getRepository(parts).createQueryBuilder('p').where('p.shopId = :shopId', { shopId });
   return query.andWhere('(p.id = ANY(:ids) OR p.partNumber = ANY(:numbers))', { ids, numbers }).getMany();

@@ -13,7 +13,11 @@ export interface ThreadLimits {
  * @throws Error where the thread breaks or takes longer than the deadline
  * @example await onThread<Input, Reply>(new URL('./decodePhoto.ts', import.meta.url), { bytes }, { deadlineMs: 20_000 })
  */
-export function onThread<Input, Reply>(module: URL, input: Input, { deadlineMs, detached = false }: ThreadLimits = {}): Promise<Reply> {
+export function onThread<Input, Reply = undefined>(
+  module: URL,
+  input: Input,
+  { deadlineMs, detached = false }: ThreadLimits = {},
+): Promise<Reply> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(new URL('./thread.js', import.meta.url), { workerData: { module: module.href, input } });
     if (detached) worker.unref();

@@ -43,7 +43,7 @@ export interface Checked {
 
 /** A breath for the screen after so many rows. */
 const BATCH_SIZE = 500;
-export interface CheckRowsAsked {
+export interface CheckRowsOptions {
   readonly mapping: ColumnMapping;
   readonly unit: PartLengthUnit;
   readonly onProgress: (share: number) => void;
@@ -51,7 +51,7 @@ export interface CheckRowsAsked {
 }
 
 /** Reads every row, a batch at a time so that the screen stays alive; null where it was stopped. */
-export async function checkRows({ rows }: PartsFile, { mapping, unit, onProgress, stopped }: CheckRowsAsked): Promise<Checked | null> {
+export async function checkRows({ rows }: PartsFile, { mapping, unit, onProgress, stopped }: CheckRowsOptions): Promise<Checked | null> {
   const drafts: PartDraft[] = [];
   const bad: BadRow[] = [];
   const first = new Map<string, { readonly index: number; readonly draft: PartDraft }>();
@@ -98,7 +98,7 @@ function twinProblem(
 
 /** The line of the file a row stands in: the headings are line 1. */
 export const lineOf = (index: number): number => index + 2;
-export interface MendedAsked {
+export interface MendedOptions {
   readonly index: number;
   readonly mapping: ColumnMapping;
   readonly field: PartField;
@@ -106,7 +106,7 @@ export interface MendedAsked {
 }
 
 /** The file with one cell put right. */
-export function mended(file: PartsFile, { index, mapping, field, text }: MendedAsked): PartsFile {
+export function mended(file: PartsFile, { index, mapping, field, text }: MendedOptions): PartsFile {
   const column = mapping[field];
   if (column === undefined) return file;
   return { ...file, rows: file.rows.map((row, i) => (i === index ? { ...row, [column]: text } : row)) };

@@ -1,4 +1,4 @@
-export interface GearOutlineAsked {
+export interface GearOutlineOptions {
   readonly teeth: number;
   readonly tip: number;
   readonly root: number;
@@ -8,7 +8,7 @@ export interface GearOutlineAsked {
  * A toothed outline for a sign on the drive line: straight flanks, no involute. Gear cards, where
  * the numbers count, are drawn from the computed geometry instead.
  */
-export function gearOutline({ teeth, tip, root, middle }: GearOutlineAsked): string {
+export function gearOutline({ teeth, tip, root, middle }: GearOutlineOptions): string {
   const points: string[] = [];
   const step = (2 * Math.PI) / teeth;
   for (let i = 0; i < teeth; i++) {

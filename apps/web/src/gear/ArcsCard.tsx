@@ -1,4 +1,4 @@
-import type { Arcs, GearCard, GearState } from '@patient-badger/core';
+import type { GearCard, GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,4 +1,4 @@
-import { comparable, type Comparison, type GearCard, type GearQuantity, type Piece, PIECES } from '@patient-badger/core';
+import { comparable, type GearCard, type GearQuantity, type Piece, PIECES } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { lengthUnit } from '../preferences/preferences.ts';

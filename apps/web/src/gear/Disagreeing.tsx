@@ -2,14 +2,14 @@ import { disagreement, formatLength, type GearQuantity, type GearReadings } from
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { quantityWords } from './kinds.ts';
+import type { KindWords } from './QuantityWords.ts';
 
 /** Readings of one dimension that cannot be of the same thing: said, and not averaged away without a word. */
-export function Disagreeing({ readings }: { readings: GearReadings }) {
+export function Disagreeing({ readings, words }: { readings: GearReadings; words: KindWords }) {
   const unit = lengthUnit.use();
   const found = (Object.keys(readings) as GearQuantity[]).flatMap((quantity) => {
     const apart = disagreement(readings[quantity]);
-    const { name, kind } = quantityWords(quantity);
+    const { name = quantity, kind = 'length' } = words[quantity] ?? {};
     return apart === null ? [] : [{ name, apart: kind === 'length' ? formatLength(apart, unit) : apart.toFixed(1) }];
   });
   if (found.length === 0) return null;

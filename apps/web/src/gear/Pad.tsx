@@ -50,7 +50,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
 
   const keep = () => {
     const value = parseReading(typed);
-    const wrong = whatIsWrong(typed, value, words, unit);
+    const wrong = whatIsWrong({ typed, value, unit }, words);
     if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
     const length = words.kind === 'length';
     onKeep({
@@ -159,14 +159,15 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
     </View>
   );
 }
-interface UsePadKeysAsked {
+
+interface UsePadKeysOptions {
   readonly press: (key: string) => void;
   readonly remove: () => void;
   readonly keep: () => void;
   readonly close: () => void;
 }
 
-function usePadKeys({ press, remove, keep, close }: UsePadKeysAsked) {
+function usePadKeys({ press, remove, keep, close }: UsePadKeysOptions) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (/^[\d./ ]$/.test(event.key)) press(event.key);

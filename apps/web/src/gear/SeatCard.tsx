@@ -4,8 +4,6 @@ import {
   parseReading,
   SEAT_SHAPES,
   toMm,
-  type BoreSeat,
-  type FitLimits,
   type GearCard,
   type GearState,
   type LengthUnit,
@@ -135,14 +133,15 @@ function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: GearCar
     </Card>
   );
 }
-interface ReadSidesAsked {
+
+interface ReadSidesOptions {
   readonly shape: SeatShape;
   readonly unit: LengthUnit;
   readonly plusMinus: number;
 }
 
 /** The fields that were filled, in mm with the tool's ±; or what is wrong with one of them. */
-function readSides(typed: Readonly<Record<string, string>>, { shape, unit, plusMinus }: ReadSidesAsked): Sides | { wrong: string } {
+function readSides(typed: Readonly<Record<string, string>>, { shape, unit, plusMinus }: ReadSidesOptions): Sides | { wrong: string } {
   const sides: Sides = { bore: {}, shaft: {} };
   for (const [place, ...names] of SEAT_PLACES[shape]) {
     for (const [i, side] of (['bore', 'shaft'] as const).entries()) {

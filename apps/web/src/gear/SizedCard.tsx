@@ -72,12 +72,12 @@ export function SizedCard<Quantity extends GearQuantity>({
   return (
     <>
       <Text variant="title">{card.name}</Text>
-      <CalloutDrawing<Quantity> label={label} callouts={callouts} values={readValues(gear, unit)} words={words} onPick={setAsked}>
+      <CalloutDrawing<Quantity> label={label} callouts={callouts} values={readValues(gear, words, unit)} words={words} onPick={setAsked}>
         {drawing}
         <Line x1={x} y1={y - 92} x2={x} y2={y + 92} stroke={colours.soft} strokeDasharray="14 4 3 4" />
       </CalloutDrawing>
       {asked ? <ReadPad view={view} card={card} quantity={asked} words={words[asked]} onClose={() => setAsked(null)} /> : null}
-      <Disagreeing readings={gear.readings} />
+      <Disagreeing readings={gear.readings} words={words} />
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
         heading={heading}

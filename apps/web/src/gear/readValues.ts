@@ -1,12 +1,12 @@
 import { formatLength, type GearQuantity, type GearState, type LengthUnit } from '@patient-badger/core';
-import { quantityWords } from './kinds.ts';
+import type { KindWords } from './QuantityWords.ts';
 
 /** The last reading of each dimension as it is shown on the drawing. @example { axialPitch: '12.57 mm / 4' } */
-export function readValues({ readings }: GearState, unit: LengthUnit): Partial<Record<GearQuantity, string>> {
+export function readValues({ readings }: GearState, words: KindWords, unit: LengthUnit): Partial<Record<GearQuantity, string>> {
   const shown = (Object.keys(readings) as GearQuantity[]).map((quantity) => {
     const last = readings[quantity]?.at(-1);
     if (!last) return [quantity, undefined];
-    const { kind } = quantityWords(quantity);
+    const kind = words[quantity]?.kind ?? 'length';
     const text = kind === 'length' ? formatLength(last.reading.value, unit) : `${last.reading.value}${kind === 'angle' ? '°' : ''}`;
     return [quantity, last.over === undefined ? text : `${text} / ${last.over}`];
   });

@@ -19,7 +19,7 @@ import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
 import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
 import { PlateNumber, platesFor } from './PlateNumber.tsx';
-import { useWanted } from '../gear/useIdentified.ts';
+import { useWanted } from '../gear/useWanted.ts';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
 export const PartsScreen = () => (

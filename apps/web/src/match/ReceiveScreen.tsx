@@ -1,4 +1,4 @@
-import { arrivedAttributes, type GearAttributes, type GearCard, type GearQuantity, type Order, type Received } from '@patient-badger/core';
+import { arrivedAttributes, type GearAttributes, type GearCard, type GearQuantity, type Order } from '@patient-badger/core';
 import { refusals } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';

@@ -1,4 +1,4 @@
-import type { EntryPayload, Takeoff, Tyre } from '@patient-badger/core';
+import type { EntryPayload, Takeoff } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';

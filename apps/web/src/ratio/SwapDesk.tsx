@@ -1,4 +1,3 @@
-import type { Swap } from '@patient-badger/core';
 import { View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';
 import { runOperation } from '../data/runOperation.ts';
@@ -26,13 +25,14 @@ export function SwapDesk() {
       />
     </View>
   );
-  const pair = (text: string, name: string, life: string, price: string) => {
-    const [stage] = readTrain(text) ?? [];
+  const pair = (name: string, typed: { readonly teeth: string; readonly life: string; readonly price: string }) => {
+    const [stage] = readTrain(typed.teeth) ?? [];
     if (!stage || !('driverTeeth' in stage)) return null;
-    const [lifeKm, money] = [typedNumber(life), typedNumber(price)];
+    const [lifeKm, money] = [typedNumber(typed.life), typedNumber(typed.price)];
     return { name, ...stage, ...(lifeKm > 0 && { lifeKm }), ...(money > 0 && { priceMinor: Math.round(100 * money) }) };
   };
-  const [now, other] = [pair(draft.now, 'in it now', draft.nowLife, ''), pair(draft.other, 'the other pair', draft.life, draft.price)];
+  const now = pair('in it now', { teeth: draft.now, life: draft.nowLife, price: '' });
+  const other = pair('the other pair', { teeth: draft.other, life: draft.life, price: draft.price });
   const [rest, turnsPerKm, yearlyKm] = [draft.rest, draft.turnsPerKm, draft.yearly].map(typedNumber) as [number, number, number];
   const worked =
     now && other && rest > 0 && turnsPerKm > 0

@@ -5,7 +5,7 @@ import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { attributeLine } from '../wording/attributeWords.ts';
-import { useWanted } from '../gear/useIdentified.ts';
+import { useWanted } from '../gear/useWanted.ts';
 import { DonorForm } from './DonorForm.tsx';
 
 /** The machine's own gear put on the shelf as it was measured. */

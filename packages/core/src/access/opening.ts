@@ -18,7 +18,8 @@ export interface Opening {
   readonly steps: readonly string[];
   readonly minutes: number;
 }
-export interface ShortestOpeningAsked {
+
+export interface ShortestOpeningOptions {
   readonly done?: ReadonlySet<string> | undefined;
   readonly blocked?: ReadonlySet<string> | undefined;
 }
@@ -34,7 +35,7 @@ export interface ShortestOpeningAsked {
 export function shortestOpening(
   steps: readonly PlanStep[],
   wanted: readonly string[],
-  { done = new Set(), blocked = new Set() }: ShortestOpeningAsked = {},
+  { done = new Set(), blocked = new Set() }: ShortestOpeningOptions = {},
 ): Opening | null {
   const byId = new Map(steps.map((step) => [step.id, step]));
   let best: { readonly chosen: ReadonlySet<string>; readonly minutes: number } | null = null;
@@ -121,13 +122,18 @@ function inOrder(byId: ReadonlyMap<string, PlanStep>, chosen: ReadonlySet<string
   for (const id of byId.keys()) visit(id);
   return list;
 }
-export interface StepsToReachAsked {
+
+export interface StepsToReachOptions {
   readonly reached: ReadonlySet<string>;
   readonly blocked?: ReadonlySet<string> | undefined;
 }
 
 /** The steps still to do before these can be done, by the shortest way. Empty where no way is left. */
-export function stepsToReach(pack: Steps, needs: readonly string[], { reached, blocked = new Set() }: StepsToReachAsked): readonly Step[] {
+export function stepsToReach(
+  pack: Steps,
+  needs: readonly string[],
+  { reached, blocked = new Set() }: StepsToReachOptions,
+): readonly Step[] {
   const known = new Map(pack.steps.map((step) => [step.id, step]));
   const opening = shortestOpening(
     pack.steps,
@@ -140,7 +146,7 @@ export function stepsToReach(pack: Steps, needs: readonly string[], { reached, b
 /** Steps by which each place comes within reach; a place that no step frees lies open from the start. */
 export const stepsThatFree = ({ steps }: Steps, place: string): readonly string[] =>
   steps.filter(({ frees }) => frees.includes(place)).map(({ id }) => id);
-export interface OpeningToAsked {
+export interface OpeningToOptions {
   readonly done?: ReadonlySet<string> | undefined;
   readonly blocked?: ReadonlySet<string> | undefined;
   readonly besides?: readonly string[] | undefined;
@@ -153,7 +159,7 @@ export interface OpeningToAsked {
 export function openingTo(
   pack: Steps,
   places: readonly string[],
-  { done = new Set(), blocked = new Set(), besides = [] }: OpeningToAsked = {},
+  { done = new Set(), blocked = new Set(), besides = [] }: OpeningToOptions = {},
 ): Opening | null {
   const goals = places.flatMap((place): PlanStep[] => {
     const by = stepsThatFree(pack, place);

@@ -28,7 +28,8 @@ export interface AccessPlan {
   /** Minutes of the way back from everything open after the plan. */
   readonly minutesBack: number;
 }
-export interface AccessPlanAsked {
+
+export interface AccessPlanOptions {
   readonly opened: readonly string[];
   readonly stuck?: readonly string[] | undefined;
 }
@@ -36,7 +37,7 @@ export interface AccessPlanAsked {
 /**
  * The plan to reach something from what is open already; null where a step that is stuck bars every way.
  */
-export function accessPlan(family: Family, aim: Aim, { opened, stuck = [] }: AccessPlanAsked): AccessPlan | null {
+export function accessPlan(family: Family, aim: Aim, { opened, stuck = [] }: AccessPlanOptions): AccessPlan | null {
   const done = new Set(opened);
   const blocked = new Set(stuck);
   const opening = openingTo(family, aim.places ?? [], { done, blocked, besides: aim.steps });

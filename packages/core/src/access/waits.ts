@@ -12,7 +12,7 @@ export type WaitState =
   | { readonly state: 'running'; readonly secondsLeft: number; readonly endsAt: string }
   | { readonly state: 'over' }
   | { readonly state: 'cutShort'; readonly reason: string };
-export interface WaitStateAsked {
+export interface WaitStateOptions {
   readonly started: readonly RunningWait[];
   readonly cut: readonly { readonly wait: string; readonly reason: string }[];
   readonly now: Date;
@@ -22,7 +22,7 @@ export interface WaitStateAsked {
  * How a wait stands at a moment, from what was written down and nothing else: a reload, another device
  * or a night makes no difference. Of several starts the last counts.
  */
-export function waitState(id: string, { started, cut, now }: WaitStateAsked): WaitState {
+export function waitState(id: string, { started, cut, now }: WaitStateOptions): WaitState {
   const reason = cut.findLast(({ wait }) => wait === id)?.reason;
   if (reason !== undefined) return { state: 'cutShort', reason };
   const run = started.findLast(({ wait }) => wait === id);

@@ -65,14 +65,14 @@ export function checkMotion(input: MotionInput): void {
 const BODY_FIELDS = new Set(['a', 'b', 'worm', 'wheel', 'pinion', 'rack', 'nut', 'screw', 'driver', 'driven', 'case', 'left', 'right']);
 /** Seats join like to like, so either kind will do; every other joint says what it moves. */
 const SLIDERS = new Set(['rack.rack', 'screw.nut']);
-interface CheckKindAsked {
+interface CheckKindOptions {
   readonly field: string;
   readonly kind: Body['kind'];
   readonly path: string;
   readonly id: string;
 }
 
-function checkKind(type: string, { field, kind, path, id }: CheckKindAsked): void {
+function checkKind(type: string, { field, kind, path, id }: CheckKindOptions): void {
   if (type === 'seat' || type === 'oneWay') return;
   const wanted = SLIDERS.has(`${type}.${field}`) ? 'slider' : 'rotor';
   if (kind !== wanted) {

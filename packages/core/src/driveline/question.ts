@@ -1,5 +1,4 @@
 import { type Driveline, type FaultMode } from './schema.ts';
-import { type Motion } from './solve.ts';
 
 export interface Question {
   readonly driveline: Driveline;

@@ -72,7 +72,7 @@ export function boreSeat({ shape, bore, shaft, limitDeg, limitSource }: z.output
     return { value, plusMinus };
   };
   const clearance = gap('diameterMm');
-  const play = turningPlay(shape, { bore, shaft, gap });
+  const play = turningPlay(shape, shaft, gap);
   const { diameterMm } = shaft;
   const key = shape === 'key' && diameterMm ? KEYS.find(([most]) => diameterMm.value <= most) : undefined;
   return {
@@ -88,13 +88,8 @@ interface Value {
   readonly value: number;
   readonly plusMinus: number;
 }
-interface TurningPlayAsked {
-  readonly bore: Section;
-  readonly shaft: Section;
-  readonly gap: (name: keyof Section) => Value | undefined;
-}
 
-function turningPlay(shape: (typeof SHAPES)[number], { bore, shaft, gap }: TurningPlayAsked): Value | undefined {
+function turningPlay(shape: (typeof SHAPES)[number], shaft: Section, gap: (name: keyof Section) => Value | undefined): Value | undefined {
   if (shape === 'round') return undefined;
   const radius = (shaft.diameterMm?.value ?? NaN) / 2;
   if (shape === 'key' || shape === 'spline') {
@@ -126,7 +121,8 @@ function cornerOf(shape: 'dFlat' | 'doubleD' | 'square' | 'hex', acrossMm: numbe
   if (flatMm <= 0 || flatMm >= radius) return null;
   return { flatMm, radiusMm: radius, angle: Math.acos(flatMm / radius) };
 }
-interface JudgedAsked {
+
+interface JudgedOptions {
   readonly shape: (typeof SHAPES)[number];
   readonly clearance: Value | undefined;
   readonly play: Value | undefined;
@@ -134,7 +130,7 @@ interface JudgedAsked {
   readonly source: string;
 }
 
-function judged({ shape, clearance, play, limitDeg, source }: JudgedAsked): Pick<BoreSeat, 'verdict' | 'reasons'> {
+function judged({ shape, clearance, play, limitDeg, source }: JudgedOptions): Pick<BoreSeat, 'verdict' | 'reasons'> {
   if (shape === 'round') {
     if (!clearance) return { verdict: 'measureMore', reasons: ['Measure the bore and the shaft.'] };
     if (clearance.value > 2 * clearance.plusMinus)

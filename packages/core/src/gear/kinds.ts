@@ -14,7 +14,6 @@ const KINDS = [worm, cylindrical, sector, bevel, wormWheel, rack, screw] as cons
 export const GEAR_KINDS: readonly GearKind[] = KINDS;
 
 type Kind = (typeof KINDS)[number];
-export type GearKindId = Kind['id'];
 export type MeasuredKindId = Extract<Kind, { identification: unknown }>['id'];
 
 /** The kind that a gear of a chain is measured as; null where the core has none for it. */

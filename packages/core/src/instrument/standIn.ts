@@ -6,7 +6,7 @@ import { lookMotion, soundMovement } from '../trace/lookMotion.ts';
 import type { InstrumentKind, KinematicLook, Look, Pack, TableLook } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
 import type { Picture } from '../scan/picture.ts';
-import { gearPhoto } from './gearPhoto.ts';
+import { gearPhoto } from '../scan/gearPhoto.ts';
 import type { InstrumentReading } from './reading.ts';
 
 /** What a made-up machine really has, known to nobody but the stand-ins for the instruments. */

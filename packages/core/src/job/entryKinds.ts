@@ -148,14 +148,14 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     ...aboutGear,
     apply: (state, order, { id, at }) => withOrders(state, order.gear, (orders) => [...orders, { ...order, id, at, state: 'ordered' }]),
   },
-  partArrived: { ...aboutGear, apply: (state, { gear, order }) => withOrder(state, gear, order, { state: 'arrived' }) },
-  partAccepted: { ...aboutGear, apply: (state, { gear, order }) => withOrder(state, gear, order, { state: 'accepted' }) },
+  partArrived: { ...aboutGear, apply: (state, arrived) => withOrder(state, arrived, { state: 'arrived' }) },
+  partAccepted: { ...aboutGear, apply: (state, accepted) => withOrder(state, accepted, { state: 'accepted' }) },
   partRefused: {
     ...aboutGear,
     apply(state, refusal) {
       // What was read off the refused part goes back with it: the next one is measured anew.
       const { new: _, ...beside } = state.gears[refusal.gear]?.beside ?? {};
-      return withOrder(withGear(state, refusal.gear, { beside }), refusal.gear, refusal.order, { state: 'refused', refusal });
+      return withOrder(withGear(state, refusal.gear, { beside }), refusal, { state: 'refused', refusal });
     },
   },
   partFitted: { ...aboutGear, isWork: true, apply: (state, fitted) => withGear(state, fitted.gear, { fitted }) },
@@ -230,5 +230,5 @@ const withGear = (state: JobState, gear: string, change: Partial<GearState>): Jo
 const withOrders = (state: JobState, gear: string, change: (orders: readonly Order[]) => readonly Order[]): JobState =>
   withGear(state, gear, { orders: change(state.gears[gear]?.orders ?? []) });
 
-const withOrder = (state: JobState, gear: string, order: string, change: Partial<Order>): JobState =>
+const withOrder = (state: JobState, { gear, order }: { readonly gear: string; readonly order: string }, change: Partial<Order>): JobState =>
   withOrders(state, gear, (orders) => orders.map((each) => (each.id === order ? { ...each, ...change } : each)));

@@ -45,14 +45,14 @@ export function fit({ wanted, part, claims = [], machine }: MatchFitInput): Matc
 const ATTRIBUTE_ORDER: readonly AttributeName[] = [...(Object.keys(RULES) as AttributeName[]), 'material'];
 
 type Given = GearAttributes[AttributeName];
-interface JudgeAsked {
+interface JudgeOptions {
   readonly name: AttributeName;
   readonly wanted: Given;
   readonly part: Given;
   readonly all: GearAttributes;
 }
 
-function judge({ name, wanted, part, all }: JudgeAsked): AttributeFit {
+function judge({ name, wanted, part, all }: JudgeOptions): AttributeFit {
   const shown = { name, ...(wanted !== undefined && { wanted: plain(wanted) }), ...(part !== undefined && { part: plain(part) }) };
   if (name === 'material') return { ...shown, ...judgeMaterial(wanted, part) };
   const rule = RULES[name] as Rule;
@@ -69,13 +69,14 @@ function judge({ name, wanted, part, all }: JudgeAsked): AttributeFit {
   }
   return { ...shown, ...judgeSize(rule, { wanted: reading(wanted), part: reading(part), all }) };
 }
-interface JudgeSizeAsked {
+
+interface JudgeSizeOptions {
   readonly wanted: Measured;
   readonly part: Measured;
   readonly all: GearAttributes;
 }
 
-function judgeSize(rule: Extract<Rule, { kind: 'size' }>, { wanted, part, all }: JudgeSizeAsked) {
+function judgeSize(rule: Extract<Rule, { kind: 'size' }>, { wanted, part, all }: JudgeSizeOptions) {
   const difference = part.value - wanted.value;
   const error = Math.hypot(wanted.plusMinus, part.plusMinus, FINEST);
   const allowed = rule.fixed + rule.share * Math.abs(wanted.value);
@@ -87,13 +88,14 @@ function judgeSize(rule: Extract<Rule, { kind: 'size' }>, { wanted, part, all }:
   if (work) return { state: 'fitsAfterWork' as const, difference, allowed, work, probability: Math.max(asIs, WORK_SUCCEEDS) };
   return { state: 'doesNotFit' as const, difference, allowed, probability: Math.max(asIs, 1 - CERTAIN) };
 }
-interface WorkForAsked {
+
+interface WorkForOptions {
   readonly difference: number;
   readonly wanted: number;
   readonly all: GearAttributes;
 }
 
-function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, all }: WorkForAsked): string | null {
+function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, all }: WorkForOptions): string | null {
   const work = difference > 0 ? rule.above : rule.below;
   // Splines, keys and flats cannot be opened out or sleeved like a round hole.
   const shapedBore = rule === RULES.boreDiameterMm && all.boreShape !== undefined && all.boreShape !== 'round';

@@ -73,14 +73,15 @@ export function takeoffPairs(input: z.output<typeof takeoffInput>): Takeoff {
     ),
   };
 }
-interface PerKmAsked {
+
+interface PerKmOptions {
   readonly km: number | undefined;
   readonly mile: number | undefined;
   readonly kmField: string;
   readonly mileField: string;
 }
 
-function perKm({ km, mile, kmField, mileField }: PerKmAsked): number {
+function perKm({ km, mile, kmField, mileField }: PerKmOptions): number {
   if (km === undefined && mile === undefined) throw fail('missing', kmField, { or: mileField });
   if (km !== undefined && mile !== undefined) throw fail('contradiction', mileField, { reason: 'kmOrMile' });
   return km ?? (mile as number) / KM_PER_MILE;

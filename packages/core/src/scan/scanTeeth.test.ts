@@ -1,4 +1,4 @@
-import { gearPhoto, type Scene } from '../instrument/gearPhoto.ts';
+import { gearPhoto, type Scene } from './gearPhoto.ts';
 import { seeded } from '../testing.ts';
 import type { ScanInput, ScanRead } from './schema.ts';
 import { scanTeeth } from './scanTeeth.ts';

@@ -58,13 +58,14 @@ function mostMoved(faults: Belief, outcomes: readonly LookOutcome[]): readonly s
     .slice(0, 2)
     .map(({ id }) => id);
 }
-interface AdviseAsked {
+
+interface AdviseOptions {
   readonly look: Look;
   readonly information: ReturnType<typeof faultInformation>;
   readonly reached: ReadonlySet<string>;
 }
 
-function advise(pack: Pack, { look, information, reached }: AdviseAsked): LookAdvice {
+function advise(pack: Pack, { look, information, reached }: AdviseOptions): LookAdvice {
   const steps = stepsToReach(pack, look.needs, { reached });
   return {
     look: look.id,

@@ -94,14 +94,15 @@ function follow(prior: Belief, seen: readonly Observation[], outcomes: Outcomes)
   }
   return trail;
 }
-interface SuspectsOfAsked {
+
+interface SuspectsOfOptions {
   readonly hypotheses: readonly Hypothesis[];
   readonly prior: Belief;
   readonly faults: Belief;
   readonly trail: readonly TrailStep[];
 }
 
-function suspectsOf(pack: Pack, { hypotheses, prior, faults, trail }: SuspectsOfAsked): TraceOutput['suspects'] {
+function suspectsOf(pack: Pack, { hypotheses, prior, faults, trail }: SuspectsOfOptions): TraceOutput['suspects'] {
   const before = byFault(hypotheses, prior);
   const after = trail.map(({ belief }) => byFault(hypotheses, belief));
   const joints = new Set(pack.driveline.joints.map(({ id }) => id));

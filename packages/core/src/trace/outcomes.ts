@@ -32,13 +32,14 @@ function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly
     })),
   );
 }
-export interface SideOutcomesAsked {
+
+export interface SideOutcomesOptions {
   readonly watch: string;
   readonly hypotheses: readonly Hypothesis[];
 }
 
 /** What one watched body may do. A movement too small to see is taken for none more often, the smaller it is. */
-export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypotheses }: SideOutcomesAsked): readonly LookOutcome[] {
+export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypotheses }: SideOutcomesOptions): readonly LookOutcome[] {
   const predicted = new Map(hypotheses.map((each) => [each.id, predict(pack, look, { watch, hypothesis: each })]));
   const seen = new Set([...predicted.values()].map((each) => each?.state ?? 'turns'));
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
@@ -74,12 +75,13 @@ interface Predicted {
   /** The movement, as a multiple of one that can be seen. */
   readonly visible: number;
 }
-interface PredictAsked {
+
+interface PredictOptions {
   readonly watch: string;
   readonly hypothesis: Hypothesis;
 }
 
-function predict(pack: Pack, look: KinematicLook, { watch, hypothesis }: PredictAsked): Predicted | null {
+function predict(pack: Pack, look: KinematicLook, { watch, hypothesis }: PredictOptions): Predicted | null {
   if (hypothesis.id === NONE_OF_THESE) return null;
   const moved = lookMotion(pack, look, jointFaults(hypothesis), watch);
   // Where what one drives will not go, that is all there is to see, however far away one looks.

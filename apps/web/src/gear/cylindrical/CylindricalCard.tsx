@@ -35,7 +35,7 @@ export function CylindricalCard({ view, card }: { view: JobView; card: GearCard 
   const candidates = data?.candidates ?? [];
   const picked = candidates.find((each) => keyOf(each) === pressed) ?? candidates[0];
   const next = error || stale ? null : wantedReading(card, gear, data);
-  const values = readValues(gear, unit);
+  const values = readValues(gear, CYLINDRICAL_WORDS, unit);
   const sector = card.type === 'sector';
   const pick = (quantity: CylindricalQuantity) => setAsked({ quantity });
 
@@ -61,7 +61,7 @@ export function CylindricalCard({ view, card }: { view: JobView; card: GearCard 
       />
       <PhotoCount view={view} card={card} />
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
-      <Disagreeing readings={gear.readings} />
+      <Disagreeing readings={gear.readings} words={CYLINDRICAL_WORDS} />
       {stale && !error ? <Text variant="soft">Working it out again …</Text> : null}
       {error ? <Contradiction error={error} /> : null}
       <CandidateList

@@ -8,7 +8,6 @@ import {
   type Candidate,
   type GearState,
   type Mesh,
-  type Wear,
 } from '@patient-badger/core';
 import { View } from 'react-native';
 import Svg, { G, Polygon } from 'react-native-svg';

@@ -1,4 +1,4 @@
-import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type GearState, type Wear } from '@patient-badger/core';
+import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Polyline } from 'react-native-svg';

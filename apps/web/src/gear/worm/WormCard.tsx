@@ -34,7 +34,7 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
   const picked = candidates.find((each) => keyOf(each) === pressed) ?? candidates[0];
   const advice = data?.nextMeasurement;
   const advised = advice?.quantity as WormQuantity | undefined;
-  const values = readValues(gear, unit);
+  const values = readValues(gear, WORM_WORDS, unit);
 
   return (
     <>
@@ -69,7 +69,7 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
           onPress={() => setQuantity(advised)}
         />
       ) : null}
-      <Disagreeing readings={gear.readings} />
+      <Disagreeing readings={gear.readings} words={WORM_WORDS} />
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
         heading="Which worm it was"

@@ -2,7 +2,7 @@ import { identifyWorm, wormIdentifyInput, type WormCandidate } from './identify.
 import { fit } from '../../match/fit.ts';
 import { matchFitInput } from '../../match/schema.ts';
 import type { GearCard } from '../../trace/pack.ts';
-import type { GearState } from '../../job/jobState.ts';
+import type { MeasuredGear } from '../measuredGear.ts';
 import { wantedWorm } from './wanted.ts';
 import { wormQuestion } from './question.ts';
 import { type DimensionReading } from '../readings.ts';
@@ -17,12 +17,12 @@ const read = (value: number, over?: number): readonly DimensionReading[] => [
     entered: `${value}`,
   },
 ];
-const gear: GearState = {
+const gear: MeasuredGear = {
   readings: { tipDiameterMm: read(19.95), axialPitch: read(12.57, 4), starts: read(1), boreDiameterMm: read(12.01), faceWidthMm: read(9) },
   hand: 'right',
 };
 
-const identified = (state: GearState): WormCandidate => {
+const identified = (state: MeasuredGear): WormCandidate => {
   const question = wormQuestion(state);
   return identifyWorm(wormIdentifyInput.parse(question)).candidates[0] as WormCandidate;
 };
@@ -51,7 +51,7 @@ test('from the caliper to the part: what was measured is what is looked for', ()
 });
 
 test('what was not read is not asked of the part', () => {
-  const bare: GearState = { readings: { tipDiameterMm: read(19.95), axialPitch: read(12.57, 4) } };
+  const bare: MeasuredGear = { readings: { tipDiameterMm: read(19.95), axialPitch: read(12.57, 4) } };
   const wanted = wantedWorm(identified(bare), bare, card);
   expect(Object.keys(wanted)).not.toEqual(expect.arrayContaining(['boreDiameterMm']));
   expect(wanted.hand).toBeUndefined();

@@ -1,5 +1,5 @@
 import { halfAngleAt, profileOf, type Cut } from '../gear/cylindrical/profile.ts';
-import type { Picture } from '../scan/picture.ts';
+import type { Picture } from './picture.ts';
 
 type Colour = readonly [number, number, number];
 
