@@ -1,0 +1,11 @@
+/** Jest as the mutation run sees it: one project at a time, chosen by MUTATE_PROJECT. */
+const { projects } = require('./jest.config.cjs');
+
+const chosen = projects.find((each) => each.displayName === (process.env.MUTATE_PROJECT ?? 'core'));
+module.exports = {
+  ...chosen,
+  rootDir: process.cwd(),
+  testTimeout: 30_000,
+  testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
+  transform: { '\\.[jt]s$': ['babel-jest', { configFile: './babel.config.cjs' }] },
+};
