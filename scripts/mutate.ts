@@ -37,10 +37,9 @@ async function placesIn(folder: string, only?: string): Promise<readonly Place[]
     .filter((each) => each.endsWith('.ts') && !each.endsWith('.test.ts') && (only === undefined || each === only))
     .map((each) => join(folder, each))
     .sort();
-  const silent = new Proxy({}, { get: () => () => false });
-  const instrumenter = createInjector()
-    .provideValue(commonTokens.logger, silent as never)
-    .injectFunction(createInstrumenter);
+  const silent = new Proxy<object>({}, { get: () => () => false });
+  const injector = createInjector().provideValue(commonTokens.logger, silent) as unknown;
+  const instrumenter = createInstrumenter(injector as Parameters<typeof createInstrumenter>[0]);
   const list: Place[] = [];
   for (const file of files) {
     const { mutants } = await instrumenter.instrument([{ name: file, content: await readFile(file, 'utf8'), mutate: true }], {
@@ -48,7 +47,7 @@ async function placesIn(folder: string, only?: string): Promise<readonly Place[]
       excludedMutations: [],
       plugins: ['typescript'],
       noHeader: false,
-    } as never);
+    });
     const spots = new Map(
       mutants.map(({ location }) => [
         `${location.start.line}:${location.start.column}-${location.end.line}:${location.end.column}`,

@@ -1,13 +1,11 @@
-import { accessPlan, inReach, stepsThatFree, type AccessPlan, type Aim, type Step } from '@patient-badger/core';
+import { accessPlan, stepsThatFree, type Aim } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useArrows } from '../design/useArrows.ts';
-import { minutesText } from '../wording/words.ts';
 import { placeName } from '../driveline/placeName.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -15,6 +13,8 @@ import { TakeBack } from '../log/TakeBack.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepWork } from './StepWork.tsx';
 import { usualAim } from './usualAim.ts';
+import { PlanCard, Later } from './PlanCard.tsx';
+import { WhileOpen } from './WhileOpen.tsx';
 
 /** What the mechanic chose on this screen; the rest follows from the job. */
 interface Chosen {
@@ -137,69 +137,5 @@ function Choose({
         </View>
       ) : null}
     </>
-  );
-}
-
-function PlanCard({ plan }: { plan: AccessPlan }) {
-  if (plan.steps.length === 0) return null;
-  return (
-    <Card>
-      <View className="flex-row items-baseline justify-between gap-3">
-        <Text variant="head" className="flex-1">
-          {plan.steps.length} {plan.steps.length === 1 ? 'step' : 'steps'}
-        </Text>
-        <Text variant="figure">{minutesText(plan.minutes)}</Text>
-      </View>
-      <Text variant="soft">
-        {minutesText(plan.atWorst)} if things are stuck; {minutesText(plan.minutesBack)} for the way back.
-      </Text>
-      {plan.tools.length > 0 ? <Text>Lay out: {plan.tools.join(', ')}</Text> : null}
-      {plan.helperFor.length > 0 ? <Text variant="danger">Two people for: {plan.helperFor.map(({ name }) => name).join(', ')}</Text> : null}
-    </Card>
-  );
-}
-
-function Later({ steps, here, onPick }: { steps: readonly Step[]; here: string; onPick: (id: string) => void }) {
-  if (steps.length < 2) return null;
-  return (
-    <View className="gap-2">
-      <Text variant="head">In this order</Text>
-      {steps.map(({ id, name, minutes, helper }, i) => (
-        <Button
-          key={id}
-          label={`${i + 1}. ${name}`}
-          detail={`${minutesText(minutes)}${helper ? ', two people' : ''}`}
-          variant={id === here ? 'chosen' : 'plain'}
-          onPress={() => onPick(id)}
-        />
-      ))}
-    </View>
-  );
-}
-
-/** What is worth doing since it lies open already, each with its own minutes. */
-function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
-  const { write, problem } = useRecord(job.id);
-  const list = inReach(pack, state.reached);
-  if (list.length === 0) return null;
-  return (
-    <View className="gap-2">
-      <Text variant="head">While it is open</Text>
-      {list.map(({ id, name, minutes, why }) => {
-        const done = state.extras.includes(id);
-        return (
-          <Button
-            key={id}
-            label={done ? `Done: ${name}` : name}
-            detail={`${minutesText(minutes)}; ${why}`}
-            variant={done ? 'chosen' : 'plain'}
-            disabled={done}
-            testID={`extra-${id}`}
-            onPress={() => void write({ kind: 'extraDone', extra: id })}
-          />
-        );
-      })}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
-    </View>
   );
 }

@@ -1,4 +1,4 @@
-import { captureRecords, jobLedger, tighteningOrder, reassembly, type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import { captureRecords, jobLedger, reassembly, type ClosingStep } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';
@@ -15,10 +15,9 @@ import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
 import { Cautions } from '../job/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
-import { isTurned, looseText, tightText } from './looseText.ts';
-import { TorqueForm } from './TorqueForm.tsx';
 import { useGate } from './useGate.ts';
 import { WorkHead } from './WorkHead.tsx';
+import { GoesBack, Tightening } from './GoesBack.tsx';
 
 /** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
 export function WayBack({ view }: { view: JobView }) {
@@ -100,56 +99,6 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
       <Button variant="primary" big disabled={blocked} label={`Done: ${piece.name}`} testID={`back-${piece.id}`} onPress={done} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
-  );
-}
-
-interface GoesBackProps {
-  readonly jobId: string;
-  readonly line: LedgerLine;
-  readonly left: number;
-  /** Something is left over: which? */
-  readonly asked: boolean;
-  readonly onLeft: (count: number) => void;
-}
-
-/** A kind of fastener on its way back; what is left over is said, so that nobody finds it in the tray next week. */
-function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onLeft }: GoesBackProps) {
-  const tight = tightText(item);
-  return (
-    <View className="border-l-4 border-line pl-3">
-      <Text variant="strong">
-        {looseText({ ...item, count: onTray - left })} → {item.lives}
-      </Text>
-      {tight ? <Text variant="soft">{tight}</Text> : null}
-      {isTurned(item) && !item.intoPlastic ? <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} /> : null}
-      {asked ? (
-        <View className="flex-row gap-2">
-          {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
-          <Button
-            variant="quiet"
-            label="One is left over"
-            disabled={left >= onTray}
-            testID={`left-over-${item.id}`}
-            onPress={() => onLeft(left + 1)}
-          />
-          {left > 0 ? <Button variant="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
-        </View>
-      ) : null}
-    </View>
-  );
-}
-
-/** The order of the screws and the passes; the maker's own order comes first. */
-function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tighten']> }) {
-  const { order, passes } = tighteningOrder(tighten);
-  return (
-    <View className="border-l-4 border-accent pl-3">
-      <Text variant="strong">Tighten in this order: {order.join(' – ')}</Text>
-      <Text variant="soft">
-        {tighten.pattern === 'circle' ? 'Screw 1 at the top, counted clockwise.' : `Screw 1 top left, ${tighten.columns} in a row.`}{' '}
-        {passes.map(({ pass, words }) => `Pass ${pass}: ${words}`).join('; ')}. The maker’s sheet comes first where it has an order.
-      </Text>
-    </View>
   );
 }
 

@@ -1,40 +1,16 @@
-import type { FaultMode, Joint, MotionOutput, Pack, TraceOutput } from '@patient-badger/core';
-import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
-import { useColours, type Colours } from '../design/useColours.ts';
+import { useColours } from '../design/useColours.ts';
 import { areTwins, branchesAt, jointBetween, type Branch } from './branches.ts';
 import { BranchGlyph } from './BranchGlyph.tsx';
-import { LinkGlyph } from './LinkGlyph.tsx';
-import { placeName } from './placeName.ts';
-import { Place, type RunOfShaft } from './Place.tsx';
-import { StationGlyph } from './StationGlyph.tsx';
-import { stationShape } from './stationShape.ts';
-import { motionWords } from './stationWords.ts';
-
-/** A chain in motion: what each body does, and the angle it has turned to. */
-export interface Chain {
-  readonly output: MotionOutput;
-  readonly angles: Readonly<Record<string, number>>;
-  /** Where the fault sits, and how it shows. */
-  readonly fault?: { readonly joint: string; readonly mode: FaultMode } | undefined;
-}
-
-interface Props {
-  readonly pack: Pack;
-  /** Tracing appearance: how much suspicion each place carries, and where the next look is. */
-  readonly trace?: TraceOutput | undefined;
-  /** How deep each place lies: opening steps still to do, by place. */
-  readonly depth?: Readonly<Record<string, number>> | undefined;
-  /** In motion: the sound chain, and beside it the one with the fault. */
-  readonly chains?: readonly Chain[] | undefined;
-  readonly onPlace?: ((place: string) => void) | undefined;
-  /** What lies open below one place. */
-  readonly opened?: { readonly place: string; readonly content: ReactNode } | undefined;
-}
+import { type RunOfShaft } from './Place.tsx';
+import { type DriveLineProps, type Appearance } from './appearance.ts';
+import { Station, Row } from './StationRow.tsx';
+import { Link } from './LinkRow.tsx';
+import { suspicionByPlace } from './suspicionByPlace.ts';
 
 /** The chain from the driver at the top to the output at the bottom; the one picture of the whole job. */
-export function DriveLine(props: Props) {
+export function DriveLine(props: DriveLineProps) {
   const colours = useColours();
   const nextAt = props.trace?.next ? props.pack.looks.find(({ id }) => id === props.trace?.next?.look)?.at : undefined;
   const suspectAt = props.pack.faults.find(({ id }) => id === props.trace?.verdict?.fault)?.at;
@@ -44,13 +20,6 @@ export function DriveLine(props: Props) {
       <Line appearance={appearance} ids={props.pack.order} />
     </View>
   );
-}
-
-interface Appearance extends Props {
-  readonly colours: Colours;
-  readonly nextAt: string | undefined;
-  readonly suspectAt: string | undefined;
-  readonly suspicion: Readonly<Record<string, number>>;
 }
 
 interface LineProps {
@@ -157,89 +126,4 @@ function Lane({ appearance, branch, goesOn }: { appearance: Appearance; branch: 
       </View>
     </View>
   );
-}
-
-function Link({ appearance, joint, narrow }: { appearance: Appearance; joint: Joint; narrow?: boolean | undefined }) {
-  const { chains, colours, nextAt, suspectAt } = appearance;
-  const lit = nextAt === joint.id || suspectAt === joint.id;
-  const modes = chains ? chains.map(({ fault }) => (fault?.joint === joint.id ? fault.mode : undefined)) : [undefined];
-  const mode = modes.find((each) => each !== undefined);
-  return (
-    <Row
-      appearance={appearance}
-      place={joint.id}
-      name={joint.name ?? joint.id}
-      glyphs={modes.map((each, i) => (
-        <LinkGlyph key={i} type={joint.type} colours={colours} lit={lit} fault={each} />
-      ))}
-      words={mode && [{ text: FAULT_WORDS[mode], marked: true }]}
-      quiet
-      narrow={narrow}
-      run="through"
-      gapAt={modes.findIndex((each) => each !== undefined)}
-    />
-  );
-}
-
-const FAULT_WORDS: Readonly<Record<FaultMode, string>> = {
-  open: 'the fault: it carries nothing',
-  slips: 'the fault: it slips under load',
-  skips: 'the fault: it jumps under load',
-  jammed: 'the fault: stuck fast',
-};
-
-interface StationProps {
-  readonly appearance: Appearance;
-  readonly id: string;
-  readonly first: boolean;
-  readonly narrow?: boolean | undefined;
-  readonly run: RunOfShaft;
-}
-
-function Station({ appearance, id, first, narrow, run }: StationProps) {
-  const { pack, chains, colours, nextAt } = appearance;
-  const shape = stationShape(pack.driveline, id, first);
-  const angles = chains ? chains.map((chain) => chain.angles[id] ?? 0) : [0];
-  return (
-    <Row
-      appearance={appearance}
-      place={id}
-      name={placeName(pack, id)}
-      glyphs={angles.map((angle, i) => (
-        <StationGlyph key={i} shape={shape} angle={angle} colours={colours} lit={nextAt === id} />
-      ))}
-      words={chains && motionWords(pack, id, chains)}
-      narrow={narrow}
-      run={run}
-    />
-  );
-}
-
-type RowProps = Omit<Parameters<typeof Place>[0], 'chance' | 'next' | 'depth' | 'onPress' | 'expanded'> & {
-  readonly appearance: Appearance;
-  readonly place: string;
-};
-
-/** A place in the appearance of the moment, with what lies open below it. */
-function Row({ appearance: { trace, chains, suspicion, nextAt, depth, onPlace, opened }, place, ...rest }: RowProps) {
-  const open = opened?.place === place;
-  return (
-    <>
-      <Place
-        {...rest}
-        chance={trace && !chains ? suspicion[place] : undefined}
-        next={nextAt === place}
-        depth={depth?.[place]}
-        onPress={onPlace && (() => onPlace(place))}
-        expanded={open}
-      />
-      {open ? opened.content : null}
-    </>
-  );
-}
-
-function suspicionByPlace(trace: TraceOutput | undefined): Record<string, number> {
-  const sums: Record<string, number> = {};
-  for (const { at, probability } of trace?.suspects ?? []) sums[at] = (sums[at] ?? 0) + probability;
-  return sums;
 }

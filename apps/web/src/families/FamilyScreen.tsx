@@ -1,4 +1,4 @@
-import type { ModelOverrides, Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,6 +12,7 @@ import { minutesText, percent } from '../wording/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
 import { ModelChoice } from './ModelChoice.tsx';
 import { saveFile } from '../data/saveFile.ts';
+import { differenceText } from './differenceText.ts';
 
 /** One family: its chain in motion, what fails, what can be looked at, its models and machines. */
 export function FamilyScreen() {
@@ -130,35 +131,3 @@ function FaultLine({ pack, id }: { pack: Pack; id: string }) {
 const BASIS = { judgement: '', shopCount: ', counted in a shop', makersSheet: ', from a maker’s sheet' } as const;
 
 const byPrior = ({ faults }: Pack): string[] => [...faults].sort((p, q) => q.prior - p.prior).map(({ id }) => id);
-
-/** What a model has otherwise than its family, in words. */
-function differenceText(pack: Pack, overrides: ModelOverrides | null): string {
-  if (!overrides) return '';
-  const joints = Object.entries(overrides.joints).map(([id, change]) => {
-    const name = pack.driveline.joints.find((each) => each.id === id)?.name ?? id;
-    return `${name}: ${Object.entries(change)
-      .filter(([, value]) => value !== undefined)
-      .map(([key, value]) => `${FIELD_WORDS[key] ?? key} ${value}`)
-      .join(', ')}`;
-  });
-  const steps = Object.keys(overrides.steps).length;
-  const without = overrides.withoutSteps.map((id) => pack.steps.find((each) => each.id === id)?.name ?? id);
-  return [
-    ...joints,
-    ...(steps > 0 ? [`${steps} ${steps === 1 ? 'step takes' : 'steps take'} other times`] : []),
-    ...(without.length > 0 ? [`without: ${without.join(', ')}`] : []),
-  ].join('. ');
-}
-
-const FIELD_WORDS: Readonly<Record<string, string>> = {
-  teethA: 'teeth of the driver',
-  teethB: 'teeth of the driven',
-  teeth: 'teeth',
-  starts: 'starts',
-  moduleMm: 'module',
-  leadMm: 'lead in mm',
-  ratio: 'ratio',
-  travelMm: 'travel in mm',
-  travelDeg: 'travel in degrees',
-  material: 'material',
-};

@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { lengthUnit } from '../preferences/preferences.ts';
-import { Pad, type Entered } from './Pad.tsx';
+import { Pad } from './Pad.tsx';
+import type { Entered } from './usePad.ts';
 import { WORM_WORDS } from './worm/words.ts';
 
 function open(quantity: 'tipDiameterMm' | 'axialPitch' | 'starts' | 'leadAngleDeg' = 'tipDiameterMm') {

@@ -1,81 +1,29 @@
-import {
-  INSTRUMENTS,
-  LENGTH_UNITS,
-  parseReading,
-  toMm,
-  trueValue,
-  type InstrumentId,
-  type InstrumentReading,
-  type Measured,
-} from '@patient-badger/core';
+import { INSTRUMENTS, LENGTH_UNITS } from '@patient-badger/core';
 import Delete from 'lucide-react-native/icons/delete';
-import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { Choice, Key, Stepper } from '../design/padKeys.tsx';
-import { LENGTH_TOOLS, toolFor, whatIsWrong } from './padReading.ts';
-import type { QuantityWords } from './QuantityWords.ts';
+import { LENGTH_TOOLS } from './padReading.ts';
+import { UNIT_LABEL, usePad, type PadOptions } from './usePad.ts';
 
-export interface Entered {
-  readonly reading: Measured;
-  readonly over?: number;
-  readonly instrument: string;
-  readonly entered: string;
-}
-
-interface Props {
-  readonly words: QuantityWords;
+interface Props extends PadOptions {
   readonly last?: string | undefined;
-  readonly onKeep: (entered: Entered) => void;
-  readonly onClose: () => void;
-  /** Reads the caliper on the bench, in the unit asked for, where it can be put to this gear. */
-  readonly caliper?: ((unit: 'mm' | 'in') => Promise<InstrumentReading>) | undefined;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as const;
-const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
 
 /** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
 export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
   const colours = useColours();
-  const unit = lengthUnit.use();
-  const chosen = instrumentChoice.use() as InstrumentId;
-  const [typed, setTyped] = useState('');
-  const [over, setOver] = useState(words.over?.usual);
-  const [problem, setProblem] = useState<string | null>(null);
-  const tool = toolFor(words.kind, chosen);
-
-  const keep = () => {
-    const value = parseReading(typed);
-    const wrong = whatIsWrong({ typed, value, unit }, words);
-    if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
-    const length = words.kind === 'length';
-    onKeep({
-      reading: { value: length ? toMm(value, unit) : value, plusMinus: tool.plusMinus },
-      ...(words.over && over ? { over } : {}),
-      instrument: tool.id,
-      entered: `${typed} ${length ? UNIT_LABEL[unit] : ''}${words.kind === 'angle' ? '°' : ''}`.trim(),
-    });
-  };
-  const press = (key: string) => {
-    setProblem(null);
-    setTyped((was) => (was + key).slice(0, 12));
-  };
-  const fromCaliper = async () => {
-    try {
-      const shown = await caliper?.(unit === 'mm' ? 'mm' : 'in');
-      if (!shown) return;
-      setTyped(String(Number((trueValue(shown) * (unit === 'thou' ? 1000 : 1)).toFixed(unit === 'inch' ? 4 : 2))));
-      const { atRest = 0 } = shown;
-      setProblem(atRest === 0 ? null : `The jaws stood at ${atRest} ${shown.unit} when shut; that is taken off.`);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
-  };
-  usePadKeys({ press, remove: () => setTyped((was) => was.slice(0, -1)), keep, close: onClose });
+  const { unit, typed, setTyped, over, setOver, problem, tool, press, remove, keep, fromCaliper } = usePad({
+    words,
+    onKeep,
+    onClose,
+    caliper,
+  });
 
   return (
     <View className="w-full max-w-[640px] gap-2 rounded-t-lg border-2 border-accent bg-surface p-3" role="dialog" aria-label={words.name}>
@@ -118,7 +66,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
             role="button"
             aria-label="Delete"
             className="h-[54px] items-center justify-center rounded-md border-2 border-line active:opacity-70"
-            onPress={() => setTyped((was) => was.slice(0, -1))}
+            onPress={remove}
           >
             <Delete color={colours.ink} size={24} />
           </Pressable>
@@ -158,27 +106,4 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
       </View>
     </View>
   );
-}
-
-interface UsePadKeysOptions {
-  readonly press: (key: string) => void;
-  readonly remove: () => void;
-  readonly keep: () => void;
-  readonly close: () => void;
-}
-
-function usePadKeys({ press, remove, keep, close }: UsePadKeysOptions) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (/^[\d./ ]$/.test(event.key)) press(event.key);
-      else if (event.key === ',') press('.');
-      else if (event.key === 'Backspace') remove();
-      else if (event.key === 'Enter') keep();
-      else if (event.key === 'Escape') close();
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
 }

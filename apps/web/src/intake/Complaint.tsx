@@ -9,8 +9,8 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
-import { typedNumber } from '../design/typedNumber.ts';
 import { nearestComplaint } from '../families/search.ts';
+import { Question } from './Question.tsx';
 
 /** What the owner says, and what is known of the machine that makes some faults more likely. */
 export function Complaint({ machine, pack, onOther }: { machine: Machine | MachineDraft; pack: Pack; onOther: () => void }) {
@@ -102,66 +102,6 @@ function Meaning({ pack, words, said, onSay }: MeaningProps) {
       label={`Does it mean: ${near.says}?`}
       detail="Press if so. If not, the words are kept and move nothing."
       onPress={() => onSay(meant)}
-    />
-  );
-}
-
-interface QuestionProps {
-  readonly question: Pack['questions'][number];
-  readonly facts: Facts;
-  readonly onChange: (facts: Facts) => void;
-}
-
-function Question({ question: { fact, ask, kind, choices }, facts, onChange }: QuestionProps) {
-  const value = facts[fact];
-  const put = (next: Facts[string] | undefined) => {
-    const { [fact]: _, ...rest } = facts;
-    onChange(next === undefined ? rest : { ...rest, [fact]: next });
-  };
-  if (kind === 'number') return <NumberQuestion ask={ask} value={typeof value === 'number' ? value : undefined} put={put} />;
-  const options =
-    kind === 'yesNo'
-      ? [
-          { is: true, name: 'Yes' },
-          { is: false, name: 'No' },
-        ]
-      : choices;
-  return (
-    <View role="radiogroup" aria-label={ask} className="gap-1">
-      <Text variant="label" className="text-ink">
-        {ask}
-      </Text>
-      <View className="flex-row gap-2">
-        {options.map(({ is, name }) => (
-          <Button
-            key={name}
-            className="flex-1"
-            label={name}
-            variant={value === is ? 'chosen' : 'plain'}
-            checked={value === is}
-            onPress={() => put(value === is ? undefined : is)}
-          />
-        ))}
-      </View>
-    </View>
-  );
-}
-
-function NumberQuestion({ ask, value, put }: { ask: string; value: number | undefined; put: (next: number | undefined) => void }) {
-  const [text, setText] = useState(value === undefined ? '' : String(value));
-  const read = typedNumber(text);
-  const wrong = text.trim() !== '' && !(Number.isFinite(read) && read >= 0);
-  return (
-    <Field
-      label={ask}
-      inputMode="decimal"
-      value={text}
-      problem={wrong ? 'Give a number, or leave it empty.' : undefined}
-      onChangeText={(next) => {
-        setText(next);
-        const number = typedNumber(next);
-        put(next.trim() === '' || !Number.isFinite(number) || number < 0 ? undefined : number);
-      }}
     />
   );
 }

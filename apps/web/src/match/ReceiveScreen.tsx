@@ -1,21 +1,13 @@
-import { arrivedAttributes, type GearAttributes, type GearCard, type GearQuantity, type Order } from '@patient-badger/core';
-import { refusals } from '@patient-badger/contract';
-import { useQuery } from '@tanstack/react-query';
+import { type GearCard, type Order } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { call } from '../data/api.ts';
 import { useRecord } from '../data/useRecord.ts';
-import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
-import { wordsFor, quantityWords } from '../gear/kinds.ts';
-import { ReadPad } from '../gear/ReadPad.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { attributeName, attributeValue, differenceText, fitText } from '../wording/attributeWords.ts';
+import { attributeName } from '../wording/attributeWords.ts';
+import { Inspection } from './Inspection.tsx';
 
 /** What was ordered, what came, and whether they are the same: measured before it goes into the machine. */
 export const ReceiveScreen = () => <GearFrame stage="match">{(view, card) => <Receiving view={view} card={card} />}</GearFrame>;
@@ -75,107 +67,5 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
       {order.state === 'arrived' ? <Inspection view={view} card={card} order={order} /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
-  );
-}
-
-const MEASURED = ['teeth', 'faceWidthMm', 'boreDiameterMm', 'tipDiameterMm', 'starts'] as const satisfies readonly (GearQuantity &
-  keyof GearAttributes)[];
-
-/** Ordered against arrived, dimension by dimension; the verdict with what decides it. */
-function Inspection({ view, card, order }: { view: JobView; card: GearCard; order: Order }) {
-  const { write, problem } = useRecord(view.job.id);
-  const [asked, setAsked] = useState<GearQuantity | null>(null);
-  const [note, setNote] = useState('');
-  const readings = view.state.gears[card.id]?.beside?.new ?? {};
-  const worked = runOperation('match.receive', { ordered: order.attributes, arrived: arrivedAttributes(readings) });
-  const before = useQuery({
-    queryKey: ['refusals', order.partNumber],
-    queryFn: () => call(`/api/parts/refusals?partNumber=${encodeURIComponent(order.partNumber)}`, refusals),
-  }).data;
-  if (!worked.ok) return <Text variant="danger">{worked.sentence}</Text>;
-  const { verdict, deciding, attributes, difference } = worked.output;
-  const words = wordsFor(card.type);
-  const refuse = (name: string) => {
-    const found = attributes.find((each) => each.name === name);
-    const off = found ? differenceText(found) || 'does not fit' : '';
-    void write({
-      kind: 'partRefused',
-      gear: card.id,
-      order: order.id,
-      partNumber: order.partNumber,
-      deciding: name,
-      ...(difference !== undefined && { difference }),
-      note: [off, note.trim()].filter(Boolean).join('; ') || 'not as ordered',
-    });
-  };
-  return (
-    <>
-      {before && before.length > 0 ? (
-        <Text variant="danger" testID="refused-before">
-          This part number came wrong {before.length === 1 ? 'once' : `${before.length} times`} before:{' '}
-          {attributeName(before[0]?.deciding ?? '').toLowerCase()}, {before[0]?.note}. Measure that first.
-        </Text>
-      ) : null}
-      {MEASURED.filter((name) => order.attributes[name] !== undefined).map((name) => {
-        const found = attributes.find((each) => each.name === name);
-        const wanted = order.attributes[name];
-        return (
-          <Pressable
-            key={name}
-            role="button"
-            aria-label={`${attributeName(name)}: ${found?.part === undefined ? 'measure it' : fitText(found)}`}
-            testID={`receive-${name}`}
-            onPress={() => setAsked(name)}
-            className={`min-h-[56px] flex-row items-center gap-2 rounded-md border-2 bg-surface px-3 py-2 active:opacity-70 ${deciding === name ? 'border-heat' : 'border-line'}`}
-          >
-            <View className="min-w-0 flex-1">
-              <Text variant="strong">{attributeName(name)}</Text>
-              <Text variant="soft">ordered {attributeValue(name, typeof wanted === 'object' ? wanted.value : (wanted ?? ''))}</Text>
-            </View>
-            <Text variant="strong" className="shrink-0">
-              {found?.part === undefined ? 'measure' : attributeValue(name, found.part)}
-            </Text>
-          </Pressable>
-        );
-      })}
-      {asked ? (
-        <ReadPad
-          view={view}
-          card={card}
-          quantity={asked}
-          piece="new"
-          words={words[asked] ?? quantityWords(asked)}
-          onClose={() => setAsked(null)}
-        />
-      ) : null}
-      {verdict === 'measureMore' ? (
-        <Text>Measure {attributeName(deciding ?? '').toLowerCase()} next: three of these have to agree.</Text>
-      ) : null}
-      {verdict === 'accept' ? (
-        <>
-          <Text variant="strong" testID="receive-verdict">
-            It is what was ordered.
-          </Text>
-          <Button
-            variant="primary"
-            big
-            label="Take it"
-            testID="accept"
-            onPress={() => void write({ kind: 'partAccepted', gear: card.id, order: order.id, partNumber: order.partNumber })}
-          />
-        </>
-      ) : null}
-      {verdict === 'refuse' && deciding ? (
-        <>
-          <Text variant="danger" testID="receive-verdict">
-            Not what was ordered: {attributeName(deciding).toLowerCase()}{' '}
-            {difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`}
-          </Text>
-          <Field label="Note for the return (may stay empty)" value={note} onChangeText={setNote} />
-          <Button variant="danger" big label="Send it back" testID="refuse" onPress={() => refuse(deciding)} />
-        </>
-      ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
-    </>
   );
 }

@@ -1,8 +1,5 @@
-import type { EntryPayload, Takeoff } from '@patient-badger/core';
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { createStored } from '../preferences/stored.ts';
-import { runOperation } from '../data/runOperation.ts';
+import type { EntryPayload } from '@patient-badger/core';
+import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -11,10 +8,11 @@ import { Text } from '../design/Text.tsx';
 import { ChangeCard } from './ChangeCard.tsx';
 import { offText } from '../wording/ratioWords.ts';
 import { ReadingChart } from './ReadingChart.tsx';
-import { EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion, type SpeedometerDraft } from './speedometer.ts';
+import type { SpeedometerDraft } from './speedometer.ts';
+import { useSpeedometer } from './useSpeedometer.ts';
 import { TyreSources } from './TyreSources.tsx';
+import { Pair, drift, keyOf } from './SpeedometerPair.tsx';
 
-const drafts = createStored<SpeedometerDraft>('speedometer', EMPTY_DRAFT);
 const SHOWN = 6;
 const SPEEDS = [0, 30, 50, 80, 100, 130];
 
@@ -22,19 +20,7 @@ type Chosen = Extract<EntryPayload, { kind: 'ratioChosen' }>;
 
 /** Which drive and driven gear: from the tyre by its best figure to every pair that exists, with what each reads. */
 export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) => void) | undefined; kept: Chosen | null }) {
-  const draft = { ...EMPTY_DRAFT, ...drafts.use() };
-  const set = (change: Partial<SpeedometerDraft>) => drafts.set({ ...draft, ...change });
-  const [picked, setPicked] = useState<string | null>(null);
-  const asked = tyreQuestion(draft);
-  const tyre = asked && runOperation('ratio.tyre', asked);
-  const turnsPerKm = tyre?.ok ? tyre.output.turnsPerKm : null;
-  const question = turnsPerKm === null ? null : takeoffQuestion(draft, turnsPerKm);
-  const worked = question && 'input' in question ? runOperation('ratio.takeoff', question.input) : null;
-  const nowInput = turnsPerKm === null ? null : nowQuestion(draft, turnsPerKm);
-  const now = nowInput && runOperation('ratio.takeoff', nowInput);
-  const nowOff = now?.ok ? now.output.options[0] : undefined;
-  const options = worked?.ok ? worked.output.options : [];
-  const chosen = options.find((each) => keyOf(each) === picked) ?? options[0];
+  const { draft, set, setPicked, tyre, turnsPerKm, question, worked, nowOff, options, chosen } = useSpeedometer();
   const field = (name: keyof SpeedometerDraft, label: string, hint?: string) => (
     <Field label={label} placeholder={hint} value={draft[name]} onChangeText={(text) => set({ [name]: text })} testID={`desk-${name}`} />
   );
@@ -159,34 +145,5 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
         </>
       ) : null}
     </>
-  );
-}
-
-const keyOf = ({ driveTeeth, drivenTeeth }: { driveTeeth: number; drivenTeeth: number }) => `${driveTeeth}/${drivenTeeth}`;
-
-const drift = (per1000: number) =>
-  Math.abs(per1000) < 0.5
-    ? 'The odometer keeps true.'
-    : `The odometer ${per1000 > 0 ? 'runs ahead' : 'falls behind'} by ${Math.abs(per1000).toFixed(0)} in 1,000.`;
-
-function Pair({ pair, chosen, onPress }: { pair: Takeoff['options'][number]; chosen: boolean; onPress: () => void }) {
-  return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      testID={`pair-${pair.driveTeeth}-${pair.drivenTeeth}`}
-      onPress={onPress}
-      className={`min-h-[56px] flex-row items-center justify-between rounded-md border-2 bg-surface px-3 py-2 ${chosen ? 'border-accent' : 'border-line'}`}
-    >
-      <View className="min-w-0 flex-1">
-        <Text variant="strong">
-          Drive {pair.driveTeeth}, driven {pair.drivenTeeth}
-        </Text>
-        <Text variant="soft">{drift(pair.driftPer1000)}</Text>
-      </View>
-      <Text variant="strong" numberOfLines={1} className="shrink-0">
-        {offText(pair.readingErrorPercent)}
-      </Text>
-    </Pressable>
   );
 }

@@ -1,20 +1,4 @@
-import {
-  CANNOT_TELL,
-  cautionsOn,
-  healthyMisread,
-  packModel,
-  resultOfFigure,
-  resultOfTurns,
-  slides,
-  soundMovement,
-  stepsToReach,
-  trueValue,
-  type InstrumentReading,
-  type KinematicLook,
-  type Look,
-  type Pack,
-  type TableLook,
-} from '@patient-badger/core';
+import { CANNOT_TELL, cautionsOn, healthyMisread, packModel, stepsToReach, type InstrumentReading, type Look } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -23,9 +7,6 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 import { minutesText, percent } from '../wording/words.ts';
-import { InstrumentCard } from '../instrument/InstrumentCard.tsx';
-import { figureText } from '../wording/readingText.ts';
-import { TypedFigure } from '../instrument/TypedFigure.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
@@ -34,7 +15,7 @@ import { OpeningSteps } from './OpeningSteps.tsx';
 import { Results } from './Results.tsx';
 import { TwoSides } from './TwoSides.tsx';
 import { seeText } from './seeText.ts';
-import { resultName } from '../wording/resultName.ts';
+import { ByInstrument } from './ByInstrument.tsx';
 
 /** One look: what to do, how long, what can hurt, and what came of it. */
 export function LookScreen() {
@@ -100,58 +81,6 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       <Button variant="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
-    </>
-  );
-}
-
-interface InstrumentProps {
-  readonly jobId: string;
-  readonly pack: Pack;
-  readonly look: Look;
-  readonly onBench: boolean;
-  readonly say: (result: string, reading: InstrumentReading) => Promise<void>;
-}
-
-/** The device that can read this look, where it is on the bench; typing the figure is always possible. */
-function ByInstrument({ look, ...rest }: InstrumentProps) {
-  if (look.kind === 'table') return look.figure ? <FigureLook {...rest} look={look} figure={look.figure} /> : null;
-  return look.instrument && rest.onBench ? <CountedLook {...rest} look={look} kind={look.instrument} /> : null;
-}
-
-type Told<L> = Omit<InstrumentProps, 'look'> & { readonly look: L };
-
-function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook> & { figure: NonNullable<TableLook['figure']> }) {
-  const name = (value: number) => resultName(pack, look.id, resultOfFigure(look, value));
-  const take = (reading: InstrumentReading) => void say(resultOfFigure(look, trueValue(reading)), reading);
-  return (
-    <>
-      {figure.instrument && onBench ? (
-        <InstrumentCard
-          jobId={jobId}
-          look={look.id}
-          kind={figure.instrument}
-          resultOf={(reading) => name(trueValue(reading))}
-          onTake={take}
-        />
-      ) : null}
-      <TypedFigure quantity={figure.quantity} unit={figure.unit} resultOf={name} onTake={take} />
-      <Text variant="soft">Or say it in a word:</Text>
-    </>
-  );
-}
-
-function CountedLook({ jobId, pack, look, kind, say }: Told<KinematicLook> & { kind: NonNullable<KinematicLook['instrument']> }) {
-  return (
-    <>
-      <InstrumentCard
-        jobId={jobId}
-        look={look.id}
-        kind={kind}
-        sound={figureText(Math.abs(soundMovement(pack, look)), slides(pack.driveline, look.watch) ? 'mm' : 'turns')}
-        resultOf={(reading) => resultName(pack, look.id, resultOfTurns(pack, look, reading))}
-        onTake={(reading) => void say(resultOfTurns(pack, look, reading), reading)}
-      />
-      <Text variant="soft">Or by eye:</Text>
     </>
   );
 }

@@ -1,4 +1,3 @@
-import { NONE_OF_THESE, NOTHING_ELSE } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,12 +11,12 @@ import { percent } from '../wording/words.ts';
 import { MotionPanel } from '../driveline/MotionPanel.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { NextLook } from './NextLook.tsx';
 import { SuspicionLine } from '../job/SuspicionLine.tsx';
 import { Trail } from '../job/Trail.tsx';
 import { useWide } from '../design/useMedia.ts';
 import { priceText } from '../wording/lookWords.ts';
 import { closedMinutes } from '../job/closedMinutes.ts';
+import { Suspects } from './Suspects.tsx';
 
 /** How many other looks are listed before one asks for more. */
 const FIRST_OTHERS = 5;
@@ -41,7 +40,7 @@ function Tracing({ view }: { view: JobView }) {
     <>
       <Text variant="soft">“{state.takenIn?.complaint}”</Text>
       <FoundSoFar view={view} />
-      <Standing view={view} />
+      <Suspects view={view} />
       <Segments
         label="The drive line shows"
         options={[
@@ -79,53 +78,6 @@ function FoundSoFar({ view: { pack, state, trace } }: { view: JobView }) {
           </Text>
         ))}
       <Text variant="soft">Nothing else wrong: {percent(trace.nothingElseProbability ?? 0)}.</Text>
-    </Card>
-  );
-}
-
-/** What stands at the top: the decision, the verdict, or the next look. */
-function Standing({ view }: { view: JobView }) {
-  const { job, pack, state, trace } = view;
-  const router = useRouter();
-  const toVerdict = (
-    <Button variant="primary" big label="See the reasons and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
-  );
-  if (state.decided) {
-    const decided = pack.faults.find(({ id }) => id === state.decided?.fault);
-    const part = decided?.remedy.part;
-    return (
-      <Card tone="next">
-        <Text variant="label">Decided</Text>
-        <Text variant="head">
-          {decided?.name ?? (state.decided.fault === NONE_OF_THESE ? state.decided.note : 'Set right what was found')}
-        </Text>
-        {decided ? <Text>{decided.remedy.text}</Text> : null}
-        <Button
-          variant="primary"
-          big
-          label={part ? 'Measure the gear' : 'Set it right and prove it'}
-          onPress={() => router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`)}
-        />
-      </Card>
-    );
-  }
-  if (trace.verdict?.fault === NOTHING_ELSE) {
-    return (
-      <Card tone="next">
-        <Text variant="label">{percent(trace.verdict.probability)} sure</Text>
-        <Text variant="head">Nothing else is wrong</Text>
-        {toVerdict}
-      </Card>
-    );
-  }
-  const verdict = pack.faults.find(({ id }) => id === trace.verdict?.fault);
-  if (!verdict || !trace.verdict) return <NextLook view={view} />;
-  return (
-    <Card tone="next">
-      <Text variant="label">Verdict, {percent(trace.verdict.probability)} sure</Text>
-      <Text variant="head">{verdict.name}</Text>
-      <Text>{verdict.remedy.text}</Text>
-      {toVerdict}
     </Card>
   );
 }

@@ -1,0 +1,56 @@
+import { tighteningOrder, type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { isTurned, looseText, tightText } from './looseText.ts';
+import { TorqueForm } from './TorqueForm.tsx';
+
+export interface GoesBackProps {
+  readonly jobId: string;
+  readonly line: LedgerLine;
+  readonly left: number;
+  /** Something is left over: which? */
+  readonly asked: boolean;
+  readonly onLeft: (count: number) => void;
+}
+
+/** A kind of fastener on its way back; what is left over is said, so that nobody finds it in the tray next week. */
+export function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onLeft }: GoesBackProps) {
+  const tight = tightText(item);
+  return (
+    <View className="border-l-4 border-line pl-3">
+      <Text variant="strong">
+        {looseText({ ...item, count: onTray - left })} → {item.lives}
+      </Text>
+      {tight ? <Text variant="soft">{tight}</Text> : null}
+      {isTurned(item) && !item.intoPlastic ? <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} /> : null}
+      {asked ? (
+        <View className="flex-row gap-2">
+          {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
+          <Button
+            variant="quiet"
+            label="One is left over"
+            disabled={left >= onTray}
+            testID={`left-over-${item.id}`}
+            onPress={() => onLeft(left + 1)}
+          />
+          {left > 0 ? <Button variant="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** The order of the screws and the passes; the maker's own order comes first. */
+export function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tighten']> }) {
+  const { order, passes } = tighteningOrder(tighten);
+  return (
+    <View className="border-l-4 border-accent pl-3">
+      <Text variant="strong">Tighten in this order: {order.join(' – ')}</Text>
+      <Text variant="soft">
+        {tighten.pattern === 'circle' ? 'Screw 1 at the top, counted clockwise.' : `Screw 1 top left, ${tighten.columns} in a row.`}{' '}
+        {passes.map(({ pass, words }) => `Pass ${pass}: ${words}`).join('; ')}. The maker’s sheet comes first where it has an order.
+      </Text>
+    </View>
+  );
+}

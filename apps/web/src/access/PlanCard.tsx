@@ -1,0 +1,43 @@
+import { type AccessPlan, type Step } from '@patient-badger/core';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText } from '../wording/words.ts';
+
+export function PlanCard({ plan }: { plan: AccessPlan }) {
+  if (plan.steps.length === 0) return null;
+  return (
+    <Card>
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Text variant="head" className="flex-1">
+          {plan.steps.length} {plan.steps.length === 1 ? 'step' : 'steps'}
+        </Text>
+        <Text variant="figure">{minutesText(plan.minutes)}</Text>
+      </View>
+      <Text variant="soft">
+        {minutesText(plan.atWorst)} if things are stuck; {minutesText(plan.minutesBack)} for the way back.
+      </Text>
+      {plan.tools.length > 0 ? <Text>Lay out: {plan.tools.join(', ')}</Text> : null}
+      {plan.helperFor.length > 0 ? <Text variant="danger">Two people for: {plan.helperFor.map(({ name }) => name).join(', ')}</Text> : null}
+    </Card>
+  );
+}
+
+export function Later({ steps, here, onPick }: { steps: readonly Step[]; here: string; onPick: (id: string) => void }) {
+  if (steps.length < 2) return null;
+  return (
+    <View className="gap-2">
+      <Text variant="head">In this order</Text>
+      {steps.map(({ id, name, minutes, helper }, i) => (
+        <Button
+          key={id}
+          label={`${i + 1}. ${name}`}
+          detail={`${minutesText(minutes)}${helper ? ', two people' : ''}`}
+          variant={id === here ? 'chosen' : 'plain'}
+          onPress={() => onPick(id)}
+        />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,34 @@
+import { inReach } from '@patient-badger/core';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText } from '../wording/words.ts';
+import { type JobView } from '../job/JobView.ts';
+
+/** What is worth doing since it lies open already, each with its own minutes. */
+export function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const list = inReach(pack, state.reached);
+  if (list.length === 0) return null;
+  return (
+    <View className="gap-2">
+      <Text variant="head">While it is open</Text>
+      {list.map(({ id, name, minutes, why }) => {
+        const done = state.extras.includes(id);
+        return (
+          <Button
+            key={id}
+            label={done ? `Done: ${name}` : name}
+            detail={`${minutesText(minutes)}; ${why}`}
+            variant={done ? 'chosen' : 'plain'}
+            disabled={done}
+            testID={`extra-${id}`}
+            onPress={() => void write({ kind: 'extraDone', extra: id })}
+          />
+        );
+      })}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </View>
+  );
+}

@@ -1,0 +1,33 @@
+import { type ModelOverrides, type Pack } from '@patient-badger/core';
+
+/** What a model has otherwise than its family, in words. */
+export function differenceText(pack: Pack, overrides: ModelOverrides | null): string {
+  if (!overrides) return '';
+  const joints = Object.entries(overrides.joints).map(([id, change]) => {
+    const name = pack.driveline.joints.find((each) => each.id === id)?.name ?? id;
+    return `${name}: ${Object.entries(change)
+      .filter(([, value]) => value !== undefined)
+      .map(([key, value]) => `${FIELD_WORDS[key] ?? key} ${value}`)
+      .join(', ')}`;
+  });
+  const steps = Object.keys(overrides.steps).length;
+  const without = overrides.withoutSteps.map((id) => pack.steps.find((each) => each.id === id)?.name ?? id);
+  return [
+    ...joints,
+    ...(steps > 0 ? [`${steps} ${steps === 1 ? 'step takes' : 'steps take'} other times`] : []),
+    ...(without.length > 0 ? [`without: ${without.join(', ')}`] : []),
+  ].join('. ');
+}
+
+export const FIELD_WORDS: Readonly<Record<string, string>> = {
+  teethA: 'teeth of the driver',
+  teethB: 'teeth of the driven',
+  teeth: 'teeth',
+  starts: 'starts',
+  moduleMm: 'module',
+  leadMm: 'lead in mm',
+  ratio: 'ratio',
+  travelMm: 'travel in mm',
+  travelDeg: 'travel in degrees',
+  material: 'material',
+};

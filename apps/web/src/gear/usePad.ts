@@ -1,0 +1,64 @@
+import { parseReading, toMm, trueValue, type InstrumentId, type InstrumentReading, type Measured } from '@patient-badger/core';
+import { useState } from 'react';
+import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
+import { toolFor, whatIsWrong } from './padReading.ts';
+import type { QuantityWords } from './QuantityWords.ts';
+import { usePadKeys } from './usePadKeys.ts';
+
+export interface Entered {
+  readonly reading: Measured;
+  readonly over?: number;
+  readonly instrument: string;
+  readonly entered: string;
+}
+
+export interface PadOptions {
+  readonly words: QuantityWords;
+  readonly onKeep: (entered: Entered) => void;
+  readonly onClose: () => void;
+  /** Reads the caliper on the bench, in the unit asked for, where it can be put to this gear. */
+  readonly caliper?: ((unit: 'mm' | 'in') => Promise<InstrumentReading>) | undefined;
+}
+
+export const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
+
+/** What is typed on the number pad, with the unit and the instrument, until it is kept as a reading. */
+export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
+  const unit = lengthUnit.use();
+  const chosen = instrumentChoice.use() as InstrumentId;
+  const [typed, setTyped] = useState('');
+  const [over, setOver] = useState(words.over?.usual);
+  const [problem, setProblem] = useState<string | null>(null);
+  const tool = toolFor(words.kind, chosen);
+
+  const keep = () => {
+    const value = parseReading(typed);
+    const wrong = whatIsWrong({ typed, value, unit }, words);
+    if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
+    const length = words.kind === 'length';
+    onKeep({
+      reading: { value: length ? toMm(value, unit) : value, plusMinus: tool.plusMinus },
+      ...(words.over && over ? { over } : {}),
+      instrument: tool.id,
+      entered: `${typed} ${length ? UNIT_LABEL[unit] : ''}${words.kind === 'angle' ? '°' : ''}`.trim(),
+    });
+  };
+  const press = (key: string) => {
+    setProblem(null);
+    setTyped((was) => (was + key).slice(0, 12));
+  };
+  const fromCaliper = async () => {
+    try {
+      const shown = await caliper?.(unit === 'mm' ? 'mm' : 'in');
+      if (!shown) return;
+      setTyped(String(Number((trueValue(shown) * (unit === 'thou' ? 1000 : 1)).toFixed(unit === 'inch' ? 4 : 2))));
+      const { atRest = 0 } = shown;
+      setProblem(atRest === 0 ? null : `The jaws stood at ${atRest} ${shown.unit} when shut; that is taken off.`);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const remove = () => setTyped((was) => was.slice(0, -1));
+  usePadKeys({ press, remove, keep, close: onClose });
+  return { unit, typed, setTyped, over, setOver, problem, tool, press, remove, keep, fromCaliper };
+}

@@ -1,0 +1,101 @@
+import { type GearAttributes, type GearCard } from '@patient-badger/core';
+import { partMatch, type PartMatch } from '@patient-badger/contract';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { z } from 'zod';
+import { call } from '../data/api.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { type JobView } from '../job/JobView.ts';
+import { OnTheShelf, WORTH } from './OnTheShelf.tsx';
+import { Ordering } from './Ordering.tsx';
+import { PartCard } from './PartCard.tsx';
+import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
+import { PlateNumber, platesFor } from './PlateNumber.tsx';
+
+export interface FoundProps {
+  readonly view: JobView;
+  readonly card: GearCard;
+  readonly wanted: GearAttributes;
+  readonly machineModel: string | undefined;
+}
+
+export const FIRST = 8;
+
+export function Found({ view, card, wanted, machineModel }: FoundProps) {
+  const { job, state } = view;
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const [all, setAll] = useState(false);
+  const [filters, setFilters] = useState(NO_FILTERS);
+  const numbers = platesFor(state, card).map(({ partNumber }) => partNumber);
+  const asked = { wanted, machineModel, numbers, ...filterQuery(filters), limit: 30 };
+  const search = useQuery({
+    queryKey: ['parts', asked],
+    queryFn: () => call('/api/parts/search', z.array(partMatch), { json: asked }),
+    placeholderData: keepPreviousData,
+  });
+  const chosen = state.gears[card.id]?.chosen;
+  const choose = async ({ part, fit }: PartMatch) => {
+    const { id, partNumber, name, priceMinor } = part;
+    await write({ kind: 'partChosen', gear: card.id, partId: id, partNumber, name, probability: fit.probability, priceMinor });
+  };
+  const found = search.data ?? [];
+  const onPlate = found.filter(({ part }) => numbers.includes(part.partNumber));
+  const rest = found.filter(({ part }) => !numbers.includes(part.partNumber));
+  const liars = rest.filter(({ fit }) => fit.contradiction !== undefined);
+  const shown = rest.filter(({ fit }) => fit.contradiction === undefined);
+  const fitting = shown.filter(({ fit }) => fit.probability > WORTH);
+  const partCard = (match: PartMatch) => (
+    <PartCard
+      key={match.part.id}
+      match={match}
+      chosen={chosen?.partId === match.part.id}
+      machineModel={machineModel}
+      onChoose={() => void choose(match)}
+    />
+  );
+  return (
+    <>
+      {chosen ? (
+        <Card tone="next">
+          <Text variant="label">{chosen.source === 'shelf' ? 'Chosen, off the shelf' : 'Chosen'}</Text>
+          <Text variant="head">
+            {chosen.partNumber} · {chosen.name}
+          </Text>
+          {chosen.source === 'shelf' ? null : <Ordering view={view} card={card} partId={chosen.partId} />}
+          <Button variant="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+        </Card>
+      ) : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {liars.length > 0 ? (
+        <Card tone="danger">
+          <Text variant="danger">
+            {liars.length} {liars.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and{' '}
+            {liars.length === 1 ? 'does' : 'do'} not by their own dimensions: {liars.map(({ part }) => part.partNumber).join(', ')}
+          </Text>
+        </Card>
+      ) : null}
+      <PlateNumber view={view} card={card} />
+      {onPlate.length > 0 ? <Text variant="head">By the number on the machine</Text> : null}
+      {onPlate.map(partCard)}
+      <OnTheShelf view={view} card={card} wanted={wanted} />
+      <PartFilters value={filters} onChange={setFilters} />
+      {search.data ? (
+        <Text variant="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
+      ) : (
+        <Text variant="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>
+      )}
+      {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
+      <Button variant="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import')} />
+      {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
+      {liars.length > 0 ? <Text variant="head">Contradict themselves</Text> : null}
+      {liars.map((match) => (
+        <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,33 @@
+import { type Takeoff } from '@patient-badger/core';
+import { Pressable, View } from 'react-native';
+import { Text } from '../design/Text.tsx';
+import { offText } from '../wording/ratioWords.ts';
+
+export const keyOf = ({ driveTeeth, drivenTeeth }: { driveTeeth: number; drivenTeeth: number }) => `${driveTeeth}/${drivenTeeth}`;
+
+export const drift = (per1000: number) =>
+  Math.abs(per1000) < 0.5
+    ? 'The odometer keeps true.'
+    : `The odometer ${per1000 > 0 ? 'runs ahead' : 'falls behind'} by ${Math.abs(per1000).toFixed(0)} in 1,000.`;
+
+export function Pair({ pair, chosen, onPress }: { pair: Takeoff['options'][number]; chosen: boolean; onPress: () => void }) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      testID={`pair-${pair.driveTeeth}-${pair.drivenTeeth}`}
+      onPress={onPress}
+      className={`min-h-[56px] flex-row items-center justify-between rounded-md border-2 bg-surface px-3 py-2 ${chosen ? 'border-accent' : 'border-line'}`}
+    >
+      <View className="min-w-0 flex-1">
+        <Text variant="strong">
+          Drive {pair.driveTeeth}, driven {pair.drivenTeeth}
+        </Text>
+        <Text variant="soft">{drift(pair.driftPer1000)}</Text>
+      </View>
+      <Text variant="strong" numberOfLines={1} className="shrink-0">
+        {offText(pair.readingErrorPercent)}
+      </Text>
+    </Pressable>
+  );
+}

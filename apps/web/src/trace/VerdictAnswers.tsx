@@ -1,0 +1,113 @@
+import { NONE_OF_THESE, toSetRight, type Fault } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { percent } from '../wording/words.ts';
+import { type JobView } from '../job/JobView.ts';
+
+/** Found for sure, and perhaps not alone: debris of one gear is the next one's trouble. */
+export function GoOn({ view: { job }, fault, probability }: { view: JobView; fault: Fault; probability: number }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const found = async () => {
+    if (await write({ kind: 'faultFound', fault: fault.id, probability })) router.navigate(`/jobs/${job.id}`);
+  };
+  return (
+    <>
+      <Button
+        label="It is that, and I look for a second fault"
+        detail="Keeps this one on record and goes on tracing with it in the chain."
+        testID="go-on"
+        onPress={() => void found()}
+      />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}
+
+/** The tracing went on after a find, and nothing else came up. */
+export function NothingElse({ view }: { view: JobView }) {
+  const faults = toSetRight(view.pack, view.state);
+  const [first] = faults;
+  return (
+    <>
+      <Text variant="label">Verdict, {percent(view.trace.verdict?.probability ?? 0)} sure</Text>
+      <Text variant="title">Nothing else is wrong</Text>
+      <Text>What was found is all there is, as far as the looks tell.</Text>
+      <Card tone="next">
+        {faults.map(({ id, name, remedy }) => (
+          <View key={id} className="gap-1">
+            <Text variant="head">{name}</Text>
+            <Text>{remedy.text}</Text>
+          </View>
+        ))}
+        {first ? <Accept view={view} fault={first} probability={view.trace.verdict?.probability ?? 0} main /> : null}
+      </Card>
+    </>
+  );
+}
+
+/** What it was, in the mechanic's own words, where the list did not know it. */
+export function NotListed({ view: { job, trace } }: { view: JobView }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const [words, setWords] = useState('');
+  const decide = async () => {
+    const note = words.trim();
+    const probability = trace.noneOfTheseProbability;
+    if (note && (await write({ kind: 'decided', fault: NONE_OF_THESE, remedy: 'other', probability, note })))
+      router.navigate(`/jobs/${job.id}/close`);
+  };
+  return (
+    <>
+      <Field label="What was it?" value={words} onChangeText={setWords} />
+      <Button label="Decide for that" disabled={words.trim() === ''} testID="decide-other" onPress={() => void decide()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}
+
+export function Accept({
+  view: { job },
+  fault,
+  probability,
+  main = false,
+}: {
+  view: JobView;
+  fault: Fault;
+  probability: number;
+  main?: boolean | undefined;
+}) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const accept = async () => {
+    if (!(await write({ kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability }))) return;
+    router.navigate(`/jobs/${job.id}${fault.remedy.part ? `/gear/${fault.remedy.part}` : '/close'}`);
+  };
+  return (
+    <>
+      <Button
+        variant={main ? 'primary' : 'quiet'}
+        big={main}
+        label={main ? `Decide: ${fault.remedy.part ? 'measure and replace' : VERB[fault.remedy.kind]}` : 'Decide for this one'}
+        testID={main ? 'decide' : undefined}
+        onPress={() => void accept()}
+      />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}
+
+export const VERB: Record<Fault['remedy']['kind'], string> = {
+  clean: 'clean it, buy nothing',
+  refill: 'fill up, buy nothing',
+  adjust: 'adjust it, buy nothing',
+  reseal: 'renew the seal',
+  free: 'free it',
+  replace: 'replace it',
+};
