@@ -50,11 +50,7 @@ jest_projects() {
 check types npm run -s typecheck
 check lint npm run -s lint
 check format npm run -s format:check
-
-cases=$(npm run -s cases -- packages/core/cases/*.json 2>/dev/null)
-printf 'cases: %s\n' "$cases"
-tally=$(printf '%s\n' "$cases" | tail -n 1)
-if [[ $tally =~ ^([0-9]+)\ passed,\ ([0-9]+)\ failed$ ]]; then count "${BASH_REMATCH[1]}" "${BASH_REMATCH[2]}"; else count 0 1; fi
+check unused npm run -s unused
 
 jest_projects core server screens
 build_app && jest_projects browser || count 0 1

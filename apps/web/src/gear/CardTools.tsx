@@ -15,20 +15,20 @@ export function CardTools({ jobId, card, gear }: { jobId: string; card: GearCard
           className="flex-1"
           label="Lay another beside it"
           testID="compare"
-          onPress={() => router.navigate(`/jobs/${jobId}/compare/${card.id}` as never)}
+          onPress={() => router.navigate(`/jobs/${jobId}/compare/${card.id}`)}
         />
         <Button
           className="flex-1"
           label="Reckon ratios"
           testID="to-ratios"
-          onPress={() => router.navigate(`/jobs/${jobId}/ratio` as never)}
+          onPress={() => router.navigate(`/jobs/${jobId}/ratio`)}
         />
       </View>
       <Button
         variant="quiet"
         label="Keep it on the donor shelf"
         testID="shelve"
-        onPress={() => router.navigate(`/jobs/${jobId}/shelve/${card.id}` as never)}
+        onPress={() => router.navigate(`/jobs/${jobId}/shelve/${card.id}`)}
       />
     </>
   );

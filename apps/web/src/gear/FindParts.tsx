@@ -10,7 +10,7 @@ export function FindParts({ jobId, gear, pick }: { jobId: string; gear: string; 
       big
       label="Find parts that fit"
       testID="find-parts"
-      onPress={() => router.navigate(`/jobs/${jobId}/parts/${gear}?pick=${pick}` as never)}
+      onPress={() => router.navigate(`/jobs/${jobId}/parts/${gear}?pick=${pick}`)}
     />
   );
 }

@@ -1,5 +1,5 @@
 import { toSetRight } from '@patient-badger/core';
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useJob, type OpenJob } from '../data/queries.ts';
@@ -15,7 +15,7 @@ import { useWide } from '../design/useMedia.ts';
 
 interface Props {
   readonly stage: Stage;
-  readonly back?: ((id: string) => string) | undefined;
+  readonly back?: ((id: string) => Href) | undefined;
   readonly children: (view: JobView) => ReactNode;
   readonly foot?: ((view: JobView) => ReactNode) | undefined;
 }

@@ -29,7 +29,7 @@ function Log({ view }: { view: JobView }) {
       <Button
         label="This machine’s own record"
         testID="to-machine"
-        onPress={() => router.navigate(`/machines/${job.machineId}` as never)}
+        onPress={() => router.navigate(`/machines/${job.machineId}`)}
       />
       <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
       <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />

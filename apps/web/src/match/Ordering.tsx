@@ -23,7 +23,7 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
   const offers = part ? offersOf(part) : [];
   const [from, setFrom] = useState<string | null>(null);
   const seller = offers.find(({ supplier }) => supplier === from) ?? offers[0];
-  const toOrders = () => router.navigate(`/jobs/${job.id}/receive/${card.id}` as never);
+  const toOrders = () => router.navigate(`/jobs/${job.id}/receive/${card.id}`);
   const orders = state.gears[card.id]?.orders ?? [];
   const open = orders.some((each) => each.partId === partId && each.state !== 'refused');
   const detail = (each: Listing) => `${money(each.priceMinor, currency)}, ${waitText(each)}`;

@@ -54,7 +54,7 @@ function Desks({ view }: { view?: JobView | undefined }) {
       {desk === 'odometer' ? (
         <OdometerDesk
           onKeep={view && ((corrected) => void write(corrected))}
-          onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure` as never) : undefined}
+          onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure`) : undefined}
         />
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}

@@ -18,7 +18,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
   const colours = useColours();
   const [problem, setProblem] = useState<string | null>(null);
   const scans = state.gears[card.id]?.scans ?? [];
-  const toScan = (hash: string) => router.navigate(`/jobs/${job.id}/scan/${card.id}/${hash}` as never);
+  const toScan = (hash: string) => router.navigate(`/jobs/${job.id}/scan/${card.id}/${hash}`);
   const take = async (from: () => Promise<Blob | null>) => {
     try {
       const file = await from();

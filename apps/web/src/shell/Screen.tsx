@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useRouter, type Href } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -12,7 +12,7 @@ import { useColours } from '../design/useColours.ts';
 interface Props {
   readonly title: string;
   readonly under?: string | undefined;
-  readonly back?: string | undefined;
+  readonly back?: Href | undefined;
   readonly children: ReactNode;
   /** Stays at the thumb while the rest scrolls. */
   readonly foot?: ReactNode | undefined;
