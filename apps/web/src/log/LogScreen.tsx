@@ -26,11 +26,7 @@ function Log({ view }: { view: JobView }) {
   };
   return (
     <>
-      <Button
-        label="This machine’s own record"
-        testID="to-machine"
-        onPress={() => router.navigate(`/machines/${job.machineId}`)}
-      />
+      <Button label="This machine’s own record" testID="to-machine" onPress={() => router.navigate(`/machines/${job.machineId}`)} />
       <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
       <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}

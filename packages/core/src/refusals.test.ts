@@ -1,0 +1,255 @@
+import { familyIds, findFamily } from '@patient-badger/knowledge';
+import { CoreFailure } from './failure/CoreFailure.ts';
+import { FAILURE_REASONS } from './failure/FailureReason.ts';
+import { createOperations } from './operations.ts';
+import { explainPack } from './trace/explainPack.ts';
+import { applyOverrides, modelOverrides } from './trace/overrides.ts';
+import type { Pack } from './trace/pack.ts';
+
+const operations = createOperations({ find: findFamily, ids: familyIds });
+const m = (value: number, plusMinus = 0.03) => ({ value, plusMinus });
+const worm = { starts: 1, wheelTeeth: 40, axialModuleMm: 2 };
+const pair = { normalModuleMm: 1, pinion: { teeth: 20 }, wheel: { teeth: 30 } };
+const gear = { teeth: 25, normalModuleMm: 1 };
+const chain = { bodies: [{ id: 'a' }, { id: 'b' }], joints: [{ id: 'm', type: 'mesh', a: 'a', b: 'b', teethA: 12, teethB: 36 }] };
+const tyre = { driveTeeth: [7], drivenTeeth: [22], axleRatio: 3.73, cableTurnsPerMile: 1000 };
+
+/** What the operation refuses, at which field, for which reason and with which figures. */
+const REFUSALS: readonly (readonly [op: string, input: object, path: string, detail: object])[] = [
+  [
+    'fit.bore',
+    { shape: 'round', bore: { diameterMm: m(8) }, shaft: { diameterMm: m(9) } },
+    'shaft.diameterMm',
+    { reason: 'shaftThickerThanBore' },
+  ],
+  ['fit.limits', { nominalMm: 20 }, 'hole', { reason: 'noHoleNoShaft' }],
+  ['fit.limits', { nominalMm: 20, hole: 'q7' }, 'hole', { reason: 'noSuchTolerance', code: 'q7', field: 'hole' }],
+  ['ratio.takeoff', { ...tyre, turnsPerKm: 534, pairsAllowed: [[8, 21]] }, 'pairsAllowed', { reason: 'noPairFitsHousing' }],
+  ['ratio.takeoff', { ...tyre, turnsPerKm: 534, turnsPerMile: 800 }, 'turnsPerMile', { reason: 'kmOrMile' }],
+  ['ratio.takeoff', { ...tyre, turnsPerKm: 534, cableTurnsPerKm: 600 }, 'cableTurnsPerMile', { reason: 'kmOrMile' }],
+  [
+    'ratio.design',
+    { reduction: 3, stages: 1, centreDistanceMm: 90, gears: [12, 36].map((teeth) => ({ teeth, normalModuleMm: 1 })) },
+    'centreDistanceMm',
+    { reason: 'noPairAtCentreDistance' },
+  ],
+  ['ratio.tyre', { size: 'large' }, 'size', { reason: 'noTyreSize', given: 'large' }],
+  ['ratio.infer', { inputTurns: m(0), outputTurns: m(1), stages: 1 }, 'inputTurns', { reason: 'nothingTurned' }],
+  ['ratio.infer', { inputTurns: m(1), outputTurns: m(0), stages: 1 }, 'outputTurns', { reason: 'nothingTurned' }],
+  ['ratio.infer', { inputTurns: m(3), outputTurns: m(1), stages: 1, teethRange: [30, 12] }, 'teethRange', { reason: 'fewestFirst' }],
+  ['ratio.correct', { reading: 48210, missed: -5, cableTurnsPerMile: 1000 }, 'missed', { reason: 'odometerNeverBack' }],
+  ['ratio.correct', { reading: 99_990, missed: 20, cableTurnsPerMile: 1000, digits: 5 }, 'missed', { reason: 'odometerRunsOver' }],
+  ['gear.worm.dimensions', { ...worm, diameterQuotient: 2 }, 'diameterQuotient', { reason: 'threadsTooDeep', least: 2.5, module: 2 }],
+  ['gear.worm.dimensions', { ...worm, wormPitchDiameterMm: 5 }, 'wormPitchDiameterMm', { reason: 'threadsTooDeep', least: 5, module: 2 }],
+  ['gear.worm.dimensions', { ...worm, wheelTeeth: 2, diameterQuotient: 10 }, 'wheelTeeth', { reason: 'wheelWithoutBody' }],
+  [
+    'gear.worm.dimensions',
+    { ...worm, wheelTeeth: 4, wheelProfileShift: -1, diameterQuotient: 10 },
+    'wheelProfileShift',
+    { reason: 'wheelWithoutBody' },
+  ],
+  [
+    'gear.worm.dimensions',
+    { ...worm, wormPitchDiameterMm: 20, diameterQuotient: 9 },
+    'diameterQuotient',
+    { reason: 'diameterAgainstQuotient', diameterMm: 20, module: 2, quotient: 10, given: 9 },
+  ],
+  ['gear.wheel.identify', { teeth: 40, measurements: {} }, 'measurements', { reason: 'measureThroatFirst' }],
+  ['gear.worm.identify', { measurements: {} }, 'measurements', { reason: 'measureWormFirst' }],
+  [
+    'gear.worm.identify',
+    { measurements: { tipDiameterMm: m(15), rootDiameterMm: m(16) } },
+    'measurements.rootDiameterMm',
+    { reason: 'rootAsThickAsTips' },
+  ],
+  ['gear.cylindrical.identify', { teeth: 25, measurements: {} }, 'measurements', { reason: 'measureGearFirst' }],
+  [
+    'gear.cylindrical.identify',
+    { teeth: 25, measurements: { tipDiameterMm: m(20), rootDiameterMm: m(20) } },
+    'measurements.rootDiameterMm',
+    { reason: 'rootAsThickAsTips' },
+  ],
+  [
+    'gear.cylindrical.identify',
+    {
+      teeth: 25,
+      measurements: {
+        spans: [
+          { teeth: 4, spanMm: m(7) },
+          { teeth: 3, spanMm: m(7.7) },
+        ],
+      },
+    },
+    'measurements.spans.0.spanMm',
+    { reason: 'longerSpanLess', teeth: 4, fewer: 3 },
+  ],
+  [
+    'gear.pair.mesh',
+    { ...pair, centreDistanceMm: 20 },
+    'centreDistanceMm',
+    { reason: 'baseCirclesOverlap', leastMm: expect.closeTo(23.492, 3) as number },
+  ],
+  [
+    'gear.pair.mesh',
+    { normalModuleMm: 1, pinion: { teeth: 10, profileShift: -0.9 }, wheel: { teeth: 12, profileShift: -0.9 } },
+    'pinion.profileShift',
+    { reason: 'teethNeverMeet' },
+  ],
+  [
+    'gear.wear',
+    { gear, measured: { overPins: [{ pinDiameterMm: 1.7, overPinsMm: m(3) }] } },
+    'measured.overPins.0.overPinsMm',
+    { reason: 'noGearOverPins' },
+  ],
+  ['gear.wear', { gear, measured: { tipDiameterMm: m(27) } }, 'measured', { reason: 'measureSpanFirst' }],
+  [
+    'gear.cylindrical.dimensions',
+    { teeth: 20, normalModuleMm: 1, pinDiameterMm: 0.4 },
+    'pinDiameterMm',
+    { reason: 'pinsSink', pinMm: 0.4 },
+  ],
+  ['gear.cylindrical.dimensions', { teeth: 4, normalModuleMm: 1, dedendumCoefficient: 2.5 }, 'teeth', { reason: 'nothingBelowRoots' }],
+  [
+    'gear.cylindrical.dimensions',
+    { teeth: 40, normalModuleMm: 1, profileShift: -2, addendumCoefficient: 0.5 },
+    'profileShift',
+    { reason: 'tipsBelowBase' },
+  ],
+  ['gear.cylindrical.dimensions', { teeth: 20, normalModuleMm: 1, toothThinningMm: 2 }, 'toothThinningMm', { reason: 'noToothLeft' }],
+  [
+    'gear.cylindrical.dimensions',
+    { teeth: 20, normalModuleMm: 1, diametralPitch: 20 },
+    'diametralPitch',
+    { reason: 'pitchAgainstModule', diametralPitch: 20, module: 1.27, given: 1 },
+  ],
+  ['gear.compare', { first: {}, second: {} }, 'first', { reason: 'measureBothFirst' }],
+  ['gear.bevel.identify', { pinionTeeth: 12, wheelTeeth: 24, measurements: {} }, 'measurements', { reason: 'measureLargeEndFirst' }],
+  [
+    'gear.bevel.dimensions',
+    { pinionTeeth: 10, wheelTeeth: 14, outerModuleMm: 1, faceWidthMm: 30 },
+    'faceWidthMm',
+    { reason: 'faceLongerThanCone', coneMm: expect.closeTo(Math.hypot(10, 14) / 2, 9) as number },
+  ],
+  [
+    'gear.bevel.dimensions',
+    { pinionTeeth: 10, wheelTeeth: 40, outerModuleMm: 1, shaftAngleDeg: 130 },
+    'shaftAngleDeg',
+    { reason: 'noStraightBevel' },
+  ],
+  ['gear.rack.identify', { measurements: {} }, 'measurements', { reason: 'measureRackFirst' }],
+  ['gear.screw.dimensions', { pitchMm: 2, threadsPerInch: 12 }, 'threadsPerInch', { reason: 'pitchOrThreads' }],
+  ['gear.screw.identify', { measurements: {} }, 'measurements', { reason: 'measureScrewFirst' }],
+  [
+    'gear.arcs',
+    { teeth: 12, shape: 'sector', worked: [{ from: 9, to: 2 }], needTeeth: 4 },
+    'worked.0.to',
+    { reason: 'sectorCountedBack', from: 9, to: 2 },
+  ],
+  ['match.fit', { wanted: {}, part: { teeth: 9 } }, 'wanted', { reason: 'nothingWanted' }],
+  ['match.fit', { wanted: { teeth: 9 }, part: {} }, 'part', { reason: 'nothingKnownOfPart' }],
+  ['match.receive', { ordered: {}, arrived: { teeth: 9 } }, 'ordered', { reason: 'orderSaysNothing' }],
+  [
+    'scan.teeth',
+    { width: 200, height: 200, rgba: new Uint8ClampedArray(16) },
+    'rgba',
+    { reason: 'pixelsMissing', width: 200, height: 200, given: 16 },
+  ],
+  ['driveline.motion', { driveline: chain, drive: [{ body: 'a', turns: 3 }], held: ['a'] }, 'held.0', { reason: 'drivenAndHeld', id: 'a' }],
+  [
+    'driveline.motion',
+    { driveline: { ...chain, joints: [{ ...chain.joints[0], b: 'a' }] }, drive: [{ body: 'a', turns: 3 }] },
+    'driveline.joints.0.b',
+    { reason: 'tiedToItself', id: 'm', body: 'a' },
+  ],
+  [
+    'driveline.motion',
+    {
+      driveline: { bodies: chain.bodies, joints: [{ id: 's', type: 'screw', nut: 'a', screw: 'b', leadMm: 2 }] },
+      drive: [{ body: 'b', turns: 3 }],
+    },
+    'driveline.joints.0.nut',
+    { reason: 'mustBeSlider', id: 'a' },
+  ],
+  [
+    'driveline.motion',
+    {
+      driveline: { bodies: [{ id: 'a', kind: 'slider' }, { id: 'b' }], joints: chain.joints },
+      drive: [{ body: 'b', turns: 3 }],
+    },
+    'driveline.joints.0.a',
+    { reason: 'mustBeRotor', id: 'a' },
+  ],
+];
+
+const refusal = (work: () => unknown): CoreFailure => {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof CoreFailure) return error;
+    throw error;
+  }
+  throw new Error('it was taken');
+};
+
+test.each(REFUSALS)('%s %j is refused at %s', (op, input, path, detail) => {
+  const failure = refusal(() => operations.runNamed(op, input));
+  expect(failure.path).toBe(path);
+  expect(failure.detail).toMatchObject(detail);
+});
+
+type Loose = Record<string, unknown> & Record<'faults' | 'looks' | 'steps', Record<string, unknown>[]>;
+const broken = (change: (pack: Loose) => void) => {
+  const pack = structuredClone(findFamily('auger-gearbox')) as unknown as Loose;
+  change(pack);
+  return explainPack(pack).mistakes[0];
+};
+const table = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'table');
+const moving = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'kinematic');
+
+test.each<[string, (pack: Loose) => void, RegExp, object]>([
+  ['sharesNotOne', (pack) => void Object.assign(pack.faults[0] ?? {}, { modes: [{ share: 0.4 }] }), /^faults\.0\.modes$/, { given: 0.4 }],
+  [
+    'faultNotAtJoint',
+    (pack) => void Object.assign(pack.faults[0] ?? {}, { at: 'wheel', modes: [{ mode: 'open', share: 1 }] }),
+    /^faults\.0\.at$/,
+    {},
+  ],
+  [
+    'driveOfOtherKind',
+    (pack) => void Object.assign(pack.looks[moving(pack)]?.drive as object, { turns: undefined, travelMm: 4 }),
+    /^looks\.\d+\.drive$/,
+    { wanted: 'turns' },
+  ],
+  ['chancesNotOne', (pack) => void Object.assign(pack.looks[table(pack)] ?? {}, { otherwise: [0.5] }), /^looks\.\d+\.otherwise$/, {}],
+  ['notDrawn', (pack) => void Object.assign(pack, { branches: [] }), /^order$/, {}],
+  [
+    'limitsBetweenResults',
+    (pack) => void Object.assign(pack.looks[table(pack)] ?? {}, { figure: { quantity: 'play', unit: 'mm', limits: [3, 2, 1, 0, 9, 8] } }),
+    /^looks\.\d+\.figure\.limits$/,
+    {},
+  ],
+  ['stepNeedsItself', (pack) => void Object.assign(pack.steps[0] ?? {}, { needs: [pack.steps[0]?.id] }), /^steps\.0\.needs$/, {}],
+])('a family file is refused as %s', (reason, change, path, detail) => {
+  const mistake = broken(change);
+  expect(mistake).toMatchObject({ code: 'contradiction', detail: { reason, ...detail } });
+  expect(mistake?.path).toMatch(path);
+});
+
+test('a model that changes what a joint does not have is refused by the joint', () => {
+  const pack = findFamily('auger-gearbox') as Pack;
+  const joint = pack.driveline.joints.find(({ type }) => type === 'worm');
+  const overrides = modelOverrides.parse({ joints: { [joint?.id ?? '']: { leadMm: 4 } } });
+  expect(refusal(() => applyOverrides(pack, overrides))).toMatchObject({
+    path: `joints.${joint?.id}`,
+    detail: { reason: 'notOfThisJoint', id: joint?.id, type: 'worm' },
+  });
+});
+
+test('every reason is reached by a test, or is named here as what only a file or an entry can bring', () => {
+  const reached = new Set(REFUSALS.map(([, , , detail]) => (detail as { reason: string }).reason));
+  const elsewhere = [
+    ...['sharesNotOne', 'faultNotAtJoint', 'driveOfOtherKind', 'chancesNotOne', 'notDrawn', 'limitsBetweenResults', 'stepNeedsItself'],
+    ...['notOfThisJoint', 'notForModels', 'odometerForwardOnly', 'ownWords'],
+  ];
+  expect(FAILURE_REASONS.filter((each) => !reached.has(each) && !elsewhere.includes(each))).toEqual([]);
+});
