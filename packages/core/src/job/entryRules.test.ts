@@ -85,7 +85,7 @@ const taken: Payload<'takenIn'> = { kind: 'takenIn', machineId: OTHER, family: p
 const decided: Payload<'decided'> = { kind: 'decided', fault: pack.faults[0]?.id ?? '', remedy: 'replace', probability: 0.9 };
 const closed: Payload<'closed'> = { kind: 'closed', outcome: 'cleaned', found: 'chips' };
 const stuck = (snag: string): Payload<'stepStuck'> => ({ kind: 'stepStuck', step: 'front-out', snag });
-const wheel = (state: JobState['gears'][string]) => ({ gears: { wheel: { readings: {}, ...state } } });
+const wheel = (state: JobState['gears'][string]) => ({ gears: { wheel: state } });
 const written = { at: at(0), by: 'tobin' };
 
 /** For each kind: what is written, and all that the job is otherwise than before it. */
@@ -327,7 +327,7 @@ const NAMED: readonly (readonly [EntryPayload, path: string])[] = [
 
 test.each(NAMED)('%j is taken, and refused with another %s', (payload, field) => {
   expect(refusal(payload)).toBeNull();
-  expect(refusal({ ...payload, [field]: 'gremlins' } as EntryPayload)).toMatchObject({
+  expect(refusal({ ...payload, [field]: 'gremlins' })).toMatchObject({
     code: 'unknownId',
     path: `payload.${field}`,
     detail: { given: 'gremlins', known: expect.stringMatching(/^[\w-]+/) as string },

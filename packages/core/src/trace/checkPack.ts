@@ -95,6 +95,7 @@ export function checkPack(pack: Pack): Pack {
     each.after.forEach((step, j) => need(steps, step, `closing.${i}.after.${j}`));
     each.cautions.forEach((caution, j) => need(cautions, caution, `closing.${i}.cautions.${j}`));
   });
+  pack.proofs.forEach((each, i) => each.cautions.forEach((caution, j) => need(cautions, caution, `proofs.${i}.cautions.${j}`)));
   refuseCircles(pack);
   return pack;
 }
