@@ -97,6 +97,40 @@ test('a list with a row that is no part changes nothing and says which; nobody u
   expect(await count()).toBe(before);
 });
 
+test('a part that gives only a diametral pitch is stored with its size, and found by it as by a module', async () => {
+  const pitch = { type: 'spur', teeth: 19, diametralPitch: 22, boreDiameterMm: 8, faceWidthMm: 10 };
+  expect((await send([draft(9300, { attributes: pitch })], 'refuse')).receipt).toMatchObject({ added: 1 });
+  expect(await query(`SELECT round(module_mm::numeric, 4)::text AS m FROM parts WHERE part_number = 'LIST-9300'`)).toEqual([
+    { m: '1.1545' },
+  ]);
+  for (const size of [{ diametralPitch: 22 }, { normalModuleMm: 25.4 / 22 }]) {
+    const payload = { wanted: { type: 'spur', teeth: 19, boreDiameterMm: 8, faceWidthMm: 10, ...size } };
+    const found = await server.app.inject({ method: 'POST', url: '/api/parts/search', payload });
+    expect(found.json<{ part: { partNumber: string } }[]>()[0]?.part.partNumber).toBe('LIST-9300');
+  }
+});
+
+test('a part of which nobody says what it is is refused by its row, and never stored as a spur gear', async () => {
+  const refused = await send([draft(9310, { attributes: { teeth: 20, normalModuleMm: 1 } })], 'skip');
+  expect(refused).toMatchObject({ state: 'failed', sentence: expect.stringMatching(/^Row 1: The type is missing/) as string });
+  expect(await query(`SELECT count(*)::int AS n FROM parts WHERE part_number = 'LIST-9310'`)).toEqual([{ n: 0 }]);
+});
+
+test('one number is one gear: another seller’s row that differs is refused, against the list and against the catalogue', async () => {
+  const wide = { ...draft(0).attributes, faceWidthMm: 12 };
+  const other = { supplier: 'Quernby Spares', attributes: wide };
+  const sentence = expect.stringContaining('LIST-9320 from Quernby Spares is another gear') as string;
+  expect(await send([draft(9320, { attributes: { ...wide, faceWidthMm: 10 } }), draft(9320, other)], 'refuse')).toMatchObject({
+    state: 'failed',
+    sentence,
+  });
+  await send([draft(9320, { attributes: { ...wide, faceWidthMm: 10 } })], 'refuse');
+  expect(await send([draft(9320, other)], 'replace')).toMatchObject({ state: 'failed', sentence });
+  expect(await query(`SELECT count(*)::int AS n FROM listings l JOIN parts p ON p.id = l.part_id WHERE part_number = 'LIST-9320'`)).toEqual(
+    [{ n: 0 }],
+  );
+});
+
 test('a list that is stopped on its way leaves nothing behind', async () => {
   const before = await count();
   const rows = Array.from({ length: 40_000 }, (_, i) => draft(20_000 + i));
