@@ -1,4 +1,5 @@
-import { tighteningOrder, type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import { operations } from '../data/operations.ts';
+import { type ClosingStep, type LedgerLine } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
@@ -43,7 +44,7 @@ export function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onL
 
 /** The order of the screws and the passes; the maker's own order comes first. */
 export function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tighten']> }) {
-  const { order, passes } = tighteningOrder(tighten);
+  const { order, passes } = operations.run('setup.tighteningOrder', tighten);
   return (
     <View className="border-l-4 border-accent pl-3">
       <Text variant="strong">Tighten in this order: {order.join(' – ')}</Text>

@@ -1,4 +1,5 @@
-import { motion, type Fault, type Pack } from '@patient-badger/core';
+import { operations } from '../data/operations.ts';
+import { type Fault, type Pack } from '@patient-badger/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -101,7 +102,7 @@ function turnsToPutIn(pack: Pack): number {
 
 function run(pack: Pack, fault: Fault | null, turns: number) {
   const mode = fault && modeOf(fault);
-  return motion({
+  return operations.run('driveline.motion', {
     driveline: pack.driveline,
     drive: [{ body: pack.order[0] ?? '', turns }],
     held: [],

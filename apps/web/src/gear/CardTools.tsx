@@ -17,12 +17,7 @@ export function CardTools({ jobId, card, gear }: { jobId: string; card: GearCard
           testID="compare"
           onPress={() => router.navigate(`/jobs/${jobId}/compare/${card.id}`)}
         />
-        <Button
-          className="flex-1"
-          label="Reckon ratios"
-          testID="to-ratios"
-          onPress={() => router.navigate(`/jobs/${jobId}/ratio`)}
-        />
+        <Button className="flex-1" label="Reckon ratios" testID="to-ratios" onPress={() => router.navigate(`/jobs/${jobId}/ratio`)} />
       </View>
       <Button
         variant="quiet"

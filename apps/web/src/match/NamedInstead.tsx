@@ -1,5 +1,5 @@
+import { operations } from '../data/operations.ts';
 import type { Part, PartLink } from '@patient-badger/contract';
-import { standsIn } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { attributeName, differenceText } from '../wording/attributeWords.ts';
@@ -21,7 +21,7 @@ export function NamedInstead({ part }: { part: Part }) {
 /** What a caliper would say of it. */
 export function linkText(part: Part, { part: other }: PartLink): string {
   if (!other) return 'not in the catalogue.';
-  const { verdict, differs, unknown } = standsIn({ part: part.attributes, other: other.attributes });
+  const { verdict, differs, unknown } = operations.run('match.standsIn', { part: part.attributes, other: other.attributes });
   switch (verdict) {
     case 'same':
       return 'the same by every dimension.';

@@ -1,4 +1,5 @@
-import { fit, type GearAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
+import { operations } from '../data/operations.ts';
+import { type GearAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
 import type { ShelfItem } from '@patient-badger/contract';
 import { useShelf } from '../data/queries.ts';
 import { useRecord } from '../data/useRecord.ts';
@@ -62,6 +63,6 @@ interface Donor {
 export const donorsFor = (shelf: readonly ShelfItem[], wanted: GearAttributes): readonly Donor[] =>
   shelf
     .filter(isThere)
-    .map((item) => ({ item, fit: fit({ wanted, part: item.attributes }) }))
+    .map((item) => ({ item, fit: operations.run('match.fit', { wanted, part: item.attributes }) }))
     .filter((donor) => donor.fit.probability > WORTH)
     .sort((p, q) => q.fit.probability - p.fit.probability);
