@@ -3,7 +3,17 @@ export { openingTo, stepsThatFree, stepsToReach } from './access/opening.ts';
 export { accessPlan, inReach, type AccessPlan, type Aim } from './access/plan.ts';
 export { reassembly } from './access/reassembly.ts';
 export { snag, type Snag } from './access/snag.ts';
-export { TORQUE_UNITS, longest, stepsNamed, type ClosingStep, type LooseItem, type LooseKind, type Step, type Torque, type Wait } from './access/step.ts';
+export {
+  TORQUE_UNITS,
+  longest,
+  stepsNamed,
+  type ClosingStep,
+  type LooseItem,
+  type LooseKind,
+  type Step,
+  type Torque,
+  type Wait,
+} from './access/step.ts';
 export { waitState } from './access/waits.ts';
 export { runCases, type Case } from './cases.ts';
 export { motion } from './driveline/motion.ts';
@@ -53,9 +63,29 @@ export { machineRecord, type MachineRecord, type PartInMachine } from './job/mac
 export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';
 export { fit } from './match/fit.ts';
-export { PART_COLUMNS, PART_FIELDS, guessMapping, readPartRow, writePartRow, type CellCode, type CellProblem, type ColumnMapping, type PartDraft, type PartField, type PartLengthUnit } from './match/partRow.ts';
+export {
+  PART_COLUMNS,
+  PART_FIELDS,
+  guessMapping,
+  readPartRow,
+  writePartRow,
+  type CellCode,
+  type CellProblem,
+  type ColumnMapping,
+  type PartDraft,
+  type PartField,
+  type PartLengthUnit,
+} from './match/partRow.ts';
 export { partSizeMm } from './match/partSize.ts';
-export { PART_TYPES, gearAttributes, matchFitInput, matchFitOutput, type AttributeFit, type GearAttributes, type MatchFit } from './match/schema.ts';
+export {
+  PART_TYPES,
+  gearAttributes,
+  matchFitInput,
+  matchFitOutput,
+  type AttributeFit,
+  type GearAttributes,
+  type MatchFit,
+} from './match/schema.ts';
 export { isOneGear } from './match/standsIn.ts';
 export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
@@ -75,7 +105,18 @@ export { inputToSee, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
 export { applyOverrides, modelOverrides, type ModelOverrides } from './trace/overrides.ts';
-export { packSchema, type Caution, type Complaint, type Fault, type GearCard, type InstrumentKind, type KinematicLook, type Look, type Pack, type TableLook } from './trace/pack.ts';
+export {
+  packSchema,
+  type Caution,
+  type Complaint,
+  type Fault,
+  type GearCard,
+  type InstrumentKind,
+  type KinematicLook,
+  type Look,
+  type Pack,
+  type TableLook,
+} from './trace/pack.ts';
 export { packModel } from './trace/packModel.ts';
 export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
 export { advisedLooks, facts, traceInput, type LookAdvice, type TraceOutput } from './trace/schema.ts';

@@ -36,7 +36,7 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
         shopId,
       })),
     );
-    // In lots: a statement takes no more than 65,535 values.
+    // In batches: a statement takes no more than 65,535 values.
     const list = demoParts();
     for (let i = 0; i < list.length; i += 1000) await manager.insert(parts, list.slice(i, i + 1000));
     await manager.insert(listings, demoListings(list));

@@ -9,7 +9,7 @@ export async function listingsOf(manager: EntityManager, ids: readonly string[])
 }
 
 /** Rows of parts with their sellers, where those are not known already, and what is named in their place. */
-export async function wholeParts(
+export async function partsWithDetails(
   manager: EntityManager,
   rows: readonly PartRow[],
   known?: ReadonlyMap<string, readonly Listing[]>,

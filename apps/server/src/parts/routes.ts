@@ -7,17 +7,17 @@ import { partsAsCsv, partsAsJson } from './writeParts.ts';
 import { changeParts, listParts } from './partList.ts';
 import { refusalsOf } from './refusals.ts';
 import { searchParts } from './search.ts';
-import { wholeParts } from './partDetails.ts';
+import { partsWithDetails } from './partDetails.ts';
 import { needActor } from '../shop/actor.ts';
 import { ServerProblem } from '../problems.ts';
 import { parts, type PartRow } from './entities.ts';
 
 export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
-  const whole = (rows: readonly PartRow[]) => wholeParts(dataSource.manager, rows);
+  const withDetails = (rows: readonly PartRow[]) => partsWithDetails(dataSource.manager, rows);
   app.get('/api/parts/:id', { schema: { params: z.object({ id: z.uuid() }), response: { 200: part } } }, async (request) => {
     const row = await dataSource.getRepository(parts).findOneBy({ id: request.params.id, shopId: request.shopId });
     if (!row) throw new ServerProblem('notFound');
-    return whole([row]).then(([found]) => found as Part);
+    return withDetails([row]).then(([found]) => found as Part);
   });
 
   app.get(
@@ -37,7 +37,7 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   });
 
   app.get('/api/parts', { schema: { querystring: partList, response: { 200: partPage } } }, async (request) => [
-    ...(await whole(await listParts(dataSource, request.shopId, request.query))),
+    ...(await withDetails(await listParts(dataSource, request.shopId, request.query))),
   ]);
 
   app.post('/api/parts/change', { schema: { body: partChange, response: { 200: partChanged } } }, async (request) => ({
@@ -48,7 +48,7 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
     const shopId = request.shopId;
     const found = await searchParts(dataSource.manager, { ...request.body, shopId });
     const rows = found.map(({ row }) => row);
-    const answered = await wholeParts(dataSource.manager, rows, new Map(found.map(({ row, listings }) => [row.id, listings])));
+    const answered = await partsWithDetails(dataSource.manager, rows, new Map(found.map(({ row, listings }) => [row.id, listings])));
     const refused = await refusalsOf(
       dataSource,
       shopId,

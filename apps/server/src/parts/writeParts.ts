@@ -2,20 +2,20 @@ import type { Part } from '@patient-badger/contract';
 import { PART_COLUMNS, writePartRow } from '@patient-badger/core';
 import Papa from 'papaparse';
 import { MoreThan, type DataSource } from 'typeorm';
-import { wholeParts } from './partDetails.ts';
+import { partsWithDetails } from './partDetails.ts';
 import { parts } from './entities.ts';
 
 /** Parts read at a time: the catalogue never stands in memory whole. */
-const LOT = 2000;
+const BATCH_SIZE = 2000;
 
-async function* lots(dataSource: DataSource, shopId: string): AsyncGenerator<readonly Part[]> {
+async function* batches(dataSource: DataSource, shopId: string): AsyncGenerator<readonly Part[]> {
   for (let after = ''; ;) {
     const rows = await dataSource
       .getRepository(parts)
-      .find({ where: { shopId, partNumber: MoreThan(after) }, order: { partNumber: 'ASC' }, take: LOT });
+      .find({ where: { shopId, partNumber: MoreThan(after) }, order: { partNumber: 'ASC' }, take: BATCH_SIZE });
     const last = rows.at(-1);
     if (!last) return;
-    yield await wholeParts(dataSource.manager, rows);
+    yield await partsWithDetails(dataSource.manager, rows);
     after = last.partNumber;
   }
 }
@@ -24,8 +24,8 @@ async function* lots(dataSource: DataSource, shopId: string): AsyncGenerator<rea
 export async function* partsAsCsv(dataSource: DataSource, shopId: string): AsyncGenerator<string> {
   const columns = Object.values(PART_COLUMNS);
   yield `\uFEFF${Papa.unparse([columns])}\r\n`;
-  for await (const lot of lots(dataSource, shopId)) {
-    const rows = lot.flatMap((part) => [part, ...part.listings].map((offer) => writePartRow({ ...draftOf(part), ...offer })));
+  for await (const batch of batches(dataSource, shopId)) {
+    const rows = batch.flatMap((part) => [part, ...part.listings].map((offer) => writePartRow({ ...draftOf(part), ...offer })));
     yield `${Papa.unparse(rows, { columns, header: false })}\r\n`;
   }
 }
@@ -34,8 +34,8 @@ export async function* partsAsCsv(dataSource: DataSource, shopId: string): Async
 export async function* partsAsJson(dataSource: DataSource, shopId: string): AsyncGenerator<string> {
   let first = true;
   yield '[';
-  for await (const lot of lots(dataSource, shopId)) {
-    yield `${first ? '' : ','}\n${lot.map((part) => JSON.stringify(part)).join(',\n')}`;
+  for await (const batch of batches(dataSource, shopId)) {
+    yield `${first ? '' : ','}\n${batch.map((part) => JSON.stringify(part)).join(',\n')}`;
     first = false;
   }
   yield '\n]\n';

@@ -5,7 +5,7 @@ import type { StationShape } from './stationShape.ts';
 import { gearOutline } from './gearOutline.ts';
 
 const SIZE = 68;
-const MIDDLE = SIZE / 2;
+const CENTRE = SIZE / 2;
 
 interface Props {
   readonly shape: StationShape;
@@ -61,45 +61,45 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
     );
   },
   wheel: ({ angle, stroke, fill, mark }) => (
-    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
+    <G transform={`rotate(${angle} ${CENTRE} ${CENTRE})`}>
       <Path
-        d={gearOutline({ teeth: 14, tip: 29, root: 23, middle: MIDDLE })}
+        d={gearOutline({ teeth: 14, tip: 29, root: 23, centre: CENTRE })}
         fill={fill}
         stroke={stroke}
         strokeWidth={2.5}
         strokeLinejoin="round"
       />
-      <Circle cx={MIDDLE} cy={MIDDLE} r={7} fill="none" stroke={stroke} strokeWidth={2.5} />
-      <Circle cx={MIDDLE} cy={13} r={4} fill={mark} />
+      <Circle cx={CENTRE} cy={CENTRE} r={7} fill="none" stroke={stroke} strokeWidth={2.5} />
+      <Circle cx={CENTRE} cy={13} r={4} fill={mark} />
     </G>
   ),
   drum: ({ angle, stroke, fill, mark, shade }) => (
-    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
-      <Circle cx={MIDDLE} cy={MIDDLE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} />
-      <Circle cx={MIDDLE} cy={MIDDLE} r={19} fill={shade} stroke={stroke} strokeWidth={1.5} />
-      <Circle cx={MIDDLE} cy={MIDDLE} r={6} fill={fill} stroke={stroke} strokeWidth={2.5} />
-      <Line x1={MIDDLE} y1={8} x2={MIDDLE} y2={17} stroke={mark} strokeWidth={5} />
+    <G transform={`rotate(${angle} ${CENTRE} ${CENTRE})`}>
+      <Circle cx={CENTRE} cy={CENTRE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      <Circle cx={CENTRE} cy={CENTRE} r={19} fill={shade} stroke={stroke} strokeWidth={1.5} />
+      <Circle cx={CENTRE} cy={CENTRE} r={6} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      <Line x1={CENTRE} y1={8} x2={CENTRE} y2={17} stroke={mark} strokeWidth={5} />
     </G>
   ),
   driver: ({ angle, stroke, fill, mark }) => (
-    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
-      <Circle cx={MIDDLE} cy={MIDDLE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} strokeDasharray="6 4" />
-      <Line x1={MIDDLE} y1={MIDDLE} x2={MIDDLE} y2={15} stroke={stroke} strokeWidth={7} strokeLinecap="round" />
-      <Circle cx={MIDDLE} cy={MIDDLE} r={8} fill={fill} stroke={stroke} strokeWidth={2.5} />
-      <Circle cx={MIDDLE} cy={15} r={4} fill={mark} />
+    <G transform={`rotate(${angle} ${CENTRE} ${CENTRE})`}>
+      <Circle cx={CENTRE} cy={CENTRE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} strokeDasharray="6 4" />
+      <Line x1={CENTRE} y1={CENTRE} x2={CENTRE} y2={15} stroke={stroke} strokeWidth={7} strokeLinecap="round" />
+      <Circle cx={CENTRE} cy={CENTRE} r={8} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      <Circle cx={CENTRE} cy={15} r={4} fill={mark} />
     </G>
   ),
   arm: ({ angle, stroke, fill, mark }) => (
-    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
-      <Circle cx={MIDDLE} cy={MIDDLE} r={13} fill={fill} stroke={stroke} strokeWidth={2.5} />
+    <G transform={`rotate(${angle} ${CENTRE} ${CENTRE})`}>
+      <Circle cx={CENTRE} cy={CENTRE} r={13} fill={fill} stroke={stroke} strokeWidth={2.5} />
       <Path
-        d={`M ${MIDDLE} ${MIDDLE - 13} C ${MIDDLE + 2} ${MIDDLE - 22}, ${MIDDLE + 12} ${MIDDLE - 20}, ${MIDDLE + 16} ${MIDDLE - 28}`}
+        d={`M ${CENTRE} ${CENTRE - 13} C ${CENTRE + 2} ${CENTRE - 22}, ${CENTRE + 12} ${CENTRE - 20}, ${CENTRE + 16} ${CENTRE - 28}`}
         fill="none"
         stroke={stroke}
         strokeWidth={4}
         strokeLinecap="round"
       />
-      <Circle cx={MIDDLE + 16} cy={MIDDLE - 27} r={4} fill={mark} />
+      <Circle cx={CENTRE + 16} cy={CENTRE - 27} r={4} fill={mark} />
     </G>
   ),
   bevel: ({ angle, stroke, fill, mark }) => (
@@ -113,7 +113,7 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
             x1={14}
             y1={y}
             x2={54}
-            y2={MIDDLE + (y - MIDDLE) * 0.6}
+            y2={CENTRE + (y - CENTRE) * 0.6}
             stroke={i === 2 ? mark : stroke}
             strokeWidth={i === 2 ? 4 : 2.5}
           />
@@ -123,10 +123,10 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
     </G>
   ),
   sector: ({ angle, stroke, fill, mark }) => (
-    <G transform={`rotate(${swing(angle)} ${MIDDLE} 14)`}>
+    <G transform={`rotate(${swing(angle)} ${CENTRE} 14)`}>
       <Path d={sectorOutline} fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
-      <Circle cx={MIDDLE} cy={14} r={5} fill={fill} stroke={stroke} strokeWidth={2.5} />
-      <Circle cx={MIDDLE} cy={46} r={4} fill={mark} />
+      <Circle cx={CENTRE} cy={14} r={5} fill={fill} stroke={stroke} strokeWidth={2.5} />
+      <Circle cx={CENTRE} cy={46} r={4} fill={mark} />
     </G>
   ),
   screw: ({ angle, stroke, fill, mark }) => (
@@ -140,35 +140,35 @@ const DRAW: Readonly<Record<StationShape, (pens: Pens) => ReactElement>> = {
   ),
   nut: ({ angle, stroke, fill, mark }) => (
     <G>
-      <Line x1={2} y1={MIDDLE} x2={66} y2={MIDDLE} stroke={stroke} strokeWidth={6} strokeDasharray="4 3" />
+      <Line x1={2} y1={CENTRE} x2={66} y2={CENTRE} stroke={stroke} strokeWidth={6} strokeDasharray="4 3" />
       <G transform={`translate(${swing(angle / 6) / 2} 0)`}>
         <Rect x={20} y={18} width={28} height={32} rx={4} fill={fill} stroke={stroke} strokeWidth={2.5} />
-        <Circle cx={MIDDLE} cy={26} r={4} fill={mark} />
+        <Circle cx={CENTRE} cy={26} r={4} fill={mark} />
       </G>
     </G>
   ),
   rack: ({ angle, stroke, fill, mark }) => (
     <G transform={`translate(${swing(angle / 40) / 2} 0)`}>
       <Path d={rackOutline} fill={fill} stroke={stroke} strokeWidth={2.5} strokeLinejoin="round" />
-      <Circle cx={MIDDLE} cy={42} r={4} fill={mark} />
+      <Circle cx={CENTRE} cy={42} r={4} fill={mark} />
     </G>
   ),
   cage: ({ angle, stroke, fill, mark }) => (
-    <G transform={`rotate(${angle} ${MIDDLE} ${MIDDLE})`}>
-      <Circle cx={MIDDLE} cy={MIDDLE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} />
+    <G transform={`rotate(${angle} ${CENTRE} ${CENTRE})`}>
+      <Circle cx={CENTRE} cy={CENTRE} r={27} fill={fill} stroke={stroke} strokeWidth={2.5} />
       <Path
-        d={`M${MIDDLE - 16} ${MIDDLE - 8} v16 l10 -8 Z M${MIDDLE + 16} ${MIDDLE - 8} v16 l-10 -8 Z`}
+        d={`M${CENTRE - 16} ${CENTRE - 8} v16 l10 -8 Z M${CENTRE + 16} ${CENTRE - 8} v16 l-10 -8 Z`}
         fill="none"
         stroke={stroke}
         strokeWidth={2.5}
       />
       <Path
-        d={`M${MIDDLE - 8} ${MIDDLE - 16} h16 l-8 10 Z M${MIDDLE - 8} ${MIDDLE + 16} h16 l-8 -10 Z`}
+        d={`M${CENTRE - 8} ${CENTRE - 16} h16 l-8 10 Z M${CENTRE - 8} ${CENTRE + 16} h16 l-8 -10 Z`}
         fill="none"
         stroke={stroke}
         strokeWidth={2.5}
       />
-      <Circle cx={MIDDLE} cy={11} r={4} fill={mark} />
+      <Circle cx={CENTRE} cy={11} r={4} fill={mark} />
     </G>
   ),
   slider: ({ angle, stroke, fill, mark }) => (
@@ -188,12 +188,12 @@ const sectorOutline = (() => {
   const teeth = Array.from({ length: 7 }, (_, i) => {
     const at = (deg: number, radius: number) => {
       const turn = (deg * Math.PI) / 180;
-      return `${(MIDDLE + radius * Math.sin(turn)).toFixed(1)} ${(14 + radius * Math.cos(turn)).toFixed(1)}`;
+      return `${(CENTRE + radius * Math.sin(turn)).toFixed(1)} ${(14 + radius * Math.cos(turn)).toFixed(1)}`;
     };
     const from = -42 + i * 12;
     return `L${at(from, 40)} L${at(from + 3, 47)} L${at(from + 7, 47)} L${at(from + 10, 40)}`;
   });
-  return `M${MIDDLE - 6} 12 ${teeth.join(' ')} L${MIDDLE + 6} 12 Z`;
+  return `M${CENTRE - 6} 12 ${teeth.join(' ')} L${CENTRE + 6} 12 Z`;
 })();
 
 const rackOutline = `M6 50 V30 ${Array.from({ length: 5 }, (_, i) => `L${8 + i * 11} 30 l3 -10 h4 l3 10`).join(' ')} L62 30 V50 Z`;

@@ -2,13 +2,13 @@ export interface GearOutlineOptions {
   readonly teeth: number;
   readonly tip: number;
   readonly root: number;
-  readonly middle: number;
+  readonly centre: number;
 }
 /**
  * A toothed outline for a sign on the drive line: straight flanks, no involute. Gear cards, where
  * the numbers count, are drawn from the computed geometry instead.
  */
-export function gearOutline({ teeth, tip, root, middle }: GearOutlineOptions): string {
+export function gearOutline({ teeth, tip, root, centre }: GearOutlineOptions): string {
   const points: string[] = [];
   const step = (2 * Math.PI) / teeth;
   for (let i = 0; i < teeth; i++) {
@@ -20,7 +20,7 @@ export function gearOutline({ teeth, tip, root, middle }: GearOutlineOptions): s
       [root, 0.34],
     ] as const) {
       const angle = at + share * step;
-      points.push(`${(middle + radius * Math.cos(angle)).toFixed(2)},${(middle + radius * Math.sin(angle)).toFixed(2)}`);
+      points.push(`${(centre + radius * Math.cos(angle)).toFixed(2)},${(centre + radius * Math.sin(angle)).toFixed(2)}`);
     }
   }
   return `M${points.join('L')}Z`;

@@ -46,7 +46,7 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
   const found = search.data ?? [];
   const onPlate = found.filter(({ part }) => numbers.includes(part.partNumber));
   const rest = found.filter(({ part }) => !numbers.includes(part.partNumber));
-  const liars = rest.filter(({ fit }) => fit.contradiction !== undefined);
+  const contradicted = rest.filter(({ fit }) => fit.contradiction !== undefined);
   const shown = rest.filter(({ fit }) => fit.contradiction === undefined);
   const fitting = shown.filter(({ fit }) => fit.probability > WORTH);
   const partCard = (match: PartMatch) => (
@@ -71,11 +71,12 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
         </Card>
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      {liars.length > 0 ? (
+      {contradicted.length > 0 ? (
         <Card tone="danger">
           <Text variant="danger">
-            {liars.length} {liars.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and{' '}
-            {liars.length === 1 ? 'does' : 'do'} not by their own dimensions: {liars.map(({ part }) => part.partNumber).join(', ')}
+            {contradicted.length} {contradicted.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and{' '}
+            {contradicted.length === 1 ? 'does' : 'do'} not by their own dimensions:{' '}
+            {contradicted.map(({ part }) => part.partNumber).join(', ')}
           </Text>
         </Card>
       ) : null}
@@ -92,8 +93,8 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
       {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
       <Button variant="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import')} />
       {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
-      {liars.length > 0 ? <Text variant="head">Contradict themselves</Text> : null}
-      {liars.map((match) => (
+      {contradicted.length > 0 ? <Text variant="head">Contradict themselves</Text> : null}
+      {contradicted.map((match) => (
         <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
       ))}
     </>

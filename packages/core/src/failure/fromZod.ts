@@ -14,8 +14,8 @@ export const failuresFromZod = (error: z.ZodError, input: unknown): readonly Cor
 const oneKeyEach = (issue: Issue): Issue[] =>
   issue.code === 'unrecognized_keys' ? issue.keys.map((key) => ({ ...issue, keys: [key] })) : [issue];
 
-function failureOf(whole: Issue, input: unknown): CoreFailure {
-  const issue = deepest(whole);
+function failureOf(nested: Issue, input: unknown): CoreFailure {
+  const issue = deepest(nested);
   const path = issue.path.map(String);
   const given = printable(at(input, path));
   switch (issue.code) {

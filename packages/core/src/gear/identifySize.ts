@@ -15,7 +15,7 @@ export interface Readable<Of> {
   /** What makers leave open about it, one standard deviation, in its own unit. */
   readonly makerSd?: (of: Of) => number;
   /** Metal that may be worn off it: it reads low, never high. */
-  readonly mostLossMm?: number;
+  readonly maxLossMm?: number;
   /** The usual ± of whoever reads it next. */
   readonly plusMinus: number;
   /** How widely something that follows no standard would logRange, as the natural logarithm of largest over smallest. */
@@ -84,10 +84,10 @@ export function identifySize<Of>(
   };
 }
 
-function likelihood<Of>({ read, predict, makerSd, mostLossMm }: Readable<Of>, of: Of): number {
+function likelihood<Of>({ read, predict, makerSd, maxLossMm }: Readable<Of>, of: Of): number {
   if (!read) return 1;
   const error = readingSd(read.plusMinus, makerSd?.(of));
-  return mostLossMm === undefined ? normalDensity(read.value, predict(of), error) : wornTip(read.value, predict(of), error, mostLossMm);
+  return maxLossMm === undefined ? normalDensity(read.value, predict(of), error) : wornTip(read.value, predict(of), error, maxLossMm);
 }
 
 /** Candidates that differ only in what is not asked for, as one: chances added up, figures of the likeliest. Best first. */

@@ -102,7 +102,7 @@ function readables(
       how: 'Caliper over two opposite teeth of the pinion, at its large end.',
       read: measurements.pinionTipDiameterMm,
       predict: tip(pinionTeeth, pinion, 1),
-      mostLossMm: wear.maxTipLossMm,
+      maxLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 2,
     },
     {
@@ -111,7 +111,7 @@ function readables(
       how: 'Caliper over two opposite teeth of the wheel, at its large end.',
       read: measurements.wheelTipDiameterMm,
       predict: tip(wheelTeeth, wheel, -1),
-      mostLossMm: wear.maxTipLossMm,
+      maxLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 2,
     },
     {
@@ -129,7 +129,7 @@ function readables(
       read: measurements.toothHeightMm,
       predict: ({ size }) => 2.25 * size.moduleMm,
       makerSd: ({ size }) => DEPTH_SD * size.moduleMm,
-      mostLossMm: wear.maxTipLossMm,
+      maxLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 2,
     },
     {

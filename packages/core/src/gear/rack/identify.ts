@@ -67,7 +67,7 @@ export function identifyRack({ measurements, systems }: z.output<typeof rackIden
       read: toothHeightMm,
       predict: ({ size }) => 2.25 * size.moduleMm,
       makerSd: ({ size }) => DEPTH_SD * size.moduleMm,
-      mostLossMm: 0.3,
+      maxLossMm: 0.3,
       plusMinus: INSTRUMENTS.digitalCaliper.plusMinus * 2,
     },
     {

@@ -69,7 +69,7 @@ export function identifyWheel({
       how: 'Over two opposite teeth in the middle of the throat, where they are lowest; with an odd count the largest reading.',
       read: throatDiameterMm,
       predict: ({ size, shift }) => size.moduleMm * (teeth + 2 + 2 * shift),
-      mostLossMm: wear.maxTipLossMm,
+      maxLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 2,
     },
     {
@@ -87,7 +87,7 @@ export function identifyWheel({
       read: toothHeightMm,
       predict: ({ size }) => 2.2 * size.moduleMm,
       makerSd: ({ size }) => 0.1 * size.moduleMm,
-      mostLossMm: wear.maxTipLossMm,
+      maxLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 3,
     },
     ...(centreDistanceMm
