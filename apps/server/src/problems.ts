@@ -1,4 +1,4 @@
-import { PROBLEM_CODES, type ProblemCode } from '@patient-badger/contract';
+import type { ProblemCode } from '@patient-badger/contract';
 import { problemSentence, type ProblemDetail } from '@patient-badger/wording';
 
 /** The HTTP status of every refusal of the server. */
@@ -49,7 +49,3 @@ export class ServerProblem extends Error {
     this.path = path;
   }
 }
-
-export const isProblem = (error: unknown): error is ServerProblem => error instanceof ServerProblem;
-
-export const isProblemCode = (given: string): given is ProblemCode => (PROBLEM_CODES as readonly string[]).includes(given);

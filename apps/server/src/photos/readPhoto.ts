@@ -1,6 +1,5 @@
 import jpeg from 'jpeg-js';
 import { PNG } from 'pngjs';
-import { ServerProblem } from '../problems.ts';
 
 export interface ReadPhoto {
   readonly type: 'image/png' | 'image/jpeg';
@@ -13,13 +12,25 @@ export interface ReadPhoto {
 const PREVIEW_PX = 240;
 const MOST_PIXELS = 40_000_000;
 
-/** Decodes a photo by its content, whatever it calls itself. @throws ServerProblem where it is not a whole PNG or JPEG */
-export function readPhoto(bytes: Buffer): ReadPhoto {
+export type PhotoReply =
+  { readonly ok: true; readonly photo: ReadPhoto } | { readonly ok: false; readonly code: 'photoWrongType' | 'photoBroken' };
+
+/**
+ * Decodes a photo by its content, whatever it calls itself; a refusal is data, since this runs on a thread.
+ * Twelve megapixels take a second or more. Nothing else of the house is imported here: each photo starts a
+ * thread, and a thread loads all that its module imports.
+ */
+export function readPhoto(bytes: Buffer): PhotoReply {
   const type = typeOf(bytes);
-  if (!type) throw new ServerProblem('photoWrongType');
-  const { width, height, data } = decode(type, bytes);
-  return { type, width, height, preview: preview(width, height, data) };
+  if (!type) return { ok: false, code: 'photoWrongType' };
+  const decoded = decode(type, bytes);
+  if (!decoded) return { ok: false, code: 'photoBroken' };
+  const { width, height, data } = decoded;
+  return { ok: true, photo: { type, width, height, preview: preview(width, height, data) } };
 }
+
+/** What the thread does. */
+export const work = ({ bytes }: { readonly bytes: Uint8Array }): PhotoReply => readPhoto(Buffer.from(bytes));
 
 /** The first bytes tell: PNG signature (ISO/IEC 15948), JPEG start of image (ISO/IEC 10918-1). */
 export function typeOf(bytes: Buffer): ReadPhoto['type'] | null {
@@ -28,6 +39,7 @@ export function typeOf(bytes: Buffer): ReadPhoto['type'] | null {
   return null;
 }
 
+/** Null where the file is damaged or too large. */
 function decode(type: ReadPhoto['type'], bytes: Buffer) {
   try {
     if (type === 'image/jpeg')
@@ -38,10 +50,10 @@ function decode(type: ReadPhoto['type'], bytes: Buffer) {
         maxResolutionInMP: MOST_PIXELS / 1e6,
       });
     // The header is read first: a few kilobytes can claim a picture of a thousand megapixels.
-    if (bytes.length < 24 || bytes.readUInt32BE(16) * bytes.readUInt32BE(20) > MOST_PIXELS) throw new ServerProblem('photoBroken');
+    if (bytes.length < 24 || bytes.readUInt32BE(16) * bytes.readUInt32BE(20) > MOST_PIXELS) return null;
     return PNG.sync.read(bytes);
   } catch {
-    throw new ServerProblem('photoBroken');
+    return null;
   }
 }
 

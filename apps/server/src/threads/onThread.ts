@@ -11,7 +11,7 @@ export interface ThreadLimits {
  * Runs the `work` of a module on a thread of its own, away from the one that answers everybody. What goes
  * in and comes out is copied: plain data, no classes, so a module gives its refusals as data.
  * @throws Error where the thread breaks or takes longer than the deadline
- * @example await onThread<Input, Reply>(new URL('./decodePhoto.ts', import.meta.url), { bytes }, { deadlineMs: 20_000 })
+ * @example await onThread<Input, Reply>(new URL('./readPhoto.ts', import.meta.url), { bytes }, { deadlineMs: 20_000 })
  */
 export function onThread<Input, Reply = undefined>(
   module: URL,
