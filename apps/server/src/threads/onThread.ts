@@ -19,7 +19,8 @@ export function onThread<Input, Reply = undefined>(
   { deadlineMs, detached = false }: ThreadLimits = {},
 ): Promise<Reply> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./thread.js', import.meta.url), { workerData: { module: module.href, input } });
+    // The thread brings its own loader: a second one, inherited from the parent's command line, would stand in its way.
+    const worker = new Worker(new URL('./thread.js', import.meta.url), { workerData: { module: module.href, input }, execArgv: [] });
     if (detached) worker.unref();
     const settle = (act: () => void) => {
       clearTimeout(deadline);
