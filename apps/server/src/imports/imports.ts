@@ -53,7 +53,7 @@ export async function importStateOf(dataSource: DataSource, shopId: string, id: 
   return { id, state, done, total, receipt, sentence };
 }
 
-/** Asks for a list to be stopped; the thread sees it after its next lot. */
+/** Asks for a list to be stopped; the thread sees it after its next batch. */
 export async function cancelImport(dataSource: DataSource, shopId: string, id: string): Promise<ImportState> {
   await dataSource.getRepository(imports).update({ id, shopId, state: 'running' }, { cancelAsked: true });
   return importStateOf(dataSource, shopId, id);

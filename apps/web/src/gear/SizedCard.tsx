@@ -1,4 +1,4 @@
-import type { GearCard, GearQuantity, GearState } from '@patient-badger/core';
+import type { GearCard, GearQuantity, GearState, LengthUnit } from '@patient-badger/core';
 import { useState, type ReactNode } from 'react';
 import { Line } from 'react-native-svg';
 import { Text } from '../design/Text.tsx';
@@ -27,17 +27,21 @@ const CALLOUTS = [
   { quantity: 'faceWidthMm', left: 182, top: 306, to: { x: x + 16, y: y + 66 } },
 ] as const;
 
-interface Props<Quantity extends GearQuantity> {
+interface Identified<Candidate> {
+  readonly candidates: readonly Candidate[];
+  readonly noneOfTheseProbability: number;
+}
+
+interface Props<Quantity extends GearQuantity, Candidate> {
   readonly view: JobView;
   readonly card: GearCard;
   readonly quantities: readonly Quantity[];
   readonly words: Readonly<Record<Quantity, QuantityWords>>;
   readonly heading: string;
   readonly begin: string;
-  /** Best first; undefined while nothing was measured. */
-  readonly lines: readonly CandidateLine[] | undefined;
-  readonly noneOfThese: number | undefined;
-  readonly error: Error | null;
+  /** Which it may be, best first; no data while nothing was measured. */
+  readonly identified: { readonly data: Identified<Candidate> | undefined; readonly error: Error | null };
+  readonly line: (candidate: Candidate, unit: LengthUnit) => CandidateLine;
   /** What the drawing shows, and the gear itself. */
   readonly label: string;
   readonly drawing: ReactNode;
@@ -46,23 +50,23 @@ interface Props<Quantity extends GearQuantity> {
 }
 
 /** The card of a gear that its counts and a few sizes tell: what was read on a drawing, and which it was. */
-export function SizedCard<Quantity extends GearQuantity>({
+export function SizedCard<Quantity extends GearQuantity, Candidate>({
   view,
   card,
   quantities,
   words,
   heading,
   begin,
-  lines,
-  noneOfThese,
-  error,
+  identified: { data, error },
+  line,
   label,
   drawing,
   children,
-}: Props<Quantity>) {
+}: Props<Quantity, Candidate>) {
   const colours = useColours();
   const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
   const unit = lengthUnit.use();
+  const lines = data?.candidates.map((each) => line(each, unit));
   const [asked, setAsked] = useState<Quantity | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
   const callouts = CALLOUTS.flatMap((each) => {
@@ -83,7 +87,7 @@ export function SizedCard<Quantity extends GearQuantity>({
         heading={heading}
         begin={begin}
         lines={error ? undefined : lines}
-        noneOfThese={noneOfThese}
+        noneOfThese={data?.noneOfTheseProbability}
         picked={pressed ?? lines?.[0]?.key}
         onPick={setPressed}
       />

@@ -18,7 +18,7 @@ export interface Readable<Of> {
   readonly maxLossMm?: number;
   /** The usual ± of whoever reads it next. */
   readonly plusMinus: number;
-  /** How widely something that follows no standard would logRange, as the natural logarithm of largest over smallest. */
+  /** How widely something that follows no standard would be spread: the natural logarithm of largest over smallest. */
   readonly logRange?: number;
 }
 

@@ -24,6 +24,9 @@ export interface EntryRule<P extends EntryPayload = EntryPayload> {
 }
 
 const aboutGear = { check: ({ gear }: { gear: string }, { gears }: Pack, need: Need) => need(gears, gear, 'gear') };
+const perhapsAboutGear = {
+  check: ({ gear }: { gear?: string | undefined }, { gears }: Pack, need: Need) => void (gear !== undefined && need(gears, gear, 'gear')),
+};
 const aboutStep = { check: ({ step }: { step: string }, { steps }: Pack, need: Need) => need(steps, step, 'step') };
 const aboutWait = {
   check: ({ wait }: { wait: string }, { steps, closing }: Pack, need: Need) =>
@@ -160,7 +163,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
   },
   partFitted: { ...aboutGear, isWork: true, apply: (state, fitted) => withGear(state, fitted.gear, { fitted }) },
   plateRead: {
-    check: ({ gear }, { gears }, need) => void (gear !== undefined && need(gears, gear, 'gear')),
+    ...perhapsAboutGear,
     apply: (state, plate) => ({ ...state, plates: inPlaceOf(state.plates, plate, (p, q) => p.partNumber === q.partNumber) }),
   },
   closingDone: {
@@ -188,7 +191,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     apply: (state, corrected, { at, by }) => ({ ...state, odometerCorrected: { ...corrected, at, by } }),
   },
   remark: {
-    check: ({ gear }, { gears }, need) => void (gear !== undefined && need(gears, gear, 'gear')),
+    ...perhapsAboutGear,
     apply: (state, remark) => ({ ...state, remarks: [...state.remarks, remark] }),
   },
   closed: { movesJob: true, apply: (state, closed, { at, by }) => ({ ...state, closed: { ...closed, at, by } }) },

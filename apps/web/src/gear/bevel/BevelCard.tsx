@@ -1,6 +1,5 @@
 import { bevel, type GearCard } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
-import { lengthUnit } from '../../preferences/preferences.ts';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { BevelDrawing } from './BevelDrawing.tsx';
@@ -9,8 +8,7 @@ import { BEVEL_WORDS } from './words.ts';
 
 /** A bevel, measured at its large end: which it was. */
 export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const unit = lengthUnit.use();
-  const { data, error } = useIdentified(bevel, view.state.gears[card.id] ?? { readings: {} });
+  const identified = useIdentified(bevel, view.state.gears[card.id] ?? { readings: {} });
   return (
     <SizedCard
       view={view}
@@ -19,9 +17,8 @@ export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
       words={BEVEL_WORDS}
       heading="Which bevel it was"
       begin="Count the teeth of both, then measure over the tips at the large end."
-      lines={data?.candidates.map((each) => bevelLine(each, unit))}
-      noneOfThese={data?.noneOfTheseProbability}
-      error={error}
+      identified={identified}
+      line={bevelLine}
       label="Drawing of the bevel, large end below"
       drawing={<BevelDrawing />}
     />

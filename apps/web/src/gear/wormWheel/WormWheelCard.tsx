@@ -1,6 +1,5 @@
 import { countOf, wormWheel, type GearCard, type GearState } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
-import { lengthUnit } from '../../preferences/preferences.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
@@ -12,9 +11,8 @@ const DRAWN_TEETH = 24;
 
 /** A worm wheel, measured in its throat: which it was. */
 export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const unit = lengthUnit.use();
   const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
-  const { data, error } = useIdentified(wormWheel, gear);
+  const identified = useIdentified(wormWheel, gear);
   const teeth = countOf(gear.readings.teeth);
   return (
     <SizedCard
@@ -24,9 +22,8 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
       words={WHEEL_WORDS}
       heading="Which wheel it was"
       begin="Count the teeth, then measure over the tips in the throat."
-      lines={data?.candidates.map((each) => wheelLine(each, unit))}
-      noneOfThese={data?.noneOfTheseProbability}
-      error={error}
+      identified={identified}
+      line={wheelLine}
       label="Drawing of the worm wheel"
       drawing={<WormWheelDrawing teeth={teeth ?? DRAWN_TEETH} />}
     >
