@@ -3,10 +3,10 @@ import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Page } from 'playwright-core';
+import type { Locator, Page } from 'playwright-core';
 
 /** Things a mechanic does, as the tests do them: by the names on the screen. */
-export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first();
+export const button = (page: Page | Locator, name: string | RegExp) => page.getByRole('button', { name }).first();
 export const radio = (page: Page, name: string | RegExp) => page.getByRole('radio', { name, exact: typeof name === 'string' }).first();
 export const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first();
 export const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first();

@@ -81,9 +81,8 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await page.getByTestId('keep-reading').click();
   await page.getByTestId('pad-display').waitFor({ state: 'detached' });
   await page.goto(page.url().replace(/gear\/gear.*/, 'log'));
-  const slip = page.getByText(/^Span over teeth: 17\.22 mm over 3$/);
-  await slip.waitFor();
-  await page.getByRole('button', { name: 'Take it back' }).nth(1).click();
+  const slip = page.getByTestId('entry').filter({ hasText: 'Span over teeth: 17.22 mm over 3' });
+  await button(slip, 'Take it back').click();
   await page.getByText('Taken back').first().waitFor();
   await page.goto(page.url().replace(/log.*/, 'gear/gear'));
   await page.getByTestId('wear-verdict').waitFor();

@@ -12,8 +12,14 @@ export const Card = ({
   children,
   tone = 'plain',
   className = '',
+  testID,
 }: {
   children: ReactNode;
   tone?: keyof typeof TONES | undefined;
   className?: string | undefined;
-}) => <View className={`gap-2 rounded-lg border-2 p-4 ${TONES[tone]} ${className}`}>{children}</View>;
+  testID?: string | undefined;
+}) => (
+  <View testID={testID} className={`gap-2 rounded-lg border-2 p-4 ${TONES[tone]} ${className}`}>
+    {children}
+  </View>
+);

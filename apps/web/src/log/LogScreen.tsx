@@ -51,7 +51,7 @@ function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; ent
     else if (withdrawal) void write({ kind: 'withdrawn', entry: withdrawal.id });
   };
   return (
-    <Card tone={gone ? 'sunken' : 'plain'}>
+    <Card testID="entry" tone={gone ? 'sunken' : 'plain'}>
       <Text className={gone ? 'line-through' : ''}>{describeEntry(entry.payload, pack)}</Text>
       <View className="flex-row items-center justify-between gap-2">
         <Text variant="soft" className="flex-1">
