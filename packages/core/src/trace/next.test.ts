@@ -1,10 +1,11 @@
-import { findFamily } from '@patient-badger/knowledge';
+import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { seeded } from '../testing.ts';
 import { hypothesesOf, NONE_OF_THESE, priorOf } from './hypotheses.ts';
 import { CANNOT_TELL, traceNext } from './next.ts';
 import { outcomesOf } from './outcomes.ts';
 import { packSchema, type Pack } from './pack.ts';
+import { packModel } from './packModel.ts';
 import { traceInput, type TraceOutput } from './schema.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
@@ -177,3 +178,21 @@ function solve(of: Pack, truth: string, random: () => number, order?: readonly s
     seen.push({ look: lookId, result: draw(chances, random) });
   }
 }
+
+test('a look at both sides names each side with what it does, each as the middle of a sentence', () => {
+  const both = FAMILIES.find(({ looks }) => looks.some((each) => each.kind === 'kinematic' && each.beside)) as Pack;
+  const look = both.looks.find((each) => each.kind === 'kinematic' && each.beside);
+  const nameOf = (id?: string) => both.driveline.bodies.find((body) => body.id === id)?.name;
+  const names = packModel(both)
+    .outcomes.get(look?.id ?? '')
+    ?.map(({ name }) => name);
+  const [one, other] = look?.kind === 'kinematic' ? [nameOf(look.watch), nameOf(look.beside)] : [];
+  expect(names?.length).toBeGreaterThan(1);
+  for (const name of names ?? []) {
+    const [first, second] = name.split('. ');
+    expect(first?.startsWith(`${one}: `)).toBe(true);
+    expect(second?.startsWith(`${other}: `)).toBe(true);
+    expect(name.match(/: ./g)?.every((each) => each === each.toLowerCase())).toBe(true);
+    expect(name).not.toMatch(/: .?(?:\.|$)/);
+  }
+});
