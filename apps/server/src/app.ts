@@ -1,3 +1,5 @@
+import { constants } from 'node:zlib';
+import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
@@ -9,8 +11,10 @@ import type { DataSource } from 'typeorm';
 import type { Config } from './config.ts';
 import { actor } from './shop/actor.ts';
 import { errors } from './plugins/errors.ts';
-import { events } from './jobs/entryEvents.ts';
+import { feed } from './jobs/feed.ts';
+import { streamRoutes } from './jobs/stream.ts';
 import { validatorCompiler } from './plugins/validation.ts';
+import { healthRoute } from './shop/health.ts';
 import { familyRoutes } from './families/routes.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { importRoutes } from './imports/routes.ts';
@@ -22,9 +26,18 @@ import { photoRoutes } from './photos/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 
+/** A photo over a poor line takes its time; whoever takes longer to say what is wanted is cut off. */
+const REQUEST_MS = 120_000;
+
 /** The whole server on an open database, not yet listening. */
 export async function buildApp(config: Config, dataSource: DataSource): Promise<FastifyInstance> {
-  const app = Fastify({ logger: { level: config.LOG_LEVEL }, bodyLimit: 2 * 1024 * 1024, forceCloseConnections: true });
+  const app = Fastify({
+    logger: { level: config.LOG_LEVEL },
+    bodyLimit: 2 * 1024 * 1024,
+    forceCloseConnections: true,
+    requestTimeout: REQUEST_MS,
+    connectionTimeout: 0,
+  });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   await app.register(errors);
@@ -42,6 +55,11 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
     },
     strictTransportSecurity: false,
   });
+  await app.register(compress, {
+    encodings: ['br', 'gzip'],
+    brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } },
+    threshold: 1024,
+  });
   await app.register(rateLimit, { max: 1200, timeWindow: '1 minute' });
   await app.register(swagger, {
     openapi: {
@@ -52,12 +70,13 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
     transformObject: jsonSchemaTransformObject,
   });
   await app.register(actor, { dataSource });
-  await app.register(events, { dataSource, databaseUrl: config.DATABASE_URL });
+  await app.register(feed, { databaseUrl: config.DATABASE_URL });
   const features = [
     shopRoutes,
     machineRoutes,
     familyRoutes,
     jobRoutes,
+    streamRoutes,
     partRoutes,
     importRoutes,
     shelfRoutes,
@@ -67,10 +86,7 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
   for (const routes of features) await app.register(routes, { dataSource });
   await app.register(operationRoutes);
   app.get('/api/openapi.json', { schema: { hide: true }, config: { shopless: true } }, async () => app.swagger());
-  app.get('/api/health', { schema: { hide: true }, config: { shopless: true } }, async () => {
-    await dataSource.query('SELECT 1');
-    return { well: true };
-  });
+  await app.register(healthRoute, { dataSource });
   if (config.STATIC_DIR) await serveApp(app, config.STATIC_DIR);
   return app;
 }
@@ -80,6 +96,8 @@ async function serveApp(app: FastifyInstance, root: string): Promise<void> {
   await app.register(fastifyStatic, {
     root,
     wildcard: false,
+    // The build lays a packed copy beside each file: nothing is packed while somebody waits.
+    preCompressed: true,
     setHeaders: (reply, path) => {
       // Names under _expo carry the hash of their content; everything else must be asked for again.
       reply.header('cache-control', path.includes('/_expo/') ? 'public, max-age=31536000, immutable' : 'no-cache');

@@ -1,14 +1,25 @@
+import type { Pool, PoolClient } from 'pg';
 import { DataSource } from 'typeorm';
 import { ENTITIES } from './entities.ts';
 import { FirstTables1700000000001 } from './migrations/1700000000001-FirstTables.ts';
 import { Families1700000000002 } from './migrations/1700000000002-Families.ts';
+import { PartSearch1700000000003 } from './migrations/1700000000003-PartSearch.ts';
 import { PartWords1700000000004 } from './migrations/1700000000004-PartWords.ts';
 import { SellersAndShelf1700000000005 } from './migrations/1700000000005-SellersAndShelf.ts';
 import { SizesByPitch1700000000006 } from './migrations/1700000000006-SizesByPitch.ts';
-import { PartSearch1700000000003 } from './migrations/1700000000003-PartSearch.ts';
+import { JobRows1700000000007 } from './migrations/1700000000007-JobRows.ts';
+
+/** No statement of the server takes so long; one that does is stuck, and would hold its connection for ever. */
+const STATEMENT_MS = 30_000;
+const IDLE_IN_TRANSACTION_MS = 30_000;
+
+interface Limits {
+  /** Imports and migrations take their time. */
+  readonly patient?: boolean;
+}
 
 /** A connection pool to the shop's database. Tables change by migration only. */
-export const createDataSource = (url: string): DataSource =>
+export const createDataSource = (url: string, { patient = false }: Limits = {}): DataSource =>
   new DataSource({
     type: 'postgres',
     url,
@@ -20,9 +31,58 @@ export const createDataSource = (url: string): DataSource =>
       PartWords1700000000004,
       SellersAndShelf1700000000005,
       SizesByPitch1700000000006,
+      JobRows1700000000007,
     ],
     synchronize: false,
     installExtensions: false,
     connectTimeoutMS: 4000,
-    extra: { max: 10 },
+    extra: {
+      max: 10,
+      keepAlive: true,
+      ...(patient ? {} : { statement_timeout: STATEMENT_MS, query_timeout: STATEMENT_MS + 5000 }),
+      idle_in_transaction_session_timeout: patient ? 10 * IDLE_IN_TRANSACTION_MS : IDLE_IN_TRANSACTION_MS,
+    },
   });
+
+/** Any number that only this project's servers use: who holds it brings the tables up to date. */
+const MIGRATION_LOCK = 7_316_402;
+
+/**
+ * Opens a database and brings its tables up to date. Several servers may do so on one empty database at
+ * once: one does the work, the others wait for it.
+ * @throws Error where it cannot be reached
+ */
+export async function openDataSource(
+  url: string,
+  fill: (dataSource: DataSource) => Promise<unknown> = async () => undefined,
+): Promise<DataSource> {
+  const patient = createDataSource(url, { patient: true });
+  try {
+    await patient.initialize();
+    survivesLostConnections(patient);
+    const runner = patient.createQueryRunner();
+    await runner.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK]);
+    try {
+      await patient.runMigrations();
+      await fill(patient);
+    } finally {
+      await runner.query('SELECT pg_advisory_unlock($1)', [MIGRATION_LOCK]).catch(() => undefined);
+      await runner.release();
+    }
+  } finally {
+    if (patient.isInitialized) await patient.destroy();
+  }
+  const dataSource = await createDataSource(url).initialize();
+  survivesLostConnections(dataSource);
+  return dataSource;
+}
+
+/**
+ * A connection that breaks while it is lent out tells whoever uses it by refusing the next statement; the
+ * event itself, with nobody listening, would end the process.
+ */
+function survivesLostConnections(dataSource: DataSource): void {
+  const { master } = dataSource.driver as unknown as { readonly master: Pool };
+  master.on('connect', (client: PoolClient) => client.on('error', () => undefined));
+  master.on('error', () => undefined);
+}

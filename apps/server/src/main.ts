@@ -1,13 +1,29 @@
 import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
-import { createDataSource } from './dataSource.ts';
+import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
+import { isDatabaseAway } from './plugins/databaseAway.ts';
+
+/** The database of a shop starts with the machine, and may take longer than this server. */
+const TRY_AGAIN_MS = 2000;
+
+async function whenThere<T>(open: () => Promise<T>): Promise<T> {
+  for (let tries = 0; ; tries++) {
+    try {
+      return await open();
+    } catch (error) {
+      if (!isDatabaseAway(error)) throw error;
+      if (tries === 0) console.error('The database does not answer yet; waiting for it.');
+      await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS));
+    }
+  }
+}
 
 try {
   const config = readConfig(process.env);
-  const dataSource = await createDataSource(config.DATABASE_URL).initialize();
-  await dataSource.runMigrations();
-  if (config.SEED_DEMO === '1') await seedDemo(dataSource);
+  const dataSource = await whenThere(() =>
+    openDataSource(config.DATABASE_URL, async (fresh) => (config.SEED_DEMO === '1' ? seedDemo(fresh) : undefined)),
+  );
   const app = await buildApp(config, dataSource);
   const stop = async () => {
     await app.close();

@@ -4,7 +4,7 @@ import pg from 'pg';
 import type { DataSource } from 'typeorm';
 import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
-import { createDataSource } from './dataSource.ts';
+import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
 
 export interface TestServer {
@@ -37,9 +37,7 @@ export async function testServer(): Promise<TestServer> {
 
 /** One more server process on the same database, as it would run elsewhere. */
 export async function serverOn(url: string): Promise<{ app: FastifyInstance; dataSource: DataSource }> {
-  const dataSource = await createDataSource(url).initialize();
-  await dataSource.runMigrations();
-  await seedDemo(dataSource);
+  const dataSource = await openDataSource(url, seedDemo);
   const app = await buildApp(readConfig({ DATABASE_URL: url, LOG_LEVEL: 'silent' }), dataSource);
   await app.ready();
   return { app, dataSource };

@@ -1,1 +1,3 @@
-export { RatioScreen as default } from '../src/ratio/RatioScreen.tsx';
+import { lazyScreen } from '../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ RatioScreen }) => RatioScreen);

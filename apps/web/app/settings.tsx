@@ -1,1 +1,3 @@
-export { SettingsScreen as default } from '../src/settings/SettingsScreen.tsx';
+import { lazyScreen } from '../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ SettingsScreen }) => SettingsScreen);

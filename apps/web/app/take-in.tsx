@@ -1,1 +1,3 @@
-export { TakeInScreen as default } from '../src/intake/TakeInScreen.tsx';
+import { lazyScreen } from '../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ TakeInScreen }) => TakeInScreen);

@@ -39,3 +39,37 @@ export const machine = z
   })
   .meta({ id: 'Machine' });
 export type Machine = z.infer<typeof machine>;
+
+/** Machines with these words in name, owner or plate; of one family; the ones last worked on first. */
+export const machineQuery = z.object({
+  words: z.string().trim().max(100).default(''),
+  family: z.string().max(80).optional(),
+});
+/** So many are told; the rest by further words. */
+export const MOST_MACHINES = 50;
+export const machinePage = z.object({ machines: z.array(machine), more: z.boolean() }).meta({ id: 'MachinePage' });
+export type MachinePage = z.infer<typeof machinePage>;
+
+const since = z.number().optional();
+/** What is known of one machine from all its jobs. */
+export const machineHistory = z
+  .object({
+    parts: z.array(
+      z.object({
+        jobId: z.uuid(),
+        gear: z.string(),
+        partNumber: z.string(),
+        at: z.string(),
+        state: z.enum(['fitted', 'accepted']),
+        fromShelf: z.boolean(),
+        hours: since,
+        km: since,
+        workedHours: since,
+        workedKm: since,
+      }),
+    ),
+    plates: z.array(z.object({ partNumber: z.string(), where: z.string(), at: z.string() })),
+    again: z.array(z.object({ gear: z.string(), times: z.int() })),
+  })
+  .meta({ id: 'MachineHistory' });
+export type MachineHistory = z.infer<typeof machineHistory>;

@@ -21,6 +21,7 @@ export { slides, type Driveline, type FaultMode, type Joint, type MotionOutput }
 export { bodiesOf } from './driveline/transmission.ts';
 export { CoreFailure, type FailureData, type FailureDetail } from './failure/CoreFailure.ts';
 export { FAILURE_REASONS, type FailureReason } from './failure/FailureReason.ts';
+export { brokenTextAt, withoutBrokenText } from './failure/brokenText.ts';
 export { failureFromZod } from './failure/fromZod.ts';
 export { SHAPES as SEAT_SHAPES, type BoreSeat } from './fit/bore.ts';
 export type { GearKind, RankedCandidate } from './gear/GearKind.ts';
@@ -53,6 +54,7 @@ export type { WormWheelQuantity } from './gear/wormWheel/quantities.ts';
 export { READING_UNITS, instrumentReading, trueValue, type InstrumentReading } from './instrument/reading.ts';
 export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
 export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
+export { askedOf, benchMove, findsParts, nextMove, traceOfJob, type BenchMove } from './job/benchMove.ts';
 export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
 export { PIECES, entry, entryPayload, type Entry, type EntryPayload, type Piece } from './job/entry.ts';
 export { checkEntry, ruleOf } from './job/entryKinds.ts';

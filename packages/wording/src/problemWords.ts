@@ -17,14 +17,22 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
   instrumentLost: 'The instrument does not answer. Look at its plug and try again, or type in what you read.',
   ledgerOpen: 'Something that came off is not back. Put it back, write it down as replaced, or say why the job is closed all the same.',
   secondCheckMissing: 'This job is safety-critical: somebody who had no hand in it must look it over before it can be closed.',
+  notYourEntry: 'This note is signed by somebody else than who sends it. Choose who you are, and write it again.',
+  cannotBeKept: 'There is something in this note that the shop record cannot keep.',
   partsKnown: 'Some of these part numbers are in the catalogue already. Say whether to replace or to skip them.',
   anotherGear: 'A part number of this list stands for two different gears.',
+  rowTooLong: 'A line of this list is longer than any part needs. Look for a quotation mark that is never closed.',
   importBroken: 'The list could not be taken in. Nothing of it was kept.',
   importCut: 'The server was stopped while the list came in. Nothing of it was kept.',
   notFound: 'There is nothing here.',
   photoTooLarge: 'This photo is larger than 10 MB. Take it again at a smaller size; what you recorded so far is kept.',
   photoWrongType: 'Only PNG and JPEG photos can be kept.',
   photoBroken: 'This photo is damaged and cannot be read. Take it again.',
+  photoTooManyPixels: 'This photo has more than 25 million dots. Take it again at a smaller size; what you recorded so far is kept.',
+  photoBusy: 'Other photos are being looked through just now. It is tried again by itself.',
+  photoLate: 'Looking through this photo took too long. It is tried again by itself.',
+  recordReadOnly:
+    'The shop record takes nothing in just now: its disk is full, or it is read-only. What you recorded is kept on this device.',
   bodyTooLarge: 'That is too much at once. Send it in smaller pieces.',
   tooMany: 'Too many requests from here in one minute. Wait a moment.',
   databaseAway: 'The shop record is not answering. What you recorded is kept on this device and will be sent when it is back.',
@@ -34,6 +42,7 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
 /** Codes that say more where more is known. */
 const WITH_DETAIL: Readonly<Partial<Record<ProblemCode, (detail: ProblemDetail) => string>>> = {
   familyInUse: ({ given }) => `A job on record has "${given}", which the new file no longer has. Keep it, or give the family another id.`,
+  rowTooLong: ({ row }) => `Line ${row} of this list is longer than any part needs. Look for a quotation mark that is never closed.`,
   anotherGear: ({ partNumber, supplier }) =>
     `${partNumber} from ${supplier} is another gear than the one of that number: one number is one gear, whoever sells it. Compare the dimensions.`,
 };

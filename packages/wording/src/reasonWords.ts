@@ -19,6 +19,7 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   drivenAndHeld: ({ id }) => `"${id}" cannot be driven and held at once.`,
   mustBeSlider: ({ id }) => `"${id}" must be a slider here: it travels.`,
   mustBeRotor: ({ id }) => `"${id}" must be a rotor here: it turns.`,
+  textBroken: () => 'There is a sign in this text that cannot be kept. Type it again.',
   shaftThickerThanBore: () => 'The shaft measures thicker than the bore it sits in: measure both again.',
   noHoleNoShaft: () => 'Give a hole like H7, a shaft like k6, or measure both bore and shaft.',
   noSuchTolerance: ({ code, field, letters, grades }) =>

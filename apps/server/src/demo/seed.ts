@@ -1,6 +1,6 @@
 import { foldJob, type Entry } from '@patient-badger/core';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
-import type { DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { idOf } from '../idOf.ts';
 import { pastJobs } from './pastJobs.ts';
 import { demoListings, demoLinks } from './sellers.ts';
@@ -8,6 +8,7 @@ import { demoShelf } from './shelf.ts';
 import { demoParts } from './parts.ts';
 import { people, shops } from '../shop/entities.ts';
 import { machineModels, machines } from '../machines/entities.ts';
+import { writeRow } from '../jobs/commit.ts';
 import { entries, jobs } from '../jobs/entities.ts';
 import { listings, partLinks, parts } from '../parts/entities.ts';
 import { shelf } from '../shelf/entities.ts';
@@ -42,34 +43,48 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
     await manager.insert(listings, demoListings(list));
     await manager.insert(partLinks, demoLinks(list));
     await manager.insert(shelf, demoShelf(now));
-    const past = pastJobs(list, now);
-    await manager.insert(
-      jobs,
-      past.map(({ id, machine }) => ({ id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: true })),
-    );
-    await manager.insert(
-      entries,
-      past.flatMap((each) => each.entries.map((entry) => ({ ...entry, at: new Date(entry.at), shopId }))),
-    );
-    for (const scenarioJob of SCENARIO.jobs) {
+    const past = pastJobs(list, now).map(({ id, machine, entries: written }) => ({ id, machine, written }));
+    const onBench = SCENARIO.jobs.map((scenarioJob) => {
       const machine = SCENARIO.machines.find(({ key }) => key === scenarioJob.machine);
       if (!machine) throw new Error(`the scenario job ${scenarioJob.key} has no machine`);
-      const jobId = idOf('job', scenarioJob.key);
-      const machineId = idOf('machine', machine.key);
-      const list: Entry[] = scenarioJob.entries.map(({ ago, by, payload }, i) => ({
+      const id = idOf('job', scenarioJob.key);
+      const written = scenarioJob.entries.map(({ ago, by, payload }, i): Entry => ({
         id: idOf('entry', `${scenarioJob.key}/${i}`),
-        jobId,
+        jobId: id,
         at: new Date(now.getTime() - ago * 60_000).toISOString(),
         by,
-        payload: scenarioEntryPayload(payload, machineId, machine.family),
+        payload: scenarioEntryPayload(payload, idOf('machine', machine.key), machine.family),
       }));
-      const closed = foldJob(jobId, list).closed !== null;
-      await manager.insert(jobs, { id: jobId, shopId, machineId, family: machine.family, closed });
-      await manager.insert(
-        entries,
-        list.map((each) => ({ ...each, at: new Date(each.at), shopId })),
-      );
-    }
+      return { id, machine, written };
+    });
+    await insertJobs(manager, shopId, [...past, ...onBench]);
   });
   return true;
+}
+
+interface Written {
+  readonly id: string;
+  readonly machine: { readonly key: string; readonly family: string };
+  readonly written: readonly Entry[];
+}
+
+/** Jobs with their entries as if they had arrived in the order in which they were written. */
+async function insertJobs(manager: EntityManager, shopId: string, list: readonly Written[]): Promise<void> {
+  const inOrder = list.flatMap(({ written }) => written).sort((p, q) => Date.parse(p.at) - Date.parse(q.at));
+  const seqOf = new Map(inOrder.map(({ id }, i) => [id, i + 1]));
+  await manager.insert(
+    jobs,
+    list.map(({ id, machine, written }) => ({
+      ...{ id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: false, complaint: '' },
+      takenInAt: new Date(written[0]?.at ?? 0),
+      seq: Math.max(...written.map((each) => seqOf.get(each.id) ?? 0)),
+      moveSeq: 0,
+    })),
+  );
+  await manager.insert(
+    entries,
+    inOrder.map((each) => ({ ...each, at: new Date(each.at), seq: seqOf.get(each.id) ?? 0, shopId })),
+  );
+  await manager.update(shops, { id: shopId }, { lastSeq: inOrder.length });
+  for (const { id, written } of list) await writeRow(manager, id, foldJob(id, written));
 }

@@ -1,6 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '@patient-badger/core';
-import type { OwnFamily, Problem } from '@patient-badger/contract';
+import type { JobPage, MachinePage, OwnFamily, Problem } from '@patient-badger/contract';
 import { randomUUID } from 'node:crypto';
 import { testServer, type TestServer } from '../testing.ts';
 
@@ -74,9 +74,7 @@ test('a job runs on the shop’s own family, and a new file that would make nons
 
 test('a model’s overrides reach the server: a step it does not have cannot be done', async () => {
   const jobId = randomUUID();
-  const machines = (await server.app.inject('/api/machines')).json<
-    { id: string; label: string; truth?: unknown; instruments: boolean }[]
-  >();
+  const { machines } = (await server.app.inject('/api/machines')).json<MachinePage>();
   const hedge = machines.find(({ label }) => label === 'Hedge saw');
   expect(hedge).toMatchObject({ instruments: true });
   expect(hedge).not.toHaveProperty('truth');
@@ -93,12 +91,10 @@ test('a model’s overrides reach the server: a step it does not have cannot be 
 });
 
 test('a safety-critical job is closed only once somebody without a hand in it has looked it over', async () => {
-  const tractor = (await server.app.inject('/api/jobs'))
-    .json<{ id: string; family: string }[]>()
-    .find(({ family }) => family === 'sector-steering');
+  const tractor = (await server.app.inject('/api/jobs')).json<JobPage>().rows.find(({ family }) => family === 'sector-steering');
   const send = async (by: string, payload: object) => {
     const entry = { id: randomUUID(), jobId: tractor?.id, at: new Date().toISOString(), by, payload };
-    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] });
+    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers: { 'x-person': entry.by }, payload: [entry] });
     return answer.json<{ status: string; sentence?: string }[]>()[0];
   };
   const close = { kind: 'closed', outcome: 'repaired', found: 'sector' };
@@ -111,12 +107,10 @@ test('a safety-critical job is closed only once somebody without a hand in it ha
 });
 
 test('a job is not closed while something that came off is not back, unless with a reason', async () => {
-  const trimmer = (await server.app.inject('/api/jobs'))
-    .json<{ id: string; family: string }[]>()
-    .find(({ family }) => family === 'trimmer-bevel-head');
+  const trimmer = (await server.app.inject('/api/jobs')).json<JobPage>().rows.find(({ family }) => family === 'trimmer-bevel-head');
   const send = async (payload: object) => {
     const entry = { id: randomUUID(), jobId: trimmer?.id, at: new Date().toISOString(), by: 'wren', payload };
-    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] });
+    const answer = await server.app.inject({ method: 'POST', url: '/api/entries', headers: { 'x-person': entry.by }, payload: [entry] });
     return answer.json<{ status: string; sentence?: string }[]>()[0];
   };
   const close = { kind: 'closed', outcome: 'repaired', found: 'square' };

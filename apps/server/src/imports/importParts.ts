@@ -13,6 +13,8 @@ export interface ImportAsked {
   readonly duplicates: Duplicates;
   /** Rows done so far, after each batch; whoever throws here stops it, and nothing of it is kept. */
   readonly onBatch?: (done: number) => Promise<void>;
+  /** The last thing in the transaction; whoever throws here throws all of it away. */
+  readonly onDone?: (manager: EntityManager, receipt: Receipt) => Promise<void>;
 }
 
 type Receipt = NonNullable<ImportState['receipt']>;
@@ -23,7 +25,7 @@ type Receipt = NonNullable<ImportState['receipt']>;
  * the whole list be refused, is skipped, or has each seller's row put in place of that seller's old one, as asked.
  * @throws ServerProblem partsKnown, or anotherGear where a number stands for two gears
  */
-export function importParts(dataSource: DataSource, { shopId, rows, duplicates, onBatch }: ImportAsked): Promise<Receipt> {
+export function importParts(dataSource: DataSource, { shopId, rows, duplicates, onBatch, onDone }: ImportAsked): Promise<Receipt> {
   const groups = [...byNumber(rows).values()];
   return dataSource.transaction(async (manager) => {
     let [added, replaced, done] = [0, 0, 0];
@@ -38,7 +40,9 @@ export function importParts(dataSource: DataSource, { shopId, rows, duplicates, 
       done += batch.reduce((sum, group) => sum + group.length, 0);
       await onBatch?.(done);
     }
-    return { added, replaced, skipped: rows.length - added - replaced };
+    const receipt = { added, replaced, skipped: rows.length - added - replaced };
+    await onDone?.(manager, receipt);
+    return receipt;
   });
 }
 

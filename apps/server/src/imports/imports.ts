@@ -41,16 +41,12 @@ export async function importStateOf(dataSource: DataSource, shopId: string, id: 
   const row = await dataSource.getRepository(imports).findOneBy({ id, shopId });
   if (!row) throw new ServerProblem('notFound');
   const { state, done, total, receipt, sentence, touchedAt } = row;
-  if (state === 'running' && Date.now() - touchedAt.getTime() > SILENT_MS)
-    return {
-      id,
-      state: 'failed',
-      done,
-      total,
-      receipt: null,
-      sentence: problemSentence('importCut'),
-    };
-  return { id, state, done, total, receipt, sentence };
+  if (state !== 'running' || Date.now() - touchedAt.getTime() <= SILENT_MS) return { id, state, done, total, receipt, sentence };
+  // Given up for dead, and so that it cannot come back: the thread finishes only what is still running.
+  const cut = { state: 'failed', sentence: problemSentence('importCut') } as const;
+  await dataSource.getRepository(imports).update({ id, state: 'running', touchedAt }, cut);
+  const now = await dataSource.getRepository(imports).findOneByOrFail({ id });
+  return { id, state: now.state, done: now.done, total: now.total, receipt: now.receipt, sentence: now.sentence };
 }
 
 /** Asks for a list to be stopped; the thread sees it after its next batch. */

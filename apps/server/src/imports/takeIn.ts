@@ -21,7 +21,7 @@ class Cancelled extends Error {}
 
 /** Takes the list in. Reading and checking a hundred thousand rows takes seconds: not on the thread that answers everybody. */
 export async function work(asked: ImportWork): Promise<void> {
-  const dataSource = createDataSource(asked.url);
+  const dataSource = createDataSource(asked.url, { patient: true });
   try {
     await dataSource.initialize();
     await takeIn(dataSource, asked);
@@ -35,21 +35,35 @@ async function takeIn(dataSource: DataSource, { id, shopId, duplicates, bytes }:
   try {
     const rows = readRows(bytes);
     await tell({ total: rows.length });
-    const receipt = await importParts(dataSource, { shopId, rows, duplicates, onBatch: (done) => tell({ done }) });
-    await tell({ state: 'done', done: rows.length, receipt });
+    await importParts(dataSource, {
+      ...{ shopId, rows, duplicates },
+      onBatch: (done) => tell({ done }),
+      // In the same transaction: an import that was given up for dead meanwhile is thrown away whole, and never "failed" and then done.
+      onDone: async (manager, receipt) => {
+        const { affected } = await manager.update(
+          imports,
+          { id, state: 'running' },
+          { state: 'done', done: rows.length, receipt, touchedAt: new Date() },
+        );
+        if (affected !== 1) throw new Cancelled();
+      },
+    });
   } catch (error) {
-    if (error instanceof Cancelled) return tell({ state: 'cancelled' });
-    await tell({ state: 'failed', sentence: sentenceOf(error) });
+    const change: Partial<ImportRow> =
+      error instanceof Cancelled ? { state: 'cancelled' } : { state: 'failed', sentence: sentenceOf(error) };
+    await dataSource.getRepository(imports).update({ id, state: 'running' }, { ...change, touchedAt: new Date() });
   }
 }
 
 /** Over a connection of its own out of the pool: what the import's transaction writes is not seen before it is whole. */
 async function report(dataSource: DataSource, id: string, change: Partial<ImportRow>): Promise<void> {
-  await dataSource.getRepository(imports).update({ id }, { ...change, touchedAt: new Date() });
-  if (change.state !== undefined) return;
+  const { affected } = await dataSource.getRepository(imports).update({ id, state: 'running' }, { ...change, touchedAt: new Date() });
   const { cancelAsked } = await dataSource.getRepository(imports).findOneByOrFail({ id });
-  if (cancelAsked) throw new Cancelled();
+  if (cancelAsked || affected !== 1) throw new Cancelled();
 }
+
+/** No part says so much; a line that does is no line of a list. */
+const MOST_LINE_BYTES = 64 * 1024;
 
 /** Line by line, so that the whole list never stands beside itself as one text. @throws ServerProblem with the row */
 function readRows(bytes: Uint8Array): readonly PartDraftSent[] {
@@ -57,7 +71,9 @@ function readRows(bytes: Uint8Array): readonly PartDraftSent[] {
   const rows: PartDraftSent[] = [];
   for (let from = 0, line = 1; from < buffer.length; line += 1) {
     const end = buffer.indexOf(10, from);
-    const text = buffer.toString('utf8', from, end < 0 ? buffer.length : end).trim();
+    const stop = end < 0 ? buffer.length : end;
+    if (stop - from > MOST_LINE_BYTES) throw new ServerProblem('rowTooLong', { path: String(line), detail: { row: line } });
+    const text = buffer.toString('utf8', from, stop).trim();
     from = end < 0 ? buffer.length : end + 1;
     if (text !== '') rows.push(readRow(text, line));
   }

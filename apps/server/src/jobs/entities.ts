@@ -1,13 +1,26 @@
-import { type EntryPayload } from '@patient-badger/core';
-import { EntitySchema } from 'typeorm';
+import { type BenchMove, type EntryPayload } from '@patient-badger/core';
+import { EntitySchema, type ValueTransformer } from 'typeorm';
+
+/** PostgreSQL's bigint comes as text; counts of entries stay far below 2^53. */
+const counted: ValueTransformer = { to: (value: unknown) => value, from: (value: string) => Number(value) };
 
 export interface JobRow {
   id: string;
   shopId: string;
   machineId: string;
   family: string;
-  /** Kept beside the entries so that the bench need not fold every job of the shop. */
+  /** From here on: what lists show, kept beside the entries so that no list reads those. */
   closed: boolean;
+  complaint: string;
+  takenInAt: Date;
+  closedAt: Date | null;
+  found: string | null;
+  outcome: string | null;
+  /** The last of its entries. */
+  seq: number;
+  move: BenchMove | null;
+  /** The entry up to which the move was worked out. */
+  moveSeq: number;
 }
 
 export const jobs = new EntitySchema<JobRow>({
@@ -18,6 +31,14 @@ export const jobs = new EntitySchema<JobRow>({
     machineId: { type: 'uuid', name: 'machine_id' },
     family: { type: 'text' },
     closed: { type: 'boolean' },
+    complaint: { type: 'text' },
+    takenInAt: { type: 'timestamptz', name: 'taken_in_at' },
+    closedAt: { type: 'timestamptz', name: 'closed_at', nullable: true },
+    found: { type: 'text', nullable: true },
+    outcome: { type: 'text', nullable: true },
+    seq: { type: 'bigint', transformer: counted },
+    move: { type: 'jsonb', nullable: true },
+    moveSeq: { type: 'bigint', name: 'move_seq', transformer: counted },
   },
 });
 
@@ -25,6 +46,8 @@ export interface EntryRow {
   id: string;
   shopId: string;
   jobId: string;
+  /** Counted by shop as entries arrive: who has read up to one has missed none before it. */
+  seq: number;
   at: Date;
   by: string;
   payload: EntryPayload;
@@ -36,6 +59,7 @@ export const entries = new EntitySchema<EntryRow>({
     id: { type: 'uuid', primary: true },
     shopId: { type: 'text', name: 'shop_id' },
     jobId: { type: 'uuid', name: 'job_id' },
+    seq: { type: 'bigint', transformer: counted },
     at: { type: 'timestamptz' },
     by: { type: 'text' },
     payload: { type: 'jsonb' },

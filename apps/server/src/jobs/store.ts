@@ -1,115 +1,137 @@
-import {
-  checkEntry,
-  CoreFailure,
-  entry as entrySchema,
-  failureFromZod,
-  foldJob,
-  openLedger,
-  ruleOf,
-  secondCheckedBy,
-  type Entry,
-  type JobState,
-  type Pack,
-} from '@patient-badger/core';
+import { brokenTextAt, CoreFailure, entry as entrySchema, failureFromZod, type Entry, type Pack } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { failureSentence } from '@patient-badger/wording';
-import { In, type DataSource, type EntityManager } from 'typeorm';
-import { packOfJob } from '../machines/packs.ts';
+import type { DataSource } from 'typeorm';
+import { packOfMachine } from '../machines/packs.ts';
+import { isDatabaseAway, isRecordReadOnly } from '../plugins/databaseAway.ts';
 import { ServerProblem } from '../problems.ts';
-import { people } from '../shop/entities.ts';
-import { machines } from '../machines/entities.ts';
-import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
+import type { Actor } from '../shop/actor.ts';
+import { commit, type Checked, type Outcome } from './commit.ts';
 
-/** Channel on which a committed entry is announced to every server process. */
-export const CHANNEL = 'badger_entries';
+/** So many go into one transaction. */
+const MOST_TOGETHER = 100;
+
+interface Waiting {
+  readonly checked: Checked;
+  readonly settle: (outcome: Outcome) => void;
+  readonly fail: (error: unknown) => void;
+}
+
+export interface EntryStore {
+  /**
+   * Stores entries in the order given. A bad one is refused with a sentence and takes none of the others
+   * with it; one sent before is known and harmless. Resolves when all are on disk.
+   * @throws where the database is away: nothing is said of entries that it did not answer for
+   */
+  store(actor: Actor, batch: readonly unknown[]): Promise<EntryReceipt[]>;
+}
 
 /**
- * Stores entries one by one, each in a transaction of its own: a bad one is refused with a sentence
- * and takes none of the others with it. One sent before is known and harmless. Entries arrive in the
- * order in which the device wrote them, so a job's take-in comes before the rest.
+ * The way into the record. Whatever arrives while one transaction is on its way to the disk shares the
+ * next (group commit: DeWitt et al. 1984), so many writers wait for few writes to disk.
  */
-export async function storeEntries(dataSource: DataSource, shopId: string, batch: readonly unknown[]): Promise<EntryReceipt[]> {
-  const receipts: EntryReceipt[] = [];
-  for (const raw of batch) receipts.push(await storeOne(dataSource, shopId, raw));
-  return receipts;
+export function createEntryStore(dataSource: DataSource, onStored: (jobIds: readonly string[]) => void = () => undefined): EntryStore {
+  const queues = new Map<string, Waiting[]>();
+  const running = new Set<string>();
+
+  const run = async (shopId: string) => {
+    if (running.has(shopId)) return;
+    running.add(shopId);
+    try {
+      for (let queue = queues.get(shopId) ?? []; queue.length > 0; queue = queues.get(shopId) ?? []) {
+        const now = queue.splice(0, MOST_TOGETHER);
+        await together(dataSource, shopId, now);
+        onStored([...new Set(now.map(({ checked }) => checked.entry.jobId))]);
+      }
+      queues.delete(shopId);
+    } finally {
+      running.delete(shopId);
+    }
+  };
+
+  const queued = (shopId: string, checked: Checked) =>
+    new Promise<Outcome>((settle, fail) => {
+      const queue = queues.get(shopId) ?? [];
+      queues.set(shopId, queue);
+      queue.push({ checked, settle, fail });
+      void run(shopId);
+    });
+
+  return {
+    async store(actor, batch) {
+      const readyOf = async (raw: unknown): Promise<Checked> => {
+        const entry = read(raw, actor);
+        return { entry, pack: entry.payload.kind === 'takenIn' ? await packOfTakeIn(dataSource, actor.shopId, entry.payload) : null };
+      };
+      // Machines and families are looked up before the queue: a transaction waits for nothing but the disk.
+      const ready = await Promise.all(batch.map((raw) => readyOf(raw).catch((error: unknown) => refused(raw, error))));
+      const receipts = ready.map(async (each): Promise<EntryReceipt> => {
+        if ('status' in each) return each;
+        try {
+          return { id: each.entry.id, ...(await queued(actor.shopId, each)) };
+        } catch (error) {
+          return refused(each.entry, error);
+        }
+      });
+      return Promise.all(receipts);
+    },
+  };
 }
 
-async function storeOne(dataSource: DataSource, shopId: string, raw: unknown): Promise<EntryReceipt> {
-  const given = String((raw as { id?: unknown } | null)?.id ?? '');
+/** One transaction for all; where one of them breaks it, each gets its own, so that the others are kept. */
+async function together(dataSource: DataSource, shopId: string, waiting: readonly Waiting[]): Promise<void> {
   try {
-    const parsed = entrySchema.safeParse(raw);
-    if (!parsed.success) throw failureFromZod(parsed.error, raw);
-    const status = await dataSource.transaction((manager) => insert(manager, shopId, parsed.data));
-    return { id: parsed.data.id, status };
+    const outcomes = await commit(
+      dataSource,
+      shopId,
+      waiting.map(({ checked }) => checked),
+    );
+    waiting.forEach(({ settle, fail: reject }, i) => {
+      const outcome = outcomes[i];
+      if (outcome instanceof Error) reject(outcome);
+      else if (outcome) settle(outcome);
+    });
   } catch (error) {
-    if (error instanceof CoreFailure) return { id: given, status: 'refused', path: error.path, sentence: failureSentence(error) };
-    if (error instanceof ServerProblem)
-      return { id: given, status: 'refused', ...(error.path && { path: error.path }), sentence: error.message };
-    throw error;
+    const [only] = waiting;
+    if (waiting.length === 1 && only) return only.fail(error);
+    if (isDatabaseAway(error) || isRecordReadOnly(error)) return waiting.forEach((each) => each.fail(error));
+    for (const each of waiting) await together(dataSource, shopId, [each]);
   }
 }
 
-async function insert(manager: EntityManager, shopId: string, given: Entry): Promise<'stored' | 'known'> {
-  const known = await manager.findOneBy(entries, { id: given.id });
-  if (known) {
-    if (known.jobId !== given.jobId || known.shopId !== shopId) throw new ServerProblem('invalidInput', { path: 'id' });
-    return 'known';
-  }
-  if (!(await manager.existsBy(people, { id: given.by, shopId }))) throw new ServerProblem('unknownPerson', { path: 'by' });
-  const job = given.payload.kind === 'takenIn' ? await openJob(manager, shopId, given) : await lockJob(manager, shopId, given.jobId);
-  const pack = await packOfJob(manager, job);
-  checkEntry(given.payload, pack);
-  if (given.payload.kind === 'closed') refuseUnfinished(pack, await stateOf(manager, job), given.payload.despiteLedger);
-  await manager.insert(entries, { ...given, at: new Date(given.at), shopId });
-  if (ruleOf(given.payload).movesJob) await settleClosed(manager, job);
-  // Heard by every server process on this database, once this transaction is committed.
-  await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, ids: [given.id] })]);
-  return 'stored';
+function read(raw: unknown, actor: Actor): Entry {
+  const broken = brokenTextAt(raw);
+  if (broken !== null) throw new CoreFailure({ code: 'invalid', path: broken, detail: { reason: 'textBroken' } });
+  const parsed = entrySchema.safeParse(raw);
+  if (!parsed.success) throw failureFromZod(parsed.error, raw);
+  // Who sends is who writes: nobody signs with another's name, least of all the second check.
+  if (parsed.data.by !== actor.personId) throw new ServerProblem('notYourEntry', { path: 'by' });
+  return parsed.data;
 }
 
-/** A job is closed only with everything back that came off, or a reason; and looked over where someone can be hurt by it. */
-function refuseUnfinished(pack: Pack, state: JobState, despiteLedger: string | undefined): void {
-  if (despiteLedger === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
-  if (pack.safetyCritical && secondCheckedBy(state) === null) throw new ServerProblem('secondCheckMissing');
-}
-
-async function openJob(manager: EntityManager, shopId: string, given: Entry): Promise<JobRow> {
-  if (given.payload.kind !== 'takenIn') throw new ServerProblem('unknownJob');
-  const { machineId, family } = given.payload;
-  const machine = await manager.findOneBy(machines, { id: machineId, shopId });
+async function packOfTakeIn(
+  { manager }: DataSource,
+  shopId: string,
+  { machineId, family }: { readonly machineId: string; readonly family: string },
+): Promise<Pack> {
+  const machine = await packOfMachine(manager, shopId, machineId);
   if (!machine) throw new ServerProblem('unknownMachine', { path: 'payload.machineId' });
-  if (machine.family !== family) {
-    throw new ServerProblem('otherFamily', { path: 'payload.family' });
-  }
-  const row: JobRow = { id: given.jobId, shopId, machineId, family, closed: false };
-  await manager.createQueryBuilder().insert().into(jobs).values(row).orIgnore().execute();
-  return lockJob(manager, shopId, given.jobId);
+  if (machine.family !== family) throw new ServerProblem('otherFamily', { path: 'payload.family' });
+  return machine.pack;
 }
 
-/** Locks the job's row, so that two entries that close and reopen it settle one after the other. */
-async function lockJob(manager: EntityManager, shopId: string, id: string): Promise<JobRow> {
-  const job = await manager.findOne(jobs, { where: { id, shopId }, lock: { mode: 'pessimistic_write' } });
-  if (!job) throw new ServerProblem('unknownJob', { path: 'jobId' });
-  return job;
+/** @throws what is no refusal of the entry, but a failure of the house */
+function refused(raw: unknown, error: unknown): EntryReceipt {
+  const id = String((raw as { id?: unknown } | null)?.id ?? '').slice(0, 80);
+  if (error instanceof CoreFailure) return { id, status: 'refused', path: error.path, sentence: failureSentence(error) };
+  if (error instanceof ServerProblem) return { id, status: 'refused', ...(error.path && { path: error.path }), sentence: error.message };
+  if (!isDatabaseAway(error) && isRefusedByColumn(error))
+    return { id, status: 'refused', sentence: new ServerProblem('cannotBeKept').message };
+  throw error;
 }
 
-const stateOf = async (manager: EntityManager, { id }: JobRow): Promise<JobState> =>
-  foldJob(id, (await manager.findBy(entries, { jobId: id })).map(toEntry));
-
-async function settleClosed(manager: EntityManager, job: JobRow): Promise<void> {
-  const closed = (await stateOf(manager, job)).closed !== null;
-  if (closed !== job.closed) await manager.update(jobs, { id: job.id }, { closed });
-}
-
-/** Jobs with their entries, oldest entry first. */
-export async function jobsWithEntries(dataSource: DataSource, rows: readonly JobRow[]) {
-  const found =
-    rows.length === 0
-      ? []
-      : await dataSource.getRepository(entries).find({ where: { jobId: In(rows.map(({ id }) => id)) }, order: { at: 'ASC' } });
-  const byJob = new Map<string, Entry[]>(rows.map(({ id }) => [id, []]));
-  for (const row of found) byJob.get(row.jobId)?.push(toEntry(row));
-  return rows.map(({ id, machineId, family }) => ({ id, machineId, family, entries: byJob.get(id) ?? [] }));
-}
-
-export const toEntry = ({ id, jobId, at, by, payload }: EntryRow): Entry => ({ id, jobId, at: at.toISOString(), by, payload });
+/** The database took the statement and refused what was in it: classes 22 (data) and 23 (constraint). */
+const isRefusedByColumn = (error: unknown): boolean => {
+  const { driverError } = error as { driverError?: { code?: string } };
+  return /^2[23]/.test(driverError?.code ?? '');
+};

@@ -15,32 +15,150 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-test('the stream tells each new entry to whoever listens, and ends with the server', async () => {
-  const app = await buildApp(readConfig({ DATABASE_URL: server.url, LOG_LEVEL: 'silent' }), server.dataSource);
-  const address = await app.listen({ host: '127.0.0.1', port: 0 });
-  const response = await fetch(`${address}/api/events`);
-  expect(response.headers.get('content-type')).toBe('text/event-stream');
-  const reader = (response.body as ReadableStream<Uint8Array>).getReader();
-  const jobId = randomUUID();
-  const takeIn = {
-    id: randomUUID(),
-    jobId,
-    at: new Date().toISOString(),
-    by: 'tobin',
-    payload: { kind: 'takenIn', machineId: idOf('machine', 'pruner'), family: 'saw-oil-pump', complaint: 'dry', facts: {} },
+interface Told {
+  readonly id: string | undefined;
+  readonly event: string;
+  readonly data: unknown;
+}
+
+/** Listens as a browser does, from a number on if it has one. */
+async function listen(address: string, lastId?: string) {
+  const stop = new AbortController();
+  const response = await fetch(`${address}/api/events`, {
+    signal: stop.signal,
+    headers: lastId === undefined ? {} : { 'last-event-id': lastId },
+  });
+  const told: Told[] = [];
+  const waiting = new Set<() => void>();
+  const read = async () => {
+    let text = '';
+    for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+      text += new TextDecoder().decode(chunk);
+      for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
+        const fields = Object.fromEntries(
+          text
+            .slice(0, end)
+            .split('\n')
+            .map((line) => [line.split(': ')[0], line.slice(line.indexOf(': ') + 2)]),
+        );
+        text = text.slice(end + 2);
+        if (fields.event) told.push({ id: fields.id, event: fields.event, data: JSON.parse(fields.data ?? 'null') as unknown });
+        waiting.forEach((each) => each());
+      }
+    }
   };
-  await fetch(`${address}/api/entries`, {
+  const ended = read().catch(() => undefined);
+  const until = (enough: (list: readonly Told[]) => boolean) =>
+    new Promise<void>((resolve) => {
+      const look = () => enough(told) && (waiting.delete(look), resolve());
+      waiting.add(look);
+      look();
+    });
+  return { response, told, until, ended, stop: () => stop.abort() };
+}
+
+const takeIn = (jobId: string) => ({
+  id: randomUUID(),
+  jobId,
+  at: new Date().toISOString(),
+  by: 'tobin',
+  payload: { kind: 'takenIn', machineId: idOf('machine', 'pruner'), family: 'saw-oil-pump', complaint: 'dry', facts: {} },
+});
+const remark = (jobId: string, text: string) => ({ ...takeIn(jobId), payload: { kind: 'remark', text } });
+const send = (address: string, list: readonly object[]) =>
+  fetch(`${address}/api/entries`, {
     method: 'POST',
-    body: JSON.stringify([takeIn]),
+    body: JSON.stringify(list),
     headers: { 'content-type': 'application/json', 'x-person': 'tobin' },
   });
+const texts = (told: readonly Told[]) =>
+  told.flatMap(({ event, data }) => {
+    const { payload } = data as { payload?: { text?: string } };
+    return event === 'entry' && payload?.text ? [payload.text] : [];
+  });
 
-  let heard = '';
-  while (!heard.includes('event: entry')) heard += new TextDecoder().decode((await reader.read()).value);
-  const data = /data: (.*)\n/.exec(heard)?.[1] ?? '';
-  expect(JSON.parse(data)).toEqual(takeIn);
+async function listening() {
+  const app = await buildApp(readConfig({ DATABASE_URL: server.url, LOG_LEVEL: 'silent' }), server.dataSource);
+  return { app, address: await app.listen({ host: '127.0.0.1', port: 0 }) };
+}
+
+test('the stream tells each new entry and its job’s row to whoever listens, and ends with the server', async () => {
+  const { app, address } = await listening();
+  const ear = await listen(address);
+  expect(ear.response.headers.get('content-type')).toBe('text/event-stream');
+  const jobId = randomUUID();
+  const written = takeIn(jobId);
+  await send(address, [written]);
+  await ear.until((told) => told.some(({ event }) => event === 'row'));
+  const [entry, row] = ['entry', 'row'].map((name) => ear.told.find(({ event }) => event === name));
+  expect(entry?.data).toEqual({ ...written, seq: Number(entry?.id) });
+  expect(row?.data).toMatchObject({ id: jobId, complaint: 'dry', seq: Number(entry?.id) });
   await app.close();
-  expect((await reader.read().catch(() => ({ done: true }))).done).toBe(true);
+  await ear.ended;
+});
+
+test('what one server process stores, a window at another hears within two seconds', async () => {
+  const one = await listening();
+  const other = await listening();
+  const ear = await listen(other.address);
+  const jobId = randomUUID();
+  const sent = Date.now();
+  await send(one.address, [takeIn(jobId), remark(jobId, 'heard?')]);
+  await ear.until((told) => texts(told).includes('heard?'));
+  expect(Date.now() - sent).toBeLessThan(2000);
+  await one.app.close();
+  await other.app.close();
+});
+
+test('who was away hears what was missed, from the last number on, each once and in order', async () => {
+  const { app, address } = await listening();
+  const jobId = randomUUID();
+  const before = await listen(address);
+  await send(address, [takeIn(jobId), remark(jobId, 'one')]);
+  await before.until((told) => texts(told).includes('one'));
+  const lastId = before.told.filter(({ id }) => id !== undefined).at(-1)?.id;
+  before.stop();
+  await send(address, [remark(jobId, 'two'), remark(jobId, 'three')]);
+  const back = await listen(address, lastId);
+  await send(address, [remark(jobId, 'four')]);
+  await back.until((told) => texts(told).includes('four'));
+  expect(texts(back.told)).toEqual(['two', 'three', 'four']);
+  back.stop();
+  await app.close();
+});
+
+test('entries stored while the listening connection of the server is cut are told when it is back', async () => {
+  const { app, address } = await listening();
+  const jobId = randomUUID();
+  await send(address, [takeIn(jobId)]);
+  const ear = await listen(address);
+  await ear.until((told) => told.some(({ event }) => event === 'here'));
+  const cut = "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND query LIKE 'LISTEN%'";
+  const list = Array.from({ length: 40 }, (_, i) => `unheard ${i}`);
+  for (const text of list) {
+    await server.dataSource.query(cut);
+    await send(address, [remark(jobId, text)]);
+  }
+  await ear.until((told) => texts(told).length >= list.length);
+  expect(texts(ear.told)).toEqual(list);
+  ear.stop();
+  await app.close();
+});
+
+test('who is far behind is told to read anew instead of all that happened', async () => {
+  const { app, address } = await listening();
+  const jobId = randomUUID();
+  await send(address, [takeIn(jobId)]);
+  for (let i = 0; i < 11; i++)
+    await send(
+      address,
+      Array.from({ length: 200 }, (_, k) => remark(jobId, `${i}/${k}`)),
+    );
+  const ear = await listen(address, '1');
+  await ear.until((told) => told.some(({ event }) => event === 'anew'));
+  expect(texts(ear.told).length).toBe(0);
+  ear.stop();
+  await app.close();
 });
 
 test('the app’s files and screens come from the same address; unknown calls and files do not', async () => {

@@ -2,8 +2,7 @@ import { applyOverrides, checkPack, packSchema, type Pack } from '@patient-badge
 import { findFamily } from '@patient-badger/knowledge';
 import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
-import { machineModels, machines } from './entities.ts';
-import { families } from './entities.ts';
+import { families, machineModels, machines } from './entities.ts';
 
 /** Own families as last read, by shop and id: the same version gives the same pack, so that what was worked out for it is found again. */
 const read = new Map<string, { readonly version: number; readonly pack: Pack }>();
@@ -23,16 +22,36 @@ export async function packOf(manager: EntityManager, shopId: string, id: string)
 }
 
 interface OnMachine {
-  readonly shopId: string;
   readonly family: string;
-  readonly machineId: string;
+  readonly pack: Pack;
+}
+
+/** A machine's family and model never change once it is on record, and shipped packs only with the server: kept for so many machines. */
+const REMEMBERED = 5000;
+const ofMachine = new Map<string, OnMachine>();
+
+/** The pack of a machine as its model has it; null where the shop has no such machine. */
+export async function packOfMachine(manager: EntityManager, shopId: string, machineId: string): Promise<OnMachine | null> {
+  const key = `${shopId}/${machineId}`;
+  const before = ofMachine.get(key);
+  if (before) return before;
+  const machine = await manager.findOneBy(machines, { id: machineId, shopId });
+  if (!machine) return null;
+  const pack = await packOf(manager, shopId, machine.family);
+  if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
+  const model = machine.modelId ? await manager.findOneBy(machineModels, { id: machine.modelId, shopId }) : null;
+  const made = { family: machine.family, pack: applyOverrides(pack, model?.overrides) };
+  // A family of the shop's own may get a next version at any time, from any server process: asked for each time.
+  if (findFamily(machine.family)) {
+    if (ofMachine.size >= REMEMBERED) ofMachine.clear();
+    ofMachine.set(key, made);
+  }
+  return made;
 }
 
 /** The family of a job as its machine's model has it. */
-export async function packOfJob(manager: EntityManager, { shopId, family, machineId }: OnMachine): Promise<Pack> {
-  const pack = await packOf(manager, shopId, family);
-  if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
-  const machine = await manager.findOneBy(machines, { id: machineId, shopId });
-  const model = machine?.modelId ? await manager.findOneBy(machineModels, { id: machine.modelId, shopId }) : null;
-  return applyOverrides(pack, model?.overrides);
+export async function packOfJob(manager: EntityManager, { shopId, machineId }: { shopId: string; machineId: string }): Promise<Pack> {
+  const found = await packOfMachine(manager, shopId, machineId);
+  if (!found) throw new ServerProblem('unknownMachine');
+  return found.pack;
 }

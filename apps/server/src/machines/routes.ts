@@ -1,4 +1,5 @@
-import { machine, machineDraft, machineModel } from '@patient-badger/contract';
+import { machine, machineDraft, machineModel, machinePage, machineQuery, MOST_MACHINES } from '@patient-badger/contract';
+import { FAMILIES } from '@patient-badger/knowledge';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
@@ -9,24 +10,56 @@ import { packOf } from './packs.ts';
 
 /** The machine models that the shop knows, and the machines on record. */
 export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
+  const modelsOf = (shopId: string) => dataSource.getRepository(machineModels).findBy({ shopId });
+
   app.get('/api/models', { schema: { response: { 200: z.array(machineModel) } } }, async (request) =>
     dataSource.getRepository(machineModels).find({ where: { shopId: request.shopId }, order: { maker: 'ASC', code: 'ASC' } }),
   );
 
-  app.get('/api/machines', { schema: { response: { 200: z.array(machine) } } }, async (request) => {
-    const shopId = request.shopId;
+  app.get('/api/machines', { schema: { querystring: machineQuery, response: { 200: machinePage } } }, async (request) => {
+    const { shopId, query } = request;
+    const find = dataSource.getRepository(machines).createQueryBuilder('m').where('m.shopId = :shopId', { shopId });
+    if (query.family) find.andWhere('m.family = :family', { family: query.family });
+    const words = query.words.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
+    words.forEach((word, i) => {
+      const kinds = FAMILIES.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase())).map(({ id }) => id);
+      find.andWhere(
+        `(m.words @@ to_tsquery('simple', :begins${i}) OR m.family = ANY(:kinds${i}) OR m.model_id IN
+          (SELECT id FROM machine_models WHERE shop_id = :shopId AND strpos(lower(maker || ' ' || code), :word${i}) > 0))`,
+        { [`begins${i}`]: `${word}:*`, [`kinds${i}`]: kinds, [`word${i}`]: word.toLowerCase() },
+      );
+    });
     const [rows, models] = await Promise.all([
-      dataSource.getRepository(machines).find({ where: { shopId }, order: { label: 'ASC' } }),
-      dataSource.getRepository(machineModels).findBy({ shopId }),
+      find
+        .orderBy('m.label')
+        .addOrderBy('m.id')
+        .limit(MOST_MACHINES + 1)
+        .getMany(),
+      modelsOf(shopId),
     ]);
-    return rows.map((row) => withModel(row, models));
+    return { machines: rows.slice(0, MOST_MACHINES).map((row) => withModel(row, models)), more: rows.length > MOST_MACHINES };
+  });
+
+  app.get('/api/machines/counts', { schema: { response: { 200: z.record(z.string(), z.int()) } } }, async (request) => {
+    const rows = await dataSource.query<{ family: string; count: string }[]>(
+      'SELECT family, count(*) AS count FROM machines WHERE shop_id = $1 GROUP BY family',
+      [request.shopId],
+    );
+    return Object.fromEntries(rows.map(({ family, count }) => [family, Number(count)]));
+  });
+
+  const params = z.object({ id: z.uuid() });
+  app.get('/api/machines/:id', { schema: { params, response: { 200: machine } } }, async (request) => {
+    const row = await dataSource.getRepository(machines).findOneBy({ id: request.params.id, shopId: request.shopId });
+    if (!row) throw new ServerProblem('notFound');
+    return withModel(row, await modelsOf(request.shopId));
   });
 
   app.post('/api/machines', { schema: { body: machineDraft, response: { 200: machine } } }, async (request) => {
     const { shopId } = needActor(request);
     const draft = request.body;
     if (!(await packOf(dataSource.manager, shopId, draft.family))) throw new ServerProblem('unknownFamily', { path: 'family' });
-    const models = await dataSource.getRepository(machineModels).findBy({ shopId });
+    const models = await modelsOf(shopId);
     if (draft.modelId && !models.some(({ id }) => id === draft.modelId)) throw new ServerProblem('unknownModel', { path: 'modelId' });
     await dataSource
       .createQueryBuilder()
@@ -35,7 +68,9 @@ export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = 
       .values({ ...draft, shopId })
       .orIgnore()
       .execute();
-    const row = await dataSource.getRepository(machines).findOneByOrFail({ id: draft.id, shopId });
+    const row = await dataSource.getRepository(machines).findOneBy({ id: draft.id, shopId });
+    // The id stands for a machine of another shop: nothing of it is told.
+    if (!row) throw new ServerProblem('invalidInput', { path: 'id' });
     return withModel(row, models);
   });
 };

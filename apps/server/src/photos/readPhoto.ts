@@ -1,3 +1,4 @@
+import { inflateSync } from 'node:zlib';
 import jpeg from 'jpeg-js';
 import { PNG } from 'pngjs';
 
@@ -10,7 +11,6 @@ export interface ReadPhoto {
 }
 
 const PREVIEW_PX = 240;
-const MOST_PIXELS = 40_000_000;
 
 export type PhotoReply =
   { readonly ok: true; readonly photo: ReadPhoto } | { readonly ok: false; readonly code: 'photoWrongType' | 'photoBroken' };
@@ -39,22 +39,38 @@ export function typeOf(bytes: Buffer): ReadPhoto['type'] | null {
   return null;
 }
 
-/** Null where the file is damaged or too large. */
+/** Null where the file is damaged. Its size in dots was looked at before. */
 function decode(type: ReadPhoto['type'], bytes: Buffer) {
   try {
-    if (type === 'image/jpeg')
-      return jpeg.decode(bytes, {
-        useTArray: true,
-        tolerantDecoding: false,
-        maxMemoryUsageInMB: 700,
-        maxResolutionInMP: MOST_PIXELS / 1e6,
-      });
-    // The header is read first: a few kilobytes can claim a picture of a thousand megapixels.
-    if (bytes.length < 24 || bytes.readUInt32BE(16) * bytes.readUInt32BE(20) > MOST_PIXELS) return null;
+    if (type === 'image/jpeg') return jpeg.decode(bytes, { useTArray: true, tolerantDecoding: false, maxMemoryUsageInMB: MOST_JPEG_MB });
+    if (!inflatesAsItSays(bytes)) return null;
     return PNG.sync.read(bytes);
   } catch {
     return null;
   }
+}
+
+/** So many megabytes the JPEG decoder may take for its tables of 25 million dots. */
+const MOST_JPEG_MB = 512;
+/** The widest dot of a PNG: four samples of two bytes. */
+const MOST_BYTES_A_DOT = 8;
+
+/**
+ * A few hundred kilobytes of a PNG can inflate to gigabytes behind a header that claims one dot. Its data is
+ * inflated up to what the header allows, and no further (ISO/IEC 15948, 11.2.4: the IDAT chunks are one stream).
+ */
+function inflatesAsItSays(bytes: Buffer): boolean {
+  const [width, height] = [bytes.readUInt32BE(16), bytes.readUInt32BE(20)];
+  const pieces: Buffer[] = [];
+  for (let at = 8; at + 12 <= bytes.length;) {
+    const length = bytes.readUInt32BE(at);
+    if (bytes.toString('latin1', at + 4, at + 8) === 'IDAT') pieces.push(bytes.subarray(at + 8, at + 8 + length));
+    at += 12 + length;
+  }
+  // A byte before each line, in each of the seven passes where it is interlaced.
+  const most = width * height * MOST_BYTES_A_DOT + 7 * (height + 8);
+  inflateSync(Buffer.concat(pieces), { maxOutputLength: most });
+  return true;
 }
 
 /** Box-sampled thumbnail: each small pixel is the mean of a few of those it covers. */

@@ -3,7 +3,7 @@ import { PHOTO_MOST_BYTES, photoReceipt } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
-import { readInWorker } from './readInWorker.ts';
+import { createPhotoReader, readInWorker } from './readInWorker.ts';
 import { needActor } from '../shop/actor.ts';
 import { takeBytes } from '../plugins/bytes.ts';
 import { ServerProblem } from '../problems.ts';
@@ -14,6 +14,8 @@ const params = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/) });
 /** Photos by the hash of their bytes: the same photo is kept once, however often it is sent. */
 export const photoRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
   const repository = dataSource.getRepository(photos);
+  const reader = createPhotoReader();
+  app.addHook('onClose', () => reader.close());
 
   await app.register(async (scope) => {
     takeBytes(scope, PHOTO_MOST_BYTES);
@@ -29,7 +31,7 @@ export const photoRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
         where: { shopId, hash },
         select: { hash: true, shopId: true, type: true, width: true, height: true },
       });
-      const read = known ?? (await readInWorker(bytes));
+      const read = known ?? (await readInWorker(reader, bytes));
       if (!known && 'preview' in read) {
         const row = { shopId, hash, type: read.type, width: read.width, height: read.height, bytes, preview: read.preview };
         await dataSource.createQueryBuilder().insert().into(photos).values(row).orIgnore().execute();

@@ -3,8 +3,8 @@ import type { Problem, ProblemCode } from '@patient-badger/contract';
 import { failureSentence, problemSentence } from '@patient-badger/wording';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
-import { QueryFailedError } from 'typeorm';
 import { PROBLEM_STATUS, ServerProblem } from '../problems.ts';
+import { isDatabaseAway, isRecordReadOnly } from './databaseAway.ts';
 
 /** One way out for everything that goes wrong: a code, a path, a sentence. */
 export const errors = fp(async (app: FastifyInstance) => {
@@ -28,6 +28,7 @@ function problemOf(error: FastifyError | Error): Answer {
     return { status: PROBLEM_STATUS[error.code], code: error.code, ...(error.path && { path: error.path }), sentence: error.message };
   }
   if (isDatabaseAway(error)) return standard('databaseAway');
+  if (isRecordReadOnly(error)) return standard('recordReadOnly');
   const { statusCode, code } = error as FastifyError;
   if (code === 'FST_ERR_CTP_BODY_TOO_LARGE') return standard('bodyTooLarge');
   if (statusCode === 429) return standard('tooMany');
@@ -36,28 +37,3 @@ function problemOf(error: FastifyError | Error): Answer {
 }
 
 const standard = (code: ProblemCode): Answer => ({ code, status: PROBLEM_STATUS[code], sentence: problemSentence(code) });
-
-const AWAY = new Set([
-  'ECONNREFUSED',
-  'ECONNRESET',
-  'EPIPE',
-  'ETIMEDOUT',
-  'ENOTFOUND',
-  '57P01',
-  '57P02',
-  '57P03',
-  '08006',
-  '08001',
-  '08003',
-  '53300',
-  '55000',
-]);
-
-/** The database refused, vanished or shut down: worth saying so, and worth trying again. */
-function isDatabaseAway(error: Error): boolean {
-  const cause = error instanceof QueryFailedError ? (error.driverError as Error & { code?: string }) : (error as Error & { code?: string });
-  return (
-    AWAY.has(cause.code ?? '') ||
-    /Connection terminated|timeout exceeded when trying to connect|connect ECONNREFUSED|Driver not Connected/i.test(cause.message)
-  );
-}

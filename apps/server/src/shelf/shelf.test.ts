@@ -1,6 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { PERSON_HEADER, shelfItem, type Job, type Machine, type ShelfItem } from '@patient-badger/contract';
-import { foldJob, machineRecord, type EntryPayload } from '@patient-badger/core';
+import {
+  machineHistory,
+  PERSON_HEADER,
+  shelfItem,
+  type JobPage,
+  type JobRow,
+  type Machine,
+  type MachinePage,
+  type ShelfItem,
+} from '@patient-badger/contract';
+import type { EntryPayload } from '@patient-badger/core';
 import { testServer, type TestServer } from '../testing.ts';
 
 let server: TestServer;
@@ -44,8 +53,8 @@ test('a donor goes on the shelf once, however often it is sent, and wants a plac
 test('a donor that was fitted is off the shelf until the fitting is taken back', async () => {
   const item = draft();
   await post('/api/shelf', item);
-  const jobs = await get<Job[]>('/api/jobs?state=open');
-  const wall = jobs.find(({ family }) => family === 'slide-rack-drive') as Job;
+  const { rows } = await get<JobPage>('/api/jobs?state=open');
+  const wall = rows.find(({ family }) => family === 'slide-rack-drive') as JobRow;
   const fitted = await write(wall.id, {
     kind: 'partFitted',
     gear: 'rpinion',
@@ -68,17 +77,16 @@ test('one that cracked is written off with the reason, and comes back where that
 });
 
 test('a machine’s record holds what went in over all its jobs, and the number on its plate', async () => {
-  const machines = await get<Machine[]>('/api/machines');
-  const jobsOf = async ({ id }: Machine) => get<Job[]>(`/api/machines/${id}/jobs`);
-  const recordOf = (jobs: readonly Job[]) => machineRecord(jobs.map((job) => foldJob(job.id, job.entries)));
-  const all = await Promise.all(machines.map(async (machine) => ({ machine, jobs: await jobsOf(machine) })));
-  expect(all.reduce((sum, { jobs }) => sum + jobs.length, 0)).toBeGreaterThanOrEqual(48);
-  const parts = all.flatMap(({ jobs }) => recordOf(jobs).parts);
+  const { machines } = await get<MachinePage>('/api/machines');
+  const historyOf = async ({ id }: Machine) => machineHistory.parse(await get(`/api/machines/${id}/history`));
+  const all = await Promise.all(machines.map(async (machine) => ({ machine, history: await historyOf(machine) })));
+  const parts = all.flatMap(({ history }) => history.parts);
   expect(parts.length).toBeGreaterThan(3);
   expect(parts.every(({ state }) => state === 'fitted')).toBe(true);
-  const wall = all.find(({ machine }) => machine.family === 'slide-rack-drive');
-  const open = wall?.jobs.find(({ entries }) => entries.every(({ payload }) => payload.kind !== 'closed'));
-  if (!wall || !open) throw new Error('the demo has no open job on the wall');
-  await write(open.id, { kind: 'plateRead', partNumber: 'QB-8022-N', where: 'inside the left runner', gear: 'rpinion' });
-  expect(recordOf(await jobsOf(wall.machine)).plates).toMatchObject([{ partNumber: 'QB-8022-N', where: 'inside the left runner' }]);
+  const wall = machines.find(({ family }) => family === 'slide-rack-drive');
+  if (!wall) throw new Error('the demo has no wall');
+  const { rows } = await get<JobPage>(`/api/jobs?machine=${wall.id}&state=open`);
+  expect(rows.map(({ machineId }) => machineId)).toEqual([wall.id]);
+  await write(rows[0]?.id ?? '', { kind: 'plateRead', partNumber: 'QB-8022-N', where: 'inside the left runner', gear: 'rpinion' });
+  expect((await historyOf(wall)).plates).toMatchObject([{ partNumber: 'QB-8022-N', where: 'inside the left runner' }]);
 });

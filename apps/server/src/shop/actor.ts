@@ -23,10 +23,25 @@ declare module 'fastify' {
   }
 }
 
+const KNOWN_MS = 10_000;
+const MOST_KNOWN = 1000;
+
 /** Resolves who is asking, in one place, before any route runs. */
 export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSource: DataSource }) => {
   let installed: string | undefined;
   const oneShop = async () => (installed ??= (await dataSource.getRepository(shops).find({ take: 1, order: { id: 'ASC' } }))[0]?.id) ?? '';
+  /** Who works here hardly ever changes: asked for again after a while, not with every note. */
+  const known = new Map<string, { readonly actor: Actor; readonly until: number }>();
+  const actorOf = async (id: string): Promise<Actor | null> => {
+    const before = known.get(id);
+    if (before && before.until > Date.now()) return before.actor;
+    const person = await dataSource.getRepository(people).findOneBy({ id });
+    if (!person) return null;
+    const found = { personId: person.id, shopId: person.shopId };
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(id, { actor: found, until: Date.now() + KNOWN_MS });
+    return found;
+  };
   app.decorateRequest('actor', null);
   app.decorateRequest('shopId', '');
   app.addHook('onRequest', async (request) => {
@@ -36,10 +51,9 @@ export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSourc
       if (url?.startsWith('/api/') && !config.shopless) request.shopId = await oneShop();
       return;
     }
-    const person = await dataSource.getRepository(people).findOneBy({ id: given });
-    if (!person) throw new ServerProblem('unknownPerson');
-    request.actor = { personId: person.id, shopId: person.shopId };
-    request.shopId = person.shopId;
+    request.actor = await actorOf(given);
+    if (!request.actor) throw new ServerProblem('unknownPerson');
+    request.shopId = request.actor.shopId;
   });
 });
 

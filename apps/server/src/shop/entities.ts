@@ -4,11 +4,18 @@ export interface ShopRow {
   id: string;
   name: string;
   currency: string;
+  /** How many entries its record has taken in. */
+  lastSeq?: number;
 }
 
 export const shops = new EntitySchema<ShopRow>({
   name: 'shops',
-  columns: { id: { type: 'text', primary: true }, name: { type: 'text' }, currency: { type: 'text' } },
+  columns: {
+    id: { type: 'text', primary: true },
+    name: { type: 'text' },
+    currency: { type: 'text' },
+    lastSeq: { type: 'bigint', name: 'last_seq', default: 0, select: false },
+  },
 });
 
 export interface PersonRow {

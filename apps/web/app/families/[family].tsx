@@ -1,1 +1,3 @@
-export { FamilyScreen as default } from '../../src/families/FamilyScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ FamilyScreen }) => FamilyScreen);

@@ -1,1 +1,3 @@
-export { ImportScreen as default } from '../../src/families/ImportScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ ImportScreen }) => ImportScreen);

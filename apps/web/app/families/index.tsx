@@ -1,1 +1,3 @@
-export { FamiliesScreen as default } from '../../src/families/FamiliesScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ FamiliesScreen }) => FamiliesScreen);

@@ -1,1 +1,3 @@
-export { MachineScreen as default } from '../../src/machine/MachineScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ MachineScreen }) => MachineScreen);

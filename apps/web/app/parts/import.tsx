@@ -1,1 +1,3 @@
-export { ImportPartsScreen as default } from '../../src/catalogue/ImportPartsScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ ImportPartsScreen }) => ImportPartsScreen);

@@ -1,1 +1,3 @@
-export { CatalogueScreen as default } from '../../src/catalogue/CatalogueScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ CatalogueScreen }) => CatalogueScreen);

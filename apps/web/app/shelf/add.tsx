@@ -1,1 +1,3 @@
-export { AddDonorScreen as default } from '../../src/shelf/AddDonorScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ AddDonorScreen }) => AddDonorScreen);

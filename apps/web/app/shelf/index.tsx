@@ -1,1 +1,3 @@
-export { ShelfScreen as default } from '../../src/shelf/ShelfScreen.tsx';
+import { lazyScreen } from '../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ ShelfScreen }) => ShelfScreen);

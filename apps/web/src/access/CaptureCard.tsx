@@ -1,7 +1,7 @@
 import { captureAbout, type CaptureRecord, type JobState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useWaiting } from '../data/queries.ts';
+import { useWaiting } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

@@ -1,17 +1,19 @@
+import type { JobRow } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-import { useJobs, useMachines, useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
+import { useRows } from '../data/rows.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { BenchPlaces } from './BenchPlaces.tsx';
 import { JobCard } from './JobCard.tsx';
-import type { BenchJob } from './nextMove.ts';
 import { useWide } from '../design/useMedia.ts';
 
 /** What lies on the bench, and what can be moved on now. */
@@ -20,11 +22,10 @@ export function BenchScreen() {
   const colours = useColours();
   const wide = useWide();
   const [finished, setFinished] = useState(false);
-  const jobs = useJobs(finished ? 'closed' : 'open');
+  const [words, setWords] = useState('');
+  const sought = useDeferredValue(finished ? words.trim() : '');
+  const jobs = useRows({ state: finished ? 'closed' : 'open', ...(sought && { words: sought }) });
   const shop = useShop().data;
-  const sorted = [...(jobs.data ?? [])]
-    .filter(({ state }) => (state.closed !== null) === finished)
-    .sort((p, q) => ((p.state.takenInAt ?? '') < (q.state.takenInAt ?? '') ? 1 : -1));
   return (
     <Screen
       title="Patient Badger"
@@ -52,33 +53,43 @@ export function BenchScreen() {
         value={finished ? 'closed' : 'open'}
         onChange={(state) => setFinished(state === 'closed')}
       />
-      {jobs.data ? <JobList jobs={sorted} wide={wide} finished={finished} /> : <Unread error={jobs.error} />}
+      {finished ? <Field label="Find by machine, owner, complaint or what was found" value={words} onChangeText={setWords} /> : null}
+      {jobs.rows ? <JobList rows={jobs.rows} wide={wide} empty={emptyWords(finished, sought)} /> : <Unread error={jobs.error} />}
+      {jobs.hasNextPage ? (
+        <Button
+          label={finished ? 'Earlier ones' : 'More of the bench'}
+          disabled={jobs.isFetchingNextPage}
+          onPress={() => void jobs.fetchNextPage()}
+        />
+      ) : null}
     </Screen>
   );
 }
 
-function JobList({ jobs, wide, finished }: { jobs: readonly BenchJob[]; wide: boolean; finished: boolean }) {
-  const machines = useMachines().data;
-  if (jobs.length === 0) {
+function JobList({ rows, wide, empty: [head, text] }: { rows: readonly JobRow[]; wide: boolean; empty: readonly [string, string] }) {
+  if (rows.length === 0) {
     return (
       <Card tone="sunken">
-        <Text variant="strong">{finished ? 'Nothing finished yet.' : 'The bench is clear.'}</Text>
-        <Text>{finished ? 'Jobs you close are kept here with their record.' : 'Take in the first machine with the button below.'}</Text>
+        <Text variant="strong">{head}</Text>
+        <Text>{text}</Text>
       </Card>
     );
   }
   return (
     <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
-      {jobs.map((job) => {
-        const machine = machines?.find(({ id }) => id === job.machineId);
-        return (
-          <View key={job.id} className={wide ? 'w-[380px]' : ''}>
-            <JobCard job={job} label={machine?.label ?? 'Machine'} owner={machine?.owner ?? ''} />
-          </View>
-        );
-      })}
+      {rows.map((row) => (
+        <View key={row.id} className={wide ? 'w-[380px]' : ''}>
+          <JobCard row={row} />
+        </View>
+      ))}
     </View>
   );
+}
+
+function emptyWords(finished: boolean, sought: string): readonly [string, string] {
+  if (sought) return [`No finished job matches “${sought}”.`, 'The beginning of each word is enough.'];
+  if (finished) return ['Nothing finished yet.', 'Jobs you close are kept here with their record.'];
+  return ['The bench is clear.', 'Take in the first machine with the button below.'];
 }
 
 const Unread = ({ error }: { error: Error | null }) => (

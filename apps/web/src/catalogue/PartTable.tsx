@@ -4,7 +4,7 @@ import ArrowDown from 'lucide-react-native/icons/arrow-down';
 import ArrowUp from 'lucide-react-native/icons/arrow-up';
 import { useEffect, useRef } from 'react';
 import { Pressable, View } from 'react-native';
-import { useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { COLUMNS, PartRow } from './PartRow.tsx';

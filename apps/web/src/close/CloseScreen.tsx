@@ -1,4 +1,4 @@
-import { toSetRight, type Fault } from '@patient-badger/core';
+import { findsParts, toSetRight, type Fault } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { WayBack } from '../access/WayBack.tsx';
@@ -6,7 +6,6 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { findsParts } from '../gear/kinds.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { CloseOut } from './CloseOut.tsx';

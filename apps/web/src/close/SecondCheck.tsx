@@ -1,6 +1,6 @@
 import { secondCheckedBy, workersOf } from '@patient-badger/core';
 import { usePerson } from '../data/person.ts';
-import { useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

@@ -1,18 +1,20 @@
-import { entry } from '@patient-badger/core';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { createStore, del, get, set } from 'idb-keyval';
 import { useEffect, useState, type ReactNode } from 'react';
-import { openOutbox, outbox, remove, type Waiting } from './outbox.ts';
-import { addEntry } from './queries.ts';
-import { sendWaiting, setConnection } from './send.ts';
+import { rest } from '../lazy/rest.ts';
+import { listenToShop } from './listen.ts';
+import { acknowledge, openOutbox, outbox, remove } from './outbox.ts';
+import { addEntry } from './heldJobs.ts';
+import { isKept } from './kept.ts';
+import type { Sent } from './send.ts';
 
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
 
 /**
- * Everything read is kept on the device for a week, so that the bench opens without a connection too.
+ * What was read last is kept on the device for a week, so that the bench opens without a connection too.
  * What was kept may lack the last second before a reload, so it is shown at once and asked for again.
  */
 export function DataProvider({ children }: { children: ReactNode }) {
@@ -31,11 +33,11 @@ export function DataProvider({ children }: { children: ReactNode }) {
     });
   });
   useSending(client);
-  useOthersEntries(client);
+  useEffect(() => listenToShop(client), [client]);
   return (
     <PersistQueryClientProvider
       client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '2' }}
+      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '3', dehydrateOptions: { shouldDehydrateQuery: isKept(client) } }}
       onSuccess={() => client.invalidateQueries()}
     >
       {children}
@@ -46,16 +48,23 @@ export function DataProvider({ children }: { children: ReactNode }) {
 /** Sends whatever waits: at once, when the connection comes back, and every few seconds while something is left. */
 function useSending(client: QueryClient) {
   useEffect(() => {
-    const onSent = async (item: Waiting) => {
+    const onSent = async ({ item, seq }: Sent) => {
       if (item.kind === 'entry') {
         // First into what is held, then out of the outbox: the entry is never missing from the screen.
-        addEntry(client, item.entry);
-        await remove(item.key);
+        addEntry(client, { ...item.entry, ...(seq !== undefined && { seq }) });
+        return acknowledge(item.key);
       }
-      if (item.kind === 'shelf') void client.invalidateQueries({ queryKey: ['shelf'] });
-      if (item.kind === 'machine') void client.invalidateQueries({ queryKey: ['machines'] });
+      await client.invalidateQueries({ queryKey: [item.kind === 'shelf' ? 'shelf' : 'machines'] });
+      await remove(item.key);
     };
-    const send = () => void sendWaiting(onSent);
+    const send = () => {
+      // What sends comes with the rest of the app, and only when there is something to send.
+      if (outbox.get().some(({ refused, sent }) => refused === undefined && !sent)) {
+        rest()
+          .then(({ sendWaiting }) => sendWaiting(onSent))
+          .catch((error: unknown) => console.warn('what waits could not be sent', error));
+      }
+    };
     const stop = outbox.subscribe(send);
     const timer = setInterval(send, RETRY_MS);
     window.addEventListener('online', send);
@@ -65,22 +74,5 @@ function useSending(client: QueryClient) {
       clearInterval(timer);
       window.removeEventListener('online', send);
     };
-  }, [client]);
-}
-
-/** Entries that other people or windows wrote, as they are stored. */
-function useOthersEntries(client: QueryClient) {
-  useEffect(() => {
-    const stream = new EventSource('/api/events');
-    stream.addEventListener('entry', (event) => addEntry(client, entry.parse(JSON.parse((event as MessageEvent<string>).data))));
-    stream.addEventListener('open', () => {
-      setConnection('up');
-      // What was written while we heard nothing has to be asked for.
-      void client.invalidateQueries();
-    });
-    stream.addEventListener('error', () => {
-      setConnection('down');
-    });
-    return () => stream.close();
   }, [client]);
 }

@@ -1,23 +1,37 @@
-import { PERSON_HEADER, problem } from '@patient-badger/contract';
-import type { z } from 'zod';
 import { currentPerson } from './person.ts';
 
-/** A refusal of the server, in its own sentence. */
+/** The header that names the person at the bench; the contract has it too, and a test holds them together. */
+export const PERSON_HEADER = 'x-person';
+
+/** A refusal of the shop server, in its own sentence. */
 export class ApiRefusal extends Error {
   readonly status: number;
+  readonly code: string;
   readonly path: string | undefined;
-  constructor(status: number, sentence: string, path?: string) {
+  constructor(status: number, { code, sentence, path }: Refusal) {
     super(sentence);
     this.status = status;
+    this.code = code;
     this.path = path;
   }
 }
 
-/** No answer at all: the server cannot be reached. Worth trying again. */
+interface Refusal {
+  readonly code: string;
+  readonly sentence: string;
+  readonly path: string | undefined;
+}
+
+/** No answer of the shop server: it cannot be reached, or something on the way answered in its place. Worth trying again. */
 export class NoAnswer extends Error {
   constructor() {
     super('The shop server cannot be reached just now.');
   }
+}
+
+/** Reads an answer, and throws where it is none: a Zod schema, or a check of the few fields that a first screen needs. */
+export interface Reader<T> {
+  parse(given: unknown): T;
 }
 
 interface Call {
@@ -25,38 +39,47 @@ interface Call {
   readonly json?: unknown;
   readonly bytes?: Blob;
   readonly person?: string | null;
+  readonly deadlineMs?: number;
 }
 
-/** One call to the server; the answer is checked before a screen sees it. */
-export async function call<T extends z.ZodType>(path: string, answer: T, { method, json, bytes, person }: Call = {}): Promise<z.output<T>> {
+const DEADLINE_MS = 30_000;
+
+/** One call to the server; the answer is checked before a screen sees it. @throws ApiRefusal, NoAnswer */
+export async function call<T>(
+  path: string,
+  answer: Reader<T>,
+  { method, json, bytes, person, deadlineMs = DEADLINE_MS }: Call = {},
+): Promise<T> {
   const body = bytes ?? (json === undefined ? undefined : JSON.stringify(json));
   const who = person === undefined ? currentPerson() : person;
-  const response = await fetch(path, {
-    method: method ?? (body === undefined ? 'GET' : 'POST'),
-    ...(body !== undefined && { body }),
-    headers: {
-      ...(bytes ? { 'content-type': bytes.type || 'application/octet-stream' } : {}),
-      ...(json === undefined ? {} : { 'content-type': 'application/json' }),
-      ...(who ? { [PERSON_HEADER]: who } : {}),
-    },
-  }).catch(() => {
+  const stop = new AbortController();
+  const timer = setTimeout(() => stop.abort(), deadlineMs);
+  try {
+    const response = await fetch(path, {
+      method: method ?? (body === undefined ? 'GET' : 'POST'),
+      ...(body !== undefined && { body }),
+      signal: stop.signal,
+      headers: {
+        ...(bytes ? { 'content-type': bytes.type || 'application/octet-stream' } : {}),
+        ...(json === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(who ? { [PERSON_HEADER]: who } : {}),
+      },
+    });
+    const given: unknown = JSON.parse(await response.text());
+    if (response.ok) return answer.parse(given);
+    throw new ApiRefusal(response.status, readRefusal(given));
+  } catch (error) {
+    if (error instanceof ApiRefusal) throw error;
+    // A portal's page, a proxy's word, half an answer: none of them is the shop server's.
     throw new NoAnswer();
-  });
-  const text = await response.text();
-  const parsed: unknown = parse(text);
-  if (response.ok) return answer.parse(parsed);
-  const refused = problem.safeParse(parsed);
-  throw new ApiRefusal(
-    response.status,
-    refused.success ? refused.data.sentence : 'The shop server gave an answer that cannot be read.',
-    refused.data?.path,
-  );
+  } finally {
+    clearTimeout(timer);
+  }
 }
 
-function parse(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
+/** Every refusal of the shop server has a code and a sentence. @throws where it is somebody else's */
+function readRefusal(given: unknown): Refusal {
+  const { code, sentence, path } = given as Partial<Record<string, unknown>>;
+  if (typeof code !== 'string' || typeof sentence !== 'string') throw new NoAnswer();
+  return { code, sentence, path: typeof path === 'string' ? path : undefined };
 }

@@ -1,88 +1,230 @@
 import 'fake-indexeddb/auto';
+import { PERSON_HEADER } from '@patient-badger/contract';
+import { createStore, set } from 'idb-keyval';
+import * as Api from './api.ts';
+import type * as Connection from './connection.ts';
 import type * as Outbox from './outbox.ts';
 import type { Waiting } from './outbox.ts';
 import type * as Person from './person.ts';
+import type * as Record from './record.ts';
 import type * as Send from './send.ts';
 
 // The test's browser lacks it; what is kept here is plain data.
 globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** A fresh start of the app on the same device: every module anew, the device's store as it was. */
-function restart(): typeof Outbox & typeof Person & typeof Send {
+function restart(): typeof Outbox & typeof Person & typeof Send & typeof Record & typeof Connection {
   jest.resetModules();
   /* eslint-disable @typescript-eslint/no-require-imports */
-  return { ...require('./outbox.ts'), ...require('./person.ts'), ...require('./send.ts') };
+  return {
+    ...require('./outbox.ts'),
+    ...require('./person.ts'),
+    ...require('./send.ts'),
+    ...require('./record.ts'),
+    ...require('./connection.ts'),
+  };
   /* eslint-enable @typescript-eslint/no-require-imports */
 }
+type App = ReturnType<typeof restart>;
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
-const answers: { status: number; body: unknown }[] = [];
-const calls: { url: string; person: string | undefined }[] = [];
+const HASH = 'a'.repeat(64);
+type Answer = { status: number; body: unknown } | { status: number; text: string };
+const answers: (Answer | ((sent: { id: string }[]) => Answer))[] = [];
+const calls: { url: string; person: string | undefined; texts: unknown[] }[] = [];
 
 beforeEach(() => {
   answers.length = 0;
   calls.length = 0;
   // The server is not here: what is tested is what the device keeps, whatever the server says.
-  globalThis.fetch = (async (url: string, init?: { headers?: Record<string, string> }) => {
-    calls.push({ url, person: init?.headers?.['x-person'] });
-    const answer = answers.shift();
-    if (!answer) throw new TypeError('no connection');
-    return { ok: answer.status < 400, status: answer.status, text: async () => JSON.stringify(answer.body) };
+  globalThis.fetch = (async (url: string, init?: { headers?: { [name: string]: string }; body?: unknown }) => {
+    const sent = typeof init?.body === 'string' ? (JSON.parse(init.body) as { id: string; payload?: { text?: string } }[]) : [];
+    calls.push({ url, person: init?.headers?.['x-person'], texts: [sent].flat().map((each) => each.payload?.text) });
+    const next = answers.shift();
+    if (!next) throw new TypeError('no connection');
+    const answer = typeof next === 'function' ? next(sent) : next;
+    return {
+      ok: answer.status < 400,
+      status: answer.status,
+      text: async () => ('text' in answer ? answer.text : JSON.stringify(answer.body)),
+    };
   }) as typeof fetch;
 });
 
+const stored = (sent: { id: string }[]): Answer => ({ status: 200, body: sent.map(({ id }, i) => ({ id, status: 'stored', seq: i + 1 })) });
+const refused = (sent: { id: string }[]): Answer => ({
+  status: 200,
+  body: sent.map(({ id }) => ({ id, status: 'refused', sentence: 'There is no such job.' })),
+});
+const problem = (status: number, code: string, sentence = 'No.'): Answer => ({ status, body: { code, sentence } });
+const send = (app: App) => app.sendWaiting(async ({ item }) => app.remove(item.key));
+const texts = (list: readonly Waiting[]) =>
+  list.map((item) => (item.kind === 'entry' && item.entry.payload.kind === 'remark' ? item.entry.payload.text : item.kind));
+const remark = (app: App, text: string) => app.record(JOB, { kind: 'remark', text });
+
+async function begin(person: string | null = 'tobin'): Promise<App> {
+  const app = restart();
+  app.choosePerson(person);
+  await app.openOutbox();
+  for (const { key } of app.outbox.get()) await app.remove(key);
+  return app;
+}
+
 test('two notes made without a connection survive a reload and go out in order, each once', async () => {
-  const before = restart();
-  before.choosePerson('tobin');
-  const first = await before.record(JOB, { kind: 'remark', text: 'one' });
-  const second = await before.record(JOB, { kind: 'remark', text: 'two' });
-  await before.sendWaiting(async () => undefined);
+  const before = await begin();
+  await remark(before, 'one');
+  await remark(before, 'two');
+  await send(before);
   expect(before.outbox.get()).toHaveLength(2);
 
   const after = restart();
   await after.openOutbox();
-  expect(after.outbox.get().map(({ key }) => key)).toEqual([first.id, second.id]);
-  const sent: string[] = [];
-  answers.push({ status: 200, body: [{ id: first.id, status: 'stored' }] }, { status: 200, body: [{ id: second.id, status: 'known' }] });
-  await after.sendWaiting(async (item: Waiting) => {
-    sent.push(item.key);
-    await after.remove(item.key);
-  });
-  expect(sent).toEqual([first.id, second.id]);
+  expect(texts(after.outbox.get())).toEqual(['one', 'two']);
+  answers.push(stored, stored);
+  await send(after);
   expect(after.outbox.get()).toEqual([]);
-  expect(calls.at(-1)?.person).toBe('tobin');
+  expect(calls.slice(-2).map(({ person, texts: [text] }) => [person, text])).toEqual([
+    ['tobin', 'one'],
+    ['tobin', 'two'],
+  ]);
 });
 
-test('a refused note is kept with its reason and does not hold up the next', async () => {
-  const app = restart();
-  app.choosePerson('wren');
-  const bad = await app.record(JOB, { kind: 'remark', text: 'bad' });
-  const good = await app.record(JOB, { kind: 'remark', text: 'good' });
-  answers.push(
-    { status: 200, body: [{ id: bad.id, status: 'refused', sentence: 'There is no such job.' }] },
-    { status: 200, body: [{ id: good.id, status: 'stored' }] },
+test('a clock that runs back does not put a note before the one that it follows', async () => {
+  const app = await begin();
+  await remark(app, 'first');
+  jest.useFakeTimers({ now: Date.parse('1999-12-31'), doNotFake: ['setTimeout', 'setImmediate', 'queueMicrotask', 'nextTick'] });
+  await remark(app, 'later, the clock says earlier');
+  jest.setSystemTime(Date.parse('2001-01-01'));
+  await app.recordPhoto(JOB, 'worm', new Blob(['x']));
+  jest.useRealTimers();
+  const again = restart();
+  await again.openOutbox();
+  expect(texts(again.outbox.get())).toEqual(['first', 'later, the clock says earlier', 'photo']);
+});
+
+test('notes that an older version kept under their ids go out first, and are never written over', async () => {
+  await begin();
+  const store = createStore('patient-badger-outbox', 'waiting');
+  const id = '0197a000-0000-7000-8000-00000000000b';
+  await set(
+    id,
+    {
+      kind: 'entry',
+      key: id,
+      entry: { id, jobId: JOB, at: '2026-01-01T00:00:00.000Z', by: 'wren', payload: { kind: 'remark', text: 'old' } },
+    },
+    store,
   );
-  await app.sendWaiting(async (item: Waiting) => app.remove(item.key));
-  expect(app.outbox.get()).toEqual([expect.objectContaining({ key: bad.id, refused: 'There is no such job.' })]);
-  await app.remove(bad.id);
+  const app = restart();
+  await app.openOutbox();
+  await remark(app, 'new');
+  await remark(app, 'newer');
+  expect(texts(app.outbox.get())).toEqual(['old', 'new', 'newer']);
 });
 
-test('when the shop record does not answer, the note waits', async () => {
-  const app = restart();
-  app.choosePerson('wren');
-  const note = await app.record(JOB, { kind: 'remark', text: 'later' });
-  answers.push({ status: 503, body: { code: 'databaseAway', sentence: 'The shop record is not answering.' } });
-  await app.sendWaiting(async (item: Waiting) => app.remove(item.key));
+test('a refused note is set aside with its reason and does not hold up the next; it can be changed and sent again in its place', async () => {
+  const app = await begin('wren');
+  await remark(app, 'bad');
+  await remark(app, 'good');
+  answers.push(refused, stored);
+  await send(app);
+  expect(app.outbox.get()).toEqual([expect.objectContaining({ refused: 'There is no such job.' })]);
+  const [aside] = app.outbox.get();
+  if (!aside) throw new Error('nothing was set aside');
+  await app.sendAgain(aside);
+  await remark(app, 'last');
+  answers.push(stored, stored);
+  await send(app);
+  expect(calls.slice(-2).map(({ texts: [text] }) => text)).toEqual(['bad', 'last']);
+  expect(app.outbox.get()).toEqual([]);
+});
+
+test.each<[string, Answer]>([
+  ['the shop record away', problem(503, 'databaseAway')],
+  ['too many at once', problem(429, 'tooMany')],
+  ['no reader of photos free', problem(503, 'photoBusy')],
+  ['a portal’s page', { status: 200, text: '<html>Sign in to the free network</html>' }],
+  ['a proxy’s 403', { status: 403, text: 'Forbidden' }],
+  ['a proxy’s 404', { status: 404, text: '<h1>404</h1>' }],
+  ['a proxy’s 408', { status: 408, body: { error: 'timeout' } }],
+  ['somebody else’s JSON', { status: 200, body: { ok: true } }],
+  ['an answer about another note', { status: 200, body: [{ id: 'other', status: 'refused', sentence: 'No.' }] }],
+  ['half an answer', { status: 200, text: '[{"id":"0197' }],
+])('%s: the note waits and is not set aside', async (_name, answer) => {
+  const app = await begin('wren');
+  await remark(app, 'later');
+  answers.push(answer);
+  await send(app);
   expect(app.outbox.get()).toEqual([expect.not.objectContaining({ refused: expect.anything() as unknown })]);
   expect(app.connection.get()).toBe('down');
-  await app.remove(note.id);
+  answers.push(stored);
+  await send(app);
+  expect(app.outbox.get()).toEqual([]);
+});
+
+test('a note at which the server itself breaks is set aside after the third time, and the rest goes on', async () => {
+  const app = await begin('wren');
+  await remark(app, 'poison');
+  await remark(app, 'good');
+  for (let i = 0; i < 2; i++) {
+    answers.push(problem(500, 'broken', 'Something went wrong on our side.'));
+    await send(app);
+    expect(texts(app.outbox.get())).toEqual(['poison', 'good']);
+  }
+  answers.push(problem(500, 'broken', 'Something went wrong on our side.'), stored);
+  await send(app);
+  expect(app.outbox.get()).toEqual([expect.objectContaining({ refused: 'Something went wrong on our side.' })]);
+});
+
+test('signs that no database keeps are taken out where the note is written', async () => {
+  const app = await begin();
+  expect((await remark(app, 'a\0b\uD83Dc')).payload).toMatchObject({ text: 'abc' });
+});
+
+test('a photo is one entry, however often it is sent: after a kill between the answer and the next step too', async () => {
+  const app = await begin();
+  await app.recordPhoto(JOB, 'worm', new Blob(['x']));
+  const receipt: Answer = { status: 200, body: { hash: HASH, type: 'image/png', bytes: 1, width: 1, height: 1 } };
+  const [waiting] = app.outbox.get();
+  if (waiting?.kind !== 'photo') throw new Error('no photo waits');
+  // Two windows, or a kill: the answer comes twice for the same waiting photo.
+  await app.photoArrived(waiting, HASH);
+  await app.photoArrived(waiting, HASH);
+  expect(app.outbox.get()).toHaveLength(1);
+  const again = restart();
+  await again.openOutbox();
+  expect(again.outbox.get()).toEqual([
+    expect.objectContaining({ key: waiting.key, kind: 'entry', entry: expect.objectContaining({ id: waiting.entryId }) as unknown }),
+  ]);
+  answers.push(stored);
+  await send(again);
+  // The other window comes late: the entry is gone, and the photo does not come back.
+  await again.photoArrived(waiting, HASH);
+  expect(again.outbox.get()).toEqual([]);
+
+  await again.recordPhoto(JOB, 'worm', new Blob(['y']));
+  await remark(again, 'after the photo');
+  answers.push(receipt, stored, stored);
+  await send(again);
+  expect(calls.slice(-3).map(({ url }) => url)).toEqual(['/api/photos', '/api/entries', '/api/entries']);
+});
+
+test('what has arrived is no longer waiting, and is not sent again while it is kept a moment', async () => {
+  const app = await begin();
+  await remark(app, 'once');
+  answers.push(stored);
+  await app.sendWaiting(async ({ item }) => app.acknowledge(item.key));
+  await app.sendWaiting(async ({ item }) => app.acknowledge(item.key));
+  expect(calls).toHaveLength(1);
+  expect(app.outbox.get()).toEqual([expect.objectContaining({ sent: true })]);
 });
 
 test('nobody writes without a name, and nothing impossible is kept', async () => {
-  const app = restart();
-  app.choosePerson(null);
-  await expect(app.record(JOB, { kind: 'remark', text: 'x' })).rejects.toThrow('Choose who you are first.');
+  const app = await begin(null);
+  await expect(remark(app, 'x')).rejects.toThrow('Choose who you are first.');
   app.choosePerson('imke');
   await expect(app.record('not-a-job', { kind: 'remark', text: 'x' })).rejects.toThrow();
   expect(app.outbox.get()).toEqual([]);
 });
+
+test('the header that names the person is the contract’s', () => expect(Api.PERSON_HEADER).toBe(PERSON_HEADER));

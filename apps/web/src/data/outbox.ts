@@ -1,25 +1,29 @@
-import { entry, type Entry, type EntryPayload } from '@patient-badger/core';
-import { machineDraft, shelfDraft, type MachineDraft, type ShelfDraft } from '@patient-badger/contract';
-import { createStore, del, entries as readAll, set, type UseStore } from 'idb-keyval';
-import { v7 as uuid } from 'uuid';
-import type { z } from 'zod';
-import { currentPerson } from './person.ts';
+import type { Entry } from '@patient-badger/core';
+import type { MachineDraft, ShelfDraft } from '@patient-badger/contract';
+import { createStore, promisifyRequest, type UseStore } from 'idb-keyval';
 
-/** What waits on this device until the server has acknowledged it, in the order it was written. */
-export type Waiting =
-  | { readonly kind: 'machine'; readonly key: string; readonly machine: MachineDraft; readonly by: string; readonly refused?: string }
-  | { readonly kind: 'shelf'; readonly key: string; readonly item: ShelfDraft; readonly by: string; readonly refused?: string }
-  | { readonly kind: 'entry'; readonly key: string; readonly entry: Entry; readonly refused?: string }
+/** Why the shop server would not take a note, in its own sentence; and how often it was sent in vain. */
+interface Sending {
+  readonly refused?: string;
+  readonly failures?: number;
+}
+export type Note =
+  | { readonly kind: 'machine'; readonly machine: MachineDraft; readonly by: string }
+  | { readonly kind: 'shelf'; readonly item: ShelfDraft; readonly by: string }
+  | { readonly kind: 'entry'; readonly entry: Entry }
   | {
       readonly kind: 'photo';
-      readonly key: string;
+      /** Of the entry that tells of it, made when it was taken: however often it is sent, it is one. */
+      readonly entryId: string;
       readonly jobId: string;
       readonly about: string;
       readonly blob: Blob;
       readonly by: string;
       readonly at: string;
-      readonly refused?: string;
     };
+/** What waits on this device until the server has acknowledged it. */
+export type Waiting = Note &
+  Sending & { readonly key: string; /** It has arrived, and is kept a moment longer; only in memory. */ readonly sent?: true };
 
 let store: UseStore | undefined;
 const box = () => (store ??= createStore('patient-badger-outbox', 'waiting'));
@@ -35,78 +39,103 @@ export const outbox = {
   },
 };
 
+/** The other windows of this device write into the same box. */
+const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('patient-badger-outbox');
+windows?.addEventListener('message', () => void openOutbox());
+
+/** Keys count up with the writing, whatever the clock says. Notes of older versions were kept by their ids. */
+const COUNTED = /^\d{12}$/;
+/** Counted keys begin with 00, ids of older versions with 01 or more. */
+const BELOW_IDS = '01';
+const counted = (n: number) => String(n).padStart(12, '0');
+const inOrder = (list: readonly Waiting[]) =>
+  [...list].sort((p, q) => Number(COUNTED.test(p.key)) - Number(COUNTED.test(q.key)) || (p.key < q.key ? -1 : 1));
+
+const arrived = new Set<string>();
+
 function show(next: readonly Waiting[]) {
-  waiting = next;
+  waiting = inOrder(next).map((item) => (arrived.has(item.key) ? { ...item, sent: true } : item));
   listeners.forEach((listener) => listener());
 }
 
-/** Reads what an earlier visit left unsent. Keys are time-ordered, so the order of writing is kept. */
-export async function openOutbox(): Promise<void> {
-  const kept = await readAll<string, Waiting>(box());
-  const known = new Set(waiting.map(({ key }) => key));
-  const all = [...kept.map(([, item]) => item).filter(({ key }) => !known.has(key)), ...waiting];
-  show(all.sort((p, q) => (p.key < q.key ? -1 : 1)));
+/** What is on disk and what is shown change in one order: one after the other, never across. */
+let turn: Promise<unknown> = Promise.resolve();
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const mine = turn.then(work, work);
+  turn = mine.catch(() => undefined);
+  return mine;
 }
 
-/** On disk first, on the screen after: what shows as recorded survives a reload. */
-async function put(item: Waiting): Promise<void> {
-  await set(item.key, item, box());
-  show([...waiting.filter(({ key }) => key !== item.key), item].sort((p, q) => (p.key < q.key ? -1 : 1)));
+/** One change of the box, all or nothing: on disk first, on the screen after. */
+function change(work: (shelf: IDBObjectStore) => Promise<readonly Waiting[]> | readonly Waiting[]): Promise<void> {
+  return inTurn(async () => {
+    const next = await box()('readwrite', async (shelf) => {
+      const done = promisifyRequest(shelf.transaction);
+      const shown = await work(shelf);
+      await done;
+      return shown;
+    });
+    show(next);
+    windows?.postMessage('changed');
+  });
+}
+
+/** Reads what earlier visits and other windows left unsent. */
+export const openOutbox = (): Promise<void> =>
+  inTurn(async () => show(await box()('readonly', (shelf) => promisifyRequest<Waiting[]>(shelf.getAll()))));
+
+/** What shows as recorded survives a reload. */
+export async function put(note: Note): Promise<void> {
+  await change(async (shelf) => {
+    const last = await promisifyRequest(shelf.openKeyCursor(IDBKeyRange.upperBound(BELOW_IDS, true), 'prev'));
+    const key = counted(last ? Number(last.key) + 1 : 1);
+    const item: Waiting = { ...note, key };
+    shelf.put(item, key);
+    return [...waiting, item];
+  });
+}
+
+/** Puts another note in the place of one that waits, if it still does. */
+export async function replace(key: string, { sent: _, ...next }: Waiting): Promise<void> {
+  await change(async (shelf) => {
+    const item: Waiting = { ...next, key };
+    const there = (await promisifyRequest(shelf.getKey(key))) !== undefined;
+    if (there) shelf.put(item, key);
+    const others = waiting.filter((each) => each.key !== key);
+    return there ? [...others, item] : others;
+  });
 }
 
 export async function remove(key: string): Promise<void> {
-  await del(key, box());
-  show(waiting.filter((item) => item.key !== key));
-}
-
-export const markRefused = (item: Waiting, refused: string) => put({ ...item, refused });
-
-/** Every note says who wrote it. */
-function writer(): string {
-  const by = currentPerson();
-  if (!by) throw new Error('Choose who you are first.');
-  return by;
-}
-
-/** Writes one entry of a job. Throws where nobody has said who they are, or the entry makes no sense. */
-export async function record(jobId: string, payload: EntryPayload): Promise<Entry> {
-  const by = writer();
-  const made = entry.parse({ id: uuid(), jobId, at: new Date().toISOString(), by, payload });
-  await put({ kind: 'entry', key: made.id, entry: made });
-  return made;
-}
-
-export async function recordMachine(draft: Omit<MachineDraft, 'id'>): Promise<MachineDraft> {
-  const by = writer();
-  const machine = machineDraft.parse({ ...draft, id: uuid() });
-  await put({ kind: 'machine', key: uuid(), machine, by });
-  return machine;
-}
-
-/** A used gear put on the shelf. @throws ZodError where it lacks a name, a past or a place */
-export async function recordShelfItem(draft: Omit<z.input<typeof shelfDraft>, 'id'>): Promise<ShelfDraft> {
-  const by = writer();
-  const item = shelfDraft.parse({ ...draft, id: uuid() });
-  await put({ kind: 'shelf', key: uuid(), item, by });
-  return item;
-}
-
-export async function recordPhoto(jobId: string, about: string, blob: Blob): Promise<void> {
-  const by = writer();
-  await put({ kind: 'photo', key: uuid(), jobId, about, blob, by, at: new Date().toISOString() });
-}
-
-/** A photo that has arrived becomes an entry under its own time and author. */
-export async function photoArrived(item: Extract<Waiting, { kind: 'photo' }>, hash: string): Promise<void> {
-  const made = entry.parse({
-    id: uuid(),
-    jobId: item.jobId,
-    at: item.at,
-    by: item.by,
-    payload: { kind: 'photoTaken', hash, about: item.about },
+  await change((shelf) => {
+    shelf.delete(key);
+    return waiting.filter((item) => item.key !== key);
   });
-  await put({ kind: 'entry', key: made.id, entry: made });
-  await remove(item.key);
+  arrived.delete(key);
 }
 
-export const newJobId = () => uuid();
+/** So long an entry that has arrived stays in the box: until what was read is on disk too, a reload would not show it. */
+const KEPT_MS = 1500;
+
+/** It has arrived: no longer waiting, and gone from the box in a moment. Sent once more after a reload, it is known. */
+export function acknowledge(key: string): void {
+  arrived.add(key);
+  show(waiting);
+  setTimeout(() => void remove(key).catch(() => undefined), KEPT_MS);
+}
+
+/** Set aside with the reason: shown, and not sent again by itself. */
+export const setAside = (item: Waiting, refused: string) => replace(item.key, { ...item, refused });
+
+/** Sent again in its old place among the others. */
+export async function sendAgain({ refused: _, failures: __, ...item }: Waiting): Promise<void> {
+  await replace(item.key, item);
+}
+
+/** A photo that has arrived is from then on the entry that tells of it, under its own time and author: one change of the box. */
+export const photoArrived = (item: Extract<Waiting, { kind: 'photo' }>, hash: string): Promise<void> =>
+  replace(item.key, {
+    key: item.key,
+    kind: 'entry',
+    entry: { id: item.entryId, jobId: item.jobId, at: item.at, by: item.by, payload: { kind: 'photoTaken', hash, about: item.about } },
+  });

@@ -1,75 +1,89 @@
 import { entryReceipt, machine, photoReceipt, shelfItem } from '@patient-badger/contract';
 import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
-import { markRefused, outbox, photoArrived, remove, type Waiting } from './outbox.ts';
+import { setConnection } from './connection.ts';
+import { outbox, photoArrived, replace, setAside, type Waiting } from './outbox.ts';
 
-export type ConnectionState = 'up' | 'down';
-let state: ConnectionState = 'up';
-const watchers = new Set<() => void>();
-export const connection = {
-  get: () => state,
-  subscribe(watcher: () => void) {
-    watchers.add(watcher);
-    return () => watchers.delete(watcher);
-  },
-};
-export function setConnection(next: ConnectionState) {
-  if (next === state) return;
-  state = next;
-  watchers.forEach((watcher) => watcher());
-}
+/** Answers of the shop server that are about the moment and not about the note. */
+const LATER = new Set(['databaseAway', 'recordReadOnly', 'tooMany', 'photoBusy']);
+/** A note at which the server itself broke so often is set aside, so that the rest goes on. */
+const MOST_FAILURES = 3;
+const PHOTO_DEADLINE_MS = 120_000;
 
-let sending = false;
+/** The number under which the server took an entry; none for what is no entry. */
+export type Sent = { readonly item: Waiting; readonly seq?: number | undefined };
+
+let sending: Promise<void> | null = null;
 
 /**
- * Sends what waits, oldest first, one at a time: a machine before the job that needs it. Stops where
- * nobody answers (it is tried again later); what is refused for good is marked with the reason and kept.
+ * Sends what waits, oldest first, one at a time: a machine before the job that needs it. Stops where nobody
+ * answers (it is tried again later). What the shop server itself will not have is set aside with its reason,
+ * and the rest goes on. One window of the device sends at a time, where the browser can see to that; where
+ * it cannot, two may send the same, which the server knows by its id.
  */
-export async function sendWaiting(onSent: (item: Waiting) => Promise<void>): Promise<void> {
-  if (sending) return;
-  sending = true;
-  try {
-    for (;;) {
-      const item = outbox.get().find(({ refused }) => refused === undefined);
-      if (!item) return;
-      const refused = await sendOne(item);
+export function sendWaiting(onSent: (sent: Sent) => Promise<void>): Promise<void> {
+  sending ??= alone(() => sendAll(onSent)).finally(() => (sending = null));
+  return sending;
+}
+
+function alone(work: () => Promise<void>): Promise<void> {
+  const { locks } = globalThis.navigator as Partial<Navigator>;
+  return locks ? locks.request('patient-badger-send', work) : work();
+}
+
+async function sendAll(onSent: (sent: Sent) => Promise<void>): Promise<void> {
+  for (;;) {
+    const item = outbox.get().find(({ refused, sent }) => refused === undefined && !sent);
+    if (!item) return;
+    try {
+      const answer = await sendOne(item);
       setConnection('up');
-      if (refused === null) await onSent(item);
-      else await markRefused(item, refused);
+      if (answer.refused !== undefined) await setAside(item, answer.refused);
+      else if (item.kind !== 'photo') await onSent({ item, seq: answer.seq });
+    } catch (error) {
+      if (error instanceof ApiRefusal && (await setAsideOrTryOn(item, error))) continue;
+      if (!(error instanceof NoAnswer) && !(error instanceof ApiRefusal)) throw error;
+      setConnection('down');
+      return;
     }
-  } catch (error) {
-    if (!(error instanceof NoAnswer) && !(error instanceof ApiRefusal)) throw error;
-    setConnection('down');
-  } finally {
-    sending = false;
   }
 }
 
-/** Null where it arrived, the reason where it never will. @throws NoAnswer or a 5xx refusal where it may yet */
-async function sendOne(item: Waiting): Promise<string | null> {
-  try {
-    switch (item.kind) {
-      case 'machine':
-        await call('/api/machines', machine, { json: item.machine, person: item.by });
-        await remove(item.key);
-        return null;
-      case 'shelf':
-        await call('/api/shelf', shelfItem, { json: item.item, person: item.by });
-        await remove(item.key);
-        return null;
-      case 'photo': {
-        const { hash } = await call('/api/photos', photoReceipt, { bytes: item.blob, person: item.by });
-        await photoArrived(item, hash);
-        return null;
-      }
-      case 'entry': {
-        const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: item.entry.by });
-        if (receipt?.status === 'refused') return receipt.sentence ?? 'The server refused it.';
-        return null;
-      }
+/** True where the next note may be sent at once. */
+async function setAsideOrTryOn(item: Waiting, { status, code, message }: ApiRefusal): Promise<boolean> {
+  if (LATER.has(code)) return false;
+  const failures = (item.failures ?? 0) + 1;
+  if (status < 500 || failures >= MOST_FAILURES) {
+    await setAside(item, message);
+    return true;
+  }
+  await replace(item.key, { ...item, failures });
+  return false;
+}
+
+interface Answer {
+  readonly refused?: string;
+  readonly seq?: number | undefined;
+}
+
+/** @throws NoAnswer, or the server's refusal of the whole */
+async function sendOne(item: Waiting): Promise<Answer> {
+  switch (item.kind) {
+    case 'machine':
+      await call('/api/machines', machine, { json: item.machine, person: item.by });
+      return {};
+    case 'shelf':
+      await call('/api/shelf', shelfItem, { json: item.item, person: item.by });
+      return {};
+    case 'photo': {
+      const { hash } = await call('/api/photos', photoReceipt, { bytes: item.blob, person: item.by, deadlineMs: PHOTO_DEADLINE_MS });
+      await photoArrived(item, hash);
+      return {};
     }
-  } catch (error) {
-    if (error instanceof ApiRefusal && error.status < 500 && error.status !== 429) return error.message;
-    throw error;
+    case 'entry': {
+      const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: item.entry.by });
+      if (receipt?.id !== item.entry.id) throw new NoAnswer();
+      return receipt.status === 'refused' ? { refused: receipt.sentence ?? 'The server refused it.' } : { seq: receipt.seq };
+    }
   }
 }

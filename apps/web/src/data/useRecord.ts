@@ -1,6 +1,6 @@
 import type { Entry, EntryPayload } from '@patient-badger/core';
 import { useCallback, useRef, useState } from 'react';
-import { record } from './outbox.ts';
+import { record } from './record.ts';
 
 /** Writes entries of one job; the problem, if any, is for the screen to show beside the button. */
 export function useRecord(jobId: string) {

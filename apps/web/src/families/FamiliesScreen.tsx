@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFamilies, useOwnFamilies } from '../data/families.ts';
-import { useMachines } from '../data/queries.ts';
+import { useMachineCounts } from '../data/jobs.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -43,8 +43,7 @@ export function FamiliesScreen() {
 
 function FamilyCard({ found: { pack, says } }: { found: Found }) {
   const router = useRouter();
-  const machines = useMachines().data ?? [];
-  const count = machines.filter(({ family }) => family === pack.id).length;
+  const count = useMachineCounts().data?.[pack.id] ?? 0;
   return (
     <LinkArea
       aria-label={pack.name}

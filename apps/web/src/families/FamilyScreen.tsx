@@ -3,7 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useFamilies, useModels, usePackOf } from '../data/families.ts';
-import { useMachines } from '../data/queries.ts';
+import { useMachines } from '../data/jobs.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';
@@ -35,7 +35,7 @@ function Shown({ pack }: { pack: Pack }) {
   const packOf = usePackOf();
   const [model, setModel] = useState<string | null>(null);
   const models = useModels().data?.filter((each) => each.family === pack.id) ?? [];
-  const machines = useMachines().data?.filter((each) => each.family === pack.id) ?? [];
+  const machines = useMachines('', pack.id).data?.machines ?? [];
   const shown = packOf(pack.id, model) ?? pack;
   return (
     <Screen

@@ -22,10 +22,6 @@ export function kindFor({ driveline }: Pick<Pack, 'driveline'>, card: GearCard):
   return kind && view ? { kind, view } : null;
 }
 
-/** Whether the app can find parts for this gear by its dimensions. */
-export const findsParts = (pack: Pack, gear: string | undefined): boolean =>
-  pack.gears.some((card) => card.id === gear && kindFor(pack, card) !== null);
-
 /** Words for the dimensions of a gear of this type, whether it has a card or not. */
 export function wordsFor(type: GearCard['type']): KindWords {
   const kind = GEAR_KINDS.find(({ types }) => types.includes(type));

@@ -3,7 +3,7 @@ import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { newJobId, record } from '../data/outbox.ts';
+import { newJobId, record } from '../data/record.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';

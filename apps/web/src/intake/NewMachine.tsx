@@ -3,7 +3,7 @@ import { machineDraft, type MachineDraft } from '@patient-badger/contract';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
-import { recordMachine } from '../data/outbox.ts';
+import { recordMachine } from '../data/record.ts';
 import { useFamilies, useModels } from '../data/families.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

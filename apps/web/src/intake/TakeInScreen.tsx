@@ -1,8 +1,8 @@
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useFamilies, usePackOf } from '../data/families.ts';
-import { useMachines } from '../data/queries.ts';
+import { useMachines } from '../data/jobs.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -41,14 +41,10 @@ interface ChooseProps {
 
 function Choose({ family, onChoose, onAdd }: ChooseProps) {
   const families = useFamilies();
-  const machines = useMachines();
   const [sought, setSought] = useState('');
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const machines = useMachines(useDeferredValue(sought.trim()), family);
   const kind = (id: string) => families.find((each) => each.id === id)?.name ?? '';
-  const found = machines.data?.filter((each) => {
-    const text = `${each.label} ${each.owner} ${each.serial} ${each.modelName ?? ''} ${kind(each.family)}`.toLowerCase();
-    return (family === undefined || each.family === family) && words.every((word) => text.includes(word));
-  });
+  const found = machines.data?.machines;
   return (
     <>
       <Field label="Find it by name, owner, model, kind or serial plate" value={sought} onChangeText={setSought} />
@@ -62,6 +58,7 @@ function Choose({ family, onChoose, onAdd }: ChooseProps) {
           onPress={() => onChoose(machine)}
         />
       ))}
+      {machines.data?.more ? <Text variant="soft">There are more: another word of its name or owner narrows it down.</Text> : null}
       {found?.length === 0 ? (
         <Card tone="sunken">
           <Text>{sought ? `No machine here matches “${sought}”.` : 'No machine is on record yet.'}</Text>

@@ -2,7 +2,7 @@ import { toSetRight } from '@patient-badger/core';
 import { useLocalSearchParams, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { useJob, type OpenJob } from '../data/queries.ts';
+import { useJob, type OpenJob } from '../data/jobs.ts';
 import { useTrace } from '../data/useTrace.ts';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';

@@ -1,5 +1,5 @@
 import type { TraceOutput } from '@patient-badger/core';
-import type { OpenJob } from '../data/queries.ts';
+import type { OpenJob } from '../data/jobs.ts';
 
 /** An open job with what tracing makes of it: what every screen of the job works on. */
 export interface JobView extends OpenJob {

@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShop, useWaiting } from '../data/queries.ts';
+import { useShop, useWaiting } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

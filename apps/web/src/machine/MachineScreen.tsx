@@ -1,40 +1,39 @@
-import { machineRecord, type JobState, type MachineRecord, type PartInMachine } from '@patient-badger/core';
-import type { Machine } from '@patient-badger/contract';
+import type { JobRow, Machine, MachineHistory } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo } from 'react';
 import { usePackOf } from '../data/families.ts';
-import { useJobsOfMachine, useMachines } from '../data/queries.ts';
+import { useMachine, useMachineHistory } from '../data/jobs.ts';
+import { useRows } from '../data/rows.ts';
+import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { type Outcome, OUTCOMES } from '../wording/outcomes.ts';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
-import { OUTCOMES } from '../wording/outcomes.ts';
 
 /** One machine's own record: its plate, what went in and what that has worked since, every job. */
 export function MachineScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  const machines = useMachines();
-  const jobs = useJobsOfMachine(id);
-  const machine = machines.data?.find((each) => each.id === id);
-  const record = useMemo(() => machineRecord(jobs.data ?? []), [jobs.data]);
+  const machine = useMachine(id);
+  const history = useMachineHistory(id);
   return (
     <Screen title={machine?.label ?? 'Machine'} under={[machine?.owner, machine?.modelName].filter(Boolean).join(' · ')} back="/">
-      {machine ? <Plate machine={machine} record={record} /> : null}
-      {jobs.data ? (
-        <Record record={record} machine={machine} />
+      {machine ? <Plate machine={machine} plates={history.data?.plates ?? []} /> : null}
+      {history.data ? (
+        <Record history={history.data} machine={machine} />
       ) : (
-        <Text variant="soft">{jobs.error?.message ?? 'Looking up the record …'}</Text>
+        <Text variant="soft">{history.error?.message ?? 'Looking up the record …'}</Text>
       )}
+      <Jobs machineId={id} />
     </Screen>
   );
 }
 
-const Plate = ({ machine, record }: { machine: Machine; record: MachineRecord }) => (
+const Plate = ({ machine, plates }: { machine: Machine; plates: MachineHistory['plates'] }) => (
   <Card>
     <Text variant="head">Plate</Text>
     <Text>{machine.serial ? `Serial plate: ${machine.serial}` : 'No serial plate noted.'}</Text>
-    {record.plates.map(({ partNumber, where, at }) => (
+    {plates.map(({ partNumber, where, at }) => (
       <Text key={partNumber}>
         {partNumber}: {where} <Text variant="soft">({day(at)})</Text>
       </Text>
@@ -42,7 +41,23 @@ const Plate = ({ machine, record }: { machine: Machine; record: MachineRecord })
   </Card>
 );
 
-function Record({ record: { parts, jobs, again }, machine }: { record: MachineRecord; machine: Machine | undefined }) {
+function Jobs({ machineId }: { machineId: string }) {
+  const jobs = useRows({ machine: machineId });
+  if (!jobs.rows) return null;
+  return (
+    <>
+      <Text variant="head">Jobs</Text>
+      {jobs.rows.map((row) => (
+        <JobLine key={row.id} row={row} />
+      ))}
+      {jobs.hasNextPage ? (
+        <Button label="Earlier ones" disabled={jobs.isFetchingNextPage} onPress={() => void jobs.fetchNextPage()} />
+      ) : null}
+    </>
+  );
+}
+
+function Record({ history: { parts, again }, machine }: { history: MachineHistory; machine: Machine | undefined }) {
   const packOf = usePackOf();
   const pack = machine && packOf(machine.family, machine.modelId);
   const gearName = (id: string) => pack?.gears.find((each) => each.id === id)?.name ?? id;
@@ -66,33 +81,29 @@ function Record({ record: { parts, jobs, again }, machine }: { record: MachineRe
           <Text variant="soft">{partText(part)}</Text>
         </Card>
       ))}
-      <Text variant="head">Jobs: {jobs.length}</Text>
-      {jobs.map((job) => (
-        <JobLine key={job.jobId} job={job} />
-      ))}
     </>
   );
 }
 
-function JobLine({ job: { jobId, takenIn, takenInAt, closed } }: { job: JobState }) {
+function JobLine({ row: { id, complaint, takenInAt, closedAt, found, outcome } }: { row: JobRow }) {
   const router = useRouter();
   return (
     <LinkArea
-      aria-label={`${takenIn?.complaint ?? 'Job'}, ${closed ? 'finished' : 'on the bench'}`}
+      aria-label={`${complaint || 'Job'}, ${closedAt ? 'finished' : 'on the bench'}`}
       className="min-h-[56px] gap-1 rounded-lg border-2 border-line bg-surface p-3 active:opacity-70"
-      onPress={() => router.navigate(closed ? `/jobs/${jobId}/close` : `/jobs/${jobId}`)}
+      onPress={() => router.navigate(closedAt ? `/jobs/${id}/close` : `/jobs/${id}`)}
     >
       <Text variant="label">
-        {takenInAt ? day(takenInAt) : ''} · {closed ? OUTCOMES[closed.outcome] : 'On the bench'}
+        {takenInAt ? day(takenInAt) : ''} · {closedAt ? (OUTCOMES[outcome as Outcome] ?? 'Finished') : 'On the bench'}
       </Text>
-      <Text>“{takenIn?.complaint}”</Text>
-      {closed ? <Text variant="soft">{closed.found}</Text> : null}
+      <Text>“{complaint}”</Text>
+      {found ? <Text variant="soft">{found}</Text> : null}
     </LinkArea>
   );
 }
 
 /** When a part went in and what it has worked since. */
-export function partText({ state, at, fromShelf, hours, workedHours, km, workedKm }: PartInMachine): string {
+export function partText({ state, at, fromShelf, hours, workedHours, km, workedKm }: MachineHistory['parts'][number]): string {
   const how = state === 'fitted' ? `Fitted ${day(at)}` : `Accepted ${day(at)}, not noted as fitted`;
   const meters = [
     ...(hours === undefined ? [] : [`at ${hours} h, ${workedHours ?? 0} h since`]),

@@ -1,7 +1,7 @@
 import { operations } from '../data/operations.ts';
 import { type GearAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
 import type { ShelfItem } from '@patient-badger/contract';
-import { useShelf } from '../data/queries.ts';
+import { useShelf } from '../data/jobs.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

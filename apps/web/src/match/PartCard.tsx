@@ -2,7 +2,7 @@ import type { AttributeFit } from '@patient-badger/core';
 import type { PartMatch } from '@patient-badger/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';

@@ -1,9 +1,9 @@
+import { findsParts } from '@patient-badger/core';
 import type { GearAttributes, GearCard } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { findsParts } from '../gear/kinds.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { percent } from '../wording/words.ts';

@@ -1,6 +1,6 @@
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
-import { useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';

@@ -2,7 +2,7 @@ import type { GearCard } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import ScanSearch from 'lucide-react-native/icons/scan-search';
 import { useState } from 'react';
-import { recordPhoto } from '../data/outbox.ts';
+import { recordPhoto } from '../data/record.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';

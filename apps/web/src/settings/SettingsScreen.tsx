@@ -1,8 +1,9 @@
 import { LENGTH_UNITS } from '@patient-badger/core';
 import { View } from 'react-native';
-import { remove } from '../data/outbox.ts';
+import { SetAside } from './SetAside.tsx';
 import { choosePerson, usePerson } from '../data/person.ts';
-import { useShop, useWaiting } from '../data/queries.ts';
+import { MOST_KEPT } from '../data/kept.ts';
+import { useShop } from '../data/shop.ts';
 import { lengthUnit, scheme } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -16,6 +17,8 @@ const SCHEMES = [
   ['light', 'Light, for the sun'],
   ['dark', 'Dark'],
 ] as const;
+
+const KEPT_WORDS = `For work without a connection: the bench, the latest finished jobs, and the ${MOST_KEPT.job} jobs that were open here last. Everything that was ever written is on the shop server.`;
 
 /** Who is at the bench, and how this device shows things. */
 export function SettingsScreen() {
@@ -65,25 +68,11 @@ export function SettingsScreen() {
           ))}
         </View>
       </Card>
-      <Refused />
+      <Card>
+        <Text variant="head">Kept on this device</Text>
+        <Text>{KEPT_WORDS}</Text>
+      </Card>
+      <SetAside />
     </Screen>
-  );
-}
-
-/** What the server would not take: shown with its reason, thrown away only on purpose. */
-function Refused() {
-  const refused = useWaiting().filter((item) => item.refused !== undefined);
-  if (refused.length === 0) return null;
-  return (
-    <Card tone="danger">
-      <Text variant="head">Refused notes</Text>
-      {refused.map((item) => (
-        <View key={item.key} className="gap-2">
-          <Text variant="strong">{item.kind === 'entry' ? item.entry.payload.kind : item.kind}</Text>
-          <Text>{item.refused}</Text>
-          <Button variant="danger" label="Throw this note away" onPress={() => void remove(item.key)} />
-        </View>
-      ))}
-    </Card>
   );
 }

@@ -3,7 +3,7 @@ import type { GearAttributes } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ZodError } from 'zod';
-import { recordShelfItem } from '../data/outbox.ts';
+import { recordShelfItem } from '../data/record.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';

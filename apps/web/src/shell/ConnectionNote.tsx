@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
-import { useConnection, useWaiting } from '../data/queries.ts';
+import { useConnection, useWaiting } from '../data/shop.ts';
 
 /** Says when the connection is gone and how much waits; silent when all is well. */
 export function ConnectionNote() {
@@ -25,7 +25,8 @@ export function ConnectionNote() {
       {refused > 0 ? (
         <LinkArea className="min-h-[48px] justify-center" onPress={() => router.navigate('/settings')}>
           <Text variant="danger">
-            {refused} {refused === 1 ? 'note was' : 'notes were'} refused. Look at {refused === 1 ? 'it' : 'them'}.
+            {refused} {refused === 1 ? 'note is' : 'notes are'} set aside: the shop server would not take {refused === 1 ? 'it' : 'them'}.
+            Look.
           </Text>
         </LinkArea>
       ) : null}

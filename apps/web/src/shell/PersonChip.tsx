@@ -4,7 +4,7 @@ import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { usePerson } from '../data/person.ts';
-import { useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
 
 /** Who writes here; press to change. */
 export function PersonChip() {

@@ -3,7 +3,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { choosePerson, usePerson } from '../data/person.ts';
-import { useShop } from '../data/queries.ts';
+import { useShop } from '../data/shop.ts';
 
 /** Every note says who wrote it, so that comes first; gone once somebody is chosen. */
 export function WhoFirst() {

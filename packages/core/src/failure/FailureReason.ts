@@ -57,6 +57,7 @@ export const FAILURE_REASONS = [
   'nothingKnownOfPart',
   'orderSaysNothing',
   'pixelsMissing',
+  'textBroken',
   'ownWords',
 ] as const;
 export type FailureReason = (typeof FAILURE_REASONS)[number];

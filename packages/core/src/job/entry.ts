@@ -166,8 +166,12 @@ export type Payload<K extends EntryKind> = Extract<EntryPayload, { kind: K }>;
 export const entry = z.strictObject({
   id: uuid,
   jobId: uuid,
-  at: z.iso.datetime(),
+  at: z.iso
+    .datetime()
+    .refine((at) => /^(19[7-9]|2[01])/.test(at), 'That day is outside of any calendar of the shop: set the clock of this device.'),
   by: id,
+  /** The place in the shop's record, counted by the server as entries arrive; missing while it waits on a device. */
+  seq: z.int().positive().optional(),
   payload: entryPayload,
 });
 export type Entry = z.infer<typeof entry>;

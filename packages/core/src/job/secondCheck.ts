@@ -7,11 +7,12 @@ export const workersOf = ({ active }: Pick<JobState, 'active'>): ReadonlySet<str
 
 /**
  * Who looked the work over without having had a hand in it; null where nobody has yet. Work done after
- * the check has not been looked at, so it wants a new one.
+ * the check has not been looked at, so it wants a new one; before anybody worked there is nothing to look at.
  */
 export function secondCheckedBy({ active }: Pick<JobState, 'active'>): string | null {
   const workers = workersOf({ active });
   const lastWork = active.findLastIndex(({ payload }) => ruleOf(payload).isWork);
+  if (lastWork < 0) return null;
   const check = active.find(({ payload, by }, i) => payload.kind === 'secondChecked' && i > lastWork && !workers.has(by));
   return check?.by ?? null;
 }

@@ -1,1 +1,3 @@
-export { CloseScreen as default } from '../../../src/close/CloseScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ CloseScreen }) => CloseScreen);

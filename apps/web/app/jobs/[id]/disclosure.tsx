@@ -1,1 +1,3 @@
-export { DisclosureScreen as default } from '../../../src/ratio/DisclosureScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ DisclosureScreen }) => DisclosureScreen);

@@ -1,1 +1,3 @@
-export { TraceScreen as default } from '../../../src/trace/TraceScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ TraceScreen }) => TraceScreen);

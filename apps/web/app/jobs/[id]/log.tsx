@@ -1,1 +1,3 @@
-export { LogScreen as default } from '../../../src/log/LogScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ LogScreen }) => LogScreen);

@@ -1,1 +1,3 @@
-export { OpenScreen as default } from '../../../src/access/OpenScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ OpenScreen }) => OpenScreen);

@@ -1,1 +1,3 @@
-export { SheetScreen as default } from '../../../src/access/SheetScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ SheetScreen }) => SheetScreen);

@@ -1,1 +1,3 @@
-export { TrayScreen as default } from '../../../src/access/TrayScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ TrayScreen }) => TrayScreen);

@@ -1,1 +1,3 @@
-export { VerdictScreen as default } from '../../../src/trace/VerdictScreen.tsx';
+import { lazyScreen } from '../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ VerdictScreen }) => VerdictScreen);

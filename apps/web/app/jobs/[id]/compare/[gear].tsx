@@ -1,1 +1,3 @@
-export { CompareScreen as default } from '../../../../src/gear/CompareScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ CompareScreen }) => CompareScreen);

@@ -1,1 +1,3 @@
-export { GearScreen as default } from '../../../../src/gear/GearScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ GearScreen }) => GearScreen);

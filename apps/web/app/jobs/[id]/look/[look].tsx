@@ -1,1 +1,3 @@
-export { LookScreen as default } from '../../../../src/trace/LookScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ LookScreen }) => LookScreen);

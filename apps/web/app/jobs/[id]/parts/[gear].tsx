@@ -1,1 +1,3 @@
-export { PartsScreen as default } from '../../../../src/match/PartsScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ PartsScreen }) => PartsScreen);

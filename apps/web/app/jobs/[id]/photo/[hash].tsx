@@ -1,1 +1,3 @@
-export { MarkPhotoScreen as default } from '../../../../src/photo/MarkPhotoScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ MarkPhotoScreen }) => MarkPhotoScreen);

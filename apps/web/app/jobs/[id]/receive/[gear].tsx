@@ -1,1 +1,3 @@
-export { ReceiveScreen as default } from '../../../../src/match/ReceiveScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ ReceiveScreen }) => ReceiveScreen);

@@ -1,1 +1,3 @@
-export { ShelveScreen as default } from '../../../../src/shelf/ShelveScreen.tsx';
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ ShelveScreen }) => ShelveScreen);

@@ -1,1 +1,3 @@
-export { ScanScreen as default } from '../../../../../src/scan/ScanScreen.tsx';
+import { lazyScreen } from '../../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ ScanScreen }) => ScanScreen);

@@ -1,0 +1,164 @@
+import { checkEntry, foldJob, openLedger, ruleOf, secondCheckedBy, type Entry, type JobState, type Pack } from '@patient-badger/core';
+import type { DataSource, EntityManager } from 'typeorm';
+import { packOfMachine } from '../machines/packs.ts';
+import { ServerProblem } from '../problems.ts';
+import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
+
+/** Channel on which a commit is announced to every server process. */
+export const CHANNEL = 'badger_entries';
+
+/** An entry whose form is sound; of a take-in the pack of its machine is known. */
+export interface Checked {
+  readonly entry: Entry;
+  readonly pack: Pack | null;
+}
+
+export interface Outcome {
+  readonly status: 'stored' | 'known';
+  readonly seq: number;
+}
+
+type Known = Pick<EntryRow, 'id' | 'shopId' | 'jobId'> & { readonly seq: number };
+type JobNow = Pick<JobRow, 'id' | 'shopId' | 'machineId' | 'family' | 'closed'>;
+
+/**
+ * Entries into the record in one transaction, in the order given, each answered for itself: where it is, or
+ * why not. The shop's row is held until the commit, so numbers follow the order of commits: who has read up
+ * to one number has missed nothing before it.
+ */
+export async function commit(dataSource: DataSource, shopId: string, list: readonly Checked[]): Promise<readonly (Outcome | Error)[]> {
+  return dataSource.transaction(async (manager) => {
+    const [[shop]] = await manager.query<[[{ last_seq: string }]]>(
+      'UPDATE shops SET last_seq = last_seq + $2 WHERE id = $1 RETURNING last_seq',
+      [shopId, list.length],
+    );
+    const writing = await beginWriting(manager, shopId, list);
+    const outcomes: (Outcome | Error)[] = [];
+    let seq = Number(shop.last_seq) - list.length;
+    for (const checked of list) {
+      try {
+        outcomes.push(await writing.write(checked, ++seq));
+      } catch (error) {
+        if (!(error instanceof Error) || !isRefusal(error)) throw error;
+        outcomes.push(error);
+      }
+    }
+    await writing.finish();
+    // Heard by every server process on this database, once this transaction is committed.
+    if (outcomes.some((each) => 'status' in each && each.status === 'stored')) {
+      await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId })]);
+    }
+    return outcomes;
+  });
+}
+
+/** Said of the entry by the house; anything else broke the transaction. */
+const isRefusal = (error: Error) => error instanceof ServerProblem || error.name === 'CoreFailure';
+
+async function beginWriting(manager: EntityManager, shopId: string, list: readonly Checked[]) {
+  const ids = list.map(({ entry }) => entry.id);
+  const jobIds = [...new Set(list.map(({ entry }) => entry.jobId))];
+  const before = await manager
+    .createQueryBuilder(entries, 'e')
+    .select(['e.id', 'e.shopId', 'e.jobId', 'e.seq'])
+    .where('e.id = ANY(:ids)', { ids })
+    .getMany();
+  const known = new Map<string, Known>(before.map((each) => [each.id, each]));
+  const found = await manager
+    .createQueryBuilder(jobs, 'j')
+    .select(['j.id', 'j.shopId', 'j.machineId', 'j.family', 'j.closed'])
+    .where('j.id = ANY(:jobIds)', { jobIds })
+    .getMany();
+  const jobsNow = new Map<string, JobNow>(found.map((each) => [each.id, each]));
+  const unwritten: EntryRow[] = [];
+  const lastSeq = new Map<string, number>();
+  const moved = new Set<string>();
+
+  const writeOut = async () => {
+    const rows = unwritten.splice(0);
+    if (rows.length > 0) await manager.insert(entries, rows);
+  };
+  const stateOf = async (id: string): Promise<JobState> => {
+    await writeOut();
+    return foldJob(id, (await manager.find(entries, { where: { jobId: id } })).map(toEntry));
+  };
+
+  const jobOf = async ({ entry, pack }: Checked): Promise<{ job: JobNow; pack: Pack }> => {
+    const { payload, jobId } = entry;
+    const job = jobsNow.get(jobId);
+    if (job && job.shopId !== shopId) throw new ServerProblem('unknownJob', { path: 'jobId' });
+    if (job) {
+      const onMachine = await packOfMachine(manager, shopId, job.machineId);
+      if (!onMachine) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
+      return { job, pack: onMachine.pack };
+    }
+    if (payload.kind !== 'takenIn' || !pack) throw new ServerProblem('unknownJob', { path: 'jobId' });
+    const { machineId, family, complaint } = payload;
+    const made = { id: jobId, shopId, machineId, family, closed: false };
+    checkEntry(payload, pack);
+    const row = {
+      ...made,
+      complaint,
+      takenInAt: new Date(entry.at),
+      closedAt: null,
+      found: null,
+      outcome: null,
+      seq: 0,
+      move: null,
+      moveSeq: 0,
+    };
+    await manager.insert(jobs, row);
+    jobsNow.set(jobId, made);
+    moved.add(jobId);
+    return { job: made, pack };
+  };
+
+  return {
+    async write(checked: Checked, seq: number): Promise<Outcome> {
+      const { entry } = checked;
+      const twin = known.get(entry.id);
+      if (twin) {
+        if (twin.jobId !== entry.jobId || twin.shopId !== shopId) throw new ServerProblem('invalidInput', { path: 'id' });
+        return { status: 'known', seq: twin.seq };
+      }
+      const { job, pack } = await jobOf(checked);
+      const { payload } = entry;
+      checkEntry(payload, pack);
+      if (payload.kind === 'closed') refuseUnfinished(pack, await stateOf(job.id), payload.despiteLedger);
+      unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId });
+      known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });
+      lastSeq.set(job.id, seq);
+      const rule = ruleOf(payload);
+      if (rule.movesJob || (rule.isWork && job.closed)) moved.add(job.id);
+      return { status: 'stored', seq };
+    },
+    async finish() {
+      await writeOut();
+      for (const id of moved) await writeRow(manager, id, await stateOf(id));
+      if (lastSeq.size > 0) {
+        await manager.query('UPDATE jobs j SET seq = n.seq FROM unnest($1::uuid[], $2::bigint[]) AS n(id, seq) WHERE j.id = n.id', [
+          [...lastSeq.keys()],
+          [...lastSeq.values()],
+        ]);
+      }
+    },
+  };
+}
+
+/** A job is closed only with everything back that came off, or a reason; and looked over where someone can be hurt by it. */
+function refuseUnfinished(pack: Pack, state: JobState, despiteLedger: string | undefined): void {
+  if (despiteLedger === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
+  if (pack.safetyCritical && secondCheckedBy(state) === null) throw new ServerProblem('secondCheckMissing');
+}
+
+/** What lists show of a job, as its entries have it; the next move is worked out elsewhere. */
+export async function writeRow(manager: EntityManager, id: string, { takenIn, takenInAt, closed }: JobState): Promise<void> {
+  await manager.query(
+    `UPDATE jobs j SET complaint = $2, taken_in_at = coalesce($3::timestamptz, j.taken_in_at), closed = $4, closed_at = $5, found = $6, outcome = $7,
+       words = to_tsvector('simple', concat_ws(' ', m.label, m.owner, $2::text, $6::text))
+     FROM machines m WHERE j.id = $1 AND m.id = j.machine_id`,
+    [id, takenIn?.complaint ?? '', takenInAt, closed !== null, closed?.at ?? null, closed?.found ?? null, closed?.outcome ?? null],
+  );
+}
+
+export const toEntry = ({ id, jobId, seq, at, by, payload }: EntryRow): Entry => ({ id, jobId, at: at.toISOString(), by, seq, payload });

@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+import type { JobPage, JobRow } from '@patient-badger/contract';
+import { foldJob, nextMove } from '@patient-badger/core';
+import { idOf } from '../idOf.ts';
+import { packOfJob } from '../machines/packs.ts';
+import { testServer, type TestServer } from '../testing.ts';
+import { toEntry } from './commit.ts';
+import { entries, jobs } from './entities.ts';
+import { rebuildRows } from './rows.ts';
+
+jest.setTimeout(30_000);
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.stop());
+
+const page = async (query: string) => (await server.app.inject(`/api/jobs?${query}`)).json<JobPage>();
+
+async function everyPage(query: string): Promise<readonly JobRow[]> {
+  const rows: JobRow[] = [];
+  for (let after = ''; ;) {
+    const got = await page(`${query}${after}`);
+    rows.push(...got.rows);
+    if (got.next === null) return rows;
+    after = `&after=${encodeURIComponent(got.next)}`;
+  }
+}
+
+test('finished jobs come page by page, each once, the newest first', async () => {
+  const whole = await everyPage('state=closed');
+  const small = await everyPage('state=closed&most=7');
+  expect(whole.length).toBeGreaterThan(30);
+  expect(small).toEqual(whole);
+  const days = whole.map(({ closedAt }) => closedAt ?? '');
+  expect(days).toEqual([...days].sort().reverse());
+});
+
+test('rows say what the entries say', async () => {
+  for (const row of [...(await everyPage('state=open')), ...(await everyPage('state=closed'))]) {
+    const list = await server.dataSource.getRepository(entries).find({ where: { jobId: row.id }, order: { seq: 'ASC' } });
+    const state = foldJob(row.id, list.map(toEntry));
+    expect(row).toMatchObject({
+      complaint: state.takenIn?.complaint,
+      takenInAt: state.takenInAt,
+      closedAt: state.closed?.at ?? null,
+      found: state.closed?.found ?? null,
+      seq: list.at(-1)?.seq,
+    });
+  }
+});
+
+test('words find jobs by machine, owner, complaint and finding, each by its beginning', async () => {
+  const [first] = (await page('state=closed&most=1')).rows as [JobRow];
+  const beginning = (text: string) =>
+    encodeURIComponent(
+      text
+        .split(/\W+/)
+        .find((each) => each.length > 4)
+        ?.slice(0, 4)
+        .toUpperCase() ?? '',
+    );
+  for (const text of [first.label, first.complaint, first.found ?? '']) {
+    const { rows } = await page(`state=closed&words=${beginning(text)}`);
+    expect(rows.map(({ id }) => id)).toContain(first.id);
+  }
+  expect((await page('state=closed&words=zzzz')).rows).toEqual([]);
+  expect((await page(`state=closed&words=${encodeURIComponent("'; DROP TABLE jobs; & | ! ( :*")}`)).next).toBeNull();
+});
+
+test.each(['after=yesterday', 'after=2026-13-77T99:99:99Z_x', 'most=0', 'most=51', 'state=half', 'machine=seven'])(
+  '%s is refused with a sentence',
+  async (query) => {
+    const answer = await server.app.inject(`/api/jobs?${query}`);
+    expect([answer.statusCode, answer.json<{ sentence: string }>().sentence.length > 5]).toEqual([400, true]);
+  },
+);
+
+test('the next move is worked out beside the entries, and is that of the core', async () => {
+  await page('state=open');
+  for (let tries = 0; tries < 200 && (await page('state=open')).rows.some(({ move }) => move === null); tries++) {
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  const { rows } = await page('state=open');
+  for (const row of rows) {
+    const job = await server.dataSource.getRepository(jobs).findOneByOrFail({ id: row.id });
+    const list = await server.dataSource.getRepository(entries).findBy({ jobId: row.id });
+    expect(row.move).toEqual(nextMove(foldJob(row.id, list.map(toEntry)), await packOfJob(server.dataSource.manager, job)));
+  }
+});
+
+test('a row changes with its job in the same breath, and a move that is out of date is not told', async () => {
+  const jobId = randomUUID();
+  const machineId = idOf('machine', 'pruner');
+  const send = (payload: object) =>
+    server.app.inject({
+      method: 'POST',
+      url: '/api/entries',
+      headers: { 'x-person': 'tobin' },
+      payload: [{ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'tobin', payload }],
+    });
+  const row = async (state: string) => (await page(`state=${state}`)).rows.find(({ id }) => id === jobId);
+  await send({ kind: 'takenIn', machineId, family: 'saw-oil-pump', complaint: 'dry as a bone', facts: {} });
+  expect(await row('open')).toMatchObject({ complaint: 'dry as a bone', machineId });
+  await server.dataSource.getRepository(jobs).update({ id: jobId }, { move: { kind: 'nothingElse' }, moveSeq: 1 });
+  expect((await row('open'))?.move).not.toEqual({ kind: 'nothingElse' });
+  await send({ kind: 'closed', outcome: 'cleaned', found: 'chips' });
+  expect(await row('closed')).toMatchObject({ found: 'chips', move: { kind: 'finished' } });
+  await send({ kind: 'reopened', reason: 'still dry' });
+  expect(await row('open')).toMatchObject({ closedAt: null, found: null });
+});
+
+test('rows made anew are the rows that were kept', async () => {
+  const before = [...(await everyPage('state=open')), ...(await everyPage('state=closed'))].map(({ move: _, ...each }) => each);
+  await server.dataSource.query("UPDATE jobs SET complaint = '', closed = false, closed_at = NULL, found = 'nonsense', seq = 1");
+  expect(await rebuildRows(server.dataSource)).toBe(before.length);
+  const after = [...(await everyPage('state=open')), ...(await everyPage('state=closed'))].map(({ move: _, ...each }) => each);
+  expect(after).toEqual(before);
+});

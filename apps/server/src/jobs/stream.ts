@@ -1,0 +1,127 @@
+import type { ServerResponse } from 'node:http';
+import type { FastifyInstance, FastifyPluginAsync } from 'fastify';
+import type { DataSource } from 'typeorm';
+import { shops } from '../shop/entities.ts';
+import { toEntry } from './commit.ts';
+import { entries } from './entities.ts';
+import { rowsOf } from './rows.ts';
+
+const HEARTBEAT_MS = 15_000;
+/** Read at once. */
+const PIECE = 200;
+/** Who is further behind is told to read anew instead. */
+const MOST_BEHIND = 2000;
+/** A listener that takes nothing in is cut off before it fills the memory; it comes back with its last number. */
+const MOST_UNSENT_BYTES = 1_000_000;
+
+/**
+ * New entries of the shop, and rows that changed, as server-sent events. Each entry carries its number, so
+ * a browser that was away gets what it missed by its `Last-Event-ID`; none is skipped, whoever lost which
+ * connection for how long.
+ */
+export const streamRoutes: FastifyPluginAsync<{ dataSource: DataSource }> = async (app, { dataSource }) => {
+  const streams = new Set<ServerResponse>();
+  app.addHook('preClose', async () => streams.forEach((stream) => stream.end()));
+  app.get<{ Querystring: { after?: string } }>(
+    '/api/events',
+    { schema: { hide: true }, config: { rateLimit: false } },
+    async (request, reply) => {
+      const { shopId } = request;
+      const last = await lastSeq(dataSource, shopId);
+      // A browser that had to begin a new stream says in the address where it stopped.
+      const given = Number(request.headers['last-event-id'] ?? request.query.after);
+      const from = Number.isSafeInteger(given) && given > 0 && given <= last ? given : last;
+      const { raw } = reply.hijack();
+      raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', connection: 'keep-alive' });
+      streams.add(raw);
+      const stop = follow(app, dataSource, { raw, shopId, from });
+      raw.on('close', () => {
+        streams.delete(raw);
+        stop();
+      });
+    },
+  );
+};
+
+async function lastSeq(dataSource: DataSource, shopId: string): Promise<number> {
+  const [shop] = await dataSource.query<{ last: string }[]>(`SELECT last_seq AS last FROM ${shops.options.name} WHERE id = $1`, [shopId]);
+  return Number(shop?.last ?? 0);
+}
+
+interface Listener {
+  readonly raw: ServerResponse;
+  readonly shopId: string;
+  readonly from: number;
+}
+
+function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, from }: Listener): () => void {
+  let cursor = from;
+  let reading = false;
+  let again = true;
+  const changed = new Set<string>();
+
+  const say = (text: string) => {
+    if (raw.writableLength > MOST_UNSENT_BYTES) raw.destroy();
+    else if (!raw.destroyed) raw.write(text);
+  };
+  const event = (name: string, data: unknown, id?: number) =>
+    say(`${id === undefined ? '' : `id: ${id}\n`}event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
+
+  const piece = async () => {
+    const list = await dataSource
+      .getRepository(entries)
+      .createQueryBuilder('e')
+      .where('e.shopId = :shopId AND e.seq > :cursor', { shopId, cursor })
+      .orderBy('e.seq')
+      .limit(PIECE)
+      .getMany();
+    for (const row of list) {
+      event('entry', toEntry(row), row.seq);
+      changed.add(row.jobId);
+      cursor = row.seq;
+    }
+    return list.length === PIECE;
+  };
+  const rows = async () => {
+    const ids = [...changed];
+    changed.clear();
+    if (ids.length > 0) for (const row of await rowsOf(dataSource.manager, ids)) event('row', row);
+  };
+  const read = async () => {
+    if (reading) return;
+    reading = true;
+    try {
+      while (again && !raw.destroyed) {
+        again = await piece().then((more) => more || false);
+        await rows();
+      }
+    } catch (error) {
+      // The database is away: the next commit, or the listener's return, reads on from the same number.
+      app.log.warn({ error }, 'a listener waits for the record');
+      again = true;
+    } finally {
+      reading = false;
+    }
+  };
+  const wake = (row?: string) => {
+    if (row) changed.add(row);
+    again = true;
+    void read();
+  };
+
+  event('here', {}, from);
+  void lastSeq(dataSource, shopId)
+    .then((last) => {
+      if (last - cursor <= MOST_BEHIND) return;
+      cursor = last;
+      event('anew', {}, last);
+    })
+    .catch(() => undefined)
+    .then(() => wake());
+  const stop = app.onCommit(shopId, wake);
+  const beat = setInterval(() => say(': still here\n\n'), HEARTBEAT_MS);
+  return () => {
+    clearInterval(beat);
+    stop();
+  };
+}

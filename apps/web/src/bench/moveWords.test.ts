@@ -1,0 +1,12 @@
+import { moveWords } from './moveWords.ts';
+
+test.each([
+  [{ kind: 'look', name: 'Rub the oil', minutes: 0.5 } as const, { text: 'Next look: Rub the oil', minutes: '30 s', to: '' }],
+  [{ kind: 'verdict', fault: 'Worm stripped', probability: 0.953 } as const, { text: 'Verdict: Worm stripped, 95 %', to: '/verdict' }],
+  [{ kind: 'measure', gear: 'worm' } as const, { text: 'Measure the gear', to: '/gear/worm' }],
+  [{ kind: 'findPart', gear: 'worm' } as const, { text: 'Find the part that fits', to: '/gear/worm' }],
+  [{ kind: 'setRight', remedy: 'Clean it.', minutes: 20 } as const, { text: 'Clean it.', minutes: '20 min', to: '/close' }],
+  [{ kind: 'setRight', remedy: null, minutes: 0 } as const, { text: 'Set it right and prove it', to: '/close' }],
+  [{ kind: 'finished' } as const, { text: 'chips', to: '/close' }],
+  [null, { text: 'Working out the next move …', to: '' }],
+])('%j', (move, words) => expect(moveWords(move, 'chips')).toEqual(words));

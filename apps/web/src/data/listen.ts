@@ -1,0 +1,41 @@
+import type { Entry } from '@patient-badger/core';
+import type { JobRow } from '@patient-badger/contract';
+import type { QueryClient } from '@tanstack/react-query';
+import { setConnection } from './connection.ts';
+import { addEntry } from './heldJobs.ts';
+import { placeRow } from './rows.ts';
+
+const RETRY_MS = 2000;
+
+/** What others write in this shop, as it is stored; after a lost connection from the last number on, so that nothing is missed. */
+export function listenToShop(client: QueryClient): () => void {
+  let source: EventSource | null = null;
+  let retry: ReturnType<typeof setTimeout> | undefined;
+  let last = '';
+
+  const on = <T>(name: string, act: (data: T) => void) =>
+    source?.addEventListener(name, ({ data, lastEventId }: MessageEvent<string>) => {
+      if (lastEventId) last = lastEventId;
+      act(JSON.parse(data) as T);
+    });
+  const open = () => {
+    source = new EventSource(`/api/events${last ? `?after=${last}` : ''}`);
+    source.addEventListener('open', () => setConnection('up'));
+    source.addEventListener('error', () => {
+      setConnection('down');
+      // A browser gives up for good after an answer that is none of ours: a proxy's error page, say.
+      if (source?.readyState !== EventSource.CLOSED) return;
+      clearTimeout(retry);
+      retry = setTimeout(open, RETRY_MS);
+    });
+    on('here', () => undefined);
+    on<Entry>('entry', (entry) => addEntry(client, entry));
+    on<JobRow>('row', (row) => placeRow(client, row));
+    on('anew', () => void client.invalidateQueries());
+  };
+  open();
+  return () => {
+    clearTimeout(retry);
+    source?.close();
+  };
+}

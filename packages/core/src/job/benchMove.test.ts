@@ -1,0 +1,65 @@
+import { findFamily } from '@patient-badger/knowledge';
+import type { Pack } from '../trace/pack.ts';
+import { benchMove, nextMove } from './benchMove.ts';
+import type { Entry, EntryPayload } from './entry.ts';
+import { foldJob } from './fold.ts';
+
+const JOB = '0197a000-0000-7000-8000-000000000001';
+const MACHINE = '0197a000-0000-7000-8000-0000000000aa';
+const pack = findFamily('saw-oil-pump') as Pack;
+
+function move(...payloads: EntryPayload[]) {
+  const all: EntryPayload[] = [{ kind: 'takenIn', machineId: MACHINE, family: 'saw-oil-pump', complaint: 'dry', facts: {} }, ...payloads];
+  const entries = all.map((payload, i): Entry => ({
+    id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`,
+    jobId: JOB,
+    at: new Date(1e12 + i * 1000).toISOString(),
+    by: 'tobin',
+    payload,
+  }));
+  return benchMove.parse(nextMove(foldJob(JOB, entries), pack));
+}
+const decided: EntryPayload = { kind: 'decided', fault: 'worm-stripped', remedy: 'replace', probability: 0.95 };
+const reading = { value: 19.95, plusMinus: 0.03 };
+
+test('a fresh job asks for the cheapest useful look, with its minutes', () => {
+  expect(move()).toEqual({ kind: 'look', name: 'Rub the oil between two fingers', minutes: 0.5 });
+});
+
+test('a decided job that needs no part goes on to what sets it right', () => {
+  expect(move({ kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.95 })).toMatchObject({
+    kind: 'setRight',
+    remedy: expect.stringContaining('Buy nothing') as string,
+  });
+});
+
+test('a decided job that needs a part: measure, find the part, then set it right once one is chosen or written down', () => {
+  expect(move(decided)).toEqual({ kind: 'measure', gear: 'worm' });
+  const read: EntryPayload = {
+    kind: 'dimensionRead',
+    gear: 'worm',
+    quantity: 'tipDiameterMm',
+    reading,
+    instrument: 'digitalCaliper',
+    entered: '19.95',
+  };
+  expect(move(decided, read)).toEqual({ kind: 'findPart', gear: 'worm' });
+  const chosen: EntryPayload = { kind: 'partChosen', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', probability: 0.9 };
+  expect(move(decided, chosen).kind).toBe('setRight');
+  expect(move(decided, { kind: 'remark', text: 'worm of a donor', gear: 'worm' }).kind).toBe('setRight');
+});
+
+test('strong evidence leads to the verdict', () => {
+  const looks = [
+    ['drum-watch-arm', 'still'],
+    ['drum-tabs', 'broken'],
+  ] as const;
+  expect(move(...looks.map(([look, result]): EntryPayload => ({ kind: 'lookRecorded', look, result })))).toMatchObject({
+    kind: 'verdict',
+    fault: expect.stringMatching(/^Drive arm/) as string,
+  });
+});
+
+test('a finished job wants nothing', () => {
+  expect(move({ kind: 'closed', outcome: 'cleaned', found: 'chips' })).toEqual({ kind: 'finished' });
+});

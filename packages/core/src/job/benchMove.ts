@@ -1,0 +1,66 @@
+import { gearKindOf } from '../gear/kinds.ts';
+import { NOTHING_ELSE } from '../trace/hypotheses.ts';
+import { traceNext } from '../trace/next.ts';
+import type { Pack } from '../trace/pack.ts';
+import { traceInput, type TraceOutput } from '../trace/schema.ts';
+import { z } from 'zod';
+import type { JobState } from './jobState.ts';
+import { toSetRight } from './toSetRight.ts';
+
+const text = z.string();
+
+/** What can be done on a job right now, as data: screens word it. Minutes where they are known. */
+export const benchMove = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('look'), name: text, minutes: z.number() }),
+  z.strictObject({ kind: z.literal('verdict'), fault: text, probability: z.number() }),
+  z.strictObject({ kind: z.literal('nothingElse') }),
+  z.strictObject({ kind: z.literal('noLookLeft') }),
+  z.strictObject({ kind: z.literal('measure'), gear: text }),
+  z.strictObject({ kind: z.literal('findPart'), gear: text }),
+  z.strictObject({ kind: z.literal('setRight'), remedy: text.nullable(), minutes: z.number() }),
+  z.strictObject({ kind: z.literal('finished') }),
+]);
+export type BenchMove = z.infer<typeof benchMove>;
+
+/** What of a job the tracing depends on; everything else may change without its being asked again. */
+export const askedOf = ({ facts, observations, reached, found }: JobState) => ({
+  facts,
+  observations: observations.map(({ look, result }) => ({ look, result })),
+  reached: [...reached],
+  found: [...found],
+});
+
+/** Suspects and next look of a job as it is now. */
+export const traceOfJob = (asked: ReturnType<typeof askedOf>, pack: Pack): TraceOutput =>
+  traceNext(traceInput.parse({ family: pack.id, ...asked }), pack);
+
+/** Whether parts are found for this gear by its dimensions: its kind is known by measuring. */
+export const findsParts = (pack: Pack, gear: string | undefined): boolean =>
+  pack.gears.some((card) => card.id === gear && gearKindOf(card, pack.driveline)?.identification !== undefined);
+
+/** The next move of a job: a look, a verdict, a gear to measure, a part to find, or what sets it right. */
+export function nextMove(state: JobState, pack: Pack): BenchMove {
+  if (state.closed) return { kind: 'finished' };
+  return state.decided ? moveAfterVerdict(state, pack) : moveOfTrace(traceOfJob(askedOf(state), pack), pack);
+}
+
+function moveAfterVerdict(state: JobState, pack: Pack): BenchMove {
+  const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
+  const gear = remedies
+    .map(({ part }) => part)
+    .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen && !writtenDown(state, each));
+  if (gear) return { kind: Object.keys(state.gears[gear]?.readings ?? {}).length > 0 ? 'findPart' : 'measure', gear };
+  return { kind: 'setRight', remedy: remedies[0]?.text ?? null, minutes: remedies.reduce((sum, each) => sum + each.minutes, 0) };
+}
+
+function moveOfTrace({ verdict, next }: TraceOutput, pack: Pack): BenchMove {
+  if (verdict?.fault === NOTHING_ELSE) return { kind: 'nothingElse' };
+  if (verdict) {
+    const fault = pack.faults.find(({ id }) => id === verdict.fault)?.name ?? verdict.fault;
+    return { kind: 'verdict', fault, probability: verdict.probability };
+  }
+  return next ? { kind: 'look', name: next.name, minutes: next.minutes } : { kind: 'noLookLeft' };
+}
+
+/** A part that was found by hand stands in a remark about its gear. */
+const writtenDown = ({ remarks }: JobState, gear: string): boolean => remarks.some((each) => each.gear === gear);
