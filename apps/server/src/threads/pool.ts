@@ -50,10 +50,10 @@ export function createPool<Input, Reply>(module: URL, { threads, queue, deadline
       try {
         return await open().run(input, { signal: late });
       } catch (error) {
-        if (late.aborted) throw new PoolLate(`${module.pathname.split('/').at(-1)} took longer than ${deadlineMs} ms`);
-        if (error instanceof Error && /Task queue is at limit|No task queue available/.test(error.message))
-          throw new PoolBusy(error.message);
+        if (late.aborted) throw new PoolLate(`${name} took longer than ${deadlineMs} ms`);
         throw error;
+      } finally {
+        inHand--;
       }
     },
     close: async () => pool?.destroy(),
