@@ -108,8 +108,10 @@ build_app() {
     return
   fi
   say "Building the app (a minute or two the first time) …"
+  rm -rf "$out"
   (cd "$ROOT/apps/web" && EXPO_NO_TELEMETRY=1 EXPO_OFFLINE=1 CI=1 npx expo export --platform web --output-dir dist) >"$ROOT/.data/build.log" 2>&1 ||
     { tail -n 40 "$ROOT/.data/build.log" >&2; die "The app could not be built."; }
   (cd "$ROOT" && node scripts/serviceWorker.js "$out") >>"$ROOT/.data/build.log" 2>&1 || { tail -n 20 "$ROOT/.data/build.log" >&2; die "The offline worker could not be built."; }
+  (cd "$ROOT" && node scripts/pack.js "$out") >>"$ROOT/.data/build.log" 2>&1 || { tail -n 20 "$ROOT/.data/build.log" >&2; die "The app could not be packed."; }
   touch "$stamp"
 }

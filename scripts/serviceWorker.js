@@ -4,7 +4,7 @@ import { generateSW } from 'workbox-build';
 const out = process.argv[2];
 const { count, size, warnings } = await generateSW({
   globDirectory: out,
-  globPatterns: ['**/*.{html,js,css,ttf,png,svg,webmanifest}'],
+  globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest}'],
   swDest: `${out}/sw.js`,
   navigateFallback: '/index.html',
   navigateFallbackDenylist: [/^\/api\//],

@@ -4,12 +4,24 @@ const { withNativeWind } = require('nativewind/metro');
 
 const config = getDefaultConfig(__dirname);
 
-// Zod ships its messages in some forty languages and imports them all; the core words its own.
-const onlyEnglish = path.join(__dirname, 'src/zodLocales.js');
+// What a package brings along and this app never shows; each would be fetched and run before the first screen.
+const instead = (name) => path.join(__dirname, 'src/instead', name);
+const UNUSED = [
+  // Zod's messages in some forty languages; the core words its own.
+  { of: 'zod', asked: /locales\/index\.js$/, file: instead('zodLocales.js') },
+  // Tabs, stacks with native headers, previews, the router's own map of screens: the app has one slot and a frame of its own.
+  { of: 'expo-router', asked: /layouts\/(Tabs|Stack|experimental-stack)$/, file: instead('nothing.js') },
+  { of: 'expo-router', asked: /\/(LinkWithPreview|standard-navigation|views\/Sitemap)$/, file: instead('nothing.js') },
+  { of: 'expo-router', asked: /createNativeStackNavigator$/, file: instead('nativeStack.js') },
+  { of: 'expo-router', asked: /^\.\/stack-utils$/, file: instead('nothing.js') },
+  { of: 'expo-router', asked: /react-navigation\/bottom-tabs$/, file: instead('bottomTabs.js') },
+  // Class names for every component of React Native, lists with windows and all.
+  { of: 'react-native-css-interop', asked: /^\.\/components$/, file: instead('styledComponents.js') },
+];
 config.resolver.resolveRequest = (context, name, platform) => {
-  const fromZod = context.originModulePath.includes(`${path.sep}zod${path.sep}v4${path.sep}`);
-  if (fromZod && /locales\/index\.js$/.test(name)) return { type: 'sourceFile', filePath: onlyEnglish };
-  return context.resolveRequest(context, name, platform);
+  const from = context.originModulePath;
+  const found = UNUSED.find(({ of, asked }) => from.includes(`${path.sep}node_modules${path.sep}${of}${path.sep}`) && asked.test(name));
+  return found ? { type: 'sourceFile', filePath: found.file } : context.resolveRequest(context, name, platform);
 };
 
 // While developing, the server stands beside the bundler: one origin for the screens, as it is in the shop.

@@ -10,6 +10,11 @@ import { addEntry } from './heldJobs.ts';
 import { isKept } from './kept.ts';
 import type { Sent } from './send.ts';
 
+const store = createStore('patient-badger-read', 'queries');
+const KEPT_KEY = 'kept';
+/** Asked for while the rest of the app is still being read in: the disk is slow, and the first screen waits for it. */
+const kept = get<string>(KEPT_KEY, store).catch(() => undefined);
+
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
 
@@ -21,17 +26,17 @@ export function DataProvider({ children }: { children: ReactNode }) {
   const [client] = useState(
     () => new QueryClient({ defaultOptions: { queries: { gcTime: 7 * DAY_MS, staleTime: 5000, retry: 1, networkMode: 'always' } } }),
   );
-  const [persister] = useState(() => {
-    const store = createStore('patient-badger-read', 'queries');
-    return createAsyncStoragePersister({
+  const [persister] = useState(() =>
+    createAsyncStoragePersister({
+      key: KEPT_KEY,
       throttleTime: 200,
       storage: {
-        getItem: async (key: string) => (await get<string>(key, store)) ?? null,
+        getItem: async () => (await kept) ?? null,
         setItem: (key: string, value: string) => set(key, value, store),
         removeItem: (key: string) => del(key, store),
       },
-    });
-  });
+    }),
+  );
   useSending(client);
   useEffect(() => listenToShop(client), [client]);
   return (

@@ -17,7 +17,7 @@ export function lazyScreen(choose: (all: typeof Rest) => ComponentType): Compone
 }
 
 const Fetching = () => (
-  <View className="flex-1 items-center justify-center bg-ground p-6" role="status">
+  <View className="flex-1 items-center justify-center bg-paper p-6" role="status">
     <Text variant="soft">Fetching this screen …</Text>
   </View>
 );
