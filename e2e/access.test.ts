@@ -78,6 +78,8 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   const job = page.url().split('/tray')[0] ?? '';
   await page.goto(`${job}/verdict`);
   await page.getByTestId('decide').click();
+  // It leads on once it is kept: whoever leaves before that has not written it.
+  await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
   await page.goto(`${job}/close`);
   await page.getByTestId('close-job').click();
   await page.getByText('The ledger does not balance.', { exact: false }).waitFor();
@@ -116,6 +118,8 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   const job = page.url().split('/open')[0] ?? '';
   await page.goto(`${job}/verdict`);
   await page.getByTestId('decide').click();
+  // It leads on once it is kept: whoever leaves before that has not written it.
+  await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
   await page.goto(`${job}/close`);
   await page.getByTestId('torque-clamp-screw').click();
   await page.getByLabel('Torque', { exact: true }).fill('nine');

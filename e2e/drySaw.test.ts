@@ -101,6 +101,23 @@ test('two windows on one job: what one writes the other shows within two seconds
   expect(Date.now() - pressed).toBeLessThan(2000);
 });
 
+test('two windows of one device see each other’s notes before they are sent', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Wren');
+  await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
+  await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/log'));
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByTestId('entry').first().waitFor();
+  await context.setOffline(true);
+  await page.getByLabel('Remark').fill('seen next door');
+  await button(page, 'Write it down').click();
+  await other.getByTestId('entry').filter({ hasText: 'seen next door' }).waitFor();
+  expect(await other.getByText('not sent yet', { exact: false }).first().isVisible()).toBe(true);
+  await context.setOffline(false);
+  await other.getByText('not sent yet', { exact: false }).first().waitFor({ state: 'detached' });
+});
+
 test('any entry can be taken back and put back', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Wren');

@@ -82,13 +82,21 @@ start_database() {
   if database_runs "$home"; then
     port=$(as_database_user sed -n 4p "$home/cluster/postmaster.pid")
   else
-    port=$(free_port 54329)
+    port=$(free_port "$(cat "$home/port" 2>/dev/null || echo 54329)")
     as_database_user "$bin/pg_ctl" -w -D "$home/cluster" -l "$home/log" \
       -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home" start >/dev/null || die "PostgreSQL did not start; see $home/log."
   fi
   "$bin/psql" -h 127.0.0.1 -p "$port" -U badger -d postgres -tAc "SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 ||
     "$bin/createdb" -h 127.0.0.1 -p "$port" -U badger "$name"
   printf 'postgres://badger@127.0.0.1:%s/%s' "$port" "$name"
+}
+
+# crash_database HOME: the database as it is after a power cut; `start_database` brings it back on the same port.
+crash_database() {
+  local home=$1 port
+  port=$(as_database_user sed -n 4p "$home/cluster/postmaster.pid")
+  as_database_user "$(pg_bin)/pg_ctl" -D "$home/cluster" -m immediate stop >/dev/null 2>&1 || true
+  printf '%s' "$port" | as_database_user tee "$home/port" >/dev/null
 }
 
 stop_database() {

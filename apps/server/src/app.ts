@@ -60,7 +60,7 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
     brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } },
     threshold: 1024,
   });
-  await app.register(rateLimit, { max: 1200, timeWindow: '1 minute' });
+  await app.register(rateLimit, { max: config.REQUESTS_PER_MINUTE, timeWindow: '1 minute' });
   await app.register(swagger, {
     openapi: {
       openapi: '3.1.0',

@@ -20,6 +20,12 @@ const schema = z.object({
       'STATIC_DIR holds no index.html: build the app first, or leave it out and serve the screens elsewhere.',
     )
     .optional(),
+  REQUESTS_PER_MINUTE: z.coerce
+    .number('REQUESTS_PER_MINUTE must be a number.')
+    .int()
+    .min(60, 'REQUESTS_PER_MINUTE must be 60 or more.')
+    .max(1_000_000)
+    .default(1200),
   SEED_DEMO: z.enum(['0', '1'], 'SEED_DEMO must be 1 to lay the demo world into an empty database, or 0.').default('0'),
   LOG_LEVEL: z
     .enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent'], 'LOG_LEVEL must be fatal, error, warn, info, debug or silent.')

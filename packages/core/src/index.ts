@@ -54,7 +54,7 @@ export type { WormWheelQuantity } from './gear/wormWheel/quantities.ts';
 export { READING_UNITS, instrumentReading, trueValue, type InstrumentReading } from './instrument/reading.ts';
 export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
 export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
-export { askedOf, benchMove, findsParts, nextMove, traceOfJob, type BenchMove } from './job/benchMove.ts';
+export { askedOf, bearsOnMove, benchMove, findsParts, MOVE_KINDS, nextMove, traceOfJob, type BenchMove } from './job/benchMove.ts';
 export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
 export { PIECES, entry, entryPayload, type Entry, type EntryPayload, type Piece } from './job/entry.ts';
 export { checkEntry, ruleOf } from './job/entryKinds.ts';

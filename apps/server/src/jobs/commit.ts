@@ -1,4 +1,14 @@
-import { checkEntry, foldJob, openLedger, ruleOf, secondCheckedBy, type Entry, type JobState, type Pack } from '@patient-badger/core';
+import {
+  bearsOnMove,
+  checkEntry,
+  foldJob,
+  openLedger,
+  ruleOf,
+  secondCheckedBy,
+  type Entry,
+  type JobState,
+  type Pack,
+} from '@patient-badger/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfMachine } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
@@ -26,7 +36,11 @@ type JobNow = Pick<JobRow, 'id' | 'shopId' | 'machineId' | 'family' | 'closed'>;
  * why not. The shop's row is held until the commit, so numbers follow the order of commits: who has read up
  * to one number has missed nothing before it.
  */
-export async function commit(dataSource: DataSource, shopId: string, list: readonly Checked[]): Promise<readonly (Outcome | Error)[]> {
+export async function commit(
+  dataSource: DataSource,
+  shopId: string,
+  { list, onJob }: { readonly list: readonly Checked[]; readonly onJob: (job: JobNow) => void },
+): Promise<readonly (Outcome | Error)[]> {
   return dataSource.transaction(async (manager) => {
     const [[shop]] = await manager.query<[[{ last_seq: string }]]>(
       'UPDATE shops SET last_seq = last_seq + $2 WHERE id = $1 RETURNING last_seq',
@@ -44,6 +58,7 @@ export async function commit(dataSource: DataSource, shopId: string, list: reado
       }
     }
     await writing.finish();
+    writing.jobs().forEach(onJob);
     // Heard by every server process on this database, once this transaction is committed.
     if (outcomes.some((each) => 'status' in each && each.status === 'stored')) {
       await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId })]);
@@ -53,7 +68,7 @@ export async function commit(dataSource: DataSource, shopId: string, list: reado
 }
 
 /** Said of the entry by the house; anything else broke the transaction. */
-const isRefusal = (error: Error) => error instanceof ServerProblem || error.name === 'CoreFailure';
+export const isRefusal = (error: Error) => error instanceof ServerProblem || error.name === 'CoreFailure';
 
 async function beginWriting(manager: EntityManager, shopId: string, list: readonly Checked[]) {
   const ids = list.map(({ entry }) => entry.id);
@@ -71,7 +86,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
     .getMany();
   const jobsNow = new Map<string, JobNow>(found.map((each) => [each.id, each]));
   const unwritten: EntryRow[] = [];
-  const lastSeq = new Map<string, number>();
+  const lastSeq = new Map<string, { readonly seq: number; readonly bears: boolean }>();
   const moved = new Set<string>();
 
   const writeOut = async () => {
@@ -114,6 +129,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
   };
 
   return {
+    jobs: () => [...jobsNow.values()],
     async write(checked: Checked, seq: number): Promise<Outcome> {
       const { entry } = checked;
       const twin = known.get(entry.id);
@@ -127,7 +143,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       if (payload.kind === 'closed') refuseUnfinished(pack, await stateOf(job.id), payload.despiteLedger);
       unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId });
       known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });
-      lastSeq.set(job.id, seq);
+      lastSeq.set(job.id, { seq, bears: bearsOnMove(payload) || lastSeq.get(job.id)?.bears === true });
       const rule = ruleOf(payload);
       if (rule.movesJob || (rule.isWork && job.closed)) moved.add(job.id);
       return { status: 'stored', seq };
@@ -136,10 +152,12 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       await writeOut();
       for (const id of moved) await writeRow(manager, id, await stateOf(id));
       if (lastSeq.size > 0) {
-        await manager.query('UPDATE jobs j SET seq = n.seq FROM unnest($1::uuid[], $2::bigint[]) AS n(id, seq) WHERE j.id = n.id', [
-          [...lastSeq.keys()],
-          [...lastSeq.values()],
-        ]);
+        const latest = [...lastSeq.values()];
+        await manager.query(
+          `UPDATE jobs j SET seq = n.seq, move_seq = CASE WHEN j.move_seq = j.seq AND NOT n.bears THEN n.seq ELSE j.move_seq END
+           FROM unnest($1::uuid[], $2::bigint[], $3::boolean[]) AS n(id, seq, bears) WHERE j.id = n.id`,
+          [[...lastSeq.keys()], latest.map(({ seq }) => seq), latest.map(({ bears }) => bears)],
+        );
       }
     },
   };

@@ -1,4 +1,4 @@
-import type { BenchMove } from '@patient-badger/core';
+import { MOVE_KINDS, type BenchMove } from '@patient-badger/core';
 import type { DataSource } from 'typeorm';
 import { families, machineModels, machines } from '../machines/entities.ts';
 import { createPool } from '../threads/pool.ts';
@@ -63,17 +63,17 @@ async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAske
   if (!job || job.closed || job.moveSeq === job.seq) return;
   const { shopId, family, machineId } = job;
   const [list, own, machine] = await Promise.all([
-    manager.find(entries, { where: { jobId: id }, order: { seq: 'ASC' } }),
+    manager
+      .createQueryBuilder(entries, 'e')
+      .where("e.jobId = :id AND e.seq <= :seq AND e.payload->>'kind' = ANY(:kinds)", { id, seq: job.seq, kinds: MOVE_KINDS })
+      .orderBy('e.seq')
+      .getMany(),
     manager.findOneBy(families, { shopId, id: family }),
     manager.findOneBy(machines, { id: machineId, shopId }),
   ]);
   const model = machine?.modelId ? await manager.findOneBy(machineModels, { id: machine.modelId, shopId }) : null;
   const move = await run({ jobId: id, entries: list.map(toEntry), family, own, overrides: model?.overrides ?? null });
   // Only for the entries that were read: whatever came since has asked for a move of its own.
-  await manager.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [
-    id,
-    JSON.stringify(move),
-    list.at(-1)?.seq ?? 0,
-  ]);
+  await manager.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [id, JSON.stringify(move), job.seq]);
   await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, row: id })]);
 }

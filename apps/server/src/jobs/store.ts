@@ -3,10 +3,11 @@ import type { EntryReceipt } from '@patient-badger/contract';
 import { failureSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';
 import { packOfMachine } from '../machines/packs.ts';
-import { isDatabaseAway, isRecordReadOnly } from '../plugins/databaseAway.ts';
+import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseAway.ts';
 import { ServerProblem } from '../problems.ts';
 import type { Actor } from '../shop/actor.ts';
 import { commit, type Checked, type Outcome } from './commit.ts';
+import { commitPlain, isPlain, type KnownJobs } from './commitPlain.ts';
 
 /** So many go into one transaction. */
 const MOST_TOGETHER = 100;
@@ -32,6 +33,7 @@ export interface EntryStore {
  */
 export function createEntryStore(dataSource: DataSource, onStored: (jobIds: readonly string[]) => void = () => undefined): EntryStore {
   const queues = new Map<string, Waiting[]>();
+  const known: KnownJobs = new Map();
   const running = new Set<string>();
 
   const run = async (shopId: string) => {
@@ -40,7 +42,7 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
     try {
       for (let queue = queues.get(shopId) ?? []; queue.length > 0; queue = queues.get(shopId) ?? []) {
         const now = queue.splice(0, MOST_TOGETHER);
-        await together(dataSource, shopId, now);
+        await together(dataSource, shopId, { waiting: now, known });
         onStored([...new Set(now.map(({ checked }) => checked.entry.jobId))]);
       }
       queues.delete(shopId);
@@ -79,23 +81,33 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
 }
 
 /** One transaction for all; where one of them breaks it, each gets its own, so that the others are kept. */
-async function together(dataSource: DataSource, shopId: string, waiting: readonly Waiting[]): Promise<void> {
+interface Together {
+  readonly waiting: readonly Waiting[];
+  readonly known: KnownJobs;
+}
+
+/** So many jobs are remembered; then it begins anew. */
+const MOST_KNOWN = 20_000;
+
+async function together(dataSource: DataSource, shopId: string, { waiting, known }: Together): Promise<void> {
+  const list = waiting.map(({ checked }) => checked);
+  const onJob = ({ id, shopId: of, machineId }: { readonly id: string; readonly shopId: string; readonly machineId: string }) => {
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(id, { shopId: of, machineId });
+  };
   try {
-    const outcomes = await commit(
-      dataSource,
-      shopId,
-      waiting.map(({ checked }) => checked),
-    );
-    waiting.forEach(({ settle, fail: reject }, i) => {
+    const plain = list.every((each) => isPlain(each, known));
+    const outcomes = plain ? await commitPlain(dataSource, shopId, { list, known }) : await commit(dataSource, shopId, { list, onJob });
+    waiting.forEach(({ settle, fail }, i) => {
       const outcome = outcomes[i];
-      if (outcome instanceof Error) reject(outcome);
+      if (outcome instanceof Error) fail(outcome);
       else if (outcome) settle(outcome);
     });
   } catch (error) {
     const [only] = waiting;
     if (waiting.length === 1 && only) return only.fail(error);
     if (isDatabaseAway(error) || isRecordReadOnly(error)) return waiting.forEach((each) => each.fail(error));
-    for (const each of waiting) await together(dataSource, shopId, [each]);
+    for (const each of waiting) await together(dataSource, shopId, { waiting: [each], known });
   }
 }
 
@@ -129,9 +141,3 @@ function refused(raw: unknown, error: unknown): EntryReceipt {
     return { id, status: 'refused', sentence: new ServerProblem('cannotBeKept').message };
   throw error;
 }
-
-/** The database took the statement and refused what was in it: classes 22 (data) and 23 (constraint). */
-const isRefusedByColumn = (error: unknown): boolean => {
-  const { driverError } = error as { driverError?: { code?: string } };
-  return /^2[23]/.test(driverError?.code ?? '');
-};

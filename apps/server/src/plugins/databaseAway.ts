@@ -31,3 +31,9 @@ export function isRecordReadOnly(error: unknown): boolean {
   const { code } = (error instanceof QueryFailedError ? error.driverError : error) as { code?: string };
   return code === '25006' || code === '53100';
 }
+
+/** The database took the statement and refused what was in it: classes 22 (data) and 23 (constraint). */
+export function isRefusedByColumn(error: unknown): boolean {
+  const { code } = (error instanceof QueryFailedError ? error.driverError : error) as { code?: string };
+  return /^2[23]...$/.test(code ?? '');
+}

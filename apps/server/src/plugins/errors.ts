@@ -4,7 +4,7 @@ import { failureSentence, problemSentence } from '@patient-badger/wording';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
 import { PROBLEM_STATUS, ServerProblem } from '../problems.ts';
-import { isDatabaseAway, isRecordReadOnly } from './databaseAway.ts';
+import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from './databaseAway.ts';
 
 /** One way out for everything that goes wrong: a code, a path, a sentence. */
 export const errors = fp(async (app: FastifyInstance) => {
@@ -29,6 +29,7 @@ function problemOf(error: FastifyError | Error): Answer {
   }
   if (isDatabaseAway(error)) return standard('databaseAway');
   if (isRecordReadOnly(error)) return standard('recordReadOnly');
+  if (isRefusedByColumn(error)) return standard('cannotBeKept');
   const { statusCode, code } = error as FastifyError;
   if (code === 'FST_ERR_CTP_BODY_TOO_LARGE') return standard('bodyTooLarge');
   if (statusCode === 429) return standard('tooMany');

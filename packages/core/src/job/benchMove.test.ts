@@ -1,6 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
-import { benchMove, nextMove } from './benchMove.ts';
+import { bearsOnMove, benchMove, MOVE_KINDS, nextMove } from './benchMove.ts';
 import type { Entry, EntryPayload } from './entry.ts';
 import { foldJob } from './fold.ts';
 
@@ -62,4 +62,27 @@ test('strong evidence leads to the verdict', () => {
 
 test('a finished job wants nothing', () => {
   expect(move({ kind: 'closed', outcome: 'cleaned', found: 'chips' })).toEqual({ kind: 'finished' });
+});
+
+test('an entry that does not bear on the move leaves it as it is; those that do are read for it', () => {
+  const gear = 'worm';
+  const others: EntryPayload[] = [
+    { kind: 'remark', text: 'greasy' },
+    { kind: 'photoTaken', hash: 'a'.repeat(64), about: gear },
+    { kind: 'handNoted', gear, hand: 'left' },
+    { kind: 'cautionAcknowledged', caution: pack.cautions[0]?.id ?? '' },
+    { kind: 'partOrdered', gear, partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', supplier: 'QB', attributes: { type: 'worm' } },
+    { kind: 'plateRead', partNumber: 'QB-1-K', where: 'lid' },
+    { kind: 'proofDone', proof: pack.proofs[0]?.id ?? '', passed: true },
+    { kind: 'secondChecked' },
+  ];
+  for (const before of [[], [decided]] as const) {
+    for (const other of others) {
+      expect([other.kind, bearsOnMove(other)]).toEqual([other.kind, false]);
+      expect(move(...before, other)).toEqual(move(...before));
+    }
+  }
+  expect(bearsOnMove({ kind: 'remark', text: 'of a donor', gear })).toBe(true);
+  expect([decided, { kind: 'stepDone', step: 'x' } as const].every(bearsOnMove)).toBe(true);
+  expect(MOVE_KINDS).toEqual(expect.arrayContaining(['remark', 'withdrawn', 'lookRecorded']));
 });

@@ -4,6 +4,7 @@ import { traceNext } from '../trace/next.ts';
 import type { Pack } from '../trace/pack.ts';
 import { traceInput, type TraceOutput } from '../trace/schema.ts';
 import { z } from 'zod';
+import type { EntryPayload } from './entry.ts';
 import type { JobState } from './jobState.ts';
 import { toSetRight } from './toSetRight.ts';
 
@@ -29,6 +30,17 @@ export const askedOf = ({ facts, observations, reached, found }: JobState) => ({
   reached: [...reached],
   found: [...found],
 });
+
+const BEARING: ReadonlySet<EntryPayload['kind']> = new Set([
+  ...(['takenIn', 'closed', 'reopened', 'withdrawn', 'lookRecorded', 'stepDone', 'stepSkipped', 'faultFound'] as const),
+  ...(['decided', 'dimensionRead', 'partChosen'] as const),
+]);
+/** The kinds of entry without which the move could not be worked out. */
+export const MOVE_KINDS: readonly EntryPayload['kind'][] = [...BEARING, 'remark'];
+
+/** Whether the next move of a job may be another after this entry. */
+export const bearsOnMove = (payload: EntryPayload): boolean =>
+  BEARING.has(payload.kind) || (payload.kind === 'remark' && payload.gear !== undefined);
 
 /** Suspects and next look of a job as it is now. */
 export const traceOfJob = (asked: ReturnType<typeof askedOf>, pack: Pack): TraceOutput =>

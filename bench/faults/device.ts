@@ -1,0 +1,74 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type BrowserContext, type Page } from 'playwright-core';
+import pg from 'pg';
+import { PHONE } from '../../e2e/stage.ts';
+
+/** A phone whose browser can be killed like a process that the system wants the memory of: what it kept stays. */
+export async function phone() {
+  const home = await mkdtemp(join(tmpdir(), 'badger-phone-'));
+  let context: BrowserContext | null = null;
+  return {
+    async open(address: string): Promise<Page> {
+      context = await chromium.launchPersistentContext(home, {
+        executablePath: '/usr/bin/chromium',
+        viewport: PHONE,
+        reducedMotion: 'reduce',
+        args: [
+          '--no-sandbox',
+          '--disable-gpu',
+          '--no-first-run',
+          '--disable-background-networking',
+          '--disable-component-update',
+          '--disable-sync',
+        ],
+      });
+      context.setDefaultTimeout(20_000);
+      const page = context.pages()[0] ?? (await context.newPage());
+      await page.goto(address);
+      return page;
+    },
+    /** SIGKILL to the browser and all that it started. */
+    async kill(): Promise<void> {
+      const gone = context;
+      context = null;
+      const { execFileSync } = await import('node:child_process');
+      try {
+        execFileSync('pkill', ['-9', '-f', home]);
+      } catch {
+        // Nothing of it was left.
+      }
+      await gone?.close().catch(() => undefined);
+    },
+    forget: () => rm(home, { recursive: true, force: true }),
+  };
+}
+
+/** How often each text stands in the record, as remarks, and how many photos a job has. */
+export async function record(
+  url: string,
+): Promise<{ texts: ReadonlyMap<string, number>; order: readonly string[]; photos: number; hashes: number }> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const remarks = await client.query<{ text: string }>(
+    "SELECT payload->>'text' AS text FROM entries WHERE payload->>'kind' = 'remark' ORDER BY seq",
+  );
+  const photos = await client.query<{ hash: string }>("SELECT payload->>'hash' AS hash FROM entries WHERE payload->>'kind' = 'photoTaken'");
+  await client.end();
+  const order = remarks.rows.map(({ text }) => text);
+  const texts = new Map<string, number>();
+  for (const text of order) texts.set(text, (texts.get(text) ?? 0) + 1);
+  return { texts, order, photos: photos.rows.length, hashes: new Set(photos.rows.map(({ hash }) => hash)).size };
+}
+
+/** What waits in the box of the device, and how much of it is set aside. */
+export const box = (page: Page) =>
+  page.evaluate<{ waiting: number; aside: number }>(`new Promise((resolve, reject) => {
+    const open = indexedDB.open('patient-badger-outbox');
+    open.onerror = () => reject(open.error);
+    open.onsuccess = () => {
+      const all = open.result.transaction('waiting').objectStore('waiting').getAll();
+      all.onsuccess = () => resolve({ waiting: all.result.filter((each) => !each.refused).length, aside: all.result.filter((each) => each.refused).length });
+    };
+  })`);

@@ -1,0 +1,44 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { resolve } from 'node:path';
+
+export const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+/** A server process that is killed on purpose and started again; one that ends by itself is a crash. */
+export function shopServer(databaseUrl: string, port: number) {
+  let child: ChildProcess | null = null;
+  let crashes = 0;
+  const start = () => {
+    const made = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+      env: {
+        ...process.env,
+        ...{ DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: resolve('apps/web/dist'), SEED_DEMO: '1', LOG_LEVEL: 'silent' },
+        REQUESTS_PER_MINUTE: '1000000',
+      },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    made.once('exit', () => {
+      if (child === made) crashes++;
+    });
+    child = made;
+  };
+  return {
+    address: `http://127.0.0.1:${port}`,
+    start,
+    kill: () => {
+      const old = child;
+      child = null;
+      old?.kill('SIGKILL');
+    },
+    crashes: () => crashes,
+  };
+}
+
+/** Whether the server answers and its record takes writes. */
+export const isWell = async (address: string) => (await fetch(`${address}/api/health`)).ok;
