@@ -82,7 +82,10 @@ export async function openDataSource(
  * event itself, with nobody listening, would end the process.
  */
 function survivesLostConnections(dataSource: DataSource): void {
-  const { master } = dataSource.driver as unknown as { readonly master: Pool };
+  const master = poolOf(dataSource);
   master.on('connect', (client: PoolClient) => client.on('error', () => undefined));
   master.on('error', () => undefined);
 }
+
+/** The connections themselves, for the few statements that are prepared once and run for every note. */
+export const poolOf = (dataSource: DataSource): Pool => (dataSource.driver as unknown as { readonly master: Pool }).master;

@@ -1,5 +1,6 @@
 import { bearsOnMove, checkEntry, ruleOf } from '@patient-badger/core';
 import type { DataSource } from 'typeorm';
+import { poolOf } from '../dataSource.ts';
 import { packOfMachine } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
 import { CHANNEL, isRefusal, type Checked, type Outcome } from './commit.ts';
@@ -49,10 +50,11 @@ export async function commitPlain(
     ...{ n: i + 1, id, job: jobId, at, by, payload },
     bears: bearsOnMove(payload),
   }));
-  const rows = await dataSource.query<{ id: string; seq: string }[]>(WRITE, [
-    ...[shopId, JSON.stringify(given), sound.length],
-    ...[CHANNEL, JSON.stringify({ shopId })],
-  ]);
+  const { rows } = await poolOf(dataSource).query<{ id: string; seq: string }>({
+    name: 'write-plain',
+    text: WRITE,
+    values: [...[shopId, JSON.stringify(given), sound.length], ...[CHANNEL, JSON.stringify({ shopId })]],
+  });
   const stored = new Map(rows.map(({ id, seq }) => [id, Number(seq)]));
   const before = await knownBefore(
     dataSource,
