@@ -43,7 +43,7 @@ function Log({ view }: { view: JobView }) {
 
 function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; entry: Entry; gone?: boolean | undefined }) {
   const people = useShop().data?.people ?? [];
-  const waiting = useWaiting().some(({ key }) => key === entry.id);
+  const waiting = useWaiting().find((item) => item.kind === 'entry' && item.entry.id === entry.id);
   const { write, problem } = useRecord(job.id);
   const withdrawal = job.entries.findLast(({ payload }) => payload.kind === 'withdrawn' && payload.entry === entry.id);
   const change = () => {
@@ -56,7 +56,7 @@ function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; ent
       <View className="flex-row items-center justify-between gap-2">
         <Text variant="soft" className="flex-1">
           {people.find(({ id }) => id === entry.by)?.name ?? entry.by}, {format(parseISO(entry.at), 'd MMM, HH:mm')}
-          {waiting ? ', not sent yet' : ''}
+          {waiting ? `, ${waiting.refused === undefined ? 'not sent yet' : 'set aside'}` : ''}
         </Text>
         {entry.payload.kind === 'takenIn' ? null : (
           <Button variant="quiet" label={gone ? 'Put it back' : 'Take it back'} onPress={change} />
