@@ -1,4 +1,6 @@
+import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
 import { imports } from './imports/entities.ts';
 import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
@@ -24,6 +26,30 @@ test('two servers on one empty database both come up, and it is filled once', as
   const opened = await Promise.all([1, 2, 3].map(() => openDataSource(url.href, seedDemo)));
   expect(await opened[0]?.query('SELECT count(*)::int AS n FROM shops')).toEqual([{ n: 1 }]);
   await Promise.all(opened.map((each) => each.destroy()));
+  await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
+});
+
+test('a server that comes up before its database waits for it', async () => {
+  const cluster = process.env.TEST_DATABASE_URL ?? '';
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  await inCluster(cluster, `CREATE DATABASE ${name} ALLOW_CONNECTIONS false`);
+  const url = new URL(cluster);
+  url.pathname = `/${name}`;
+  const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, 'main.ts')], {
+    env: { ...process.env, DATABASE_URL: url.href, PORT: '0', LOG_LEVEL: 'silent' },
+  });
+  let said = '';
+  const hear = (chunk: Buffer) => void (said += chunk.toString());
+  child.stdout.on('data', hear);
+  child.stderr.on('data', hear);
+  const until = async (text: string) => {
+    while (!said.includes(text)) await new Promise((resolve) => setTimeout(resolve, 100));
+  };
+  await until('waiting for it');
+  await inCluster(cluster, `ALTER DATABASE ${name} ALLOW_CONNECTIONS true`);
+  await until('Patient Badger is at');
+  child.kill('SIGTERM');
+  await new Promise((resolve) => child.once('exit', resolve));
   await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
 });
 
