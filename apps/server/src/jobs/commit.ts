@@ -173,7 +173,7 @@ function refuseUnfinished(pack: Pack, state: JobState, despiteLedger: string | u
 export async function writeRow(manager: EntityManager, id: string, { takenIn, takenInAt, closed }: JobState): Promise<void> {
   await manager.query(
     `UPDATE jobs j SET complaint = $2, taken_in_at = coalesce($3::timestamptz, j.taken_in_at), closed = $4, closed_at = $5, found = $6, outcome = $7,
-       words = to_tsvector('simple', concat_ws(' ', m.label, m.owner, $2::text, $6::text))
+       words = to_tsvector('simple', regexp_replace(concat_ws(' ', m.label, m.owner, $2::text, $6::text), '[^[:alnum:]]+', ' ', 'g'))
      FROM machines m WHERE j.id = $1 AND m.id = j.machine_id`,
     [id, takenIn?.complaint ?? '', takenInAt, closed !== null, closed?.at ?? null, closed?.found ?? null, closed?.outcome ?? null],
   );

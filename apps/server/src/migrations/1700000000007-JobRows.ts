@@ -34,7 +34,7 @@ export class JobRows1700000000007 implements MigrationInterface {
         SELECT DISTINCT ON (job_id) job_id, "at", payload->>'found' AS found, payload->>'outcome' AS outcome
         FROM entries WHERE payload->>'kind' = 'closed' ORDER BY job_id, seq DESC
       ) c WHERE c.job_id = j.id AND j.closed;
-      UPDATE jobs j SET words = to_tsvector('simple', concat_ws(' ', m.label, m.owner, j.complaint, j.found))
+      UPDATE jobs j SET words = to_tsvector('simple', regexp_replace(concat_ws(' ', m.label, m.owner, j.complaint, j.found), '[^[:alnum:]]+', ' ', 'g'))
       FROM machines m WHERE m.id = j.machine_id;
       DROP INDEX jobs_by_bench;
       CREATE INDEX jobs_by_bench ON jobs (shop_id, closed, (coalesce(closed_at, taken_in_at)) DESC, id DESC);
@@ -42,7 +42,7 @@ export class JobRows1700000000007 implements MigrationInterface {
       CREATE INDEX jobs_of_machine ON jobs (machine_id, (coalesce(closed_at, taken_in_at)) DESC, id DESC);
       CREATE INDEX jobs_by_words ON jobs USING gin (words);
       ALTER TABLE machines ADD COLUMN words tsvector
-        GENERATED ALWAYS AS (to_tsvector('simple'::regconfig, label || ' ' || owner || ' ' || serial)) STORED;
+        GENERATED ALWAYS AS (to_tsvector('simple'::regconfig, regexp_replace(label || ' ' || owner || ' ' || serial, '[^[:alnum:]]+', ' ', 'g'))) STORED;
       CREATE INDEX machines_by_words ON machines USING gin (words);
       CREATE TABLE health (id int PRIMARY KEY, at timestamptz NOT NULL);
       CREATE INDEX machines_by_label ON machines (shop_id, label, id);
