@@ -1,18 +1,12 @@
-import { seeded } from '@patient-badger/core';
 import { PNG } from 'pngjs';
 import { arrive, button, takeIn, takePhoto } from '../../e2e/actions.ts';
 import { box, phone, record } from './device.ts';
-import { freePort, isWell, shopServer } from './shopServer.ts';
-import { newTally, pause, until, type Campaign, type Tally } from './tally.ts';
+import { openShop } from './shopServer.ts';
+import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 /** The browser killed within 0 to 800 ms of a press, of a photo, and of the answer to it. */
 export async function browserKilled({ rounds, database }: Campaign): Promise<Tally> {
-  const tally = newTally();
-  const random = seeded(42);
-  const url = await database.start();
-  const server = shopServer(url, await freePort());
-  server.start();
-  await until(() => isWell(server.address), 60_000);
+  const { url, server, tally, random } = await openShop(database, 42);
   const device = await phone();
   let page = await device.open(server.address);
   await arrive(page, server.address, 'Tobin');

@@ -1,20 +1,14 @@
-import { seeded } from '@patient-badger/core';
 import { arrive, button, takeIn } from '../../e2e/actions.ts';
 import { box, phone, record } from './device.ts';
-import { freePort, isWell, shopServer } from './shopServer.ts';
-import { newTally, until, type Campaign, type Tally } from './tally.ts';
+import { openShop } from './shopServer.ts';
+import { until, type Campaign, type Tally } from './tally.ts';
 
 const DAY_MS = 86_400_000;
 const NOTES = 3;
 
 /** The clock of the device jumps by up to years either way between notes that are written without a connection. */
 export async function clocksJump({ rounds, database }: Campaign): Promise<Tally> {
-  const tally = newTally();
-  const random = seeded(44);
-  const url = await database.start();
-  const server = shopServer(url, await freePort());
-  server.start();
-  await until(() => isWell(server.address), 60_000);
+  const { url, server, tally, random } = await openShop(database, 44);
   const device = await phone();
   const page = await device.open(server.address);
   await page.context().addInitScript(`(() => {

@@ -1,9 +1,8 @@
 import { createServer, request, type IncomingMessage, type ServerResponse } from 'node:http';
-import { seeded } from '@patient-badger/core';
 import { arrive, button, takeIn } from '../../e2e/actions.ts';
 import { box, phone, record } from './device.ts';
-import { freePort, isWell, shopServer } from './shopServer.ts';
-import { newTally, pause, until, type Campaign, type Tally } from './tally.ts';
+import { freePort, openShop } from './shopServer.ts';
+import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 type Nonsense = (answer: ServerResponse, real: () => void) => void;
 const page = '<html><h1>Welcome to the free network</h1></html>';
@@ -33,12 +32,7 @@ const NONSENSE: readonly Nonsense[] = [
 
 /** A proxy that answers nonsense to writes while they are pressed, then is sound again. */
 export async function nonsenseProxy({ rounds, database }: Campaign): Promise<Tally> {
-  const tally = newTally();
-  const random = seeded(43);
-  const url = await database.start();
-  const server = shopServer(url, await freePort());
-  server.start();
-  await until(() => isWell(server.address), 60_000);
+  const { url, server, tally, random } = await openShop(database, 43);
   let nonsense: Nonsense | null = null;
   const proxy = createServer((asked, answer) => {
     const real = (reply: ServerResponse | null) => forward(server.address, asked, reply);

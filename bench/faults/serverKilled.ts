@@ -1,21 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { EntryReceipt, JobPage } from '@patient-badger/contract';
-import { seeded } from '@patient-badger/core';
 import pg from 'pg';
-import { freePort, isWell, shopServer } from './shopServer.ts';
-import { newTally, pause, until, type Campaign, type Tally } from './tally.ts';
+import { isWell, openShop } from './shopServer.ts';
+import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 const WRITERS = ['imke', 'tobin', 'wren'];
 const EACH = 6;
 
 /** Three writers and a listener while the server, or the database with it, is killed at a random moment. */
 export async function serverKilled({ rounds, database }: Campaign): Promise<Tally> {
-  const tally = newTally();
-  const random = seeded(41);
-  const url = await database.start();
-  const server = shopServer(url, await freePort());
-  server.start();
-  await until(() => isWell(server.address), 60_000);
+  const { url, server, tally, random } = await openShop(database, 41);
   const { rows } = (await (await fetch(`${server.address}/api/jobs?state=open`)).json()) as JobPage;
   const ear = listen(server.address);
 

@@ -1,6 +1,8 @@
+import { seeded } from '@patient-badger/core';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
 import { resolve } from 'node:path';
+import { newTally, until, type Campaign } from './tally.ts';
 
 export const freePort = () =>
   new Promise<number>((resolve) => {
@@ -42,3 +44,12 @@ export function shopServer(databaseUrl: string, port: number) {
 
 /** Whether the server answers and its record takes writes. */
 export const isWell = async (address: string) => (await fetch(`${address}/api/health`)).ok;
+
+/** A shop that has opened: its database, its server, what is counted, and the chances of this kind of fault. */
+export async function openShop(database: Campaign['database'], seed: number) {
+  const url = await database.start();
+  const server = shopServer(url, await freePort());
+  server.start();
+  await until(() => isWell(server.address), 60_000);
+  return { url, server, tally: newTally(), random: seeded(seed) };
+}
