@@ -80,7 +80,6 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
   };
 }
 
-/** One transaction for all; where one of them breaks it, each gets its own, so that the others are kept. */
 interface Together {
   readonly waiting: readonly Waiting[];
   readonly known: KnownJobs;
@@ -89,6 +88,7 @@ interface Together {
 /** So many jobs are remembered; then it begins anew. */
 const MOST_KNOWN = 20_000;
 
+/** One transaction for all; where one of them breaks it, each gets its own, so that the others are kept. */
 async function together(dataSource: DataSource, shopId: string, { waiting, known }: Together): Promise<void> {
   const list = waiting.map(({ checked }) => checked);
   const onJob = ({ id, shopId: of, machineId }: { readonly id: string; readonly shopId: string; readonly machineId: string }) => {

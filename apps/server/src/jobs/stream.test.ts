@@ -145,6 +145,23 @@ test('entries stored while the listening connection of the server is cut are tol
   await app.close();
 });
 
+test('a crowd that writes at once is heard to the last, with nothing coming after it', async () => {
+  const { app, address } = await listening();
+  const jobId = randomUUID();
+  await send(address, [takeIn(jobId)]);
+  const ears = await Promise.all([1, 2, 3].map(() => listen(address)));
+  for (let round = 0; round < 5; round++) {
+    const list = Array.from({ length: 40 }, (_, i) => `crowd ${round}/${i}`);
+    await Promise.all(list.map((text) => send(address, [remark(jobId, text)])));
+    await Promise.all(ears.map((ear) => ear.until((told) => texts(told).length >= 40 * (round + 1))));
+  }
+  for (const ear of ears) {
+    expect(new Set(texts(ear.told)).size).toBe(200);
+    ear.stop();
+  }
+  await app.close();
+});
+
 test('who is far behind is told to read anew instead of all that happened', async () => {
   const { app, address } = await listening();
   const jobId = randomUUID();

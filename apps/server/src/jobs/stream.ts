@@ -92,7 +92,9 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
     reading = true;
     try {
       while (again && !raw.destroyed) {
-        again = await piece().then((more) => more || false);
+        // Whatever is committed while this is read wakes it once more.
+        again = false;
+        if (await piece()) again = true;
         await rows();
       }
     } catch (error) {
