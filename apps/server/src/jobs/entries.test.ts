@@ -116,6 +116,24 @@ test('the same entry eight times at once is one stored and seven known', async (
   expect((await read(jobId)).entries).toHaveLength(1);
 });
 
+test('a plain note eight times at once, and twice in one sending, is stored once; under the id of another job it is refused', async () => {
+  const [jobId, otherId] = [randomUUID(), randomUUID()];
+  await send([takeIn(jobId), takeIn(otherId)]);
+  await send([entry(jobId, { kind: 'remark', text: 'the job is known from here on' })]);
+  const note = entry(jobId, { kind: 'remark', text: 'once' });
+  const answers = await Promise.all(Array.from({ length: 8 }, () => send([note, note])));
+  const statuses = answers.flatMap(({ body }) => body.map(({ status }) => status));
+  expect(statuses.filter((each) => each === 'stored')).toHaveLength(1);
+  expect(statuses.filter((each) => each === 'known')).toHaveLength(15);
+  expect(new Set(answers.flatMap(({ body }) => body.map(({ seq }) => seq))).size).toBe(1);
+  expect((await send([{ ...note, jobId: otherId }])).body[0]).toMatchObject({ status: 'refused', path: 'id' });
+  expect((await send([entry(jobId, { kind: 'handNoted', gear: 'moon', hand: 'left' })])).body[0]).toMatchObject({
+    status: 'refused',
+    path: 'payload.gear',
+  });
+  expect((await read(jobId)).entries.filter(({ payload }) => payload.kind === 'remark' && payload.text === 'once')).toHaveLength(1);
+});
+
 test('a text that no database can keep is refused with its place, and what was sent with it is kept', async () => {
   const jobId = randomUUID();
   const { status, body } = await send([
