@@ -7,7 +7,7 @@ import { rest } from '../lazy/rest.ts';
 import { listenToShop } from './listen.ts';
 import { acknowledge, openOutbox, outbox, remove } from './outbox.ts';
 import { addEntry } from './heldJobs.ts';
-import { isKept } from './kept.ts';
+import { isKept, keptOf } from './kept.ts';
 import type { Sent } from './send.ts';
 
 const store = createStore('patient-badger-read', 'queries');
@@ -42,7 +42,12 @@ export function DataProvider({ children }: { children: ReactNode }) {
   return (
     <PersistQueryClientProvider
       client={client}
-      persistOptions={{ persister, maxAge: 7 * DAY_MS, buster: '3', dehydrateOptions: { shouldDehydrateQuery: isKept(client) } }}
+      persistOptions={{
+        persister,
+        maxAge: 7 * DAY_MS,
+        buster: '3',
+        dehydrateOptions: { shouldDehydrateQuery: isKept(client), serializeData: keptOf },
+      }}
       onSuccess={() => client.invalidateQueries()}
     >
       {children}

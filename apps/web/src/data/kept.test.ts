@@ -1,12 +1,12 @@
 import { QueryClient } from '@tanstack/react-query';
-import { isKept, MOST_KEPT } from './kept.ts';
+import { isKept, keptOf, MOST_KEPT } from './kept.ts';
 
 function clientWith(keys: readonly (readonly unknown[])[]): QueryClient {
   const client = new QueryClient();
   keys.forEach((key, i) => client.setQueryData(key, { i }, { updatedAt: i + 1 }));
   return client;
 }
-const keptOf = (client: QueryClient) =>
+const keysKept = (client: QueryClient) =>
   client
     .getQueryCache()
     .getAll()
@@ -16,7 +16,7 @@ const keptOf = (client: QueryClient) =>
 test('of jobs only those that were read last are kept, however many there were', () => {
   const most = MOST_KEPT.job ?? 0;
   const client = clientWith(Array.from({ length: most + 25 }, (_, i) => ['job', i]));
-  expect(keptOf(client)).toEqual(Array.from({ length: most }, (_, i) => ['job', i + 25]));
+  expect(keysKept(client)).toEqual(Array.from({ length: most }, (_, i) => ['job', i + 25]));
   client.clear();
 });
 
@@ -31,6 +31,14 @@ test('plain lists are kept, and nothing that was sought, looked through or worke
     ['machines', 'words=&family=saw-oil-pump'],
     ['parts', 'everything'],
   ]);
-  expect(keptOf(client)).toEqual([['shop'], ['rows', { state: 'open' }], ['machines', 'words=']]);
+  expect(keysKept(client)).toEqual([['shop'], ['rows', { state: 'open' }], ['machines', 'words=']]);
   client.clear();
+});
+
+test('of a list that was gone through to its end the first pages are kept, each with where it begins', () => {
+  const pages = Array.from({ length: 90 }, (_, i) => ({ rows: [i], next: `${i + 1}` }));
+  const data = { pages, pageParams: pages.map((_, i) => `${i}`) };
+  expect(keptOf(data)).toEqual({ pages: pages.slice(0, 2), pageParams: ['0', '1'] });
+  expect(keptOf({ name: 'The shed' })).toEqual({ name: 'The shed' });
+  expect(keptOf(undefined)).toBeUndefined();
 });

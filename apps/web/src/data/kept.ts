@@ -29,3 +29,13 @@ const isPlain = (asked: unknown): boolean => {
   const given = typeof asked === 'string' ? Object.fromEntries(new URLSearchParams(asked)) : (asked as Record<string, string>);
   return !given.words && !given.machine && !given.family;
 };
+
+/** Of a list that was gone through page by page the first ones. */
+const MOST_PAGES = 2;
+
+/** What is written to the device of the data of one query. */
+export function keptOf(data: unknown): unknown {
+  const { pages, pageParams } = (data ?? {}) as Partial<Record<'pages' | 'pageParams', unknown>>;
+  if (!Array.isArray(pages) || !Array.isArray(pageParams)) return data;
+  return { pages: pages.slice(0, MOST_PAGES), pageParams: pageParams.slice(0, MOST_PAGES) };
+}
