@@ -22,6 +22,7 @@ const FLOORS = {
       'wording',
       'preferences',
       'design',
+      'lazy',
       'data',
       'shell',
       'driveline',
