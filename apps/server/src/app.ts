@@ -36,7 +36,6 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
     bodyLimit: 2 * 1024 * 1024,
     forceCloseConnections: true,
     requestTimeout: REQUEST_MS,
-    connectionTimeout: 0,
   });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);

@@ -2,7 +2,7 @@ import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
-import { isDatabaseAway } from './plugins/databaseAway.ts';
+import { isDatabaseAway } from './plugins/databaseErrors.ts';
 
 /** The database of a shop starts with the machine, and may take longer than this server. */
 const TRY_AGAIN_MS = 2000;

@@ -1,6 +1,7 @@
 import {
   bearsOnMove,
   checkEntry,
+  CoreFailure,
   foldJob,
   openLedger,
   ruleOf,
@@ -10,7 +11,7 @@ import {
   type Pack,
 } from '@patient-badger/core';
 import type { DataSource, EntityManager } from 'typeorm';
-import { packOfMachine } from '../machines/packs.ts';
+import { packOfJob } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
 
@@ -68,7 +69,7 @@ export async function commit(
 }
 
 /** Said of the entry by the house; anything else broke the transaction. */
-export const isRefusal = (error: Error) => error instanceof ServerProblem || error.name === 'CoreFailure';
+export const isRefusal = (error: Error) => error instanceof ServerProblem || error instanceof CoreFailure;
 
 async function beginWriting(manager: EntityManager, shopId: string, list: readonly Checked[]) {
   const ids = list.map(({ entry }) => entry.id);
@@ -98,34 +99,13 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
     return foldJob(id, (await manager.find(entries, { where: { jobId: id } })).map(toEntry));
   };
 
-  const jobOf = async ({ entry, pack }: Checked): Promise<{ job: JobNow; pack: Pack }> => {
-    const { payload, jobId } = entry;
-    const job = jobsNow.get(jobId);
-    if (job && job.shopId !== shopId) throw new ServerProblem('unknownJob', { path: 'jobId' });
-    if (job) {
-      const onMachine = await packOfMachine(manager, shopId, job.machineId);
-      if (!onMachine) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
-      return { job, pack: onMachine.pack };
-    }
-    if (payload.kind !== 'takenIn' || !pack) throw new ServerProblem('unknownJob', { path: 'jobId' });
+  const begin = async ({ jobId, at, payload }: Entry): Promise<JobNow> => {
+    if (payload.kind !== 'takenIn') throw new ServerProblem('unknownJob', { path: 'jobId' });
     const { machineId, family, complaint } = payload;
     const made = { id: jobId, shopId, machineId, family, closed: false };
-    checkEntry(payload, pack);
-    const row = {
-      ...made,
-      complaint,
-      takenInAt: new Date(entry.at),
-      closedAt: null,
-      found: null,
-      outcome: null,
-      seq: 0,
-      move: null,
-      moveSeq: 0,
-    };
-    await manager.insert(jobs, row);
+    await manager.insert(jobs, { ...made, complaint, takenInAt: new Date(at), seq: 0, moveSeq: 0 });
     jobsNow.set(jobId, made);
-    moved.add(jobId);
-    return { job: made, pack };
+    return made;
   };
 
   return {
@@ -137,9 +117,13 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
         if (twin.jobId !== entry.jobId || twin.shopId !== shopId) throw new ServerProblem('invalidInput', { path: 'id' });
         return { status: 'known', seq: twin.seq };
       }
-      const { job, pack } = await jobOf(checked);
       const { payload } = entry;
+      const there = jobsNow.get(entry.jobId);
+      if (there && there.shopId !== shopId) throw new ServerProblem('unknownJob', { path: 'jobId' });
+      const pack = there ? await packOfJob(manager, there) : checked.pack;
+      if (!pack) throw new ServerProblem('unknownJob', { path: 'jobId' });
       checkEntry(payload, pack);
+      const job = there ?? (await begin(entry));
       if (payload.kind === 'closed') refuseUnfinished(pack, await stateOf(job.id), payload.despiteLedger);
       unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId });
       known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });

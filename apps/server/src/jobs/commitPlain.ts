@@ -1,7 +1,7 @@
 import { bearsOnMove, checkEntry, ruleOf } from '@patient-badger/core';
 import type { DataSource } from 'typeorm';
 import { poolOf } from '../dataSource.ts';
-import { packOfMachine } from '../machines/packs.ts';
+import { packOfJob } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
 import { CHANNEL, isRefusal, type Checked, type Outcome } from './commit.ts';
 
@@ -83,9 +83,7 @@ async function check(
   try {
     const job = known.get(entry.jobId);
     if (job?.shopId !== shopId) throw new ServerProblem('unknownJob', { path: 'jobId' });
-    const onMachine = await packOfMachine(manager, shopId, job.machineId);
-    if (!onMachine) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
-    checkEntry(entry.payload, onMachine.pack);
+    checkEntry(entry.payload, await packOfJob(manager, job));
     return null;
   } catch (error) {
     if (error instanceof Error && isRefusal(error)) return error;

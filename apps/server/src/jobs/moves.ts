@@ -13,8 +13,6 @@ const LIMITS = { threads: 1, queue: 10, deadlineMs: 10_000 };
 export interface Moves {
   /** Works the next move of these jobs out, by and by, and announces it. */
   want(jobIds: readonly string[]): void;
-  /** Resolves when nothing is left to work out. */
-  settled(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -44,9 +42,6 @@ export function createMoves(dataSource: DataSource, onTrouble: (error: unknown) 
     want(jobIds) {
       jobIds.forEach((id) => wanted.add(id));
       if (wanted.size > 0) start();
-    },
-    async settled() {
-      while (working) await working;
     },
     async close() {
       closed = true;

@@ -2,6 +2,7 @@ import type { JobPage, JobQuery, JobRow } from '@patient-badger/contract';
 import { foldJob } from '@patient-badger/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
+import { beginningsQuery, wordsOf } from '../words.ts';
 import { toEntry, writeRow } from './commit.ts';
 import { entries } from './entities.ts';
 
@@ -26,8 +27,8 @@ export async function jobRows(dataSource: DataSource, shopId: string, asked: Job
   const where = ['j.shop_id = $1'];
   if (asked.state) where.push(`j.closed = ${bind(asked.state === 'closed')}`);
   if (asked.machine) where.push(`j.machine_id = ${bind(asked.machine)}`);
-  const words = asked.words.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
-  if (words.length > 0) where.push(`j.words @@ to_tsquery('simple', ${bind(words.map((each) => `${each}:*`).join(' & '))})`);
+  const words = wordsOf(asked.words);
+  if (words.length > 0) where.push(`j.words @@ to_tsquery('simple', ${bind(beginningsQuery(words))})`);
   if (asked.after !== undefined) {
     const { newness, id } = readCursor(asked.after);
     where.push(`(${NEWNESS}, j.id) < (${bind(newness)}::timestamptz, ${bind(id)}::uuid)`);

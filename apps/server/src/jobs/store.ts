@@ -3,7 +3,7 @@ import type { EntryReceipt } from '@patient-badger/contract';
 import { failureSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';
 import { packOfMachine } from '../machines/packs.ts';
-import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseAway.ts';
+import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseErrors.ts';
 import { ServerProblem } from '../problems.ts';
 import type { Actor } from '../shop/actor.ts';
 import { commit, type Checked, type Outcome } from './commit.ts';
@@ -31,7 +31,7 @@ export interface EntryStore {
  * The way into the record. Whatever arrives while one transaction is on its way to the disk shares the
  * next (group commit: DeWitt et al. 1984), so many writers wait for few writes to disk.
  */
-export function createEntryStore(dataSource: DataSource, onStored: (jobIds: readonly string[]) => void = () => undefined): EntryStore {
+export function createEntryStore(dataSource: DataSource, onStored: (jobIds: readonly string[]) => void): EntryStore {
   const queues = new Map<string, Waiting[]>();
   const known: KnownJobs = new Map();
   const running = new Set<string>();

@@ -82,6 +82,14 @@ async function listening() {
   return { app, address: await app.listen({ host: '127.0.0.1', port: 0 }) };
 }
 
+/** The same with a job that has been taken in. */
+async function listeningOnJob() {
+  const jobId = randomUUID();
+  const { app, address } = await listening();
+  await send(address, [takeIn(jobId)]);
+  return { app, address, jobId };
+}
+
 test('the stream tells each new entry and its job’s row to whoever listens, and ends with the server', async () => {
   const { app, address } = await listening();
   const ear = await listen(address);
@@ -128,9 +136,7 @@ test('who was away hears what was missed, from the last number on, each once and
 });
 
 test('entries stored while the listening connection of the server is cut are told when it is back', async () => {
-  const { app, address } = await listening();
-  const jobId = randomUUID();
-  await send(address, [takeIn(jobId)]);
+  const { app, address, jobId } = await listeningOnJob();
   const ear = await listen(address);
   await ear.until((told) => told.some(({ event }) => event === 'here'));
   const cut = "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND query LIKE 'LISTEN%'";
@@ -146,9 +152,7 @@ test('entries stored while the listening connection of the server is cut are tol
 });
 
 test('a crowd that writes at once is heard to the last, with nothing coming after it', async () => {
-  const { app, address } = await listening();
-  const jobId = randomUUID();
-  await send(address, [takeIn(jobId)]);
+  const { app, address, jobId } = await listeningOnJob();
   const ears = await Promise.all([1, 2, 3].map(() => listen(address)));
   for (let round = 0; round < 5; round++) {
     const list = Array.from({ length: 40 }, (_, i) => `crowd ${round}/${i}`);
@@ -163,9 +167,7 @@ test('a crowd that writes at once is heard to the last, with nothing coming afte
 });
 
 test('who is far behind is told to read anew instead of all that happened', async () => {
-  const { app, address } = await listening();
-  const jobId = randomUUID();
-  await send(address, [takeIn(jobId)]);
+  const { app, address, jobId } = await listeningOnJob();
   for (let i = 0; i < 11; i++)
     await send(
       address,

@@ -34,7 +34,7 @@ export const streamRoutes: FastifyPluginAsync<{ dataSource: DataSource }> = asyn
       const { raw } = reply.hijack();
       raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', connection: 'keep-alive' });
       streams.add(raw);
-      const stop = follow(app, dataSource, { raw, shopId, from });
+      const stop = follow(app, dataSource, { raw, shopId, from, last });
       raw.on('close', () => {
         streams.delete(raw);
         stop();
@@ -51,11 +51,14 @@ async function lastSeq(dataSource: DataSource, shopId: string): Promise<number> 
 interface Listener {
   readonly raw: ServerResponse;
   readonly shopId: string;
+  /** The number it has heard up to, and the shop's last. */
   readonly from: number;
+  readonly last: number;
 }
 
-function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, from }: Listener): () => void {
-  let cursor = from;
+function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, from, last }: Listener): () => void {
+  const isFarBehind = last - from > MOST_BEHIND;
+  let cursor = isFarBehind ? last : from;
   let reading = false;
   let again = true;
   const changed = new Set<string>();
@@ -112,15 +115,9 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
   };
 
   event('here', {}, from);
-  void lastSeq(dataSource, shopId)
-    .then((last) => {
-      if (last - cursor <= MOST_BEHIND) return;
-      cursor = last;
-      event('anew', {}, last);
-    })
-    .catch(() => undefined)
-    .then(() => wake());
+  if (isFarBehind) event('anew', {}, last);
   const stop = app.onCommit(shopId, wake);
+  wake();
   const beat = setInterval(() => say(': still here\n\n'), HEARTBEAT_MS);
   return () => {
     clearInterval(beat);

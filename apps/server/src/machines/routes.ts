@@ -5,6 +5,7 @@ import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { ServerProblem } from '../problems.ts';
 import { needActor } from '../shop/actor.ts';
+import { beginningsQuery, wordsOf } from '../words.ts';
 import { machineModels, machines, type MachineRow, type ModelRow } from './entities.ts';
 import { packOf } from './packs.ts';
 
@@ -20,13 +21,12 @@ export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = 
     const { shopId, query } = request;
     const find = dataSource.getRepository(machines).createQueryBuilder('m').where('m.shopId = :shopId', { shopId });
     if (query.family) find.andWhere('m.family = :family', { family: query.family });
-    const words = query.words.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
-    words.forEach((word, i) => {
+    wordsOf(query.words).forEach((word, i) => {
       const kinds = FAMILIES.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase())).map(({ id }) => id);
       find.andWhere(
         `(m.words @@ to_tsquery('simple', :begins${i}) OR m.family = ANY(:kinds${i}) OR m.model_id IN
           (SELECT id FROM machine_models WHERE shop_id = :shopId AND strpos(lower(maker || ' ' || code), :word${i}) > 0))`,
-        { [`begins${i}`]: `${word}:*`, [`kinds${i}`]: kinds, [`word${i}`]: word.toLowerCase() },
+        { [`begins${i}`]: beginningsQuery([word]), [`kinds${i}`]: kinds, [`word${i}`]: word.toLowerCase() },
       );
     });
     const [rows, models] = await Promise.all([

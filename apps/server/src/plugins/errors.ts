@@ -4,7 +4,7 @@ import { failureSentence, problemSentence } from '@patient-badger/wording';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import fp from 'fastify-plugin';
 import { PROBLEM_STATUS, ServerProblem } from '../problems.ts';
-import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from './databaseAway.ts';
+import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from './databaseErrors.ts';
 
 /** One way out for everything that goes wrong: a code, a path, a sentence. */
 export const errors = fp(async (app: FastifyInstance) => {
