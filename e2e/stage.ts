@@ -9,6 +9,20 @@ import { chromium, type Browser, type BrowserContext, type Page } from 'playwrig
 export const PHONE = { width: 390, height: 844 } as const;
 export const WIDE = { width: 1280, height: 800 } as const;
 
+/** Debian's browser, which asks nobody outside for anything. */
+export const CHROMIUM = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
 export interface Stage {
   readonly address: string;
   readonly browser: Browser;
@@ -32,18 +46,7 @@ export async function start(): Promise<Stage> {
   const databaseUrl = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
   const port = await freePort();
   const server = await startServer(root, { DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: dist });
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const address = `http://127.0.0.1:${port}`;
   const contexts: BrowserContext[] = [];
   return {
@@ -108,7 +111,7 @@ export async function sql(url: string, text: string): Promise<pg.QueryResult> {
   }
 }
 
-const freePort = () =>
+export const freePort = () =>
   new Promise<number>((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as { port: number };

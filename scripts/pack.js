@@ -6,9 +6,8 @@ import { brotliCompress, constants, gzip } from 'node:zlib';
 // node scripts/pack.js OUT: lays a brotli and a gzip copy beside each file of an exported app that gets smaller by it.
 const PACKED = new Set(['.html', '.js', '.css', '.svg', '.json', '.webmanifest', '.txt']);
 const out = process.argv[2];
-const quality = Number(process.env.PACK_QUALITY ?? constants.BROTLI_MAX_QUALITY);
 const packers = [
-  ['br', (bytes) => promisify(brotliCompress)(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: quality } })],
+  ['br', (bytes) => promisify(brotliCompress)(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY } })],
   ['gz', (bytes) => promisify(gzip)(bytes, { level: constants.Z_BEST_COMPRESSION })],
 ];
 for (const file of await readdir(out, { recursive: true })) {

@@ -1,9 +1,10 @@
+import { execFileSync } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from 'playwright-core';
 import pg from 'pg';
-import { PHONE } from '../../e2e/stage.ts';
+import { CHROMIUM, PHONE } from '../../e2e/stage.ts';
 
 /** A phone whose browser can be killed like a process that the system wants the memory of: what it kept stays. */
 export async function phone() {
@@ -12,17 +13,9 @@ export async function phone() {
   return {
     async open(address: string): Promise<Page> {
       context = await chromium.launchPersistentContext(home, {
-        executablePath: '/usr/bin/chromium',
+        ...CHROMIUM,
         viewport: PHONE,
         reducedMotion: 'reduce',
-        args: [
-          '--no-sandbox',
-          '--disable-gpu',
-          '--no-first-run',
-          '--disable-background-networking',
-          '--disable-component-update',
-          '--disable-sync',
-        ],
       });
       context.setDefaultTimeout(20_000);
       const page = context.pages()[0] ?? (await context.newPage());
@@ -33,7 +26,6 @@ export async function phone() {
     async kill(): Promise<void> {
       const gone = context;
       context = null;
-      const { execFileSync } = await import('node:child_process');
       try {
         execFileSync('pkill', ['-9', '-f', home]);
       } catch {

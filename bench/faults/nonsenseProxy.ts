@@ -1,7 +1,8 @@
 import { createServer, request, type IncomingMessage, type ServerResponse } from 'node:http';
 import { arrive, button, takeIn } from '../../e2e/actions.ts';
 import { box, phone, record } from './device.ts';
-import { freePort, openShop } from './shopServer.ts';
+import { freePort } from '../../e2e/stage.ts';
+import { openShop } from './shopServer.ts';
 import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 type Nonsense = (answer: ServerResponse, real: () => void) => void;

@@ -1,16 +1,8 @@
 import { seeded } from '@patient-badger/core';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
 import { resolve } from 'node:path';
+import { freePort } from '../../e2e/stage.ts';
 import { newTally, until, type Campaign } from './tally.ts';
-
-export const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
 
 /** A server process that is killed on purpose and started again; one that ends by itself is a crash. */
 export function shopServer(databaseUrl: string, port: number) {
