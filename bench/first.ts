@@ -13,6 +13,8 @@ import { PHONE, start, type Stage } from '../e2e/stage.ts';
 const LINE = { offline: false, downloadThroughput: 1.6e6 / 8, uploadThroughput: 0.75e6 / 8, latency: 150 };
 const SLOWED = 4;
 const RUNS = Number(process.env.RUNS ?? 5);
+/** What was read is written to the disk within this. */
+const PUT_AWAY_MS = 1500;
 const SCRIPTS = 'apps/web/dist/_expo/static/js/web';
 /** Reached or the run fails; and what one would like. */
 const BUDGET = { paintMs: 1500, usableMs: 4000, scriptBytes: 350_000, secondMs: 1000 };
@@ -64,15 +66,18 @@ interface Visits {
 
 async function run(stage: Stage): Promise<Visits> {
   const { context } = await stage.device(PHONE);
-  const first = await load(await slowPage(context), stage.address);
-  const page = context.pages().at(-1);
-  // The offline worker lays in the rest after the first screen stands.
-  while (!(await page?.evaluate<boolean>('navigator.serviceWorker.controller !== null'))) await page?.waitForTimeout(250);
-  const second = await load(await slowPage(context), stage.address);
-  // By now the browser has kept the compiled code as well.
-  const third = await load(await slowPage(context), stage.address);
+  const visit = async () => {
+    const opened = await slowPage(context);
+    const seen = await load(opened, stage.address);
+    // The offline worker lays in the rest after the first screen stands; then somebody puts the phone away.
+    while (!(await opened.page.evaluate<boolean>('navigator.serviceWorker.controller !== null'))) await opened.page.waitForTimeout(250);
+    await opened.page.waitForTimeout(PUT_AWAY_MS);
+    await opened.page.close();
+    return seen;
+  };
+  const visits = { first: await visit(), second: await visit(), third: await visit() };
   await context.close();
-  return { first, second, third };
+  return visits;
 }
 
 const median = (list: readonly number[]) => [...list].sort((p, q) => p - q)[Math.floor(list.length / 2)] ?? NaN;
@@ -94,7 +99,7 @@ try {
     `median of ${RUNS}: first paint ${Math.round(paintMs)} ms (to reach ${BUDGET.paintMs}), bench usable ${Math.round(usableMs)} ms (${BUDGET.usableMs}), script before that ${Math.round(scriptBytes / 1000)} kB on the wire (${BUDGET.scriptBytes / 1000})`,
   );
   console.log(
-    `second visit, from the offline worker: usable ${Math.round(secondMs)} ms (${BUDGET.secondMs}); third, with the code compiled: ${Math.round(of('third', 'usableMs'))} ms`,
+    `second visit, from the offline worker: usable ${Math.round(secondMs)} ms (${BUDGET.secondMs}); third: ${Math.round(of('third', 'usableMs'))} ms`,
   );
   console.log(
     `baseline: the same code in one piece, not packed: ${Math.round(before / 1000)} kB, ${Math.round((before / LINE.downloadThroughput) * 1000)} ms on the line alone; ratio of bytes 1 : ${(before / scriptBytes).toFixed(1)}`,

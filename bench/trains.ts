@@ -18,7 +18,7 @@ for (const most of [30, 45, 60]) {
   for (let i = 0; i < QUESTIONS; i++) {
     const wanted = 0.1 * 400 ** random();
     let start = performance.now();
-    const found = nearestTwoStages(stages, wanted, MOST);
+    const found = nearestTwoStages(stages, stages, { wanted, most: MOST });
     const took = performance.now() - start;
     [exact, worst] = [exact + took, Math.max(worst, took)];
     start = performance.now();

@@ -14,7 +14,7 @@ export const link = (page: Page, name: string | RegExp) => page.getByRole('link'
 export async function arrive(page: Page, address: string, person: string): Promise<void> {
   await page.goto(address);
   await button(page, person).click();
-  await link(page, `You are ${person}`).waitFor();
+  await link(page, `${person} is at the bench`).waitFor();
 }
 
 export async function takeIn(page: Page, machine: RegExp, complaint: string): Promise<void> {

@@ -36,3 +36,9 @@ test('the faces and the page before the app are small', async () => {
   expect(fonts.reduce((sum, { size }) => sum + size, 0)).toBeLessThanOrEqual(90 * kB);
   expect((await stat(join(DIST, 'index.html.br'))).size).toBeLessThanOrEqual(2 * kB);
 });
+
+test('the offline worker keeps scripts under their own names, as the browser keeps them compiled only so', async () => {
+  const worker = await readFile(join(DIST, 'sw.js'), 'utf8');
+  const [, revision] = /url:"[^"]*\/entry-[0-9a-f]+\.js",revision:([^}]+)}/.exec(worker) ?? [];
+  expect(revision).toBe('null');
+});

@@ -38,12 +38,12 @@ test('a heading puts the table in its order, and pressed again the other way rou
   await page.goto(`${stage.address}/parts`);
   const numberAt = async (order: string) =>
     (await sql(stage.databaseUrl, `SELECT part_number FROM parts ORDER BY ${order} LIMIT 1`)).rows[0]?.part_number as string;
-  await page.getByRole('button', { name: 'Order by price' }).click();
+  await page.getByRole('button', { name: 'Price: order by it' }).click();
   await page.getByTestId(`row-${await numberAt('price_minor, part_number')}`).waitFor();
-  await page.getByRole('button', { name: 'Order by price, smallest first' }).click();
+  await page.getByRole('button', { name: 'Price: order by it, smallest first' }).click();
   await page.getByTestId(`row-${await numberAt('price_minor DESC, part_number DESC')}`).waitFor();
 
-  await page.getByRole('button', { name: 'Order by part' }).click();
+  await page.getByRole('button', { name: 'Part: order by it' }).click();
   const far = (await sql(stage.databaseUrl, `SELECT part_number FROM parts ORDER BY part_number OFFSET 330 LIMIT 1`)).rows[0] as {
     part_number: string;
   };

@@ -75,7 +75,7 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
   await page.getByTestId('close-job').click();
   await page.getByText('Somebody else must look it over first: it is a safety-critical job.').waitFor();
   expect(await page.getByText('You worked on it yourself, Imke.', { exact: false }).isVisible()).toBe(true);
-  await link(page, 'You are Imke').click();
+  await link(page, 'Imke is at the bench').click();
   await radio(page, /Wren/).click();
   await page.goBack();
   await page.getByTestId('second-check').click();

@@ -70,10 +70,16 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
   await page.waitForURL(/\/jobs\//);
   await page.goto(`${jobOf(page)}/ratio?desk=odometer`);
   await page.getByTestId('odo-reading').fill('48210');
+  await page.getByTestId('odo-cable').fill('1000');
   await page.getByTestId('odo-missed').fill('-300');
   await page.getByText('only ever brought forward', { exact: false }).waitFor();
   await page.getByTestId('odo-missed').fill('120');
   await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe('74,565 turns of the cable');
+  // With the instrument open it is the gear at the drums that is turned, so often for one on them as was counted.
+  await page.getByRole('radio', { name: 'Gear at the drums' }).click();
+  await page.getByTestId('odo-per-unit').fill('20');
+  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe('2,400 turns of the gear at the drums');
+  await page.getByRole('radio', { name: 'The cable' }).click();
   await page.getByTestId('keep-odometer').click();
   await page.getByText('The sheet needs the reason.').waitFor();
   await page.getByTestId('odo-reason').fill('Drum gear slipped; distance from the round book');

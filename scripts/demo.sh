@@ -28,6 +28,6 @@ PORT=$(free_port "$wanted")
 export DATABASE_URL PORT
 export SEED_DEMO=1 STATIC_DIR="$ROOT/apps/web/dist" LOG_LEVEL="${LOG_LEVEL:-warn}"
 cd "$ROOT"
-node --import tsx apps/server/src/main.ts &
+(as_plain_user node --import tsx apps/server/src/main.ts) &
 server=$!
 wait "$server"

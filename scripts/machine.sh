@@ -56,6 +56,16 @@ as_database_user() {
   if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
 }
 
+# as_plain_user COMMAND…: in place of this shell, and where it runs as root as somebody who owns nothing, if that
+# user can reach the checkout and Node. What answers people needs no more.
+as_plain_user() {
+  local drop=(setpriv --reuid=nobody --regid=nogroup --clear-groups)
+  if [ "$(id -u)" = 0 ] && "${drop[@]}" test -r "$ROOT/node_modules/tsx/package.json" && "${drop[@]}" node --version >/dev/null 2>&1; then
+    exec "${drop[@]}" "$@"
+  fi
+  exec "$@"
+}
+
 # database_home NAME: a folder that the database user can reach. A checkout below a closed home is not one.
 database_home() {
   local home="$ROOT/.data/$1"
@@ -72,12 +82,19 @@ database_runs() {
   as_database_user "$(pg_bin)/pg_ctl" -D "$1/cluster" status >/dev/null 2>&1
 }
 
+new_password() { node -e 'console.log(require("node:crypto").randomBytes(24).toString("hex"))'; }
+
 # start_database HOME DATABASE: starts (and at first makes) a cluster in HOME; prints its URL.
 start_database() {
   local home=$1 name=$2 bin port
   bin=$(pg_bin)
   if [ ! -e "$home/cluster/PG_VERSION" ]; then
-    as_database_user "$bin/initdb" -D "$home/cluster" -U badger -A trust -E UTF8 --locale=C.UTF-8 >/dev/null || die "PostgreSQL could not make its folder."
+    as_database_user "$bin/initdb" -D "$home/cluster" -U keeper -A peer --auth-host=scram-sha-256 -E UTF8 --locale=C.UTF-8 >/dev/null || die "PostgreSQL could not make its folder."
+    # The app's own role may make databases and no more. Who runs the cluster reaches it as its keeper, over the socket alone.
+    new_password >"$home/password"
+    chmod 600 "$home/password"
+    printf 'cluster %s keeper\n' "$(as_database_user id -un)" | as_database_user tee "$home/cluster/pg_ident.conf" >/dev/null
+    printf 'local all keeper peer map=cluster\nhost all badger 127.0.0.1/32 scram-sha-256\n' | as_database_user tee "$home/cluster/pg_hba.conf" >/dev/null
   fi
   if database_runs "$home"; then
     port=$(as_database_user sed -n 4p "$home/cluster/postmaster.pid")
@@ -86,9 +103,20 @@ start_database() {
     as_database_user "$bin/pg_ctl" -w -D "$home/cluster" -l "$home/log" \
       -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home" start >/dev/null || die "PostgreSQL did not start; see $home/log."
   fi
-  "$bin/psql" -h 127.0.0.1 -p "$port" -U badger -d postgres -tAc "SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 ||
-    "$bin/createdb" -h 127.0.0.1 -p "$port" -U badger "$name"
-  printf 'postgres://badger@127.0.0.1:%s/%s' "$port" "$name"
+  if [ ! -e "$home/password" ]; then
+    # A folder from before the app had a role of its own.
+    as_database_user "$bin/psql" -h 127.0.0.1 -p "$port" -U badger -d postgres -tAc "SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 ||
+      as_database_user "$bin/createdb" -h 127.0.0.1 -p "$port" -U badger "$name"
+    printf 'postgres://badger@127.0.0.1:%s/%s' "$port" "$name"
+    return
+  fi
+  local password
+  password=$(cat "$home/password")
+  as_keeper() { as_database_user "$bin/psql" -h "$home" -p "$port" -U keeper -d postgres -qtA "$@"; }
+  as_keeper -c "SELECT 1 FROM pg_roles WHERE rolname = 'badger'" | grep -q 1 ||
+    as_keeper -c "CREATE ROLE badger LOGIN CREATEDB PASSWORD '$password'" >/dev/null
+  as_keeper -c "SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 || as_keeper -c "CREATE DATABASE $name OWNER badger" >/dev/null
+  printf 'postgres://badger:%s@127.0.0.1:%s/%s' "$password" "$port" "$name"
 }
 
 # crash_database HOME: the database as it is after a power cut; `start_database` brings it back on the same port.

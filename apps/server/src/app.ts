@@ -4,13 +4,12 @@ import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
-import { problemSentence } from '@patient-badger/wording';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import type { Config } from './config.ts';
 import { actor } from './shop/actor.ts';
-import { errors } from './plugins/errors.ts';
+import { errors, refuseAddress } from './plugins/errors.ts';
 import { feed } from './jobs/feed.ts';
 import { streamRoutes } from './jobs/stream.ts';
 import { validatorCompiler } from './plugins/validation.ts';
@@ -36,6 +35,7 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
     bodyLimit: 2 * 1024 * 1024,
     forceCloseConnections: true,
     requestTimeout: REQUEST_MS,
+    frameworkErrors: refuseAddress,
   });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -103,8 +103,7 @@ async function serveApp(app: FastifyInstance, root: string): Promise<void> {
     },
   });
   app.get('/*', { schema: { hide: true } }, (request, reply) => {
-    const isScreen = !request.url.startsWith('/api/') && !/\.\w+($|\?)/.test(request.url);
-    if (isScreen) return reply.sendFile('index.html');
-    return reply.status(404).send({ code: 'notFound', sentence: problemSentence('notFound') });
+    const isScreen = !/^\/api(\/|\?|$)/i.test(request.url) && !/\.\w+($|\?)/.test(request.url);
+    return isScreen ? reply.sendFile('index.html') : reply.callNotFound();
   });
 }

@@ -30,6 +30,8 @@ export const PROBLEM_STATUS: Readonly<Record<ProblemCode, number>> = {
   photoTooManyPixels: 413,
   photoBusy: 503,
   photoLate: 503,
+  operationBusy: 503,
+  operationLate: 422,
   recordReadOnly: 503,
   bodyTooLarge: 413,
   tooMany: 429,

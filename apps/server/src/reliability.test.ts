@@ -1,7 +1,10 @@
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
+import type { Problem } from '@patient-badger/contract';
+import { problemSentence } from '@patient-badger/wording';
 import { imports } from './imports/entities.ts';
+import { traceOf } from './plugins/errors.ts';
 import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
 import { inCluster, testServer, type TestServer } from './testing.ts';
@@ -147,4 +150,19 @@ test('answers are packed for who can unpack them', async () => {
   const packed = await server.app.inject({ url: '/api/jobs', headers: { 'accept-encoding': 'gzip, br' } });
   expect(packed.headers['content-encoding']).toBe('br');
   expect(packed.rawPayload.length).toBeLessThan(plain.rawPayload.length / 2);
+});
+
+test.each(['/API/jobs', '/api', '/Api/unheard-of', '/%', '/%E0%A4%A', '/api/%'])('%s is answered in the house’s own form', async (url) => {
+  const answer = await server.app.inject(url);
+  expect([answer.statusCode, answer.json<Problem>()]).toEqual([404, { code: 'notFound', sentence: problemSentence('notFound') }]);
+});
+
+test('what people wrote and whose machine it is stays out of the log of a failure', () => {
+  const error = Object.assign(new Error('duplicate key: Key (owner)=(Lighthouse keeper) already exists'), {
+    driverError: { code: '23505', table: 'machines', constraint: 'one_owner', detail: 'Key (owner)=(Lighthouse keeper)' },
+    parameters: ['a remark about the Lighthouse keeper'],
+  });
+  const logged = JSON.stringify(traceOf(error));
+  expect(logged).not.toMatch(/Lighthouse|remark/);
+  expect(JSON.parse(logged)).toMatchObject({ kind: 'Error', code: '23505', table: 'machines', constraint: 'one_owner' });
 });

@@ -29,6 +29,8 @@ export const PROBLEM_CODES = [
   'photoTooManyPixels',
   'photoBusy',
   'photoLate',
+  'operationBusy',
+  'operationLate',
   'recordReadOnly',
   'bodyTooLarge',
   'tooMany',

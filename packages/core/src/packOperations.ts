@@ -28,12 +28,14 @@ export function packOperations({ find, ids }: Families) {
       summary: 'The shortest opening to places of the chain, and the reassembly',
       input: planInput,
       output: planOutput,
+      heavy: true,
       work: ({ family: given, ...asked }) => planFor(family(given), asked),
     }),
     'trace.next': operation({
       summary: 'Suspects, and the look most worth the next minutes',
       input: traceInput,
       output: traceOutput,
+      heavy: true,
       work: (input) => traceNext(input, family(input.family)),
     }),
   };

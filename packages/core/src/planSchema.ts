@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { packSchema } from './trace/pack.ts';
 import { closingStep, step, whileOpen } from './access/step.ts';
+import { name } from './quantity/bounds.ts';
 
-const ids = z.array(z.string()).default([]);
+const ids = z.array(name).max(200).default([]);
 
 export const planInput = z.strictObject({
-  family: z.union([z.string().min(1), packSchema]),
+  family: z.union([name, packSchema]),
   /** Bodies, joints or auxiliaries to be reached. */
   places: ids,
   /** Steps that have to be done, such as those a look needs. */

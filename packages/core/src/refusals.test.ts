@@ -9,6 +9,7 @@ import type { Pack } from './trace/pack.ts';
 const operations = createOperations({ find: findFamily, ids: familyIds });
 const m = (value: number, plusMinus = 0.03) => ({ value, plusMinus });
 const worm = { starts: 1, wheelTeeth: 40, axialModuleMm: 2 };
+const span = (teeth: number, value: number) => ({ teeth, spanMm: m(value) });
 const pair = { normalModuleMm: 1, pinion: { teeth: 20 }, wheel: { teeth: 30 } };
 const gear = { teeth: 25, normalModuleMm: 1 };
 const chain = { bodies: [{ id: 'a' }, { id: 'b' }], joints: [{ id: 'm', type: 'mesh', a: 'a', b: 'b', teethA: 12, teethB: 36 }] };
@@ -84,6 +85,12 @@ const REFUSALS: readonly (readonly [op: string, input: object, path: string, det
     { reason: 'longerSpanLess', teeth: 4, fewer: 3 },
   ],
   [
+    'gear.cylindrical.identify',
+    { teethOverArc: { teeth: 1, arcDeg: m(0.7, 0.7) }, measurements: { spans: [{ teeth: 2, spanMm: m(4.6) }] } },
+    'teethOverArc.arcDeg.plusMinus',
+    { reason: 'arcTooUncertain', arcDeg: 0.7 },
+  ],
+  [
     'gear.pair.mesh',
     { ...pair, centreDistanceMm: 20 },
     'centreDistanceMm',
@@ -102,6 +109,28 @@ const REFUSALS: readonly (readonly [op: string, input: object, path: string, det
     { reason: 'noGearOverPins' },
   ],
   ['gear.wear', { gear, measured: { tipDiameterMm: m(27) } }, 'measured', { reason: 'measureSpanFirst' }],
+  // Module 1, 25 teeth: 7.73 over three and 10.68 over four teeth, 27 over the tips, 22.5 at the roots.
+  ['gear.wear', { gear, measured: { spans: [span(3, 10.68)] } }, 'measured.spans.0.spanMm', { reason: 'notThisThickness' }],
+  ['gear.wear', { gear, measured: { spans: [span(3, 7.73), span(4, 7.73)] } }, 'measured.spans.1.spanMm', { reason: 'notThisThickness' }],
+  [
+    'gear.wear',
+    { gear, measured: { overPins: [{ pinDiameterMm: 1.7, overPinsMm: m(30) }] } },
+    'measured.overPins.0.overPinsMm',
+    { reason: 'notThisThickness' },
+  ],
+  [
+    'gear.wear',
+    { gear, measured: { spans: [span(3, 7.7)], tipDiameterMm: m(40) } },
+    'measured.tipDiameterMm.value',
+    { reason: 'notTheseTips', drawnMm: 27, rootMm: 22.5 },
+  ],
+  [
+    'gear.wear',
+    { gear, measured: { spans: [span(3, 7.7)], tipDiameterMm: m(22) } },
+    'measured.tipDiameterMm.value',
+    { reason: 'notTheseTips' },
+  ],
+  ['gear.wear', { gear, measured: { spans: [span(3, 7.7)] }, missingTeeth: 40 }, 'missingTeeth', { maximum: 25, given: 40 }],
   [
     'gear.cylindrical.dimensions',
     { teeth: 20, normalModuleMm: 1, pinDiameterMm: 0.4 },

@@ -9,12 +9,18 @@ test.each<[FailureData, string]>([
   ],
   [{ code: 'outOfRange', path: 'angle', detail: { maximum: 45 } }, 'The angle must lie at or below 45.'],
   [{ code: 'unknownId', path: 'faults.0.joint', detail: { given: 'z', known: 'a, b' } }, 'There is no joint called "z". Known: a, b.'],
-  [{ code: 'duplicateId', path: 'bodies.1.id', detail: { given: 'drum' } }, '"drum" is used twice. Every id needs a name of its own.'],
+  [{ code: 'duplicateId', path: 'bodies.1.id', detail: { given: 'drum' } }, '"drum" is used twice. Each needs a name of its own.'],
   [{ code: 'missing', path: 'look' }, 'The look is missing.'],
   [{ code: 'nothingGiven', path: 'measurements' }, 'Give at least one measurements.'],
   [{ code: 'contradiction', path: 'x' }, 'The x contradicts what else was given.'],
   [{ code: 'impossibleGeometry', path: 'wheelTeeth' }, 'No gear can be cut with this wheel teeth.'],
-  [{ code: 'invalid', path: 'faceWidthMm' }, 'The faceWidthMm cannot be used as given.'],
+  [{ code: 'tooMany', path: 'driveline.joints', detail: { maximum: 64 } }, 'Of the joints no more than 64 can be given.'],
+  [{ code: 'tooLong', path: 'claims.0', detail: { maximum: 120 } }, 'The claims must not be longer than 120 signs.'],
+  [
+    { code: 'wrongType', path: 'by', detail: { wanted: 'one of pressFit, dFlat', given: 'x' } },
+    'The by must be one of press fit, d flat. You gave "x".',
+  ],
+  [{ code: 'invalid', path: 'faceWidthMm' }, 'The face width cannot be used as given.'],
 ])('words %j', (failure, words) => expect(failureSentence(failure)).toBe(words));
 
 test('a reading is named by what was read, not by its field', () => {

@@ -1,5 +1,5 @@
 import type { FailureData } from '@patient-badger/core';
-import { fieldName } from './fieldName.ts';
+import { fieldName, inWords } from './fieldName.ts';
 import { REASON_WORDS } from './reasonWords.ts';
 
 /**
@@ -13,7 +13,7 @@ export function failureSentence(failure: FailureData): string {
   if (detail.reason !== undefined) return REASON_WORDS[detail.reason](detail);
   switch (failure.code) {
     case 'wrongType':
-      return `The ${name} must be ${detail.wanted ?? 'a number'}.${given}`;
+      return `The ${name} must be ${wordsOf(detail.wanted ?? 'a number')}.${given}`;
     case 'missing':
       return detail.or
         ? `Give the ${name} or the ${fieldName(String(detail.or))}.`
@@ -25,21 +25,32 @@ export function failureSentence(failure: FailureData): string {
     case 'notWhole':
       return `The ${name} must be a whole number.${given}`;
     case 'unknownField':
-      return `"${detail.given}" is not a field known here. Check the spelling.`;
+      return `${JSON.stringify(detail.given)} is not a field known here. Check the spelling.`;
     case 'unknownId':
-      return `There is no ${name} called "${detail.given}"${detail.known ? `. Known: ${detail.known}` : ''}.`;
+      return `There is no ${name} called ${JSON.stringify(detail.given)}${detail.known ? `. Known: ${detail.known}` : ''}.`;
     case 'duplicateId':
-      return `"${detail.given}" is used twice. Every ${name} needs a name of its own.`;
+      return `${JSON.stringify(detail.given)} is used twice. Each needs a name of its own.`;
     case 'contradiction':
       return `The ${name} contradicts what else was given.`;
     case 'impossibleGeometry':
       return `No gear can be cut with this ${name}.`;
+    case 'tooMany':
+      return `Of the ${plural(name)} no more than ${detail.maximum} can be given.`;
+    case 'tooLong':
+      return `The ${name} must not be longer than ${detail.maximum} signs.`;
+    case 'noAnswer':
+      return 'These figures lead to no answer that makes sense: one of them is far too large or too small.';
     case 'nothingGiven':
       return `Give at least one ${name}.`;
     case 'invalid':
       return `The ${name} cannot be used as given.`;
   }
 }
+
+const plural = (name: string) => (/(s|teeth)$/.test(name) ? name : `${name}s`);
+
+/** A list of what is allowed, in words. */
+const wordsOf = (wanted: string | number | boolean) => String(wanted).replaceAll(/\w*[a-z][A-Z]\w*/g, inWords);
 
 /** The same for a row of a list. @example 'Row 3: The teeth must be a whole number.' */
 export const rowSentence = (row: number, failure: FailureData): string => `Row ${row}: ${failureSentence(failure)}`;

@@ -28,16 +28,32 @@ const WORDS: Readonly<Record<string, string>> = {
   result: 'result of the look',
   family: 'machine family',
   boreDiameterMm: 'bore',
+  op: 'operation',
+  id: 'name',
+  arcDeg: 'arc',
+  rgba: 'picture',
 };
 
-/** The bench word for the last field of a dotted path; the field itself where none is known. */
+/** Units and the like at the end of a field's name, which a sentence leaves out. */
+const UNITS = /(Mm|Px|Deg|Percent|Km|Kmh|Minor|Rpm|M)$/;
+
+/** A name made of several words, as words. @example inWords('faceWidthMm') // 'face width' */
+export const inWords = (name: string): string =>
+  name
+    .replace(UNITS, '')
+    .replaceAll(/([a-z\d])([A-Z])/g, '$1 $2')
+    .toLowerCase();
+
+/** The bench word for the last field of a dotted path; the field's name as words where none is known. */
 export function fieldName(path: string): string {
   const parts = path.split('.').filter((part) => !/^\d+$/.test(part));
   const last = parts.at(-1) ?? '';
   const before = parts.at(-2);
   if ((last === 'value' || last === 'plusMinus') && before) {
-    const owner = WORDS[before] ?? before;
+    const owner = wordOf(before);
     return last === 'value' ? owner : `± of the ${owner}`;
   }
-  return WORDS[last] ?? (last || 'input');
+  return wordOf(last) || 'input';
 }
+
+const wordOf = (field: string) => (Object.hasOwn(WORDS, field) ? (WORDS[field] as string) : inWords(field));

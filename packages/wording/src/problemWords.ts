@@ -31,6 +31,8 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
   photoTooManyPixels: 'This photo has more than 25 million dots. Take it again at a smaller size; what you recorded so far is kept.',
   photoBusy: 'Other photos are being looked through just now. It is tried again by itself.',
   photoLate: 'Looking through this photo took too long. It is tried again by itself.',
+  operationBusy: 'Other sums are being worked out just now. Ask again in a moment.',
+  operationLate: 'This sum takes too long. Give fewer things, or closer figures.',
   recordReadOnly:
     'The shop record takes nothing in just now: its disk is full, or it is read-only. What you recorded is kept on this device.',
   bodyTooLarge: 'That is too much at once. Send it in smaller pieces.',

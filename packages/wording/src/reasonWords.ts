@@ -6,8 +6,8 @@ const fixed = (value: unknown, places: number): string => Number(value).toFixed(
 export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail) => string>> = {
   sharesNotOne: ({ id, given }) => `The shares of "${id}" must add up to 1, not ${given}.`,
   faultNotAtJoint: ({ id }) => `"${id}" shows in the motion, so it must sit at a joint.`,
-  driveOfOtherKind: ({ id, body, wanted }) =>
-    `"${id}" drives "${body}": give ${wanted === 'turns' ? 'its turns' : 'its travel in mm'}, and only that.`,
+  driveOfOtherKind: ({ body, wanted }) =>
+    `"${body}" ${wanted === 'turns' ? 'turns: give its turns' : 'slides: give its travel in mm'}, and only that.`,
   chancesNotOne: ({ id, results }) => `"${id}" has ${results} results: give ${results} chances that add up to 1.`,
   notDrawn: ({ id }) => `"${id}" is on no line of the drawing: put it into order or into a branch.`,
   limitsBetweenResults: ({ id, results }) =>
@@ -23,7 +23,7 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   shaftThickerThanBore: () => 'The shaft measures thicker than the bore it sits in: measure both again.',
   noHoleNoShaft: () => 'Give a hole like H7, a shaft like k6, or measure both bore and shaft.',
   noSuchTolerance: ({ code, field, letters, grades }) =>
-    `${code} is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${letters}, grades ${grades}.`,
+    `“${code}” is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${letters}, grades ${grades}.`,
   noPairFitsHousing: () => 'None of these pairs goes into this housing.',
   kmOrMile: () => 'Give the turns per km or per mile, not both.',
   noPairAtCentreDistance: () => 'No two of these gears come out at that centre distance.',
@@ -43,9 +43,16 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   measureWormFirst: () => 'Measure at least one dimension of the worm first.',
   rootAsThickAsTips: () => 'The root cannot be as thick as the tips: measure both again.',
   measureGearFirst: () => 'Measure at least one dimension of the gear first.',
+  arcTooUncertain: ({ arcDeg }) => `An arc of ${arcDeg}° with so wide a ± could be any: measure over more teeth, or more closely.`,
   longerSpanLess: ({ teeth, fewer }) => `Over ${teeth} teeth it cannot be less than over ${fewer}: measure both again.`,
   baseCirclesOverlap: ({ leastMm }) => `So close the base circles overlap: the shafts must stand more than ${fixed(leastMm, 2)} mm apart.`,
   teethNeverMeet: () => 'Both gears are shifted so far in that their teeth never meet.',
+  notTheseTips: ({ drawnMm, rootMm, given }) =>
+    `The tips of this gear are ${fixed(drawnMm, 2)} mm when new, its roots ${fixed(rootMm, 2)}. You read ${given}: measure again, or it is another gear.`,
+  notThisThickness: ({ thinnerMm }) =>
+    Number(thinnerMm) < 0
+      ? `So read, the teeth are ${fixed(Math.abs(Number(thinnerMm)), 2)} mm thicker than new. Count the teeth between the jaws again, or it is another gear.`
+      : `So read, ${fixed(thinnerMm, 2)} mm are worn off each tooth, more than it has. Count the teeth between the jaws again, or it is another gear.`,
   noGearOverPins: () => 'No gear of this kind gives that over these pins: measure again.',
   measureSpanFirst: () => 'Measure a span or over pins first: the tips alone do not tell how thin the teeth are.',
   pinsSink: ({ pinMm }) => `Pins of ${pinMm} mm sink to the root of these spaces: take thicker ones.`,

@@ -26,6 +26,28 @@ test('every operation answers over HTTP as it does when called, and stands in th
   expect(answer.json()).toEqual(operations.run('gear.worm.dimensions', input));
 });
 
+test('a heavy sum is worked out on a thread: the same answer, the same refusal, and others are answered meanwhile', async () => {
+  const input = {
+    inputTurns: { value: 12.3, plusMinus: 0.1 },
+    outputTurns: { value: 1, plusMinus: 0.01 },
+    stages: 2,
+    teethRange: [1, 200],
+  } as const;
+  const answer = await post('/api/operations/ratio.infer', input);
+  expect(answer.headers['content-type']).toBe('application/json; charset=utf-8');
+  expect(answer.json()).toEqual(operations.run('ratio.infer', input));
+  const refused = await post('/api/operations/ratio.infer', { ...input, outputTurns: { value: 0, plusMinus: 0.1 } });
+  expect([refused.statusCode, refused.json<Problem>().path]).toEqual([422, 'outputTurns']);
+  const order: string[] = [];
+  const many = Promise.all(Array.from({ length: 30 }, () => post('/api/operations/ratio.infer', { ...input, worm: true, most: 200 })));
+  await Promise.all([many.then(() => order.push('sums')), server.app.inject('/api/health').then(() => order.push('health'))]);
+  expect(order).toEqual(['health', 'sums']);
+  // Two at work, twenty waiting; who comes after is told so at once.
+  const answers = await many;
+  expect(answers.map(({ statusCode }) => statusCode).filter((each) => each === 200)).toHaveLength(22);
+  expect(answers.find(({ statusCode }) => statusCode !== 200)?.json<Problem>().code).toBe('operationBusy');
+});
+
 test('an operation refuses over HTTP with the path and the sentence', async () => {
   const answer = await post('/api/operations/gear.worm.dimensions', { starts: 0, wheelTeeth: 31, axialModuleMm: 1, diameterQuotient: 10 });
   expect([answer.statusCode, answer.json<Problem>()]).toEqual([

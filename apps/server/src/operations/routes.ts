@@ -1,8 +1,34 @@
+import { CoreFailure } from '@patient-badger/core';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { ServerProblem } from '../problems.ts';
+import { createPool, PoolBusy, PoolLate } from '../threads/pool.ts';
+import type { OperationAsked, OperationReply } from './onThread.ts';
 import { operations } from './operations.ts';
+
+/** A sum that takes longer is one that nobody waits for. */
+const LIMITS = { threads: 2, queue: 20, deadlineMs: 5_000 };
 
 /** The core's operations over HTTP, each in the OpenAPI document with its own input and output. */
 export const operationRoutes: FastifyPluginAsyncZod = async (app) => {
+  const pool = createPool<OperationAsked, OperationReply>(new URL('./onThread.ts', import.meta.url), LIMITS);
+  app.addHook('onClose', () => pool.close());
+  const heavy = new Set<string>(operations.list.filter((each) => each.heavy).map(({ name }) => name));
+
+  const answer = async (name: string, request: FastifyRequest, reply: FastifyReply): Promise<unknown> => {
+    if (!heavy.has(name)) return operations.runNamed(name, request.body);
+    const gone = new AbortController();
+    // Whoever has hung up does not keep a thread at work.
+    reply.raw.once('close', () => gone.abort());
+    const found = await pool.run({ name, input: request.body }, gone.signal).catch((error: unknown): never => {
+      if (error instanceof PoolBusy) throw new ServerProblem('operationBusy');
+      if (error instanceof PoolLate) throw new ServerProblem('operationLate');
+      throw error;
+    });
+    if (!found.ok) throw new CoreFailure(found.failure);
+    return reply.type('application/json; charset=utf-8').serializer(String).send(found.json);
+  };
+
   for (const { name, summary, input, output } of operations.list) {
     // The operation checks its own input, so that all four doors word a refusal alike.
     app.post(
@@ -12,10 +38,10 @@ export const operationRoutes: FastifyPluginAsyncZod = async (app) => {
         config: { shopless: true },
         validatorCompiler: () => (value) => ({ value }),
       },
-      async (request) => operations.runNamed(name, request.body),
+      (request, reply) => answer(name, request, reply) as never,
     );
   }
-  app.post('/api/operations/:name', { schema: { hide: true }, config: { shopless: true } }, async (request) =>
-    operations.runNamed((request.params as { name: string }).name, request.body),
+  app.post('/api/operations/:name', { schema: { hide: true }, config: { shopless: true } }, (request, reply) =>
+    answer((request.params as { name: string }).name, request, reply),
   );
 };

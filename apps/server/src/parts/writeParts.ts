@@ -8,6 +8,9 @@ import { parts } from './entities.ts';
 /** Parts read at a time: the catalogue never stands in memory whole. */
 const BATCH_SIZE = 2000;
 
+/** What a spreadsheet would work out instead of showing; a number below nought is none. `readPartRow` takes the mark off again. */
+const FORMULA = /^[=+@\t\r]|^-(?!\d*[.,]?\d+$)/;
+
 async function* batches(dataSource: DataSource, shopId: string): AsyncGenerator<readonly Part[]> {
   for (let after = ''; ;) {
     const rows = await dataSource
@@ -26,7 +29,7 @@ export async function* partsAsCsv(dataSource: DataSource, shopId: string): Async
   yield `\uFEFF${Papa.unparse([columns])}\r\n`;
   for await (const batch of batches(dataSource, shopId)) {
     const rows = batch.flatMap((part) => [part, ...part.listings].map((offer) => writePartRow({ ...draftOf(part), ...offer })));
-    yield `${Papa.unparse(rows, { columns, header: false })}\r\n`;
+    yield `${Papa.unparse(rows, { columns, header: false, escapeFormulae: FORMULA })}\r\n`;
   }
 }
 

@@ -10,11 +10,35 @@ import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from './databaseE
 export const errors = fp(async (app: FastifyInstance) => {
   app.setErrorHandler((error: FastifyError, request, reply) => {
     const problem = problemOf(error);
-    if (problem.status >= 500) request.log.error(error);
+    if (problem.status >= 500) request.log.error(traceOf(error), 'the request failed');
     return send(reply, problem);
   });
-  app.setNotFoundHandler((_request, reply) => send(reply, { status: 404, code: 'notFound', sentence: problemSentence('notFound') }));
+  app.setNotFoundHandler((_request, reply) => send(reply, standard('notFound')));
 });
+
+/**
+ * What of an error goes to the log: kind, code and where it arose. Messages and parameters of a database carry
+ * what people wrote and whose machine it is, and stay out of it. Exported for its test.
+ */
+export function traceOf(error: FastifyError | Error): Readonly<Record<string, unknown>> {
+  const { name, stack = '' } = error;
+  const driver = (error as { driverError?: { code?: string; table?: string; constraint?: string } }).driverError;
+  return {
+    kind: name,
+    code: driver?.code ?? (error as FastifyError).code,
+    table: driver?.table,
+    constraint: driver?.constraint,
+    at: stack
+      .split('\n')
+      .filter((line) => /^\s+at /.test(line))
+      .slice(0, 12),
+  };
+}
+
+/** An address that cannot be read at all, such as one that ends within a sign: refused before there is a route. */
+export const refuseAddress = (_error: Error, _request: unknown, reply: FastifyReply): void => {
+  void send(reply, standard('notFound'));
+};
 
 type Answer = Problem & { readonly status: number };
 

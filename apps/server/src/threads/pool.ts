@@ -16,8 +16,11 @@ export class PoolBusy extends Error {}
 export class PoolLate extends Error {}
 
 export interface Pool<Input, Reply> {
-  /** @throws PoolBusy, PoolLate, or what the work itself throws */
-  run(input: Input): Promise<Reply>;
+  /**
+   * Where `gone` is aborted, nobody waits for the answer any more and the work is ended.
+   * @throws PoolBusy, PoolLate, or what the work itself throws
+   */
+  run(input: Input, gone?: AbortSignal): Promise<Reply>;
   close(): Promise<void>;
 }
 
@@ -42,13 +45,13 @@ export function createPool<Input, Reply>(module: URL, { threads, queue, deadline
     }));
   let inHand = 0;
   return {
-    async run(input) {
+    async run(input, gone) {
       // The library hands tasks to threads that are still at work: what waits is counted here.
       if (inHand >= threads + queue) throw new PoolBusy(`${name} has ${inHand} in hand`);
       inHand++;
       const late = AbortSignal.timeout(deadlineMs);
       try {
-        return await open().run(input, { signal: late });
+        return await open().run(input, { signal: gone ? AbortSignal.any([late, gone]) : late });
       } catch (error) {
         if (late.aborted) throw new PoolLate(`${name} took longer than ${deadlineMs} ms`);
         throw error;

@@ -31,10 +31,14 @@ export function BenchScreen() {
       title="Patient Badger"
       under={shop?.name}
       wide={wide}
+      footAcross
       foot={
         <>
-          <BenchPlaces />
+          <View className={wide ? 'flex-1' : ''}>
+            <BenchPlaces />
+          </View>
           <Button
+            className={wide ? 'flex-1' : ''}
             variant="primary"
             big
             label="Take in a machine"
@@ -66,7 +70,12 @@ export function BenchScreen() {
   );
 }
 
-function JobList({ rows, wide, empty: [head, text] }: { rows: readonly JobRow[]; wide: boolean; empty: readonly [string, string] }) {
+/** As many as a phone shows without scrolling: they are drawn first, the others right after. */
+const FIRST_ROWS = 4;
+
+function JobList({ rows: all, wide, empty: [head, text] }: { rows: readonly JobRow[]; wide: boolean; empty: readonly [string, string] }) {
+  const most = useDeferredValue(all.length, FIRST_ROWS);
+  const rows = all.slice(0, Math.max(most, FIRST_ROWS));
   if (rows.length === 0) {
     return (
       <Card tone="sunken">

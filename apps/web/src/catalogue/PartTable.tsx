@@ -126,7 +126,7 @@ function Heading({ label, className, state, onPress }: HeadingProps) {
   return (
     <Pressable
       role="button"
-      aria-label={`Order by ${label.toLowerCase()}${state ? said[state] : ''}`}
+      aria-label={`${label}: order by it${state ? said[state] : ''}`}
       onPress={onPress}
       className={`min-h-[48px] flex-row items-center gap-1 active:opacity-70 ${className}`}
     >

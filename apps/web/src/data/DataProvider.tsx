@@ -1,8 +1,8 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
-import { QueryClient } from '@tanstack/react-query';
-import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { persistQueryClientRestore, persistQueryClientSubscribe } from '@tanstack/react-query-persist-client';
 import { createStore, del, get, set } from 'idb-keyval';
-import { useEffect, useState, type ReactNode } from 'react';
+import { use, useEffect, type ReactNode } from 'react';
 import { rest } from '../lazy/rest.ts';
 import { listenToShop } from './listen.ts';
 import { acknowledge, openOutbox, outbox, remove } from './outbox.ts';
@@ -11,52 +11,57 @@ import { isKept, keptOf } from './kept.ts';
 import type { Sent } from './send.ts';
 
 const store = createStore('patient-badger-read', 'queries');
-const KEPT_KEY = 'kept';
-/** Asked for while the rest of the app is still being read in: the disk is slow, and the first screen waits for it. */
-const kept = get<string>(KEPT_KEY, store).catch(() => undefined);
-
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
+/** A disk that does not answer must not keep anybody from the bench. */
+const RESTORE_MS = 1500;
+
+const client = new QueryClient({
+  defaultOptions: { queries: { gcTime: 7 * DAY_MS, staleTime: 5000, retry: 1, networkMode: 'always' } },
+});
+const keeping = {
+  queryClient: client,
+  persister: createAsyncStoragePersister({
+    key: 'kept',
+    throttleTime: 200,
+    storage: {
+      getItem: async (key: string) => (await get<string>(key, store)) ?? null,
+      setItem: (key: string, value: string) => set(key, value, store),
+      removeItem: (key: string) => del(key, store),
+    },
+  }),
+  maxAge: 7 * DAY_MS,
+  buster: '3',
+  dehydrateOptions: { shouldDehydrateQuery: isKept(client), serializeData: keptOf },
+};
+
+/**
+ * Asked for while the rest of the app is still being read in, and awaited by the first drawing: on a slow
+ * phone an empty bench drawn before the full one costs a third of a second.
+ */
+const restored = Promise.race([
+  persistQueryClientRestore(keeping).catch(() => undefined),
+  new Promise<void>((resolve) => setTimeout(resolve, RESTORE_MS)),
+]);
 
 /**
  * What was read last is kept on the device for a week, so that the bench opens without a connection too.
  * What was kept may lack the last second before a reload, so it is shown at once and asked for again.
  */
 export function DataProvider({ children }: { children: ReactNode }) {
-  const [client] = useState(
-    () => new QueryClient({ defaultOptions: { queries: { gcTime: 7 * DAY_MS, staleTime: 5000, retry: 1, networkMode: 'always' } } }),
-  );
-  const [persister] = useState(() =>
-    createAsyncStoragePersister({
-      key: KEPT_KEY,
-      throttleTime: 200,
-      storage: {
-        getItem: async () => (await kept) ?? null,
-        setItem: (key: string, value: string) => set(key, value, store),
-        removeItem: (key: string) => del(key, store),
-      },
-    }),
-  );
-  useSending(client);
-  useEffect(() => listenToShop(client), [client]);
-  return (
-    <PersistQueryClientProvider
-      client={client}
-      persistOptions={{
-        persister,
-        maxAge: 7 * DAY_MS,
-        buster: '3',
-        dehydrateOptions: { shouldDehydrateQuery: isKept(client), serializeData: keptOf },
-      }}
-      onSuccess={() => client.invalidateQueries()}
-    >
-      {children}
-    </PersistQueryClientProvider>
-  );
+  use(restored);
+  useSending();
+  useEffect(() => listenToShop(client), []);
+  useEffect(() => {
+    const stop = persistQueryClientSubscribe(keeping);
+    void client.invalidateQueries();
+    return stop;
+  }, []);
+  return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
 }
 
 /** Sends whatever waits: at once, when the connection comes back, and every few seconds while something is left. */
-function useSending(client: QueryClient) {
+function useSending() {
   useEffect(() => {
     const onSent = async ({ item, seq }: Sent) => {
       if (item.kind === 'entry') {
@@ -84,5 +89,5 @@ function useSending(client: QueryClient) {
       clearInterval(timer);
       window.removeEventListener('online', send);
     };
-  }, [client]);
+  }, []);
 }

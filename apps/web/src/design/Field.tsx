@@ -5,10 +5,12 @@ import { useColours } from './useColours.ts';
 interface Props extends TextInputProps {
   readonly label: string;
   readonly problem?: string | undefined;
+  /** Shown in the empty field, in words that nobody takes for a figure already there. */
+  readonly example?: string | undefined;
 }
 
 /** A text field with its label above and what is wrong with it below. */
-export function Field({ label, problem, ...rest }: Props) {
+export function Field({ label, problem, example, ...rest }: Props) {
   const colours = useColours();
   return (
     <View className="gap-1">
@@ -18,6 +20,7 @@ export function Field({ label, problem, ...rest }: Props) {
       <TextInput
         aria-label={label}
         aria-invalid={problem !== undefined}
+        placeholder={example && `such as ${example}`}
         placeholderTextColor={colours.soft}
         className={`min-h-[52px] rounded-md border-2 bg-surface px-3 py-2 font-body text-[17px] text-ink ${problem ? 'border-danger' : 'border-line'}`}
         {...rest}

@@ -34,7 +34,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
         {last ? (
           <Pressable
             role="button"
-            aria-label={`Last reading ${last}`}
+            aria-label={`last: ${last}`}
             className="min-h-[48px] justify-center px-2"
             onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}
           >

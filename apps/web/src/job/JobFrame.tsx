@@ -1,12 +1,13 @@
 import { toSetRight } from '@patient-badger/core';
 import { useLocalSearchParams, type Href } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useJob, type OpenJob } from '../data/jobs.ts';
 import { useTrace } from '../data/useTrace.ts';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
+import { FinishedCard } from './FinishedCard.tsx';
 import { SuspicionLine } from './SuspicionLine.tsx';
 import { Trail } from './Trail.tsx';
 import type { JobView } from './JobView.ts';
@@ -19,6 +20,9 @@ interface Props {
   readonly children: (view: JobView) => ReactNode;
   readonly foot?: ((view: JobView) => ReactNode) | undefined;
 }
+
+/** Stages that ask for work, which a finished job does not. */
+const WORK: ReadonlySet<Stage> = new Set(['trace', 'open', 'measure']);
 
 /** A job's screen: the work alone on a phone; drive line left and evidence right of it on a wide one. */
 export function JobFrame(props: Props) {
@@ -37,9 +41,12 @@ export function JobFrame(props: Props) {
 
 function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }) {
   const wide = useWide();
+  const [again, setAgain] = useState(false);
   const trace = useTrace(open.state, open.pack);
   const view = { ...open, trace };
   const { job, machine, state, pack } = open;
+  const finished = state.closed !== null && !again && WORK.has(stage);
+  const content = finished ? <FinishedCard jobId={job.id} onAgain={() => setAgain(true)} /> : children(view);
   return (
     <Screen
       title={machine?.label ?? pack.name}
@@ -47,7 +54,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
       back={back?.(job.id) ?? '/'}
       wide={wide}
       scrollKey={state.closed ? 'closed' : 'open'}
-      foot={foot?.(view)}
+      foot={finished ? undefined : foot?.(view)}
       below={<StageBar jobId={job.id} stage={stage} gear={gearInQuestion(open)} />}
     >
       {pack.safetyCritical ? (
@@ -61,13 +68,13 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
           <View className="w-[330px]">
             <SuspicionLine view={view} />
           </View>
-          <View className="min-w-0 flex-1 gap-4">{children(view)}</View>
+          <View className="min-w-0 flex-1 gap-4">{content}</View>
           <View className="w-[280px]">
             <Trail view={view} />
           </View>
         </View>
       ) : (
-        children(view)
+        content
       )}
     </Screen>
   );

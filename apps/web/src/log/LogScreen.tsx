@@ -2,13 +2,15 @@ import type { Entry } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
+import Redo2 from 'lucide-react-native/icons/redo-2';
+import Undo2 from 'lucide-react-native/icons/undo-2';
+import { Pressable, View } from 'react-native';
 import { useShop, useWaiting } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
-import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { describeEntry } from './describeEntry.ts';
@@ -30,9 +32,11 @@ function Log({ view }: { view: JobView }) {
       <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
       <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      {[...state.active].reverse().map((entry) => (
-        <Line key={entry.id} view={view} entry={entry} />
-      ))}
+      <View className="overflow-hidden rounded-lg border-2 border-b-0 border-line">
+        {[...state.active].reverse().map((entry) => (
+          <Line key={entry.id} view={view} entry={entry} />
+        ))}
+      </View>
       {state.withdrawn.length > 0 ? <Text variant="head">Taken back</Text> : null}
       {state.withdrawn.map((entry) => (
         <Line key={entry.id} view={view} entry={entry} gone />
@@ -42,6 +46,7 @@ function Log({ view }: { view: JobView }) {
 }
 
 function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; entry: Entry; gone?: boolean | undefined }) {
+  const colours = useColours();
   const people = useShop().data?.people ?? [];
   const waiting = useWaiting().find((item) => item.kind === 'entry' && item.entry.id === entry.id);
   const { write, problem } = useRecord(job.id);
@@ -51,18 +56,27 @@ function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; ent
     else if (withdrawal) void write({ kind: 'withdrawn', entry: withdrawal.id });
   };
   return (
-    <Card testID="entry" tone={gone ? 'sunken' : 'plain'}>
-      <Text className={gone ? 'line-through' : ''}>{describeEntry(entry.payload, pack)}</Text>
-      <View className="flex-row items-center justify-between gap-2">
-        <Text variant="soft" className="flex-1">
-          {people.find(({ id }) => id === entry.by)?.name ?? entry.by}, {format(parseISO(entry.at), 'd MMM, HH:mm')}
-          {waiting ? `, ${waiting.refused === undefined ? 'not sent yet' : 'set aside'}` : ''}
-        </Text>
+    <View testID="entry" className={`border-b-2 border-line px-3 py-1 ${gone ? 'bg-sunken' : 'bg-surface'}`}>
+      <View className="min-h-[48px] flex-row items-center gap-2">
+        <View className="min-w-0 flex-1">
+          <Text className={gone ? 'line-through' : ''}>{describeEntry(entry.payload, pack)}</Text>
+          <Text variant="soft">
+            {people.find(({ id }) => id === entry.by)?.name ?? entry.by}, {format(parseISO(entry.at), 'd MMM, HH:mm')}
+            {waiting ? `, ${waiting.refused === undefined ? 'not sent yet' : 'set aside'}` : ''}
+          </Text>
+        </View>
         {entry.payload.kind === 'takenIn' ? null : (
-          <Button variant="quiet" label={gone ? 'Put it back' : 'Take it back'} onPress={change} />
+          <Pressable
+            role="button"
+            aria-label={gone ? 'Put it back' : 'Take it back'}
+            onPress={change}
+            className="h-12 w-12 items-center justify-center active:opacity-70"
+          >
+            {gone ? <Redo2 color={colours.accent} size={22} /> : <Undo2 color={colours.accent} size={22} />}
+          </Pressable>
         )}
       </View>
       {problem ? <Text variant="danger">{problem}</Text> : null}
-    </Card>
+    </View>
   );
 }

@@ -8,17 +8,39 @@ import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
-import { minutesText } from '../wording/ratioWords.ts';
+import { CableTurns, type CablePer } from './CableTurns.tsx';
+import { minutesText } from '../wording/words.ts';
 
 interface Drafts {
   readonly reading: string;
   readonly missed: string;
   readonly unit: 'km' | 'mile';
+  /** Where it is turned: the cable, or the gear at the drums itself. */
+  readonly turned: 'cable' | 'drums';
   readonly cable: string;
+  readonly cablePer: CablePer;
+  readonly perUnit: string;
   readonly reason: string;
 }
 
-const drafts = createStored<Drafts>('odometer', { reading: '', missed: '', unit: 'km', cable: '1000', reason: '' });
+const drafts = createStored<Drafts>('odometer-desk', {
+  reading: '',
+  missed: '',
+  unit: 'km',
+  turned: 'cable',
+  cable: '',
+  cablePer: 'mile',
+  perUnit: '',
+  reason: '',
+});
+/** The turns as `ratio.correct` takes them; null while they are not given. */
+function turnsGiven({ turned, cable, cablePer, perUnit }: Drafts) {
+  const given = typedNumber(turned === 'cable' ? cable : perUnit);
+  if (!(given > 0)) return null;
+  if (turned === 'drums') return { turnsPerUnit: given };
+  return cablePer === 'mile' ? { cableTurnsPerMile: given } : { cableTurnsPerKm: given };
+}
+
 type Corrected = Extract<EntryPayload, { kind: 'odometerCorrected' }>;
 
 /** An odometer that stood still, brought forward by what it missed: turns, minutes, and the sheet that says so. */
@@ -32,9 +54,11 @@ export function OdometerDesk({
   const draft = drafts.use();
   const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
   const [asked, setAsked] = useState(false);
-  const [reading, missed, cable] = [draft.reading, draft.missed, draft.cable].map(typedNumber) as [number, number, number];
-  const ready = draft.reading.trim() !== '' && draft.missed.trim() !== '' && reading >= 0 && Number.isFinite(missed) && cable > 0;
-  const worked = ready ? runOperation('ratio.correct', { reading, missed, unit: draft.unit, cableTurnsPerMile: cable }) : null;
+  const reading = typedNumber(draft.reading);
+  const missed = typedNumber(draft.missed);
+  const turns = turnsGiven(draft);
+  const ready = draft.reading.trim() !== '' && draft.missed.trim() !== '' && reading >= 0 && Number.isFinite(missed) && turns !== null;
+  const worked = ready ? runOperation('ratio.correct', { reading, missed, unit: draft.unit, ...turns }) : null;
   const keep = () => {
     setAsked(true);
     if (!worked?.ok || draft.reason.trim() === '') return;
@@ -79,7 +103,7 @@ export function OdometerDesk({
           value={draft.unit}
           onChange={(unit) => set({ unit })}
         />
-        <Field label="Cable turns per mile" value={draft.cable} onChangeText={(text) => set({ cable: text })} inputMode="decimal" />
+        <WhereTurned draft={draft} onChange={set} />
         <Field
           label="Why, and how the distance is known"
           value={draft.reason}
@@ -93,7 +117,7 @@ export function OdometerDesk({
       {worked?.ok ? (
         <Card tone="next">
           <Text variant="head" testID="odo-turns">
-            {Math.round(worked.output.turns).toLocaleString('en')} turns of the cable
+            {Math.round(worked.output.turns).toLocaleString('en')} turns of the {draft.turned === 'cable' ? 'cable' : 'gear at the drums'}
           </Text>
           <Text>
             {minutesText(worked.output.minutesByDrill)} by a drill at 1,500 a minute, {minutesText(worked.output.minutesByHand)} by hand. It
@@ -103,6 +127,40 @@ export function OdometerDesk({
           {onSheet ? <Button label="Disclosure sheet" testID="disclosure" onPress={onSheet} /> : null}
         </Card>
       ) : null}
+    </>
+  );
+}
+
+/** What the drill is put to: the cable’s square, or with the instrument open the gear at the drums. */
+function WhereTurned({ draft, onChange }: { draft: Drafts; onChange: (change: Partial<Drafts>) => void }) {
+  return (
+    <>
+      <Segments
+        label="What is turned"
+        options={[
+          ['cable', 'The cable'],
+          ['drums', 'Gear at the drums'],
+        ]}
+        value={draft.turned}
+        onChange={(turned) => onChange({ turned })}
+      />
+      {draft.turned === 'cable' ? (
+        <CableTurns
+          cable={draft.cable}
+          per={draft.cablePer}
+          onCable={(cable) => onChange({ cable })}
+          onPer={(cablePer) => onChange({ cablePer })}
+          testID="odo-cable"
+        />
+      ) : (
+        <Field
+          label={`Turns of that gear for one ${draft.unit} on the drums, counted`}
+          value={draft.perUnit}
+          onChangeText={(text) => onChange({ perUnit: text })}
+          inputMode="decimal"
+          testID="odo-per-unit"
+        />
+      )}
     </>
   );
 }

@@ -5,6 +5,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { CableTurns } from './CableTurns.tsx';
 import { ChangeCard } from './ChangeCard.tsx';
 import { offText } from '../wording/ratioWords.ts';
 import { ReadingChart } from './ReadingChart.tsx';
@@ -16,13 +17,20 @@ import { Pair, drift, keyOf } from './SpeedometerPair.tsx';
 const SHOWN = 6;
 const SPEEDS = [0, 30, 50, 80, 100, 130];
 
+/** Said where none of the pairs keeps the rule that was asked for. */
+const RULE_NOT_KEPT = {
+  nearest: '',
+  neverLow: 'Every pair that exists reads low. These read low by the least.',
+  keepDrive: 'No pair keeps the drive gear that is in. These are the nearest.',
+} as const;
+
 type Chosen = Extract<EntryPayload, { kind: 'ratioChosen' }>;
 
 /** Which drive and driven gear: from the tyre by its best figure to every pair that exists, with what each reads. */
 export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) => void) | undefined; kept: Chosen | null }) {
   const { draft, set, setPicked, tyre, turnsPerKm, question, worked, nowOff, options, chosen } = useSpeedometer();
   const field = (name: keyof SpeedometerDraft, label: string, hint?: string) => (
-    <Field label={label} placeholder={hint} value={draft[name]} onChangeText={(text) => set({ [name]: text })} testID={`desk-${name}`} />
+    <Field label={label} example={hint} value={draft[name]} onChangeText={(text) => set({ [name]: text })} testID={`desk-${name}`} />
   );
   return (
     <>
@@ -40,15 +48,12 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
       <Card>
         <Text variant="head">Gearbox and instrument</Text>
         {field('axleRatio', 'Axle ratio', '3.73')}
-        {field('cable', `Cable turns per ${draft.cablePer}, on the instrument’s face`)}
-        <Segments
-          label="Cable turns per"
-          options={[
-            ['mile', 'Per mile'],
-            ['km', 'Per km'],
-          ]}
-          value={draft.cablePer}
-          onChange={(cablePer) => set({ cablePer })}
+        <CableTurns
+          cable={draft.cable}
+          per={draft.cablePer}
+          onCable={(cable) => set({ cable })}
+          onPer={(cablePer) => set({ cablePer })}
+          testID="desk-cable"
         />
         {field('drive', 'Drive gears that exist', '7, 8')}
         {field('driven', 'Driven gears for this housing', '18-24')}
@@ -86,6 +91,11 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
       {chosen ? (
         <>
           <Text variant="head">Pairs that exist, best first</Text>
+          {worked?.ok && !worked.output.ruleKept ? (
+            <Text variant="danger" testID="rule-not-kept">
+              {RULE_NOT_KEPT[draft.rule]}
+            </Text>
+          ) : null}
           <View role="radiogroup" aria-label="Pairs" className="gap-2">
             {options.slice(0, SHOWN).map((each) => (
               <Pair key={keyOf(each)} pair={each} chosen={keyOf(each) === keyOf(chosen)} onPress={() => setPicked(keyOf(each))} />

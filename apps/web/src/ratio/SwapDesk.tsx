@@ -18,7 +18,7 @@ export function SwapDesk() {
     <View className="flex-1">
       <Field
         label={label}
-        placeholder={hint}
+        example={hint}
         value={draft[name]}
         onChangeText={(text) => drafts.set({ ...draft, [name]: text })}
         testID={`swap-${name}`}

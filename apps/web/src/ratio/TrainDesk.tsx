@@ -34,7 +34,7 @@ export function TrainDesk() {
         <Text variant="head">Reckon a train through</Text>
         <Field
           label="Driver : driven, stage after stage; a worm by its starts and w"
-          placeholder="10:40 1w:30"
+          example="10:40 1w:30"
           value={draft.chain}
           onChangeText={(chain) => set({ chain })}
           testID="train-chain"
@@ -58,7 +58,7 @@ export function TrainDesk() {
         />
         <Field
           label="Gears there are"
-          placeholder="12, 15, 18-24, 36, 48"
+          example="12, 15, 18-24, 36, 48"
           value={draft.gears}
           onChangeText={(gears) => set({ gears })}
           testID="train-gears"

@@ -14,7 +14,7 @@ export function PersonChip() {
   const name = useShop().data?.people.find(({ id }) => id === person)?.name ?? person;
   return (
     <LinkArea
-      aria-label={name ? `You are ${name}. Change` : 'Say who you are'}
+      aria-label={name ? `${name} is at the bench. Change` : 'Who? Say who you are'}
       className="min-h-[48px] flex-row items-center gap-2 px-2"
       onPress={() => router.navigate('/settings')}
     >

@@ -23,10 +23,12 @@ interface Props {
   readonly scrollKey?: string | undefined;
   /** The work takes the whole height and scrolls inside itself: long tables. */
   readonly fill?: boolean | undefined;
+  /** What stands at the foot lies side by side over the whole width, where there is width. */
+  readonly footAcross?: boolean | undefined;
 }
 
 /** The frame of a screen: where one is, who one is, the work, and the thing to press. */
-export function Screen({ title, under, back, children, foot, below, scrollKey, wide = false, fill = false }: Props) {
+export function Screen({ title, under, back, children, foot, below, scrollKey, wide = false, fill = false, footAcross = false }: Props) {
   const router = useRouter();
   const colours = useColours();
   const width = wide ? 'max-w-[1180px]' : 'max-w-[640px]';
@@ -72,7 +74,9 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
       )}
       {foot ? (
         <View className="no-print items-center border-t-2 border-line bg-surface p-3">
-          <View className="w-full max-w-[640px] gap-2">{foot}</View>
+          <View className={wide && footAcross ? 'w-full max-w-[1180px] flex-row items-center gap-4' : 'w-full max-w-[640px] gap-2'}>
+            {foot}
+          </View>
         </View>
       ) : null}
       {below}

@@ -1,4 +1,4 @@
-import { minutesText, offText, readCounts } from './ratioWords.ts';
+import { offText, readCounts } from './ratioWords.ts';
 
 test.each([
   [2.04, '2.0 % high'],
@@ -14,7 +14,3 @@ test.each<[string, readonly number[] | null]>([
   ['seven', null],
   ['19-16', null],
 ])('%j is read as %j', (text, list) => expect(readCounts(text)).toEqual(list));
-
-test('minutes beyond an hour are hours', () => {
-  expect([0.2, 49.7, 95].map(minutesText)).toEqual(['1 min', '50 min', '1 h 35 min']);
-});

@@ -16,9 +16,3 @@ export function readCounts(text: string): readonly number[] | null {
   });
   return list.length === 0 || list.some((each) => !(each > 0)) ? null : [...new Set(list)];
 }
-
-/** Minutes as one says them. @example minutesText(95) // '1 h 35 min' */
-export function minutesText(minutes: number): string {
-  const whole = Math.max(1, Math.round(minutes));
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
-}

@@ -29,3 +29,7 @@ test('evidence is worded by size and side', () => {
 });
 
 test('money carries its currency', () => expect(money(1898, 'EUR').replace(/\s/g, ' ')).toBe('EUR 18.98'));
+
+test('minutes beyond an hour are hours', () => {
+  expect([0.5, 3, 49.7, 95, 300].map(minutesText)).toEqual(['30 s', '3 min', '50 min', '1 h 35 min', '5 h']);
+});

@@ -14,11 +14,13 @@ export function percent(chance: number): string {
   return `${Math.round(chance * 100)} %`;
 }
 
-/** Minutes as people say them. @example minutesText(12.4) // '12 min' */
+/** Minutes as people say them. @example minutesText(12.4) // '12 min' @example minutesText(300) // '5 h' */
 export function minutesText(minutes: number): string {
   if (minutes < 1) return `${Math.round(minutes * 60)} s`;
   if (minutes < 10) return `${minutes % 1 === 0 ? minutes : minutes.toFixed(1)} min`;
-  return `${Math.round(minutes)} min`;
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  return whole % 60 === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
 }
 
 /** What a piece of evidence did to a suspect, in words; a bit is a doubling or halving of the odds. */

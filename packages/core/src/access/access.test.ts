@@ -157,11 +157,15 @@ describe('tightening', () => {
   const order = (screwCount: number, pattern: 'circle' | 'rectangle', columns = 2) =>
     tighteningOrder({ screws: screwCount, pattern, columns, passes: 2 }).order;
 
-  // Star patterns for 4, 6 and 8 bolts as in ASME PCC-1, and a head of two rows from the middle outwards.
+  // Star patterns for 4 to 20 bolts as in ASME PCC-1, and a head of two rows from the middle outwards.
   test.each([
     [4, 'circle', 2, [1, 3, 2, 4]],
     [6, 'circle', 2, [1, 4, 2, 5, 3, 6]],
     [3, 'circle', 2, [1, 2, 3]],
+    [8, 'circle', 2, [1, 5, 3, 7, 2, 6, 4, 8]],
+    [12, 'circle', 2, [1, 7, 4, 10, 2, 8, 5, 11, 3, 9, 6, 12]],
+    [16, 'circle', 2, [1, 9, 5, 13, 3, 11, 7, 15, 2, 10, 6, 14, 4, 12, 8, 16]],
+    [20, 'circle', 2, [1, 11, 6, 16, 3, 13, 8, 18, 5, 15, 10, 20, 2, 12, 7, 17, 4, 14, 9, 19]],
     [4, 'rectangle', 2, [1, 4, 2, 3]],
     [6, 'rectangle', 2, [3, 4, 1, 6, 2, 5]],
   ] as const)('%i in a %s', (n, pattern, columns, wanted) => expect(order(n, pattern, columns)).toEqual(wanted));

@@ -1,12 +1,12 @@
 import { z } from 'zod';
+import { id, lengthMm, positiveUpTo, sentence } from '../quantity/bounds.ts';
 
-const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Ids are small letters, digits and single hyphens.');
-const text = z.string().min(1);
+const text = sentence;
 const minutes = z.number().min(0).max(600);
 
 /** Whose figure a torque is goes with it; without one it says how it is tightened. */
 export const TORQUE_UNITS = ['N·m', 'ft·lb', 'in·lb'] as const;
-export const torque = z.strictObject({ value: z.number().positive(), unit: z.enum(TORQUE_UNITS), source: text });
+export const torque = z.strictObject({ value: positiveUpTo(100_000), unit: z.enum(TORQUE_UNITS), source: text });
 export type Torque = z.infer<typeof torque>;
 
 export const LOOSE_KINDS = ['screw', 'nut', 'clip', 'pin', 'washer', 'shim', 'spring', 'key', 'seal', 'plug', 'cable', 'part'] as const;
@@ -18,7 +18,7 @@ export const looseItem = z.strictObject({
   kind: z.enum(LOOSE_KINDS),
   count: z.int().min(1).max(99),
   size: text.optional(),
-  lengthMm: z.number().positive().optional(),
+  lengthMm: lengthMm.optional(),
   drive: z.enum(['hex', 'socket', 'six-lobe', 'cross-head', 'slotted']).optional(),
   /** Only where it is the unusual one. */
   hand: z.literal('left').optional(),
@@ -49,15 +49,15 @@ export const step = z.strictObject({
   atWorst: minutes.optional(),
   /** Two people. */
   helper: z.boolean().default(false),
-  needs: z.array(id).default([]),
+  needs: z.array(id).max(30).default([]),
   /** Ways that lead here: all steps of one of them, besides `needs`. */
-  ways: z.array(z.array(id).min(1)).default([]),
+  ways: z.array(z.array(id).min(1).max(30)).max(10).default([]),
   /** Bodies, joints and auxiliaries that come within reach. */
-  frees: z.array(id).default([]),
-  tools: z.array(text).default([]),
-  cautions: z.array(id).default([]),
-  loose: z.array(looseItem).default([]),
-  captures: z.array(capture).default([]),
+  frees: z.array(id).max(60).default([]),
+  tools: z.array(text).max(30).default([]),
+  cautions: z.array(id).max(30).default([]),
+  loose: z.array(looseItem).max(60).default([]),
+  captures: z.array(capture).max(30).default([]),
   /** Must pass after the step before the next may begin. */
   wait: wait.optional(),
 });
@@ -81,11 +81,11 @@ export const closingStep = z.strictObject({
   minutes,
   kind: z.enum(CLOSING_KINDS).default('putBack'),
   helper: z.boolean().default(false),
-  cautions: z.array(id).default([]),
+  cautions: z.array(id).max(30).default([]),
   /** The opening steps it undoes. */
-  closes: z.array(id).default([]),
+  closes: z.array(id).max(30).default([]),
   /** Opening steps that make it necessary, for work that undoes none; empty: always. */
-  after: z.array(id).default([]),
+  after: z.array(id).max(60).default([]),
   tighten: tighten.optional(),
   wait: wait.optional(),
 });

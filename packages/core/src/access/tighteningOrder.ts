@@ -11,7 +11,7 @@ export type TighteningOutput = z.infer<typeof tighteningOutput>;
 /**
  * In which order to tighten screws round a joint, and in how many passes, so that it is drawn down
  * evenly. Screws are numbered from 1 at the top, clockwise round a circle, or row by row from the top
- * left in a rectangle. A circle goes across and then to the widest gap left (the star); a rectangle
+ * left in a rectangle. A circle goes across and square to it (the star); a rectangle
  * from the middle outwards, side to side. Shares are of the final torque: the last pass is 1.
  *
  * Source: common workshop practice for gasketed joints, as in ASME PCC-1 (star pattern, stepped passes).
@@ -35,8 +35,24 @@ function wordsOf(pass: number, passes: number): string {
   return pass === 1 ? 'snug, all round' : `to ${Math.round((100 * pass) / passes)} %`;
 }
 
+/** Round a circle, from 0: across and square to it where the count allows, else always into the widest gap. */
+const star = (n: number): number[] => (n % 4 === 0 ? bySquares(n) : byGaps(n));
+
+/**
+ * Square after square (ASME PCC-1:2019, table 4, the legacy cross pattern): 1-7-4-10, 2-8-5-11, 3-9-6-12 of twelve.
+ * The next square begins half a quarter on, so that none is drawn down beside the last.
+ */
+function bySquares(n: number): number[] {
+  const quarter = n / 4;
+  const step = Math.max(1, Math.floor(quarter / 2));
+  const starts = Array.from({ length: step }, (_, first) =>
+    Array.from({ length: Math.ceil((quarter - first) / step) }, (__, i) => first + i * step),
+  );
+  return starts.flat().flatMap((start) => [start, start + 2 * quarter, start + quarter, start + 3 * quarter]);
+}
+
 /** Always the screw farthest round from those already tight; of two as far, the one most nearly across from the last. */
-function star(n: number): number[] {
+function byGaps(n: number): number[] {
   const around = (p: number, q: number) => Math.min((p - q + n) % n, (q - p + n) % n);
   const order = [0];
   while (order.length < n) {

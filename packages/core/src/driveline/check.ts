@@ -1,5 +1,5 @@
 import { fail } from '../failure/CoreFailure.ts';
-import type { Body, Driveline, MotionInput } from './schema.ts';
+import { MOST_CONTACTS, type Body, type Driveline, type MotionInput } from './schema.ts';
 
 /** Refuses a driveline that names a body or joint twice, or a body that is not there. */
 export function checkDriveline(driveline: Driveline, path = 'driveline'): void {
@@ -8,6 +8,11 @@ export function checkDriveline(driveline: Driveline, path = 'driveline'): void {
     if (kinds.has(body.id)) throw fail('duplicateId', `${path}.bodies.${i}.id`, { given: body.id });
     kinds.set(body.id, body.kind);
   });
+  for (const type of ['oneWay', 'differential'] as const) {
+    if (driveline.joints.filter((joint) => joint.type === type).length > MOST_CONTACTS) {
+      throw fail('tooMany', `${path}.joints`, { maximum: MOST_CONTACTS, given: type });
+    }
+  }
   const joints = new Set<string>();
   driveline.joints.forEach((joint, i) => {
     const here = `${path}.joints.${i}`;
@@ -45,8 +50,7 @@ export function checkMotion(input: MotionInput): void {
     driven.add(drive.body);
     const [right, wrong] = found.kind === 'slider' ? (['travelMm', 'turns'] as const) : (['turns', 'travelMm'] as const);
     if (drive[wrong] !== undefined) {
-      const why = found.kind === 'slider' ? `"${drive.body}" slides: give its travel in mm.` : `"${drive.body}" turns: give its turns.`;
-      throw fail('contradiction', `drive.${i}.${wrong}`, { why });
+      throw fail('contradiction', `drive.${i}.${wrong}`, { reason: 'driveOfOtherKind', body: drive.body, wanted: right });
     }
     if (drive[right] === undefined) throw fail('missing', `drive.${i}.${right}`);
   });

@@ -189,3 +189,107 @@ test('teeth that jump against a jam let the driver jerk on', () => {
   expect(bodies.worm?.state).toBe('irregular');
   expect(bodies.drum?.state).toBe('locked');
 });
+
+const SIZED = ['turns', 'still', 'locked'];
+
+test('wherever nothing is broken every joint keeps its equation', () => {
+  fc.assert(
+    fc.property(
+      anyDriveline,
+      fc.nat(6),
+      fc.integer({ min: -9, max: 9 }),
+      fc.array(fc.nat(6), { maxLength: 2 }),
+      (driveline, first, turns, rest) => {
+        const count = driveline.bodies.length;
+        const held = [...new Set(rest.map((each) => `b${each % count}`))].filter((id) => id !== `b${first % count}`);
+        const parsed = motionInput.parse({ driveline, drive: [{ body: `b${first % count}`, turns }], held });
+        const { bodies } = motion(parsed);
+        const of = (id: string) => bodies[id]?.turns ?? NaN;
+        return parsed.driveline.joints.every((joint) => {
+          if (!bodiesOf(joint).every((id) => SIZED.includes(bodies[id]?.state ?? ''))) return true;
+          const size = 1e-6 * Math.max(1, ...bodiesOf(joint).map((id) => Math.abs(of(id))));
+          if (joint.type === 'differential') return Math.abs(of(joint.left) + of(joint.right) - 2 * of(joint.case)) <= size;
+          if (joint.type === 'oneWay') return joint.drives * (of(joint.driver) - of(joint.driven)) <= size;
+          // What a self-locking worm will not let back through stands, and the worm gets nothing.
+          const tie = tieOf(joint);
+          return !tie || Math.abs(of(tie.to) - of(tie.from) * tie.factor) <= size;
+        });
+      },
+    ),
+    { numRuns: 1000 },
+  );
+});
+
+const loop = (joints: readonly object[], drive: readonly object[], held: readonly string[] = []) => {
+  const ids = [
+    ...new Set(
+      joints.flatMap((each) =>
+        ['a', 'b', 'case', 'left', 'right', 'driver', 'driven'].flatMap((key) => (each as Record<string, string>)[key] ?? []),
+      ),
+    ),
+  ];
+  return run({ driveline: { bodies: ids.map((id) => ({ id })), joints: joints.map((each, i) => ({ id: `j${i}`, ...each })) }, drive, held })
+    .bodies;
+};
+const axles = { type: 'differential', case: 'c', left: 'l', right: 'r' };
+
+test('loops through a differential turn as its equation says (left + right = 2·case)', () => {
+  // Two axles geared together 10 to 20: l = 2·k, r = −k·… with the mesh r = −l/2, so l/2 = 2·case and l = 4·case.
+  expect(loop([axles, { type: 'mesh', a: 'l', b: 'r', teethA: 10, teethB: 20 }], [{ body: 'c', turns: 3 }])).toMatchObject({
+    l: { turns: expect.closeTo(12) as number },
+    r: { turns: expect.closeTo(-6) as number },
+  });
+  // An axle tied to the case: the whole turns as one, whichever is driven.
+  for (const body of ['c', 'l', 'r']) {
+    expect(loop([axles, { type: 'seat', a: 'c', b: 'l', by: 'key' }], [{ body, turns: 5 }])).toMatchObject({
+      c: { turns: 5, state: 'turns' },
+      l: { turns: 5 },
+      r: { turns: 5 },
+    });
+  }
+  // Two differentials across each other: both axles of the second are those of the first, so its case follows.
+  expect(loop([axles, { type: 'differential', case: 'd', left: 'l', right: 'r' }], [{ body: 'c', turns: 2 }])).toMatchObject({
+    d: { turns: expect.closeTo(2) as number },
+  });
+  // Axles meshed one to one would turn against each other by the same: the case cannot turn.
+  expect(loop([axles, { type: 'mesh', a: 'l', b: 'r', teethA: 20, teethB: 20 }], [{ body: 'c', turns: 1 }]).c).toEqual({
+    turns: 0,
+    state: 'locked',
+  });
+});
+
+test('of two drivers with one-way clutches the faster carries, in whatever order they are written', () => {
+  const clutches = [
+    { type: 'oneWay', driver: 'slow', driven: 's', drives: 1 },
+    { type: 'oneWay', driver: 'fast', driven: 't', drives: 1 },
+    { type: 'mesh', a: 't', b: 's', teethA: 10, teethB: 30, internal: true },
+  ];
+  for (const [slow, fast, s] of [
+    [1, 2, 1],
+    [1, 6, 2],
+    [0.5, 1.5, 0.5],
+  ] as const) {
+    for (const joints of [clutches, [...clutches].reverse()]) {
+      const found = loop(joints, [
+        { body: 'slow', turns: slow },
+        { body: 'fast', turns: fast },
+      ]);
+      expect([found.s?.turns, found.t?.turns]).toEqual([expect.closeTo(s), expect.closeTo(3 * s)]);
+    }
+  }
+});
+
+test('a chain of self-locking worms driven backwards stops at the one nearest to the hand', () => {
+  const joints = Array.from({ length: 40 }, (_, i) => ({
+    id: `j${i}`,
+    type: 'worm',
+    worm: `b${i}`,
+    wheel: `b${i + 1}`,
+    starts: 1,
+    teeth: 20,
+    selfLocking: true,
+  }));
+  const bodies = Array.from({ length: 41 }, (_, i) => ({ id: `b${i}` }));
+  const states = run({ driveline: { bodies, joints }, drive: [{ body: 'b40', turns: 1 }] }).bodies;
+  expect([states.b40?.state, states.b39?.state, states.b0?.state]).toEqual(['locked', 'still', 'still']);
+});

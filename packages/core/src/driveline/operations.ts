@@ -7,6 +7,7 @@ export const drivelineOperations = {
     summary: 'What turns, what stands, and how far to turn until it shows',
     input: motionInput,
     output: motionOutput,
+    heavy: true,
     work: motion,
   }),
 };

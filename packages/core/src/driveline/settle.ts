@@ -1,25 +1,21 @@
+import { same, type Frame, type Known } from './known.ts';
+import { solveLoops } from './loops.ts';
 import type { Joint } from './schema.ts';
 import { bodiesOf, tieOf } from './transmission.ts';
-import { type Question } from './question.ts';
-
-export interface Known {
-  readonly value: number;
-  /** The joint the value came through; null where it was put in. */
-  readonly via: string | null;
-  /** Behind teeth that jump under load: it moves, but less. */
-  readonly less: boolean;
-}
 
 export interface Settled {
+  /** In the order in which the motion reached them. */
   readonly known: ReadonlyMap<string, Known>;
   readonly locked: ReadonlySet<string>;
   /** True where motion put in was stopped by something that cannot move. */
   readonly stoppedDrive: boolean;
+  /** True where something that was to move both ways had to stand. */
+  readonly bound: boolean;
 }
 
-interface Frame extends Question {
-  readonly tied: readonly Joint[];
-  readonly skipping: ReadonlySet<string>;
+export interface Asked extends Frame {
+  readonly drive: ReadonlyMap<string, number>;
+  readonly held: readonly string[];
   readonly stuck: ReadonlySet<string>;
 }
 
@@ -27,44 +23,33 @@ interface Frame extends Question {
  * Spreads what is known (rest first, then the drive) over the tied joints until nothing is left to say.
  * Two answers for one body mean that the chain binds: everything rigidly tied to it then stands.
  */
-export function settle(frame: Frame): Settled {
-  const rest = new Set([...frame.stuck, ...frame.held]);
-  const jam = new Set(frame.stuck);
-  let stoppedDrive = false;
-  for (;;) {
-    const known = new Map<string, Known>();
-    const locked = reach(frame.tied, jam, restOf(frame.tied, rest));
-    for (const id of rest) known.set(id, AT_REST);
-    let bound = propagate(frame, known);
-    for (const [id, value] of frame.drive) {
-      if (bound !== null) break;
-      if (jam.has(id)) {
-        stoppedDrive ||= value !== 0;
-        continue;
-      }
-      const there = known.get(id);
-      if (there && !same(there.value, value)) bound = id;
-      else known.set(id, { value, via: null, less: false });
-      bound ??= propagate(frame, known);
-    }
-    bound ??= propagateFreely(frame, known);
-    if (bound === null) return { known, locked, stoppedDrive };
+export function settle(asked: Asked): Settled {
+  const { drive, held, stuck } = asked;
+  const rest = new Set([...stuck, ...held]);
+  const jam = new Set(stuck);
+  for (let bound = false; ; bound = true) {
+    const known = new Map<string, Known>([...rest].map((id) => [id, AT_REST]));
+    const locked = reach(asked, jam, restOf(asked, rest));
+    for (const [id, value] of drive) if (!jam.has(id)) known.set(id, { value, via: null, less: false });
+    const clash = spread(asked, known, [...known.keys()]) ?? spreadFreely(asked, known);
+    if (clash === null) return { known, locked, stoppedDrive: [...drive].some(([id, value]) => jam.has(id) && value !== 0), bound };
+    const before = jam.size;
     // Everything tied to the clash, and the drive that ran into it, becomes one standing block.
-    for (const id of reach(frame.tied, new Set([bound]), known)) {
+    const block = reach(asked, new Set([clash]), known);
+    for (const id of block) {
       jam.add(id);
       rest.add(id);
     }
+    if (jam.size === before) for (const id of drive.keys()) jam.add(id);
   }
 }
 
 const AT_REST: Known = { value: 0, via: null, less: false };
 
-const same = (p: number, q: number) => Math.abs(p - q) <= 1e-9 * Math.max(1, Math.abs(p), Math.abs(q));
-
 /** What stands because it is tied to rest alone, whatever is driven. */
-function restOf(tied: readonly Joint[], rest: ReadonlySet<string>): ReadonlyMap<string, Known> {
+function restOf(frame: Frame, rest: ReadonlySet<string>): ReadonlyMap<string, Known> {
   const known = new Map<string, Known>([...rest].map((id) => [id, AT_REST]));
-  propagate({ tied, skipping: new Set() }, known);
+  spread({ ...frame, isSkipping: () => false }, known, [...rest]);
   return known;
 }
 
@@ -72,56 +57,92 @@ function restOf(tied: readonly Joint[], rest: ReadonlySet<string>): ReadonlyMap<
  * Everything rigidly tied to the seeds. A differential passes rest on only where all its three
  * bodies are known to take part: one free axle lets the others move.
  */
-function reach(tied: readonly Joint[], seeds: ReadonlySet<string>, known: ReadonlyMap<string, Known>): ReadonlySet<string> {
+function reach({ at, isTied }: Frame, seeds: ReadonlySet<string>, known: ReadonlyMap<string, Known>): ReadonlySet<string> {
   const found = new Set(seeds);
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const joint of tied) {
+  // A set gives out what is added while it is gone through.
+  for (const id of found) {
+    for (const joint of at(id)) {
+      if (!isTied(joint)) continue;
       const bodies = bodiesOf(joint);
-      if (joint.type === 'differential' && !bodies.every((id) => known.has(id))) continue;
-      if (!bodies.some((id) => found.has(id))) continue;
-      for (const id of bodies) {
-        if (found.has(id)) continue;
-        found.add(id);
-        grew = true;
-      }
+      if (joint.type === 'differential' && !bodies.every((each) => known.has(each))) continue;
+      for (const each of bodies) found.add(each);
     }
   }
   return found;
 }
 
-/** Sound joints speak first, jumping teeth after: a body with a sound way to the drive is not called slow. */
-function propagate({ tied, skipping }: Pick<Frame, 'tied' | 'skipping'>, known: Map<string, Known>): string | null {
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const sound of [true, false]) {
-      for (const joint of tied) {
-        if (skipping.has(joint.id) === sound) continue;
-        const news = imply(joint, known, skipping.has(joint.id));
-        if (!news) continue;
-        const there = known.get(news.body);
-        if (!there) {
-          known.set(news.body, news.known);
-          grew = true;
-        } else if (!same(there.value, news.known.value) && !there.less && !news.known.less) return news.body;
-      }
-      if (grew) break;
+/**
+ * Spreads from bodies that are new among the known. Sound joints speak first, then the equations of loops,
+ * jumping teeth last: a body with a sound way to the drive is not called slow.
+ * @returns a body with two answers, null where there is none
+ */
+function spread(frame: Frame, known: Map<string, Known>, fresh: readonly string[]): string | null {
+  const skipping = new Set<Joint>();
+  for (let queue = [...fresh]; queue.length > 0;) {
+    const clash = spreadSound(frame, known, { queue, skipping });
+    if (clash !== null) return clash;
+    const loops = solveLoops(frame, known);
+    if ('bound' in loops) return loops.bound;
+    for (const [id, each] of loops.news) known.set(id, each);
+    queue = loops.news.map(([id]) => id);
+    for (const joint of queue.length === 0 ? skipping : []) {
+      const { clash: jumped, news } = hear(frame, known, joint);
+      if (jumped !== undefined) return jumped;
+      if (news === undefined) continue;
+      queue = [news];
+      break;
     }
   }
   return null;
 }
 
+interface Waiting {
+  readonly queue: string[];
+  readonly skipping: Set<Joint>;
+}
+
+function spreadSound(frame: Frame, known: Map<string, Known>, { queue, skipping }: Waiting): string | null {
+  for (let i = 0; i < queue.length; i++) {
+    for (const joint of frame.at(queue[i] as string)) {
+      if (!frame.isTied(joint)) continue;
+      if (frame.isSkipping(joint)) {
+        skipping.add(joint);
+        continue;
+      }
+      const { clash, news } = hear(frame, known, joint);
+      if (clash !== undefined) return clash;
+      if (news !== undefined) queue.push(news);
+    }
+  }
+  return null;
+}
+
+/** Takes what a joint says into the known: the body that is new among them, or the one that has another answer already. */
+function hear(frame: Frame, known: Map<string, Known>, joint: Joint): { readonly clash?: string; readonly news?: string } {
+  const said = imply(joint, known, frame.isSkipping(joint));
+  if (!said) return {};
+  const there = known.get(said.body);
+  if (there) return same(there.value, said.known.value) || there.less || said.known.less ? {} : { clash: said.body };
+  known.set(said.body, said.known);
+  return { news: said.body };
+}
+
 /** Where a differential is left with a choice: both axles follow the case; a case nobody drives stays put. */
-function propagateFreely(frame: Frame, known: Map<string, Known>): string | null {
+function spreadFreely(frame: Frame, known: Map<string, Known>): string | null {
+  const differentials = new Set<Joint>();
+  const look = (id: string) => {
+    for (const joint of frame.at(id)) if (joint.type === 'differential' && frame.isTied(joint)) differentials.add(joint);
+  };
   for (;;) {
-    const free = frame.tied.find((joint) => joint.type === 'differential' && bodiesOf(joint).filter((id) => known.has(id)).length === 1);
+    for (const id of known.keys()) look(id);
+    const free = [...differentials].find((joint) => bodiesOf(joint).filter((id) => known.has(id)).length === 1);
     if (free?.type !== 'differential') return null;
     const ofCase = known.get(free.case);
-    const less = (ofCase?.less ?? false) || frame.skipping.has(free.id);
-    if (ofCase) known.set(free.left, { value: ofCase.value, via: free.id, less });
-    else known.set(free.case, { value: 0, via: free.id, less: false });
-    const bound = propagate(frame, known);
-    if (bound !== null) return bound;
+    const less = (ofCase?.less ?? false) || frame.isSkipping(free);
+    const chosen = ofCase ? free.left : free.case;
+    known.set(chosen, ofCase ? { value: ofCase.value, via: free.id, less } : { value: 0, via: free.id, less: false });
+    const clash = spread(frame, known, [chosen]);
+    if (clash !== null) return clash;
   }
 }
 

@@ -1,5 +1,7 @@
-import type { Driveline, FaultMode, Joint, MotionState } from './schema.ts';
-import { settle, type Known } from './settle.ts';
+import { jointsAt } from './chain.ts';
+import type { Known } from './known.ts';
+import type { FaultMode, Joint, MotionState } from './schema.ts';
+import { settle, type Settled } from './settle.ts';
 import { bodiesOf } from './transmission.ts';
 import { type Question } from './question.ts';
 
@@ -8,83 +10,138 @@ export interface Motion {
   readonly state: MotionState;
 }
 
+type OneWay = Extract<Joint, { type: 'oneWay' }>;
+
+/** Contacts as they stand while the chain moves. */
+interface Contacts {
+  /** One-way clutches that grip. */
+  readonly engaged: ReadonlySet<string>;
+  /** Faulty contacts that gave way to something that cannot move. */
+  readonly yielded: ReadonlySet<string>;
+  /** Self-locking worms that were driven from their wheel. */
+  readonly blocked: ReadonlySet<string>;
+  readonly stuck: ReadonlySet<string>;
+}
+
 /**
  * Motion of every body. Contacts that depend on the outcome (one-way clutches, seats that slip,
  * teeth that jump, worms that do not back-drive) start at rest and are switched one at a time until
- * none contradicts what the others do; each switches at most once, so it ends after at most one
- * round per joint.
+ * none contradicts what the others do. Each yields or blocks at most once, and a clutch grips at most
+ * twice, so it ends.
  */
 export function solve(question: Question): ReadonlyMap<string, Motion> {
-  const { driveline, faults } = question;
-  const modes = new Map(driveline.joints.map(({ id }) => [id, new Set(faults.filter((f) => f.joint === id).map((f) => f.mode))]));
+  const { driveline, drive, held, underLoad } = question;
+  const { joints } = driveline;
+  const modes = modesOf(question.faults);
   const has = (joint: Joint, mode: FaultMode) => modes.get(joint.id)?.has(mode) ?? false;
+  const at = jointsAt(driveline);
+  const faulty = joints.filter(({ id }) => modes.has(id));
+  const oneWays = joints.filter((joint): joint is OneWay => joint.type === 'oneWay');
 
-  const engaged = new Set<string>();
-  const yielded = new Set<string>();
-  const blocked = new Set<string>();
-  const stuck = new Set(driveline.joints.filter((joint) => has(joint, 'jammed')).flatMap(bodiesOf));
-  const isTied = (joint: Joint) => {
-    if (has(joint, 'open') || yielded.has(joint.id) || blocked.has(joint.id)) return false;
-    if (has(joint, 'slips') && question.underLoad) return false;
-    return joint.type !== 'oneWay' || engaged.has(joint.id);
+  const settleWith = ({ engaged, yielded, blocked, stuck }: Contacts): Settled =>
+    settle({
+      at,
+      drive,
+      held,
+      stuck,
+      isTied: (joint) => {
+        if (has(joint, 'open') || yielded.has(joint.id) || blocked.has(joint.id)) return false;
+        if (has(joint, 'slips') && underLoad) return false;
+        return joint.type !== 'oneWay' || engaged.has(joint.id);
+      },
+      isSkipping: (joint) => underLoad && has(joint, 'skips'),
+    });
+
+  let contacts: Contacts = {
+    engaged: new Set(),
+    yielded: new Set(),
+    blocked: new Set(),
+    stuck: new Set(faulty.filter((joint) => has(joint, 'jammed')).flatMap(bodiesOf)),
   };
-
+  const grips = new Map<string, number>();
   for (;;) {
-    const tied = driveline.joints.filter(isTied);
-    const skipping = new Set(tied.filter((joint) => has(joint, 'skips') && question.underLoad).map(({ id }) => id));
-    const settled = settle({ ...question, tied, skipping, stuck });
-    const giving = tied.find(
-      (joint) =>
-        (has(joint, 'slips') || has(joint, 'skips')) && bodiesOf(joint).every((id) => settled.locked.has(id)) && settled.stoppedDrive,
-    );
-    if (giving) yielded.add(giving.id);
-    else if (!switchOneWay(driveline, settled.known, engaged) && !blockBackDriving(tied, settled.known, blocked, stuck)) {
-      const jerking = new Set(driveline.joints.filter((joint) => has(joint, 'skips') && yielded.has(joint.id)).flatMap(bodiesOf));
-      return states(driveline, settled.known, settled.locked, jerking);
+    let settled = settleWith(contacts);
+    const outrun = settled.bound ? outrunClutch(oneWays, contacts, settleWith) : undefined;
+    if (outrun) ({ contacts, settled } = outrun);
+    const { known, locked } = settled;
+    const tied = (joint: Joint) => !has(joint, 'open') && !contacts.yielded.has(joint.id) && !contacts.blocked.has(joint.id);
+    const giving = settled.stoppedDrive
+      ? faulty.find((joint) => tied(joint) && mayGive(modes.get(joint.id)) && bodiesOf(joint).every((id) => locked.has(id)))
+      : undefined;
+    const gripping = giving ? undefined : leading(oneWays, known, { engaged: contacts.engaged, grips });
+    const worm = giving || gripping ? undefined : backDriven(known, joints, contacts.blocked);
+    if (giving) contacts = { ...contacts, yielded: including(contacts.yielded, giving.id) };
+    else if (gripping) {
+      grips.set(gripping.id, (grips.get(gripping.id) ?? 0) + 1);
+      contacts = { ...contacts, engaged: including(contacts.engaged, gripping.id) };
+    } else if (worm) {
+      contacts = { ...contacts, blocked: including(contacts.blocked, worm.id), stuck: including(contacts.stuck, worm.wheel) };
+    } else {
+      const jerking = new Set(faulty.filter((joint) => has(joint, 'skips') && contacts.yielded.has(joint.id)).flatMap(bodiesOf));
+      return new Map(driveline.bodies.map(({ id }) => [id, motionOf(known.get(id), locked.has(id), jerking.has(id))]));
     }
   }
 }
 
-/** A one-way clutch grips when its driver would outrun what it drives. */
-function switchOneWay(driveline: Driveline, known: ReadonlyMap<string, Known>, engaged: Set<string>): boolean {
-  for (const joint of driveline.joints) {
-    if (joint.type !== 'oneWay' || engaged.has(joint.id)) continue;
-    const lead = (known.get(joint.driver)?.value ?? 0) - (known.get(joint.driven)?.value ?? 0);
-    if (joint.drives * lead > 1e-12) {
-      engaged.add(joint.id);
-      return true;
-    }
-  }
-  return false;
+const including = (set: ReadonlySet<string>, one: string): ReadonlySet<string> => new Set([...set, one]);
+
+const mayGive = (modes?: ReadonlySet<FaultMode>) => modes !== undefined && (modes.has('slips') || modes.has('skips'));
+
+function modesOf(faults: Question['faults']): ReadonlyMap<string, ReadonlySet<FaultMode>> {
+  const modes = new Map<string, Set<FaultMode>>();
+  for (const { joint, mode } of faults) modes.set(joint, (modes.get(joint) ?? new Set()).add(mode));
+  return modes;
 }
 
-/** A self-locking worm lets nothing back through: its wheel stands, and the worm gets no drive. */
-function blockBackDriving(tied: readonly Joint[], known: ReadonlyMap<string, Known>, blocked: Set<string>, stuck: Set<string>): boolean {
-  for (const joint of tied) {
-    if (joint.type !== 'worm' || !joint.selfLocking) continue;
-    const worm = known.get(joint.worm);
-    if (worm && worm.via === joint.id && worm.value !== 0) {
-      blocked.add(joint.id);
-      stuck.add(joint.wheel);
-      return true;
-    }
-  }
-  return false;
-}
+/** How far the driver of a clutch would outrun what it drives, in the direction in which it grips. */
+const leadOf = ({ driver, driven, drives }: OneWay, known: ReadonlyMap<string, Known>) =>
+  drives * ((known.get(driver)?.value ?? 0) - (known.get(driven)?.value ?? 0));
 
-function states(
-  driveline: Driveline,
+const MOST_GRIPS = 2;
+
+/** A one-way clutch grips when its driver would outrun what it drives; of several the one that leads most. */
+function leading(
+  oneWays: readonly OneWay[],
   known: ReadonlyMap<string, Known>,
-  locked: ReadonlySet<string>,
-  jerking: ReadonlySet<string>,
-): ReadonlyMap<string, Motion> {
-  return new Map(
-    driveline.bodies.map(({ id }) => {
-      const { value = 0, less = false } = known.get(id) ?? {};
-      const slowed: MotionState = less ? 'less' : 'turns';
-      const moving: MotionState = jerking.has(id) ? 'irregular' : slowed;
-      const resting: MotionState = locked.has(id) ? 'locked' : 'still';
-      return [id, { value, state: value === 0 ? resting : moving }];
-    }),
-  );
+  { engaged, grips }: { readonly engaged: ReadonlySet<string>; readonly grips: ReadonlyMap<string, number> },
+): OneWay | undefined {
+  return oneWays
+    .filter(({ id }) => !engaged.has(id) && (grips.get(id) ?? 0) < MOST_GRIPS)
+    .map((joint) => ({ joint, lead: leadOf(joint, known) }))
+    .filter(({ lead }) => lead > 1e-12)
+    .reduce<{ joint?: OneWay; lead: number }>((most, each) => (each.lead > most.lead ? each : most), { lead: 0 }).joint;
+}
+
+/** Where the chain binds between clutches that grip, the one that another outruns lets go: the faster carries. */
+function outrunClutch(
+  oneWays: readonly OneWay[],
+  contacts: Contacts,
+  settleWith: (contacts: Contacts) => Settled,
+): { readonly contacts: Contacts; readonly settled: Settled } | undefined {
+  if (contacts.engaged.size < 2) return undefined;
+  for (const joint of oneWays) {
+    if (!contacts.engaged.has(joint.id)) continue;
+    const without = { ...contacts, engaged: new Set([...contacts.engaged].filter((id) => id !== joint.id)) };
+    const settled = settleWith(without);
+    if (!settled.bound && leadOf(joint, settled.known) <= 1e-12) return { contacts: without, settled };
+  }
+  return undefined;
+}
+
+/** A self-locking worm lets nothing back through: its wheel stands, and the worm gets no drive. The one nearest to the drive is met first. */
+function backDriven(known: ReadonlyMap<string, Known>, joints: readonly Joint[], blocked: ReadonlySet<string>) {
+  const worms = new Map(joints.flatMap((joint) => (joint.type === 'worm' && joint.selfLocking ? [[joint.id, joint] as const] : [])));
+  if (worms.size === 0) return undefined;
+  for (const [id, { via, value }] of known) {
+    const worm = via === null ? undefined : worms.get(via);
+    if (worm && worm.worm === id && value !== 0 && !blocked.has(worm.id)) return worm;
+  }
+  return undefined;
+}
+
+function motionOf({ value = 0, less = false }: Partial<Known> = {}, locked: boolean, jerking: boolean): Motion {
+  const slowed: MotionState = less ? 'less' : 'turns';
+  const moving: MotionState = jerking ? 'irregular' : slowed;
+  const resting: MotionState = locked ? 'locked' : 'still';
+  return { value, state: value === 0 ? resting : moving };
 }

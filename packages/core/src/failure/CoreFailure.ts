@@ -13,6 +13,9 @@ export type FailureCode =
   | 'contradiction'
   | 'impossibleGeometry'
   | 'nothingGiven'
+  | 'tooMany'
+  | 'tooLong'
+  | 'noAnswer'
   | 'invalid';
 
 /** What the words need: bounds, the value given, the ids allowed, and the reason where the code alone does not say it. */

@@ -36,15 +36,24 @@ function failureOf(nested: Issue, input: unknown): CoreFailure {
       return new CoreFailure({ code: tooSmall(issue), path: path.join('.'), detail: { minimum: Number(issue.minimum), given } });
     case 'too_big':
       return new CoreFailure({
-        code: 'outOfRange',
+        code: tooBig(issue),
         path: path.join('.'),
-        detail: { maximum: Number(issue.maximum), given },
+        detail: { maximum: Number(issue.maximum), ...(issue.origin !== 'array' && issue.origin !== 'string' && { given }) },
       });
     case 'invalid_value':
       return new CoreFailure({
         code: at(input, path) === undefined ? 'missing' : 'wrongType',
         path: path.join('.'),
         detail: { wanted: `one of ${issue.values.map(String).join(', ')}`, given },
+      });
+    case 'invalid_union':
+      return new CoreFailure({
+        code: given === 'undefined' ? 'missing' : 'wrongType',
+        path: path.join('.'),
+        detail: {
+          wanted: 'options' in issue ? `one of ${[...(issue.options ?? [])].map(String).join(', ')}` : 'one of the kinds known here',
+          given,
+        },
       });
     default:
       return new CoreFailure({
@@ -58,6 +67,11 @@ function failureOf(nested: Issue, input: unknown): CoreFailure {
 function tooSmall(issue: z.core.$ZodIssueTooSmall): FailureCode {
   if (issue.origin === 'array') return 'nothingGiven';
   return Number(issue.minimum) === 0 && !issue.inclusive ? 'notPositive' : 'outOfRange';
+}
+
+function tooBig({ origin }: z.core.$ZodIssueTooBig): FailureCode {
+  if (origin === 'array') return 'tooMany';
+  return origin === 'string' ? 'tooLong' : 'outOfRange';
 }
 
 /** A union reports one list per branch; the branch that got furthest in names the real culprit. */

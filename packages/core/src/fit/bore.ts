@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { degrees } from '../quantity/angle.ts';
 import { measuredLength } from '../quantity/measured.ts';
+import { positiveUpTo, sentence } from '../quantity/bounds.ts';
 
 export const SHAPES = ['round', 'dFlat', 'doubleD', 'square', 'hex', 'key', 'spline'] as const;
 
@@ -20,8 +21,8 @@ export const boreInput = z.strictObject({
   bore: section,
   shaft: section,
   /** Turning play at the seat from which on it is worn out; degrees. */
-  limitDeg: z.number().positive().default(3),
-  limitSource: z.string().min(1).default('rule of thumb'),
+  limitDeg: positiveUpTo(360).default(3),
+  limitSource: sentence.default('rule of thumb'),
 });
 
 const measuredValue = z.object({ value: z.number(), plusMinus: z.number() });

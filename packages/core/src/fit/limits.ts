@@ -1,10 +1,11 @@
 import { z } from 'zod';
+import { positiveUpTo } from '../quantity/bounds.ts';
 import { fail } from '../failure/CoreFailure.ts';
 import { measuredLength } from '../quantity/measured.ts';
 import { holeLimits, LETTERS, shaftLimits, TOLERANCES, type Letter, type Limits } from './iso286.ts';
 
 export const limitsInput = z.strictObject({
-  nominalMm: z.number().positive().max(250),
+  nominalMm: positiveUpTo(500),
   /** Such as H7. */
   hole: z.string().max(6).optional(),
   /** Such as k6. */
@@ -46,7 +47,7 @@ const USUAL: readonly (readonly [hole: string, shaft: string, use: string])[] = 
 
 /**
  * Limits of hole and shaft by ISO 286, the clearance of the fit, and where a measured pair lies. Lengths
- * mm, up to 250; grades 5 to 11, letters d to s. Measured clearances below nought are interference.
+ * mm, up to 500; grades 5 to 11, letters d to s. Measured clearances below nought are interference.
  * Source: ISO 286-1:2010.
  * @throws CoreFailure where a code is not known, or nothing is asked
  * @example 20, H7, k6 → hole +0 / +0.021, shaft +0.002 / +0.015, transition

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
+import { MOST_TEETH, countUpTo } from '../quantity/bounds.ts';
 
 const stretch = z.strictObject({
   /** First and last tooth, counted from 1 clockwise; on a full wheel a stretch may run over the last tooth. */
-  from: z.int().positive(),
-  to: z.int().positive(),
+  from: countUpTo(MOST_TEETH),
+  to: countUpTo(MOST_TEETH),
 });
 
 export const arcsInput = z.strictObject({
@@ -15,9 +16,9 @@ export const arcsInput = z.strictObject({
   /** Teeth of the full circle: of a sector, for its angle. */
   fullTeeth: z.int().min(4).max(2000).optional(),
   /** Stretches that have worked, or are broken. */
-  worked: z.array(stretch).default([]),
+  worked: z.array(stretch).max(MOST_TEETH).default([]),
   /** Teeth that the travel takes, those at both ends included. */
-  needTeeth: z.int().positive(),
+  needTeeth: countUpTo(MOST_TEETH),
 });
 export const arcsOutput = z.object({
   workedTeeth: z.number(),

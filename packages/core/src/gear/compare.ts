@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { measured } from '../quantity/measured.ts';
+import { own } from '../operation/own.ts';
 
 const readings = z.record(z.string().max(60), measured);
 
@@ -39,7 +40,7 @@ export function compareGears({ first, second }: z.output<typeof compareInput>): 
   const names = [...new Set([...Object.keys(first), ...Object.keys(second)])];
   if (names.length === 0) throw fail('nothingGiven', 'first', { reason: 'measureBothFirst' });
   const rated = names.map((name) => {
-    const [p, q] = [first[name], second[name]];
+    const [p, q] = [own(first, name), own(second, name)];
     if (!p || !q) return { name, state: 'notRead' as const, sigmas: 0, ...(p && { first: p.value }), ...(q && { second: q.value }) };
     const difference = q.value - p.value;
     const plusMinus = Math.max(FINEST, Math.hypot(p.plusMinus, q.plusMinus));

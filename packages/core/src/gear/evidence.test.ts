@@ -1,20 +1,26 @@
+import fc from 'fast-check';
+import { logNormalBelow, logNormalBetween } from '../inference/normal.ts';
+import { coneAngles } from './bevel/dimensions.ts';
+import { bevelIdentifyInput, identifyBevel } from './bevel/identify.ts';
 import { cylindricalDimensions } from './cylindrical/dimensions.ts';
 import { identifyCylindrical } from './cylindrical/identify.ts';
 import { identifyInput } from './cylindrical/identifySchema.ts';
 import { cylindricalInput } from './cylindrical/schema.ts';
+import { identifyWheel, wheelIdentifyInput } from './wormWheel/identify.ts';
 import { identifyWorm, wormIdentifyInput } from './worm/identify.ts';
-import { wornTip } from './wornTip.ts';
+import { logWorn } from './worn.ts';
 
 const m = (value: number, plusMinus = 0.02) => ({ value, plusMinus });
+const worn = (...given: Parameters<typeof logWorn>) => Math.exp(logWorn(...given));
 const rad = (deg: number) => (deg * Math.PI) / 180;
 
 test('tips read low by a loss within the given one are as likely as unworn ones, and no likelier beyond it', () => {
   // Convolution of a uniform loss of 0.1 with a normal error of 0.02: its plateau is 1/0.1, its edges half of that.
-  expect(wornTip(27 - 0.05, 27, 0.02, 0.1)).toBeCloseTo(10 * 0.9876, 2);
-  expect(wornTip(27, 27, 0.02, 0.1)).toBeCloseTo(5, 4);
-  expect(wornTip(27 - 0.1, 27, 0.02, 0.1)).toBeCloseTo(5, 4);
+  expect(worn(27 - 0.05, 27, 0.02, 0.1)).toBeCloseTo(10 * 0.9876, 2);
+  expect(worn(27, 27, 0.02, 0.1)).toBeCloseTo(5, 4);
+  expect(worn(27 - 0.1, 27, 0.02, 0.1)).toBeCloseTo(5, 4);
   // No loss to speak of: the density of the error alone.
-  expect(wornTip(27, 27, 0.02, 0.001)).toBeCloseTo(1 / (0.02 * Math.sqrt(2 * Math.PI)), 9);
+  expect(worn(27, 27, 0.02, 0.001)).toBeCloseTo(1 / (0.02 * Math.sqrt(2 * Math.PI)), 9);
 });
 
 test('a helical gear is told by its centre distance: half the sum of the teeth, by the module over the cosine of the helix', () => {
@@ -57,4 +63,72 @@ test('a distance that agrees speaks for a standard worm, not for something witho
   const without = identifyWorm(wormIdentifyInput.parse({ measurements, starts: 1 })).noneOfTheseProbability;
   const agreeing = { ...measurements, centreDistanceMm: { wheelTeeth: 30, distanceMm: m(32.5) } };
   expect(identifyWorm(wormIdentifyInput.parse({ measurements: agreeing, starts: 1 })).noneOfTheseProbability).toBeLessThan(without);
+});
+
+test('exact readings of a shifted wheel or bevel are told, however finely the shift lies', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(1, 1.5, 2, 3, 4),
+      fc.integer({ min: 18, max: 60 }),
+      fc.double({ min: -0.3, max: 0.3, noNaN: true }),
+      fc.constantFrom(0.002, 0.02),
+      (module, teeth, shift, plusMinus) => {
+        const wheel = identifyWheel(
+          wheelIdentifyInput.parse({
+            teeth,
+            measurements: {
+              throatDiameterMm: m(module * (teeth + 2 + 2 * shift), plusMinus),
+              centreDistanceMm: { wormPitchDiameterMm: 10 * module, distanceMm: m((module * (10 + teeth + 2 * shift)) / 2, plusMinus) },
+              toothHeightMm: m(2.2 * module, plusMinus),
+            },
+            wear: { maxTipLossMm: 0 },
+          }),
+        );
+        const cones = coneAngles(teeth, 2 * teeth, 90);
+        const bevel = identifyBevel(
+          bevelIdentifyInput.parse({
+            pinionTeeth: teeth,
+            wheelTeeth: 2 * teeth,
+            measurements: {
+              pinionTipDiameterMm: m(module * (teeth + 2 * (1 + shift) * Math.cos(cones[0])), plusMinus),
+              wheelTipDiameterMm: m(module * (2 * teeth + 2 * (1 - shift) * Math.cos(cones[1])), plusMinus),
+            },
+            wear: { maxTipLossMm: 0 },
+          }),
+        );
+        expect(wheel.candidates[0]?.axialModuleMm).toBeCloseTo(module, 6);
+        expect(wheel.candidates[0]?.wheelProfileShift).toBeCloseTo(shift, 1);
+        expect(wheel.noneOfTheseProbability).toBeLessThan(0.2);
+        expect(bevel.candidates[0]?.outerModuleMm).toBeCloseTo(module, 6);
+        expect(bevel.noneOfTheseProbability).toBeLessThan(0.2);
+      },
+    ),
+  );
+});
+
+test('two or three hundred readings that agree say what one says, only more surely', () => {
+  const span = (teeth: number) => cylindricalDimensions(cylindricalInput.parse({ teeth: 25, normalModuleMm: 1, spanTeeth: teeth })).spanMm;
+  for (const count of [1, 200, 300]) {
+    const spans = Array.from({ length: count }, () => [3, 4].map((teeth) => ({ teeth, spanMm: m(span(teeth), 0.03) }))).flat();
+    const { candidates, noneOfTheseProbability } = identifyCylindrical(
+      identifyInput.parse({ teeth: 25, measurements: { spans: spans.slice(0, 400) } }),
+    );
+    expect(candidates[0]).toMatchObject({ system: 'module', size: 1 });
+    expect(noneOfTheseProbability).toBeLessThan(0.05);
+  }
+});
+
+test('readings of one span that contradict each other beyond their ± make it less sure, not surer', () => {
+  const of = (...values: number[]) =>
+    identifyCylindrical(
+      identifyInput.parse({ teeth: 25, measurements: { spans: values.map((value) => ({ teeth: 3, spanMm: m(value, 0.01) })) } }),
+    );
+  expect(of(7.73, 7.73).candidates[0]?.probability).toBeGreaterThan(of(7.53, 7.93).candidates[0]?.probability ?? 1);
+});
+
+test('logarithms of the normal distribution far out in its tail, where the function itself is nought', () => {
+  // ln Φ(−10) = −53.23128515051247 and ln(Φ(−30) − Φ(−31)) = −454.3212439955 (erfc of the C library, by another program).
+  expect(logNormalBelow(-10)).toBeCloseTo(-53.23128515051247, 4);
+  expect(logNormalBetween(-31, -30)).toBeCloseTo(-454.321243995, 3);
+  expect(logNormalBetween(30, 31)).toBeCloseTo(-454.321243995, 3);
 });

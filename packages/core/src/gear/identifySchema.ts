@@ -16,6 +16,7 @@ export type NextMeasurement = z.infer<typeof nextMeasurement>;
 export const gearSystems = z
   .array(z.enum(GEAR_SYSTEMS))
   .min(1)
+  .max(GEAR_SYSTEMS.length)
   .default([...GEAR_SYSTEMS]);
 
 /** Chance, before anything is measured, that the gear is none of the standard ones (shop figure). */

@@ -1,8 +1,9 @@
-import { normalDensity } from '../inference/normal.ts';
 import type { Measured } from '../quantity/measured.ts';
 import { bestReading } from './bestReading.ts';
 import { NONE_OF_THESE_PRIOR, type NextMeasurement } from './identifySchema.ts';
-import { readingSd, wornTip } from './wornTip.ts';
+import { rankedByEvidence } from './rankedByEvidence.ts';
+import { shiftEvidence, type FreeShift, type ShiftedReading } from './shiftEvidence.ts';
+import { logWorn, readingSd } from './worn.ts';
 
 /** A dimension that can be read off a gear, and what each candidate would show. */
 export interface Readable<Of> {
@@ -11,7 +12,8 @@ export interface Readable<Of> {
   readonly how: string;
   /** What was read; undefined while it was not. */
   readonly read: Measured | undefined;
-  readonly predict: (of: Of) => number;
+  /** In a straight line of the profile shift, where candidates have one. */
+  readonly predict: (of: Of, shift: number) => number;
   /** What makers leave open about it, one standard deviation, in its own unit. */
   readonly makerSd?: (of: Of) => number;
   /** Metal that may be worn off it: it reads low, never high. */
@@ -24,6 +26,9 @@ export interface Readable<Of> {
 
 export interface Sized<Of> {
   readonly of: Of;
+  /** The profile shift that explains the readings best, on the mean; 0 where candidates have none. */
+  readonly shift: number;
+  readonly shiftSd: number;
   readonly probability: number;
   readonly predicted: Readonly<Record<string, number>>;
   readonly residuals: Readonly<Record<string, number>>;
@@ -39,63 +44,72 @@ const NEGLIGIBLE = 1e-9;
 const USUAL_LOG_RANGE = Math.log(50);
 
 /**
- * Ranks candidates that follow from a standard alone (racks, screws, bevels, wheels) by Bayes' rule, with
- * "none of these" kept, and names the dimension to read next by information per minute.
+ * Ranks candidates that follow from a standard (racks, screws, and with a free profile shift bevels and
+ * wheels) by Bayes' rule, with "none of these" kept, and names the dimension to read next by information
+ * per minute. The shift is a continuous unknown, integrated as finely as the readings are sharp; densities
+ * are kept as logarithms, so that any number of readings can be taken.
  */
 export function identifySize<Of>(
   hypotheses: readonly { readonly of: Of; readonly prior: number }[],
   readables: readonly Readable<Of>[],
+  free?: FreeShift,
 ): SizeAnswer<Of> {
   const read = readables.filter((each) => each.read !== undefined);
   const priors = hypotheses.reduce((sum, { prior }) => sum + prior, 0);
-  const weighed = hypotheses.map(({ of, prior }) => ({
-    of,
-    weight: ((1 - NONE_OF_THESE_PRIOR) * prior * read.reduce((product, each) => product * likelihood(each, of), 1)) / priors,
-  }));
+  const weighed = hypotheses.flatMap(({ of, prior }) => {
+    const readings = read.map((each) => shiftedReading(each, of));
+    const found = free ? shiftEvidence(readings, free) : { log: logUnshifted(readings), mean: 0, sd: 0 };
+    return found ? [{ of, ...found, log: found.log + Math.log(((1 - NONE_OF_THESE_PRIOR) * prior) / priors) }] : [];
+  });
   const none = read.reduce(
-    (product, { read: value, logRange = USUAL_LOG_RANGE }) => product / (Math.max(Math.abs(value?.value ?? 1), 1e-3) * logRange),
-    NONE_OF_THESE_PRIOR,
+    (sum, { read: value, logRange = USUAL_LOG_RANGE }) => sum - Math.log(Math.max(Math.abs(value?.value ?? 1), 1e-3) * logRange),
+    Math.log(NONE_OF_THESE_PRIOR),
   );
-  const total = weighed.reduce((sum, { weight }) => sum + weight, none);
-  const kept = weighed.filter(({ weight }) => weight / total > NEGLIGIBLE).sort((p, q) => q.weight - p.weight);
-  const keptTotal = kept.reduce((sum, { weight }) => sum + weight, none);
-  const ranked = kept.map(({ of, weight }) => ({
+  const { ranked: kept, noneOfTheseProbability } = rankedByEvidence(weighed, none, NEGLIGIBLE);
+  const ranked = kept.map(({ of, mean, sd, probability }) => ({
     of,
-    probability: weight / keptTotal,
-    predicted: Object.fromEntries(readables.map((each) => [each.quantity, each.predict(of)])),
-    residuals: Object.fromEntries(read.map((each) => [each.quantity, (each.read?.value ?? 0) - each.predict(of)])),
+    shift: mean,
+    shiftSd: sd,
+    probability,
+    predicted: Object.fromEntries(readables.map((each) => [each.quantity, each.predict(of, mean)])),
+    residuals: Object.fromEntries(read.map((each) => [each.quantity, (each.read?.value ?? 0) - each.predict(of, mean)])),
   }));
   const open = readables
     .filter((each) => each.read === undefined)
-    .map(({ quantity, minutes, how, predict, makerSd, plusMinus }) => ({
-      quantity,
-      minutes,
-      how,
-      expect: (each: Sized<Of>) => [predict(each.of), Math.hypot(plusMinus, makerSd?.(each.of) ?? 0)] as const,
+    .map((readable) => ({
+      quantity: readable.quantity,
+      minutes: readable.minutes,
+      how: readable.how,
+      expect: ({ of, shift, shiftSd }: Sized<Of>) => {
+        const byShift = shiftSd * slopeOf(readable, of);
+        return [readable.predict(of, shift), Math.hypot(readable.plusMinus, readable.makerSd?.(of) ?? 0, byShift)] as const;
+      },
     }));
   return {
     ranked,
-    noneOfTheseProbability: none / keptTotal,
+    noneOfTheseProbability,
     nextMeasurement: bestReading(
       open,
       ranked.filter(({ probability }) => probability > 1e-5),
-      none / keptTotal,
+      noneOfTheseProbability,
     ),
   };
 }
 
-function likelihood<Of>({ read, predict, makerSd, maxLossMm }: Readable<Of>, of: Of): number {
-  if (!read) return 1;
-  const error = readingSd(read.plusMinus, makerSd?.(of));
-  return maxLossMm === undefined ? normalDensity(read.value, predict(of), error) : wornTip(read.value, predict(of), error, maxLossMm);
+/** How far a dimension moves with one module of shift. */
+const slopeOf = <Of>({ predict }: Readable<Of>, of: Of) => predict(of, 1) - predict(of, 0);
+
+function shiftedReading<Of>(readable: Readable<Of>, of: Of): ShiftedReading {
+  const { value, plusMinus } = readable.read as Measured;
+  return {
+    read: value,
+    sd: readingSd(plusMinus, readable.makerSd?.(of)),
+    at: readable.predict(of, 0),
+    slope: slopeOf(readable, of),
+    loss: readable.maxLossMm ?? 0,
+  };
 }
 
-/** Candidates that differ only in what is not asked for, as one: chances added up, figures of the likeliest. Best first. */
-export function mergedBy<Of, Key>(ranked: readonly Sized<Of>[], key: (of: Of) => Key): readonly Sized<Of>[] {
-  const merged = new Map<Key, Sized<Of>>();
-  for (const each of ranked) {
-    const first = merged.get(key(each.of));
-    merged.set(key(each.of), first ? { ...first, probability: first.probability + each.probability } : each);
-  }
-  return [...merged.values()].sort((p, q) => q.probability - p.probability);
-}
+/** Of candidates that have no shift. */
+const logUnshifted = (readings: readonly ShiftedReading[]): number =>
+  readings.reduce((sum, { read, at, sd, loss }) => sum + logWorn(read, at, sd, loss), 0);

@@ -103,3 +103,8 @@ test('two gears that are alike differ in nothing, and a difference is the same t
     }),
   );
 });
+
+test('a reading may be called as every object is made', () => {
+  const { attributes } = compareGears({ first: {}, second: { constructor: { value: 3, plusMinus: 0.1 } } });
+  expect(attributes).toEqual([{ name: 'constructor', state: 'notRead', second: 3 }]);
+});

@@ -1,7 +1,7 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { normalWithin } from '../inference/normal.ts';
 import { FINEST, type Measured } from '../quantity/measured.ts';
-import { inModules } from './partSize.ts';
+import { checkSize, inModules } from './partSize.ts';
 import { RULES, type Rule } from './rules.ts';
 import type { AttributeFit, AttributeName, GearAttributes, MatchFit, MatchFitInput } from './schema.ts';
 
@@ -18,13 +18,14 @@ const CERTAIN = 0.995;
  * the product of the attributes' own; the deciding attribute is the least likely one.
  * Numbers may be exact or readings with their ±; mm and degrees.
  *
- * @throws CoreFailure where nothing is wanted, or the part gives nothing.
+ * @throws CoreFailure where nothing is wanted, its size is given twice and differently, or the part gives nothing.
  * @example wanted bore 12 mm, part bore 11.5 mm → boreDiameterMm fitsAfterWork, difference −0.5
  */
 export function fit({ wanted, part, claims = [], machine }: MatchFitInput): MatchFit {
   if (Object.keys(wanted).length === 0) throw fail('nothingGiven', 'wanted', { reason: 'nothingWanted' });
   if (Object.keys(part).length === 0) throw fail('nothingGiven', 'part', { reason: 'nothingKnownOfPart' });
-  const [w, p] = [inModules(wanted), inModules(part)];
+  checkSize(wanted, 'wanted');
+  const [w, p] = inModules(wanted, part);
   // Whoever asks for no material takes any; of everything else that a part says, the wanted gear has its own.
   const names = ATTRIBUTE_ORDER.filter((name) => w[name] !== undefined || (p[name] !== undefined && name !== 'material'));
   const attributes = names.map((name) => judge({ name, wanted: w[name], part: p[name], all: w }));

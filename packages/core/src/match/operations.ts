@@ -1,5 +1,6 @@
 import { operation } from '../operation/operation.ts';
 import { fit } from './fit.ts';
+import { checkSize } from './partSize.ts';
 import { receive, receiveInput, receiveOutput } from './receive.ts';
 import { matchFitInput, matchFitOutput } from './schema.ts';
 import { standsIn, standsInInput, standsInOutput } from './standsIn.ts';
@@ -9,7 +10,10 @@ export const matchOperations = {
     summary: 'Does this part fit, attribute by attribute',
     input: matchFitInput,
     output: matchFitOutput,
-    work: fit,
+    work: (input) => {
+      checkSize(input.part, 'part');
+      return fit(input);
+    },
   }),
   'match.standsIn': operation({
     summary: 'Whether one part is the same as another',

@@ -103,7 +103,9 @@ export function readPartRow(
   unit: PartLengthUnit,
 ): PartRowResult {
   const problems: CellProblem[] = [];
-  const text = (field: PartField) => (mapping[field] === undefined ? '' : (row[mapping[field]] ?? '').trim());
+  // A mark before what would be a formula keeps spreadsheets from working it out: it is no part of the text.
+  const text = (field: PartField) =>
+    mapping[field] === undefined ? '' : (row[mapping[field]] ?? '').replace(/^'(?=[=+\-@\t\r])/, '').trim();
   const complain = (field: PartField, code: CellCode, detail?: CellProblem['detail']) =>
     void problems.push({ field, given: text(field), code, ...(detail && { detail }) });
   const number = (field: PartField): number | undefined => {

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { fit } from './fit.ts';
-import { gearAttributes, matchFitOutput } from './schema.ts';
+import { checkSize, inModules } from './partSize.ts';
+import { gearAttributes, matchFitOutput, type AttributeFit, type AttributeName, type GearAttributes } from './schema.ts';
 
 export const receiveInput = z.strictObject({
   /** What was ordered, as its listing says. */
@@ -22,28 +23,51 @@ export type Received = z.infer<typeof receiveOutput>;
 
 /** What a wrong delivery differs in, commonest first: these are measured before a part is taken (shop judgement). */
 const FIRST = ['teeth', 'starts', 'faceWidthMm', 'boreDiameterMm', 'hand', 'tipDiameterMm'] as const;
-/** So many of them have to agree. */
+/** So many of what was ordered have to be measured and agree. */
 const LEAST = 3;
+/** A difference that lies within so many of its own ± of what is allowed does not settle anything. */
+const TOO_CLOSE = 2;
 
 /**
  * Is what arrived what was ordered? Dimension by dimension; a part that would fit only after work is not
  * what was ordered. Accepted once three of the dimensions that deliveries go wrong in agree and none
- * differs; fewer, where the order says no more. Lengths mm, angles degrees.
- * @throws CoreFailure where the order names nothing
+ * differs; fewer, where the order says no more; never where nothing was measured. A pitch and a module are one
+ * size. Lengths mm, angles degrees.
+ * @throws CoreFailure where the order names nothing, or gives one size twice and differently
  * @example ordered face width 10, arrived 12 ± 0.03 → refuse, faceWidthMm, difference 2
  */
-export function receive({ ordered, arrived }: z.output<typeof receiveInput>): Received {
-  const named = Object.keys(ordered);
-  if (named.length === 0) throw fail('nothingGiven', 'ordered', { reason: 'orderSaysNothing' });
+export function receive(given: z.output<typeof receiveInput>): Received {
+  if (Object.keys(given.ordered).length === 0) throw fail('nothingGiven', 'ordered', { reason: 'orderSaysNothing' });
+  checkSize(given.ordered, 'ordered');
+  checkSize(given.arrived, 'arrived');
+  const [ordered, arrived] = inModules(given.ordered, given.arrived);
+  const named = [...FIRST.filter((name) => name in ordered), ...Object.keys(ordered).filter((name) => !isFirst(name))];
   const measured = Object.keys(arrived).length === 0 ? [] : fit({ wanted: ordered, part: arrived }).attributes;
   const attributes = measured.filter(({ name }) => name in ordered);
-  const wrong = attributes.find(({ state }) => state === 'doesNotFit' || state === 'fitsAfterWork');
+  const off = attributes.filter(({ state }) => state === 'doesNotFit' || state === 'fitsAfterWork');
+  const wrong = off.find((each) => isClear(each, ordered, arrived));
   if (wrong) {
     return { verdict: 'refuse', deciding: wrong.name, ...(wrong.difference !== undefined && { difference: wrong.difference }), attributes };
   }
-  const wanted = FIRST.filter((name) => name in ordered);
-  const agreed = wanted.filter((name) => attributes.some((each) => each.name === name && each.state === 'fits'));
-  const next = wanted.find((name) => !agreed.includes(name)) ?? null;
-  if (agreed.length >= Math.min(LEAST, wanted.length)) return { verdict: 'accept', deciding: null, attributes };
-  return { verdict: 'measureMore', deciding: next, attributes };
+  const agreed = new Set(attributes.filter(({ state }) => state === 'fits').map(({ name }) => name));
+  const open = off[0]?.name ?? named.find((name) => !agreed.has(name)) ?? null;
+  // Of a maker's list the first six tell a wrong delivery; what else the order names counts where it names none of those.
+  const deciding = FIRST.filter((name) => name in ordered);
+  const counted = deciding.length > 0 ? deciding : named;
+  const enough = counted.filter((name) => agreed.has(name)).length >= Math.min(LEAST, counted.length);
+  return off.length === 0 && enough
+    ? { verdict: 'accept', deciding: null, attributes }
+    : { verdict: 'measureMore', deciding: open, attributes };
+}
+
+const isFirst = (name: string) => FIRST.some((each) => each === name);
+
+/** A rough reading that lies off may be of the right part: it has to be taken again, more closely. */
+function isClear({ name, difference, allowed }: AttributeFit, ordered: GearAttributes, arrived: GearAttributes): boolean {
+  if (difference === undefined || allowed === undefined) return true;
+  const error = (gear: GearAttributes) => {
+    const given = gear[name as AttributeName];
+    return typeof given === 'object' ? given.plusMinus : 0;
+  };
+  return Math.abs(difference) > allowed + TOO_CLOSE * Math.hypot(error(ordered), error(arrived));
 }

@@ -116,9 +116,12 @@ test('a size is one whichever way it is said: m = 25.4 / DP', () => {
     2,
     null,
   ]);
-  expect(inModules({ type: 'worm', diametralPitch: 24 })).toEqual({ type: 'worm', axialModuleMm: expect.closeTo(1.058333, 6) as number });
-  expect(inModules({ teeth: 9, diametralPitch: 20 })).toEqual({ teeth: 9, normalModuleMm: 1.27 });
-  expect(inModules({ teeth: 9 })).toEqual({ teeth: 9 });
+  expect(inModules({ type: 'worm', diametralPitch: 24 }, { diametralPitch: 20 })).toEqual([
+    { type: 'worm', axialModuleMm: expect.closeTo(1.058333, 6) as number },
+    { axialModuleMm: 1.27 },
+  ]);
+  expect(inModules({ teeth: 9, diametralPitch: 20 })).toEqual([{ teeth: 9, normalModuleMm: 1.27 }]);
+  expect(inModules({ teeth: 9 })).toEqual([{ teeth: 9 }]);
   expect(fit({ wanted: { normalModuleMm: 1.27 }, part: { diametralPitch: 20 } }).attributes[0]).toMatchObject({
     name: 'normalModuleMm',
     state: 'fits',

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { measuredLength } from '../quantity/measured.ts';
+import { MOST_TEETH, countUpTo, lengthMm, name, plusMinus, positiveUpTo } from '../quantity/bounds.ts';
 
-const length = z.union([z.number().positive(), measuredLength]);
-const angle = z.union([z.number(), z.strictObject({ value: z.number(), plusMinus: z.number().min(0) })]);
-const count = z.int().positive();
+const length = z.union([lengthMm, measuredLength]);
+const angle = z.union([z.number().min(-360).max(360), z.strictObject({ value: z.number().min(-360).max(360), plusMinus })]);
+const count = countUpTo(MOST_TEETH);
 
 export const BORE_SHAPES = ['round', 'dFlat', 'doubleD', 'square', 'hex', 'key', 'spline', 'tab'] as const;
 export const PART_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw'] as const;
@@ -15,7 +16,7 @@ export const gearAttributes = z.strictObject({
   teeth: count.optional(),
   axialModuleMm: length.optional(),
   normalModuleMm: length.optional(),
-  diametralPitch: z.number().positive().optional(),
+  diametralPitch: positiveUpTo(1000).optional(),
   pressureAngleDeg: angle.optional(),
   helixAngleDeg: angle.optional(),
   leadAngleDeg: angle.optional(),
@@ -32,7 +33,7 @@ export const gearAttributes = z.strictObject({
   faceWidthMm: length.optional(),
   hubDiameterMm: length.optional(),
   hubLengthMm: length.optional(),
-  material: z.string().min(1).optional(),
+  material: name.optional(),
   mateTeeth: count.optional(),
 });
 export type GearAttributes = z.infer<typeof gearAttributes>;
@@ -44,8 +45,8 @@ export const matchFitInput = z.strictObject({
   wanted: gearAttributes,
   part: gearAttributes,
   /** What the seller says it fits; evidence, never proof. */
-  claims: z.array(z.string()).optional(),
-  machine: z.string().optional(),
+  claims: z.array(name).max(200).optional(),
+  machine: z.string().max(200).optional(),
 });
 export type MatchFitInput = z.infer<typeof matchFitInput>;
 

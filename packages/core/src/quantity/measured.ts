@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { LARGEST_MM, lengthMm, plusMinus } from './bounds.ts';
 
 /** A reading with one standard deviation of the instrument and the hand that held it. */
-export const measured = z.strictObject({ value: z.number(), plusMinus: z.number().min(0) });
+export const measured = z.strictObject({ value: z.number().min(-LARGEST_MM).max(LARGEST_MM), plusMinus });
 export type Measured = z.infer<typeof measured>;
 
 /** As `measured`, for lengths that can only be positive. */
-export const measuredLength = z.strictObject({ value: z.number().positive(), plusMinus: z.number().min(0) });
+export const measuredLength = z.strictObject({ value: lengthMm, plusMinus });
 
 /**
  * Instruments and one standard deviation of a reading in an unhurried hand, in mm

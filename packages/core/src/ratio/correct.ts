@@ -1,16 +1,17 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { KM_PER_MILE } from './distance.ts';
+import { positiveUpTo } from '../quantity/bounds.ts';
 
 export const correctInput = z.strictObject({
   /** What the drums show now, and what was driven while they stood still; in the unit of the drums. */
-  reading: z.number().min(0),
-  missed: z.number(),
+  reading: z.number().min(0).max(1e7),
+  missed: z.number().min(-1e7).max(1e7),
   unit: z.enum(['km', 'mile']).default('km'),
   /** Turns of the gear or cable that is driven, for one unit on the drums. */
-  turnsPerUnit: z.number().positive().optional(),
-  cableTurnsPerKm: z.number().positive().optional(),
-  cableTurnsPerMile: z.number().positive().optional(),
+  turnsPerUnit: positiveUpTo(100_000).optional(),
+  cableTurnsPerKm: positiveUpTo(100_000).optional(),
+  cableTurnsPerMile: positiveUpTo(100_000).optional(),
   /** How fast it is turned. */
   handRpm: z.number().positive().max(1000).default(60),
   drillRpm: z.number().positive().max(20_000).default(1500),

@@ -1,18 +1,22 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { nearestOneStage, nearestTwoStages, stageOf } from './nearestTrains.ts';
+import { lengthMm, positiveUpTo } from '../quantity/bounds.ts';
+
+/** Of so many gears every pair is looked at, and every two pairs where there are two stages. */
+const MOST_GEARS = 400;
 
 export const designInput = z.strictObject({
   reduction: z.number().positive().max(1e5),
   stages: z.union([z.literal(1), z.literal(2)]),
   /** Gears that can be had: teeth and module; only alike modules mesh. */
   gears: z
-    .array(z.strictObject({ teeth: z.int().positive().max(2000), normalModuleMm: z.number().positive() }))
+    .array(z.strictObject({ teeth: z.int().positive().max(2000), normalModuleMm: positiveUpTo(100) }))
     .min(2)
-    .max(2000),
-  centreDistanceMm: z.number().positive().optional(),
+    .max(MOST_GEARS),
+  centreDistanceMm: lengthMm.optional(),
   /** How far profile shift or a slot can make up for the distance. */
-  centrePlusMinusMm: z.number().positive().default(0.3),
+  centrePlusMinusMm: positiveUpTo(1000).default(0.3),
   withinPercent: z.number().positive().max(100).default(5),
   most: z.int().min(1).max(200).default(10),
 });
@@ -43,7 +47,10 @@ export function designTrains(input: z.output<typeof designInput>): z.infer<typeo
   const { centreDistanceMm: wanted, centrePlusMinusMm } = input;
   const kept = wanted === undefined ? stages : stages.filter((each) => Math.abs(each.centreDistanceMm - wanted) <= centrePlusMinusMm);
   if (kept.length === 0) throw fail('impossibleGeometry', 'centreDistanceMm', { reason: 'noPairAtCentreDistance' });
-  const found = (input.stages === 1 ? nearestOneStage : nearestTwoStages)(kept, input.reduction, input.most);
+  const found =
+    input.stages === 1
+      ? nearestOneStage(kept, input.reduction, input.most)
+      : nearestTwoStages(kept, kept, { wanted: input.reduction, most: input.most });
   return {
     trains: found
       .map((train) => ({

@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { measured } from '../quantity/measured.ts';
 import { nearestOneStage, nearestTwoStages, stageOf, type Stage } from './nearestTrains.ts';
+import { MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../quantity/bounds.ts';
 
-const counts = z.array(z.int().positive().max(2000)).min(1);
+const counts = z.array(countUpTo(MOST_TEETH)).min(1).max(300);
 
 export const inferInput = z.strictObject({
   inputTurns: measured,
@@ -15,7 +16,7 @@ export const inferInput = z.strictObject({
   /** Counts that exist: others are left out. */
   available: counts.optional(),
   /** Shafts that far apart, with gears of this module: only pairs that reach it within what a shift can make up. */
-  centre: z.strictObject({ distanceMm: z.number().positive(), normalModuleMm: z.number().positive() }).optional(),
+  centre: z.strictObject({ distanceMm: lengthMm, normalModuleMm: positiveUpTo(100) }).optional(),
 });
 
 export const inferOutput = z.object({
@@ -74,25 +75,15 @@ export function inferRatio(input: z.output<typeof inferInput>): z.infer<typeof i
   };
 }
 
-function twoStages(input: z.output<typeof inferInput>, value: number) {
-  if (!input.worm) return nearestTwoStages(stagesOf(input, false), value, input.most);
-  // With a worm the stages are not alike: for each worm stage the nearest spur stage before it.
+function twoStages(input: z.output<typeof inferInput>, wanted: number) {
   const spurs = stagesOf(input, false);
-  return stagesOf({ ...input, centre: undefined }, true)
-    .flatMap((worm) =>
-      nearestOneStage(spurs, value / worm.reduction, Math.min(input.most, 3)).map((train) => ({
-        stages: [...train.stages, worm],
-        reduction: train.reduction * worm.reduction,
-        off: train.off,
-      })),
-    )
-    .sort((p, q) => Math.abs(p.off) - Math.abs(q.off))
-    .slice(0, input.most);
+  return nearestTwoStages(spurs, input.worm ? stagesOf(input, true) : spurs, { wanted, most: input.most });
 }
 
 /** Every pair within the range that exists and reaches the centre distance. */
 function stagesOf({ teethRange: [low, high], available, centre }: z.output<typeof inferInput>, worm: boolean): readonly Stage[] {
-  const teeth = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((each) => !available || available.includes(each));
+  const exist = available && new Set(available);
+  const teeth = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((each) => !exist || exist.has(each));
   const drivers = worm ? Array.from({ length: MOST_STARTS }, (_, i) => i + 1) : teeth;
   const list = drivers.flatMap((driver) => teeth.map((driven) => stageOf(driver, driven)));
   if (worm || !centre) return list;

@@ -12,6 +12,24 @@ const pairs = (low: number, high: number): readonly Stage[] => {
   return teeth.flatMap((driver) => teeth.map((driven) => stageOf(driver, driven)));
 };
 
+test('with a worm at the end too it misses nothing, and lists no worse train in place of an exact one', () => {
+  const input = inferInput.parse({
+    inputTurns: { value: 164, plusMinus: 0.1 },
+    outputTurns: { value: 2, plusMinus: 0 },
+    stages: 2,
+    worm: true,
+    available: [10, 12, 15, 18, 20, 24, 30, 36, 40, 41, 45],
+    most: 60,
+  });
+  const counts = input.available as number[];
+  const exact = counts.flatMap((driver) =>
+    counts.flatMap((driven) => [1, 2, 3, 4, 5, 6].flatMap((starts) => counts.filter((wheel) => driven * wheel === 82 * driver * starts))),
+  );
+  const found = inferRatio(input).candidates.filter(({ reduction }) => Math.abs(reduction - 82) < 1e-9);
+  expect(found).toHaveLength(exact.length);
+  expect(exact.length).toBeGreaterThan(5);
+});
+
 test('the search for two stages misses nothing that trying every pair finds', () => {
   const some = fc.uniqueArray(fc.tuple(fc.integer({ min: 8, max: 60 }), fc.integer({ min: 8, max: 60 })), {
     minLength: 2,
@@ -22,7 +40,7 @@ test('the search for two stages misses nothing that trying every pair finds', ()
     fc.property(some, fc.double({ min: 0.05, max: 40, noNaN: true }), fc.integer({ min: 1, max: 12 }), (list, wanted, most) => {
       const stages = list.map(([driver, driven]) => stageOf(driver, driven));
       const every = stages.flatMap((p, i) => stages.slice(i).map((q) => Math.abs(Math.log((p.reduction * q.reduction) / wanted))));
-      const found = nearestTwoStages(stages, wanted, most).map(({ off }) => Math.abs(off));
+      const found = nearestTwoStages(stages, stages, { wanted, most }).map(({ off }) => Math.abs(off));
       const best = every.sort((p, q) => p - q).slice(0, most);
       expect(found).toHaveLength(best.length);
       found.forEach((off, i) => expect(off).toBeCloseTo(best[i] ?? NaN, 9));
@@ -54,9 +72,9 @@ test('whichever rule, every pair that exists is there once; never low keeps the 
       const nearest = takeoffPairs(takeoffInput.parse(input)).options;
       const high = takeoffPairs(takeoffInput.parse({ ...input, rule: 'neverLow' })).options;
       expect(nearest).toHaveLength(driveTeeth.length * drivenTeeth.length);
-      expect(nearest.map(({ readingErrorPercent }) => Math.abs(readingErrorPercent))).toEqual(
-        nearest.map(({ readingErrorPercent }) => Math.abs(readingErrorPercent)).sort((p, q) => p - q),
-      );
+      // Pairs of one ratio differ in their last digit only.
+      const errors = nearest.map(({ readingErrorPercent }) => Math.abs(readingErrorPercent));
+      expect(errors.every((each, i) => i === 0 || each >= (errors[i - 1] ?? 0) - 1e-9)).toBe(true);
       const firstLow = high.findIndex(({ readingErrorPercent }) => readingErrorPercent < 0);
       if (firstLow >= 0) expect(high.slice(firstLow).every(({ readingErrorPercent }) => readingErrorPercent < 0)).toBe(true);
     }),
@@ -113,4 +131,61 @@ test('what was changed and changed back reads as before, and the axle for the sa
       expect(same.engineChangePercent).toBeCloseTo(0, 6);
     }),
   );
+});
+
+const tyre = (size: string) => tyreTurns(tyreInput.parse({ size })).diameterMm;
+
+/**
+ * Every notation, against the overall diameter that makers' sheets print for it (inches, rounded as there; of old
+ * inch sizes they differ by some per cent among themselves).
+ */
+test.each([
+  ['LT31x10.50R15', 31, 0.015],
+  ['31 x 10.5 R15 LT', 31, 0.015],
+  ['ST205/75R15', 27.1, 0.01],
+  ['ST225/75D15', 28.3, 0.01],
+  ['T125/70D15', 21.9, 0.01],
+  ['P205/75R14', 26.1, 0.01],
+  ['185/65ZR14 86H', 23.5, 0.01],
+  ['16x6.50-8', 16, 0.015],
+  ['20x10.00-10', 20, 0.015],
+  ['6.00-16', 28.3, 0.03],
+  ['5.60-15', 25.6, 0.03],
+  ['6.70-15', 27.5, 0.03],
+  ['7.75-14', 26.3, 0.03],
+  ['F78-14', 26.3, 0.03],
+  ['8.25-14', 26.9, 0.03],
+  ['G78-15', 27.7, 0.03],
+])('%s is about %d inches across', (size, inches, within) => {
+  expect(Math.abs(tyre(size) / (inches * 25.4) - 1)).toBeLessThan(within);
+});
+
+test('the same tyre under its old and its new name is the same within two and a half per cent', () => {
+  for (const [old, letters] of [
+    ['7.35-14', 'E78-14'],
+    ['7.75-14', 'F78-14'],
+    ['8.25-14', 'G78-14'],
+    ['8.55-14', 'H78-14'],
+    ['7.75-15', 'F78-15'],
+    ['9.15-15', 'L78-15'],
+  ] as const) {
+    expect(Math.abs(tyre(old) / tyre(letters) - 1)).toBeLessThan(0.025);
+  }
+});
+
+test.each(['205/55R166', 'F78-145', '31x10.5R155', '16x6.50-16', '7.75-145', 'round'])('%s is no size', (size) => {
+  expect(() => tyre(size)).toThrow('invalid at size');
+});
+
+test('never low says where every pair reads low, and of pairs that read alike the drive gear that is in comes first', () => {
+  const ask = (given: object) =>
+    takeoffPairs(
+      takeoffInput.parse({ driveTeeth: [7, 14], drivenTeeth: [20, 40], axleRatio: 3, turnsPerKm: 500, cableTurnsPerKm: 600, ...given }),
+    );
+  expect(ask({ rule: 'neverLow' })).toMatchObject({ ruleKept: true });
+  const low = ask({ rule: 'neverLow', drivenTeeth: [45, 90] });
+  expect([low.ruleKept, low.options.every(({ readingErrorPercent }) => readingErrorPercent < 0)]).toEqual([false, true]);
+  expect(ask({ keepDriveTeeth: 14 }).options[0]?.driveTeeth).toBe(14);
+  expect(ask({ keepDriveTeeth: 7 }).options[0]?.driveTeeth).toBe(7);
+  expect(ask({ rule: 'keepDrive', keepDriveTeeth: 9 }).ruleKept).toBe(false);
 });

@@ -1,22 +1,23 @@
 import { z } from 'zod';
+import { positiveUpTo } from '../quantity/bounds.ts';
 
 const pair = z.strictObject({
   name: z.string().min(1).max(80),
   driverTeeth: z.int().positive().max(500),
   drivenTeeth: z.int().positive().max(500),
-  priceMinor: z.int().min(0).default(0),
+  priceMinor: z.int().min(0).max(1e9).default(0),
   /** Distance a pair like this lasts. */
-  lifeKm: z.number().positive().optional(),
+  lifeKm: positiveUpTo(1e7).optional(),
 });
 
 export const swapInput = z.strictObject({
   /** Engine turns per wheel turn of everything else in the chain: primary, axle or chain. */
-  otherReduction: z.number().positive(),
-  turnsPerKm: z.number().positive(),
+  otherReduction: positiveUpTo(10_000),
+  turnsPerKm: positiveUpTo(100_000),
   now: pair,
   others: z.array(pair).min(1).max(20),
   speedsKmh: z.array(z.number().positive().max(400)).min(1).max(60),
-  yearlyKm: z.number().positive().optional(),
+  yearlyKm: positiveUpTo(1e7).optional(),
 });
 
 const row = z.object({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { KM_PER_MILE } from './distance.ts';
+import { positiveUpTo } from '../quantity/bounds.ts';
 
 const teeth = z.int().positive().max(300);
 
@@ -12,11 +13,12 @@ export const takeoffInput = z.strictObject({
     .max(5000)
     .optional(),
   axleRatio: z.number().positive().max(50),
-  turnsPerMile: z.number().positive().optional(),
-  turnsPerKm: z.number().positive().optional(),
-  cableTurnsPerMile: z.number().positive().optional(),
-  cableTurnsPerKm: z.number().positive().optional(),
+  turnsPerMile: positiveUpTo(100_000).optional(),
+  turnsPerKm: positiveUpTo(100_000).optional(),
+  cableTurnsPerMile: positiveUpTo(100_000).optional(),
+  cableTurnsPerKm: positiveUpTo(100_000).optional(),
   rule: z.enum(['nearest', 'neverLow', 'keepDrive']).default('nearest'),
+  /** The drive gear that is in: of pairs that read alike the one that keeps it comes first. */
   keepDriveTeeth: teeth.optional(),
 });
 
@@ -31,14 +33,17 @@ export const takeoffOutput = z.object({
       driftPer1000: z.number(),
     }),
   ),
+  /** Whether any pair keeps the rule; where none does, the options are the nearest to it. */
+  ruleKept: z.boolean(),
 });
 export type Takeoff = z.infer<typeof takeoffOutput>;
+type Option = Takeoff['options'][number];
 
 /**
  * Every pair of drive and driven gear that exists for this housing, with how far the speedometer reads off:
  * cable turns per distance = wheel turns · axle ratio · drive / driven, over what the instrument wants.
  * Positive reads high. Best by the rule first: nearest; never low (pairs that read low come last); keep the
- * drive gear (others come last).
+ * drive gear (others come last); `ruleKept` says where none keeps it. Of equals the drive gear that is in comes first.
  * @throws CoreFailure where a turns figure is missing or given twice, or no pair is left
  * @example drive 7, driven 18, axle 3.73, 500 turns/km, cable 621.4/km → exactDrivenTeeth 21.0
  */
@@ -64,13 +69,17 @@ export function takeoffPairs(input: z.output<typeof takeoffInput>): Takeoff {
     });
   if (options.length === 0) throw fail('nothingGiven', 'pairsAllowed', { reason: 'noPairFitsHousing' });
   // Rounding must not make a pair that is exact read low.
-  const last = (each: (typeof options)[number]) =>
+  const last = (each: Option) =>
     (rule === 'neverLow' && each.readingErrorPercent < -1e-9) || (rule === 'keepDrive' && each.driveTeeth !== keepDriveTeeth) ? 1 : 0;
+  const nearness = (p: Option, q: Option) => {
+    const apart = Math.abs(p.readingErrorPercent) - Math.abs(q.readingErrorPercent);
+    return Math.abs(apart) < 1e-9 ? 0 : apart;
+  };
+  const notIn = ({ driveTeeth }: Option) => (driveTeeth === keepDriveTeeth ? 0 : 1);
   return {
     exactDrivenTeeth: drives.map((driveTeeth) => ({ driveTeeth, drivenTeeth: driveTeeth * shaft })),
-    options: options.sort(
-      (p, q) => last(p) - last(q) || Math.abs(p.readingErrorPercent) - Math.abs(q.readingErrorPercent) || p.driveTeeth - q.driveTeeth,
-    ),
+    options: options.sort((p, q) => last(p) - last(q) || nearness(p, q) || notIn(p) - notIn(q) || p.driveTeeth - q.driveTeeth),
+    ruleKept: options.some((each) => last(each) === 0),
   };
 }
 

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { KM_PER_MILE } from './distance.ts';
 import { parseTyre } from './tyreSize.ts';
+import { positiveUpTo } from '../quantity/bounds.ts';
 
 export const tyreInput = z.strictObject({
   size: z.string().min(3).max(40),
-  publishedTurnsPerKm: z.number().positive().max(3000).optional(),
-  rolled: z.strictObject({ turns: z.number().positive(), distanceM: z.number().positive() }).optional(),
+  publishedTurnsPerKm: z.number().min(50).max(5000).optional(),
+  rolled: z.strictObject({ turns: positiveUpTo(100_000), distanceM: positiveUpTo(1e6) }).optional(),
 });
 
 const SOURCES = ['rolled', 'published', 'size'] as const;

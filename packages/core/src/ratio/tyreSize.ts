@@ -24,18 +24,28 @@ const LETTER_WIDTHS: Readonly<Record<number, readonly number[]>> = {
 };
 const LETTER_HEIGHTS: Readonly<Record<number, number>> = { 78: 0.75, 70: 0.7, 60: 0.6 };
 
-/** Old inch tyres are about as high as they are wide (their height was never written on them). */
-const OLD_INCH_HEIGHT = 1;
+/**
+ * Height over width of old inch tyres, which was never written on them: about as high as wide at first; a little
+ * lower on the cars' rims of 13 to 15 inches; and the series that the letters then took the place of, size by
+ * size (7.75-14 became F78-14), lower still. After the trade's conversion charts; a rule, not a standard.
+ */
+const OLD_INCH_HEIGHT = { first: 1, lowered: 0.94, beforeLetters: 0.79 } as const;
+const BEFORE_LETTERS = new Set([6.15, 6.45, 6.85, 6.95, 7.35, 7.75, 8.15, 8.25, 8.45, 8.55, 8.85, 9.15]);
+
+function oldInchHeight(widthInch: number, rimInch: number): number {
+  if (rimInch < 13 || rimInch > 15) return OLD_INCH_HEIGHT.first;
+  return BEFORE_LETTERS.has(widthInch) ? OLD_INCH_HEIGHT.beforeLetters : OLD_INCH_HEIGHT.lowered;
+}
 
 /**
  * A tyre's free size from what is printed on it: metric `185/65R14` (ISO 4000-1), high-flotation
- * `31x10.5R15`, old inch `6.00-16`, letter series `G78-14`. Case, blanks, prefixes (P, LT) and what
+ * `31x10.5R15`, old inch `6.00-16`, letter series `G78-14`. Case, blanks, prefixes (P, LT, ST, T) and what
  * follows the rim make no difference. Lengths mm.
  * @throws CoreFailure where it is none of these
  * @example parseTyre('185/65R14') // 596.1 mm across
  */
 export function parseTyre(text: string): TyreSize {
-  const plain = text.trim().toUpperCase().replaceAll('×', 'X').replaceAll(',', '.').replace(/\s+/g, '');
+  const plain = withoutBlanks(text.trim().toUpperCase().replaceAll('×', 'X').replaceAll(',', '.'));
   const size = metric(plain) ?? highFlotation(plain) ?? letterSeries(plain) ?? oldInch(plain);
   if (!size || !(size.diameterMm > 150 && size.diameterMm < 2500)) {
     throw fail('invalid', 'size', {
@@ -46,8 +56,17 @@ export function parseTyre(text: string): TyreSize {
   return size;
 }
 
+/** Blanks within the size are dropped; the one before a load index, which is no part of the rim, is kept. */
+const withoutBlanks = (text: string): string =>
+  text
+    .replace(/\s*([X/-])\s*/g, '$1')
+    .replace(/^(P|LT|ST|T|[A-N])\s+/, '$1')
+    .replace(/\s+(?=[A-Z]{0,2}R\s*\d)/, '')
+    .replace(/R\s+(?=\d)/, 'R');
+
 function metric(text: string): TyreSize | null {
-  const [, width, height = '82', rim] = /^(?:P|LT)?(\d{3})(?:\/(\d{2,3}))?(?:[A-Z]{0,2}R|-|[BD])(\d{2}(?:\.\d)?)/.exec(text) ?? [];
+  const [, width, height = '82', rim] =
+    /^(?:P|LT|ST|T)?(\d{3})(?:\/(\d{2,3}))?(?:[A-Z]{0,2}R|-|[BD])(\d{2}(?:\.\d)?)(?!\d)/.exec(text) ?? [];
   // Three figures above 400 are an old inch width without its point: 600-16.
   if (!width || !rim || Number(width) > 400) return null;
   // Where no height is printed it is 82 of 100, as on the first radials (ETRTO).
@@ -55,8 +74,10 @@ function metric(text: string): TyreSize | null {
 }
 
 function highFlotation(text: string): TyreSize | null {
-  const [, across, width, rim] = /^(\d{2}(?:\.\d+)?)X(\d{1,2}(?:\.\d+)?)(?:R|-|LT)+(\d{2}(?:\.\d)?)/.exec(text) ?? [];
-  if (!across || !width || !rim) return null;
+  const [, across, width, rim] =
+    /^(?:P|LT|ST|T)?(\d{2}(?:\.\d+)?)X(\d{1,2}(?:\.\d+)?)(?:R|-|LT|D|B)+(\d{1,2}(?:\.\d)?)(?!\d)/.exec(text) ?? [];
+  // A rim as large as the tyre leaves no tyre.
+  if (!across || !width || !rim || Number(rim) >= Number(across)) return null;
   return {
     series: 'highFlotation',
     diameterMm: Number(across) * MM_PER_INCH,
@@ -67,17 +88,17 @@ function highFlotation(text: string): TyreSize | null {
 }
 
 function letterSeries(text: string): TyreSize | null {
-  const [, letter, height, rim] = /^([A-N])R?(78|70|60)[-R]?(\d{2})/.exec(text) ?? [];
+  const [, letter, height, rim] = /^([A-N])R?(78|70|60)[-R]?(\d{2})(?!\d)/.exec(text) ?? [];
   const width = LETTER_WIDTHS[Number(height)]?.[LETTERS.indexOf(letter as (typeof LETTERS)[number])];
   if (width === undefined) return null;
   return sized('alphanumeric', width, LETTER_HEIGHTS[Number(height)] as number, Number(rim), 0.02);
 }
 
 function oldInch(text: string): TyreSize | null {
-  const [, width, rim] = /^(\d{1,2}(?:\.\d{1,2})?|[4-9]\d{2})(?:-|R)(\d{1,2}(?:\.\d)?)/.exec(text) ?? [];
+  const [, width, rim] = /^(\d{1,2}(?:\.\d{1,2})?|[4-9]\d{2})(?:-|R)(\d{1,2}(?:\.\d)?)(?!\d)/.exec(text) ?? [];
   if (!width || !rim) return null;
   const inches = Number(width) > 40 ? Number(width) / 100 : Number(width);
-  return sized('oldInch', inches * MM_PER_INCH, OLD_INCH_HEIGHT, Number(rim), 0.03);
+  return sized('oldInch', inches * MM_PER_INCH, oldInchHeight(inches, Number(rim)), Number(rim), 0.03);
 }
 
 const sized = (series: TyreSeries, widthMm: number, height: number, rimInch: number, sdShare: number): TyreSize => ({

@@ -7,6 +7,7 @@ export const scanOperations = {
     summary: 'Teeth counted on a photo: how many, which are missing, how big',
     input: scanInput,
     output: scanOutput,
+    heavy: true,
     work: (input) => scanTeeth(input),
   }),
 };

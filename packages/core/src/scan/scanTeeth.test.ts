@@ -1,5 +1,6 @@
 import { gearPhoto, type Scene } from './gearPhoto.ts';
 import { seeded } from '../testing.ts';
+import type { Picture } from './picture.ts';
 import type { ScanInput, ScanRead } from './schema.ts';
 import { scanTeeth } from './scanTeeth.ts';
 
@@ -52,7 +53,7 @@ describe('refused, with how to do better', () => {
   test.each<[string, Partial<Scene> & { teeth: number }, string]>([
     ['the gear runs over the edge', { teeth: 20, fill: 1.04 }, 'cutOff'],
     ['too far away', { teeth: 20, fill: 0.15, unevenness: 0 }, 'tooSmall'],
-    ['leaning by 35°', { teeth: 20, tiltDeg: 35, thickness: 0.02 }, 'tooTilted'],
+    ['leaning by 45°', { teeth: 20, tiltDeg: 45, thickness: 0.02 }, 'tooTilted'],
   ])('%s', (_, scene, reason) => expect(scan(scene)).toMatchObject({ read: false, reason, how: expect.stringMatching(/\.$/) as string }));
 
   test('a bench with nothing on it', () => {
@@ -113,4 +114,56 @@ test('tells how far it is, in order', () => {
 
 test('pixels that are too few are an error, with its path', () => {
   expect(() => scanTeeth({ ...photo({ teeth: 20 }), width: 421 })).toThrow(expect.objectContaining({ path: 'rgba' }) as Error);
+});
+
+/** Something drawn by its distance from the middle: dark where it lies, on light paper with a little grain. */
+function drawn(inside: (x: number, y: number) => boolean): Picture {
+  const side = 500;
+  const random = seeded(5);
+  const rgba = new Uint8ClampedArray(side * side * 4);
+  for (let i = 0; i < side * side; i++) {
+    const [x, y] = [((i % side) - side / 2) / 200, (Math.floor(i / side) - side / 2) / 200];
+    rgba.fill((inside(x, y) ? 60 : 215) + 12 * random(), i * 4, i * 4 + 3);
+    rgba[i * 4 + 3] = 255;
+  }
+  return { width: side, height: side, rgba };
+}
+const arms = (count: number, half: number) => (x: number, y: number) => {
+  const pitch = (2 * Math.PI) / count;
+  const off = Math.atan2(y, x) - pitch * Math.round(Math.atan2(y, x) / pitch);
+  return Math.hypot(x, y) * Math.cos(off) < 1 && Math.hypot(x, y) * Math.abs(Math.sin(off)) < half;
+};
+/** The points of a star: radius between hollow and point along a straight line. */
+const star = (count: number, hollow: number) => (x: number, y: number) => {
+  const pitch = (2 * Math.PI) / count;
+  const off = Math.abs(Math.atan2(y, x) - pitch * Math.round(Math.atan2(y, x) / pitch));
+  const [px, py] = [hollow * Math.cos(pitch / 2), hollow * Math.sin(pitch / 2)];
+  const r = Math.hypot(x, y);
+  return (1 - px) * r * Math.sin(off) < py * (1 - r * Math.cos(off));
+};
+
+test.each([
+  ['an asterisk', arms(6, 0.12)],
+  ['a thick asterisk', arms(6, 0.22)],
+  ['a cross', arms(4, 0.2)],
+  ['a snowflake', arms(8, 0.06)],
+  ['a star of five', star(5, 0.45)],
+  ['a star of six', star(6, 0.55)],
+  ['a die', (x: number, y: number) => Math.max(Math.abs(x), Math.abs(y)) < 0.8],
+  [
+    'a nut',
+    (x: number, y: number) =>
+      Math.max(Math.abs(y), Math.abs(y / 2 + x * 0.866), Math.abs(y / 2 - x * 0.866)) < 0.85 && Math.hypot(x, y) > 0.4,
+  ],
+  ['a disc', (x: number, y: number) => Math.hypot(x, y) < 0.9],
+] as const)('%s is not read as a gear', (_name, inside) => expect(scanTeeth(drawn(inside)).read).toBe(false));
+
+test('six square teeth are six, and not twice as many', () => {
+  const gear = drawn((x, y) => Math.hypot(x, y) < (Math.cos(6 * Math.atan2(y, x)) > 0 ? 0.95 : 0.72) && Math.hypot(x, y) > 0.25);
+  expect(scanTeeth(gear)).toMatchObject({ read: true, teeth: 6 });
+});
+
+test('what was put right by hand on a photo is not doubted', () => {
+  const badge = drawn(star(6, 0.55));
+  expect(scanTeeth({ ...badge, correction: { teeth: 6 } })).toMatchObject({ read: true, teeth: 6 });
 });

@@ -2,19 +2,19 @@ import { degrees } from '../quantity/angle.ts';
 import { fail } from '../failure/CoreFailure.ts';
 import { countByEdges, countByOutline, countByShading, type Count } from './count.ts';
 import { findDisc } from './disc.ts';
-import { judgeTeeth } from './flaws.ts';
+import { judgeTeeth, type Teeth } from './flaws.ts';
 import { frameOf, type Frame } from './frame.ts';
 import { UPRIGHT } from './lean.ts';
 import { robustFit } from './leastSquares.ts';
 import { reachOf, rootOf, type Reach } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
-import { RAYS, unroll, type Unrolled } from './unwrap.ts';
+import { DEPTHS, RAYS, stepAt, unroll, type Unrolled } from './unwrap.ts';
 
 /** Longer side of the plate on which the disc is looked for, and of that on which the teeth are counted; pixels. */
 const [COARSE, FINE] = [340, 1300];
-/** The rim may be this flat: the camera leans by 18°. Beyond, teeth hide each other, or a shadow was taken for teeth. */
-const FLATTEST = Math.cos((18 * Math.PI) / 180);
+/** The rim may be this flat: the camera leans by 35°, and a little more. Beyond, teeth hide each other, or a shadow was taken for teeth. */
+const FLATTEST = Math.cos((38 * Math.PI) / 180);
 /** Least contrast of gear and bench, in spreads of their colours. */
 const LEAST_CONTRAST = 1.2;
 /** Fewest pixels from tooth to tooth. */
@@ -22,8 +22,14 @@ const LEAST_PITCH_PX = 4;
 /** Smallest rim, in pixels of the photo. */
 const LEAST_RADIUS_PX = 40;
 
-/** Teeth at least this deep, in modules of the count (2.25 as cut, ISO 53): less is a rough edge. */
-const LEAST_DEPTH = 0.8;
+/** Teeth at least this deep, in modules of the count (2.25 as cut, ISO 53): less is a rough edge, or the corners of a nut (0.54 of six). */
+const LEAST_DEPTH = 0.65;
+/**
+ * Things with arms, points or corners have up to so many of them; of more teeth only a gear is made. Of so few
+ * the ways of counting have to be surer, and the rim below the teeth more whole.
+ */
+const FEW = 9;
+const LEAST_CONFIDENCE = { few: 0.73, many: 0.4 } as const;
 
 export type ScanProgress = (stage: 'disc' | 'rim' | 'teeth', share: number) => void;
 
@@ -123,7 +129,8 @@ function tipsOf({ reach, tip, root }: Reach): readonly number[] | null {
   return robustFit(rows, unknowns);
 }
 
-function answer(input: ScanInput, fine: Plate, { frame, unrolled, reach }: Settled): Scan {
+function answer(input: ScanInput, fine: Plate, settled: Settled): Scan {
+  const { frame, unrolled, reach } = settled;
   const { correction = {}, scale } = input;
   const edges = countByEdges(reach);
   const lean = edges?.lean ?? UPRIGHT;
@@ -137,6 +144,8 @@ function answer(input: ScanInput, fine: Plate, { frame, unrolled, reach }: Settl
   if ((2 * Math.PI * frame.short) / agreed.teeth < LEAST_PITCH_PX) return refused('tooFine');
   const judged = judgeTeeth(reach, agreed.teeth, agreed.phase, lean);
   if (judged.tip - judged.root < (LEAST_DEPTH * 2) / (agreed.teeth + 2)) return refused('noTeeth');
+  // Whoever has put something right on the photo has seen that it is one.
+  if (Object.values(correction).every((each) => each === undefined) && !isToothed(settled, judged, agreed)) return refused('notAGear');
   const missing = judged.flaws.filter(({ kind }) => kind === 'missing').length;
   if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
   const long = frame.long * fine.factor;
@@ -168,6 +177,46 @@ function answer(input: ScanInput, fine: Plate, { frame, unrolled, reach }: Settl
     ...(tipMm && { tipDiameterMm: tipMm }),
     ...(rootMm && { rootDiameterMm: rootMm }),
   };
+}
+
+/** Share of the way round that is gear just below the roots. */
+const LEAST_BODY = { few: 0.93, many: 0.8 } as const;
+/** No tooth is deeper than this, in depths as cut (2.25 modules). */
+const MOST_DEPTH = 1.15;
+/** Arms so deep and so wide at their foot are those of an asterisk: a pinion's teeth stand free of each other there. */
+const ARMS = { depth: 0.75, width: 0.6 } as const;
+/** From a third of its height to the middle a tooth keeps so much of its width: its flanks are bulged, those of a star hollow. */
+const LEAST_KEPT = 0.75;
+/** A tooth may seem so much wider a little farther out, by what blurs it. */
+const MOST_RISE = 1.04;
+
+/**
+ * Whether the rim is that of a gear and not of something else with arms: below its teeth lies a closed rim (a
+ * snowflake has none), they are no deeper and at their foot no wider than teeth (an asterisk's are), and they
+ * grow narrower towards their tips on bulged flanks (the points of a star and of a badge do not).
+ */
+function isToothed({ unrolled, reach: { reach } }: Settled, { tip, root }: Teeth, { teeth, confidence }: Agreed): boolean {
+  const size = teeth <= FEW ? 'few' : 'many';
+  const depth = ((1 - root / tip) * (teeth + 2)) / 4.5;
+  if (confidence < LEAST_CONFIDENCE[size] || bodyShare(unrolled, root) < LEAST_BODY[size] || depth > MOST_DEPTH) return false;
+  if (size === 'many') return true;
+  const width = (share: number) => reach.reduce((count, each) => count + (each > root + share * (tip - root) ? 1 : 0), 0) / RAYS;
+  if (depth > ARMS.depth && width(0.3) > ARMS.width) return false;
+  const widths = [0.5, 0.6, 0.7, 0.8, 0.9].map(width);
+  const flares = widths.some((each, i) => i > 0 && each > MOST_RISE * Math.min(...widths.slice(0, i)));
+  return !flares && width(0.5) > LEAST_KEPT * width(0.3);
+}
+
+/** Share of the way round on which a ring just below the roots is gear. */
+function bodyShare({ gear }: Unrolled, root: number): number {
+  const [from, to] = [stepAt(root - 0.09), stepAt(root - 0.04)];
+  let body = 0;
+  for (let ray = 0; ray < RAYS; ray++) {
+    let sum = 0;
+    for (let step = from; step <= to; step++) sum += gear[ray * DEPTHS + step] as number;
+    if (sum > 0.5 * (to - from + 1)) body++;
+  }
+  return body / RAYS;
 }
 
 /** Whether the rim leaves the picture somewhere. */
@@ -226,6 +275,8 @@ const BETTER: Readonly<Record<ScanRefusal, string>> = {
   tooTilted: 'The camera leans too far, or a shadow runs into the teeth. Hold it straight above the gear, in even light.',
   lowContrast: 'Gear and bench look too much alike. Lay the gear on paper of another colour, out of the glare.',
   noTeeth: 'The rim shows no teeth deep enough to count. Let light fall on it from the side of a plain ground, or count by hand.',
+  notAGear:
+    'This does not look like the rim of a gear. Lay the gear alone on plain paper, or put centre, rim and count right on the photo yourself.',
   tooFine: 'The teeth are too fine to be told apart. Come closer, or wipe the lens and hold still.',
   countsDisagree:
     'The ways of counting do not agree. Wipe the teeth, lay the gear on plain paper in even light, or count on the photo yourself.',

@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import { FLAWS } from './flaws.ts';
+import { positiveUpTo } from '../quantity/bounds.ts';
 
 /** Least and most pixels along a side. */
 const SIDE = [120, 12_000] as const;
-const point = z.strictObject({ xPx: z.number(), yPx: z.number() });
+/** Also beside the picture: a mark may be put there by hand. */
+const pixel = z.number().min(-20_000).max(20_000);
+const point = z.strictObject({ xPx: pixel, yPx: pixel });
 const pixels = z.custom<Uint8ClampedArray | Uint8Array>((given) => given instanceof Uint8ClampedArray || given instanceof Uint8Array, {
   message: 'the pixels, four bytes each',
 });
@@ -14,7 +17,7 @@ export const scanScale = z.strictObject({ from: point, to: point, lengthMm: z.nu
 /** What a human saw better: the middle, how far out the tips lie, the count. */
 export const scanCorrection = z.strictObject({
   centre: point.optional(),
-  tipRadiusPx: z.number().positive().optional(),
+  tipRadiusPx: positiveUpTo(20_000).optional(),
   teeth: z.int().min(4).max(500).optional(),
 });
 
@@ -25,13 +28,29 @@ export const scanInput = z.strictObject({
   width: z.int().min(SIDE[0]).max(SIDE[1]),
   height: z.int().min(SIDE[0]).max(SIDE[1]),
   /** Red, green, blue and opacity of each pixel, row by row; over the wire a list of numbers. */
-  rgba: z.union([pixels, z.array(z.int().min(0).max(255)).transform((list) => Uint8ClampedArray.from(list))]),
+  rgba: z.union([
+    pixels,
+    z
+      .array(z.int().min(0).max(255))
+      .max(SIDE[1] * SIDE[1] * 4)
+      .transform((list) => Uint8ClampedArray.from(list)),
+  ]),
   scale: scanScale.optional(),
   correction: scanCorrection.optional(),
 });
 export type ScanInput = z.infer<typeof scanInput>;
 
-export const SCAN_REFUSALS = ['noGear', 'cutOff', 'tooSmall', 'tooTilted', 'lowContrast', 'noTeeth', 'tooFine', 'countsDisagree'] as const;
+export const SCAN_REFUSALS = [
+  'noGear',
+  'cutOff',
+  'tooSmall',
+  'tooTilted',
+  'lowContrast',
+  'noTeeth',
+  'notAGear',
+  'tooFine',
+  'countsDisagree',
+] as const;
 export type ScanRefusal = (typeof SCAN_REFUSALS)[number];
 
 const measuredMm = z.strictObject({ value: z.number(), plusMinus: z.number() });

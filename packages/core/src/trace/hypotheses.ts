@@ -1,6 +1,7 @@
 import { normalise, type Belief } from '../inference/belief.ts';
 import type { FaultMode } from '../driveline/schema.ts';
 import type { Complaint, Fault, Pack } from './pack.ts';
+import { own } from '../operation/own.ts';
 
 /** What is known about the machine before any look: hours, age, opened before, stored outdoors … */
 export type Facts = Readonly<Record<string, number | boolean | string>>;
@@ -95,7 +96,7 @@ export function complaintChance(pack: Pack, said: Complaint, fault: string): num
 
 function factShifts(fault: Fault, facts: Facts) {
   return fault.shifts.filter(({ fact, is, atLeast }) => {
-    const value = facts[fact];
+    const value = own(facts, fact);
     if (value === undefined) return false;
     if (atLeast !== undefined) return typeof value === 'number' && value >= atLeast;
     return is === undefined ? value === true : value === is;

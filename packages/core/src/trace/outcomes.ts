@@ -4,6 +4,7 @@ import type { Outcome } from '../inference/expectedInformation.ts';
 import { jointFaults, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
 import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import type { KinematicLook, Look, Pack, TableLook } from './pack.ts';
+import { own } from '../operation/own.ts';
 
 export interface LookOutcome extends Outcome {
   /** What to write on the button. */
@@ -119,7 +120,7 @@ function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]): read
 function rowOf(look: TableLook, { id, fault, besides = [] }: Hypothesis): readonly number[] | null {
   if (id === NONE_OF_THESE) return null;
   const named = [...besides, ...(fault ? [fault] : [])].flatMap((each) => {
-    const row = look.likelihoods[each.id];
+    const row = own(look.likelihoods, each.id);
     return row ? [row] : [];
   });
   if (named.length <= 1) return named[0] ?? look.otherwise;

@@ -2,16 +2,18 @@ import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { checkPack } from './checkPack.ts';
 import { packSchema, type Pack } from './pack.ts';
+import { countUpTo, name, positiveUpTo, sentence } from '../quantity/bounds.ts';
+import { own } from '../operation/own.ts';
 
-const byId = <T extends z.ZodType>(change: T) => z.record(z.string(), change).default({});
-const teeth = z.int().positive().optional();
-const positive = z.number().positive().optional();
-const material = z.string().min(1).optional();
+const byId = <T extends z.ZodType>(change: T) => z.record(name, change).default({});
+const teeth = countUpTo(10_000).optional();
+const positive = positiveUpTo(10_000).optional();
+const material = name.optional();
 const minutes = z.number().min(0).max(600).optional();
 
 /** What one machine model has otherwise than its family: counts, materials, steps it does not have or that take longer. */
 export const modelOverrides = z.strictObject({
-  bodies: byId(z.strictObject({ name: z.string().min(1).optional(), material })),
+  bodies: byId(z.strictObject({ name: name.optional(), material })),
   joints: byId(
     z.strictObject({
       teethA: teeth,
@@ -26,9 +28,9 @@ export const modelOverrides = z.strictObject({
       material,
     }),
   ),
-  steps: byId(z.strictObject({ minutes, how: z.string().min(1).optional() })),
+  steps: byId(z.strictObject({ minutes, how: sentence.optional() })),
   /** Steps this model is spared: what needed them needs what they needed. */
-  withoutSteps: z.array(z.string()).default([]),
+  withoutSteps: z.array(name).max(30).default([]),
 });
 export type ModelOverrides = z.infer<typeof modelOverrides>;
 
@@ -74,12 +76,12 @@ function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverr
   const parsed = packSchema.safeParse({
     ...pack,
     driveline: {
-      bodies: pack.driveline.bodies.map((each) => ({ ...each, ...bodies[each.id] })),
-      joints: pack.driveline.joints.map((each) => ({ ...each, ...joints[each.id] })),
+      bodies: pack.driveline.bodies.map((each) => ({ ...each, ...own(bodies, each.id) })),
+      joints: pack.driveline.joints.map((each) => ({ ...each, ...own(joints, each.id) })),
     },
     steps: pack.steps
       .filter(({ id }) => !gone.has(id))
-      .map((each) => ({ ...each, ...steps[each.id], needs: needsOf(each.needs), ways: waysOf(each.ways) })),
+      .map((each) => ({ ...each, ...own(steps, each.id), needs: needsOf(each.needs), ways: waysOf(each.ways) })),
     looks: pack.looks.map((each) => ({ ...each, needs: needsOf(each.needs) })),
     closing: pack.closing
       .filter(({ closes }) => closes.length === 0 || closes.some((id) => !gone.has(id)))

@@ -1,10 +1,10 @@
 import { z } from 'zod';
+import { id, motionAmount, name, positiveUpTo, sentence } from '../quantity/bounds.ts';
 import { closingStep, step, whileOpen } from '../access/step.ts';
 import { BORE_SHAPES } from '../match/schema.ts';
 import { drivelineSchema, faultMode, motionState } from '../driveline/schema.ts';
 
-const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Ids are small letters, digits and single hyphens.');
-const text = z.string().min(1);
+const text = sentence;
 const chance = z.number().min(0).max(1);
 const minutes = z.number().min(0).max(600);
 
@@ -17,10 +17,10 @@ export const caution = z.strictObject({
 
 /** When a fact about the machine makes a fault more or less likely, and why. */
 export const shift = z.strictObject({
-  fact: z.string().min(1),
-  is: z.union([z.boolean(), z.string()]).optional(),
-  atLeast: z.number().optional(),
-  factor: z.number().positive(),
+  fact: name,
+  is: z.union([z.boolean(), z.string().max(200)]).optional(),
+  atLeast: z.number().min(-1e9).max(1e9).optional(),
+  factor: positiveUpTo(1000),
   why: text,
 });
 
@@ -38,12 +38,15 @@ export const fault = z.strictObject({
   /** The joint, body or outlying station it sits at. */
   at: id,
   /** How often it is this one, against the others of the family. */
-  prior: z.number().positive(),
+  prior: positiveUpTo(1e6),
   /** Where the prior comes from; a judgement is called one. */
   basis: z.enum(['judgement', 'shopCount', 'makersSheet']).default('judgement'),
   /** Ways in which it shows in the motion; a share without a mode leaves the chain sound. */
-  modes: z.array(z.strictObject({ mode: faultMode.optional(), share: chance.gt(0) })).default([]),
-  shifts: z.array(shift).default([]),
+  modes: z
+    .array(z.strictObject({ mode: faultMode.optional(), share: chance.gt(0) }))
+    .max(10)
+    .default([]),
+  shifts: z.array(shift).max(30).default([]),
   remedy,
   tell: text,
 });
@@ -58,10 +61,10 @@ const lookBase = {
   how: text,
   minutes: minutes.gt(0),
   /** Steps that must be done first. */
-  needs: z.array(id).default([]),
-  tools: z.array(text).default([]),
+  needs: z.array(id).max(30).default([]),
+  tools: z.array(text).max(30).default([]),
   helper: z.boolean().default(false),
-  cautions: z.array(id).default([]),
+  cautions: z.array(id).max(30).default([]),
   /** Where on the drive line one looks. */
   at: id,
 };
@@ -71,13 +74,13 @@ export const kinematicLook = z.strictObject({
   ...lookBase,
   kind: z.literal('kinematic'),
   /** Turns of a rotor, or millimetres of a slider. */
-  drive: z.strictObject({ body: id, turns: z.number().optional(), travelMm: z.number().optional() }),
+  drive: z.strictObject({ body: id, turns: motionAmount.optional(), travelMm: motionAmount.optional() }),
   watch: id,
   /** The other side, watched at the same time: the answer is then one for each side. */
   beside: id.optional(),
-  held: z.array(id).default([]),
+  held: z.array(id).max(30).default([]),
   /** Joints that are taken apart for this look: the worm drawn out, the belt lifted off. */
-  apart: z.array(id).default([]),
+  apart: z.array(id).max(30).default([]),
   /** The drill bench can drive this and count for you. */
   instrument: z.literal('drillBench').optional(),
   underLoad: z.boolean().default(false),
@@ -92,17 +95,20 @@ export const figure = z.strictObject({
   quantity: text,
   unit: z.enum(['mm', 'deg', 'turns', 'percent', 'codes', 'teeth', 'N·m', 'min']),
   /** One fewer than there are results. */
-  limits: z.array(z.number()).min(1),
+  limits: z.array(motionAmount).min(1).max(10),
 });
 
 /** A look whose likelihoods are a judgement, fault by fault; `otherwise` for every fault not named. */
 export const tableLook = z.strictObject({
   ...lookBase,
   kind: z.literal('table'),
-  results: z.array(z.strictObject({ id, name: text })).min(2),
+  results: z
+    .array(z.strictObject({ id, name: text }))
+    .min(2)
+    .max(10),
   figure: figure.optional(),
-  likelihoods: z.record(id, z.array(chance)),
-  otherwise: z.array(chance),
+  likelihoods: z.record(id, z.array(chance).max(10)),
+  otherwise: z.array(chance).max(10),
 });
 
 export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);
@@ -121,25 +127,31 @@ export const gearCard = z.strictObject({
   boreShape: z.enum(BORE_SHAPES).optional(),
 });
 
-export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).default([]) });
+export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).max(30).default([]) });
 
 /** What to ask when the machine is taken in; the answer is a fact that moves the priors. */
 export const question = z.strictObject({
-  fact: z.string().min(1),
+  fact: name,
   ask: text,
   kind: z.enum(['yesNo', 'number', 'choice']),
-  choices: z.array(z.strictObject({ is: text, name: text })).default([]),
+  choices: z
+    .array(z.strictObject({ is: text, name: text }))
+    .max(20)
+    .default([]),
 });
 
 /** What owners say when they mean the same thing, and whom it points at. */
 export const complaint = z.strictObject({
   id,
-  says: z.array(text).min(1),
-  points: z.array(z.strictObject({ fault: id, factor: z.number().positive() })).default([]),
+  says: z.array(text).min(1).max(20),
+  points: z
+    .array(z.strictObject({ fault: id, factor: positiveUpTo(1000) }))
+    .max(60)
+    .default([]),
 });
 
 /** A lane beside the main line: the second axle, the other rack, the return to the dial. */
-export const branch = z.strictObject({ from: id, order: z.array(id).min(1), name: text.optional() });
+export const branch = z.strictObject({ from: id, order: z.array(id).min(1).max(120), name: text.optional() });
 
 /** A machine family as data: its chain, what fails, what can be looked at, and the way in and back. */
 const packFields = z.strictObject({
@@ -147,23 +159,23 @@ const packFields = z.strictObject({
   name: text,
   summary: text,
   safetyCritical: z.boolean().default(false),
-  complaints: z.array(complaint).min(1),
-  questions: z.array(question).default([]),
+  complaints: z.array(complaint).min(1).max(60),
+  questions: z.array(question).max(30).default([]),
   driveline: drivelineSchema,
   /** Bodies from the driver to the output, as they are drawn. */
-  order: z.array(id).min(2),
+  order: z.array(id).min(2).max(120),
   branches: z.array(branch).max(3).default([]),
-  auxiliaries: z.array(auxiliary).default([]),
-  cautions: z.array(caution).default([]),
+  auxiliaries: z.array(auxiliary).max(30).default([]),
+  cautions: z.array(caution).max(60).default([]),
   faults: z.array(fault).min(2).max(24),
   looks: z.array(look).min(2).max(30),
   steps: z.array(step).max(30).default([]),
-  gears: z.array(gearCard).default([]),
-  closing: z.array(closingStep).default([]),
-  whileOpen: z.array(whileOpen).default([]),
-  proofs: z.array(proof).min(1),
+  gears: z.array(gearCard).max(30).default([]),
+  closing: z.array(closingStep).max(60).default([]),
+  whileOpen: z.array(whileOpen).max(60).default([]),
+  proofs: z.array(proof).min(1).max(30),
   /** The fixed order of looks in a textbook, kept for comparison. */
-  textbookOrder: z.array(id).default([]),
+  textbookOrder: z.array(id).max(60).default([]),
 });
 
 /** Names that fields of a family file had before, so that files which shops have written are still read. */

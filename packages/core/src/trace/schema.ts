@@ -1,16 +1,20 @@
 import { z } from 'zod';
 import { step } from '../access/step.ts';
 import { caution, packSchema } from './pack.ts';
+import { name } from '../quantity/bounds.ts';
 
-export const facts = z.record(z.string(), z.union([z.number(), z.boolean(), z.string()]));
+export const facts = z.record(name, z.union([z.number().min(-1e9).max(1e9), z.boolean(), z.string().max(2000)]));
 
 export const traceInput = z.strictObject({
-  family: z.union([z.string().min(1), packSchema]),
+  family: z.union([name, packSchema]),
   facts: facts.default({}),
-  observations: z.array(z.strictObject({ look: z.string(), result: z.string() })).default([]),
-  reached: z.array(z.string()).default([]),
+  observations: z
+    .array(z.strictObject({ look: name, result: name }))
+    .max(200)
+    .default([]),
+  reached: z.array(name).max(60).default([]),
   /** Faults found already and still in the machine: what else is there? */
-  found: z.array(z.string()).default([]),
+  found: z.array(name).max(60).default([]),
   confidence: z.number().gt(0.5).lt(1).default(0.9),
 });
 export type TraceInput = z.infer<typeof traceInput>;

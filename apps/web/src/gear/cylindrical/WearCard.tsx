@@ -99,7 +99,7 @@ function Limit({ jobId, gear }: { jobId: string; gear: string }) {
         inputMode="decimal"
         problem={wrong}
       />
-      <Field label="Whose figure it is" placeholder="Sheet and page" value={source} onChangeText={setSource} />
+      <Field label="Whose figure it is" example="sheet and page" value={source} onChangeText={setSource} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <Button label="Use this limit" onPress={() => void keep()} />
     </View>

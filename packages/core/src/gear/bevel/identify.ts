@@ -3,7 +3,7 @@ import { fail } from '../../failure/CoreFailure.ts';
 import { degrees } from '../../quantity/angle.ts';
 import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
-import { identifySize, mergedBy, type Readable } from '../identifySize.ts';
+import { identifySize, type Readable } from '../identifySize.ts';
 import { GEAR_SYSTEMS, standardSizes, type StandardSize } from '../standardSizes.ts';
 import { coneAngles } from './dimensions.ts';
 
@@ -18,7 +18,7 @@ export const bevelIdentifyInput = z.strictObject({
     toothHeightMm: measuredLength.optional(),
     pinionConeAngleDeg: measured.optional(),
   }),
-  wear: z.strictObject({ maxTipLossMm: z.number().min(0).default(0.3) }).default({ maxTipLossMm: 0.3 }),
+  wear: z.strictObject({ maxTipLossMm: z.number().min(0).max(5).default(0.3) }).default({ maxTipLossMm: 0.3 }),
   systems: gearSystems,
 });
 export type BevelIdentifyInput = z.output<typeof bevelIdentifyInput>;
@@ -46,18 +46,13 @@ export type BevelCandidate = BevelIdentification['candidates'][number];
 
 /** Makers lengthen the pinion's addendum by what they take from the wheel's (zero-sum shift, DIN 3971): one standard deviation, modules. */
 const SHIFT_SD = 0.15;
-const SHIFTS = Array.from({ length: 17 }, (_, i) => (i - 8) * 0.05);
+const MOST_SHIFT = 0.6;
 const DEPTH_SD = 0.1;
-
-interface Bevel {
-  readonly size: StandardSize;
-  readonly shift: number;
-}
 
 /**
  * Which standard straight bevel pair was this, from what can be read at its large end. Teeth of both are
  * counted; the shift that lengthens the pinion's teeth and shortens the wheel's is a continuous unknown,
- * laid out in steps of 0.05 and summed; tips only ever wear off. Lengths mm, angles degrees.
+ * integrated out; tips only ever wear off. Lengths mm, angles degrees.
  * Sources: ISO 23509 / DIN 3971 (geometry), ISO 678 (modules).
  * @throws CoreFailure where nothing was measured, or the shafts leave no cone
  * @example 12 and 24 teeth, wheel 50.0 ± 0.05 over the tips → module 2
@@ -68,13 +63,11 @@ export function identifyBevel(input: BevelIdentifyInput): z.input<typeof bevelId
     throw fail('nothingGiven', 'measurements', { reason: 'measureLargeEndFirst' });
   }
   const cones = coneAngles(pinionTeeth, wheelTeeth, input.shaftAngleDeg);
-  const hypotheses = standardSizes(input.systems).flatMap((size) =>
-    SHIFTS.map((shift) => ({ of: { size, shift }, prior: Math.exp(-0.5 * (shift / SHIFT_SD) ** 2) })),
-  );
-  const { ranked, ...rest } = identifySize(hypotheses, readables(input, cones));
+  const hypotheses = standardSizes(input.systems).map((size) => ({ of: size, prior: 1 }));
+  const { ranked, ...rest } = identifySize(hypotheses, readables(input, cones), { sd: SHIFT_SD, from: -MOST_SHIFT, to: MOST_SHIFT });
   return {
     ...rest,
-    candidates: mergedBy(ranked, ({ size }) => size).map(({ of: { size, shift }, ...each }) => ({
+    candidates: ranked.map(({ of: size, shift, shiftSd: _, ...each }) => ({
       system: size.system,
       size: size.size,
       outerModuleMm: size.moduleMm,
@@ -89,12 +82,10 @@ export function identifyBevel(input: BevelIdentifyInput): z.input<typeof bevelId
 function readables(
   { measurements, pinionTeeth, wheelTeeth, wear }: BevelIdentifyInput,
   [pinion, wheel]: readonly [number, number],
-): readonly Readable<Bevel>[] {
+): readonly Readable<StandardSize>[] {
   const caliper = INSTRUMENTS.digitalCaliper.plusMinus;
-  const tip =
-    (teeth: number, cone: number, sign: 1 | -1) =>
-    ({ size, shift }: Bevel) =>
-      size.moduleMm * (teeth + 2 * (1 + sign * shift) * Math.cos(cone));
+  const tip = (teeth: number, cone: number, sign: 1 | -1) => (size: StandardSize, shift: number) =>
+    size.moduleMm * (teeth + 2 * (1 + sign * shift) * Math.cos(cone));
   return [
     {
       quantity: 'pinionTipDiameterMm',
@@ -119,7 +110,7 @@ function readables(
       minutes: 2,
       how: 'Lay a straight edge along a tooth to where the axes meet, and measure to its large end.',
       read: measurements.outerConeDistanceMm,
-      predict: ({ size }) => (size.moduleMm * pinionTeeth) / (2 * Math.sin(pinion)),
+      predict: (size) => (size.moduleMm * pinionTeeth) / (2 * Math.sin(pinion)),
       plusMinus: 0.5,
     },
     {
@@ -127,8 +118,8 @@ function readables(
       minutes: 1,
       how: 'Depth rod of the caliper from a tip into the space beside it, at the large end.',
       read: measurements.toothHeightMm,
-      predict: ({ size }) => 2.25 * size.moduleMm,
-      makerSd: ({ size }) => DEPTH_SD * size.moduleMm,
+      predict: (size) => 2.25 * size.moduleMm,
+      makerSd: (size) => DEPTH_SD * size.moduleMm,
       maxLossMm: wear.maxTipLossMm,
       plusMinus: caliper * 2,
     },

@@ -23,6 +23,7 @@ export const bevel = {
       summary: 'Which standard straight bevel pair was this',
       input: bevelIdentifyInput,
       output: bevelIdentifyOutput,
+      heavy: true,
       work: identifyBevel,
     }),
   },

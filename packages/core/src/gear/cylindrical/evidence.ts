@@ -1,26 +1,24 @@
-import { normalDensity } from '../../inference/normal.ts';
+import { logNormalDensity, normalDensity, normalBelow } from '../../inference/normal.ts';
 import { radians } from '../../quantity/angle.ts';
-import { FINEST } from '../../quantity/measured.ts';
+import { combine, FINEST, type Measured } from '../../quantity/measured.ts';
+import { shiftEvidence, type ShiftedReading } from '../shiftEvidence.ts';
+import { readingSd } from '../worn.ts';
 import { SHIFTS, type Hypothesis } from './hypotheses.ts';
 import type { IdentifyInput } from './identifySchema.ts';
-import { overPins } from './overPins.ts';
+import { thinningFromPins } from './overPins.ts';
 import { cutOf, profileOf, type Cut } from './profile.ts';
 import { spanOver } from './span.ts';
-import { readingSd, wornTip } from '../wornTip.ts';
 
+/** What the readings say of one standard gear. */
 export interface Evidence {
-  /** Probability density of the readings, shift and wear integrated out. */
-  readonly weight: number;
+  /** Natural logarithm of the density of the readings, shift and wear integrated out. */
+  readonly log: number;
   /** The shift and thinning that explain the readings best, on the mean. */
   readonly profileShift: number;
   readonly thinningMm: number;
   readonly shiftSd: number;
 }
 
-const SHIFT_STEPS = 61;
-/** In modules. */
-const SHIFT_STEP = (SHIFTS.to - SHIFTS.from) / (SHIFT_STEPS - 1);
-const THINNING_STEPS = 9;
 /** Makers cut roots between 1.2 and 1.25 modules deep; centre distances leave room for the mate's shift. Standard deviations in modules. */
 const ROOT_SD = 0.05;
 const CENTRE_SD = 0.25;
@@ -42,101 +40,100 @@ export const cutOfHypothesis = (
   });
 
 /**
- * Evidence for one standard gear. The shift is laid on a grid under its prior; thinning too where
- * anything was read that it changes, evenly likely from none to the most; the loss of the tips is
- * integrated in closed form. Wear takes metal off and never puts any on.
+ * How much thicker the readings make the teeth than those of the unshifted, unworn gear, as a difference of
+ * spans in mm. Every span and every measure over pins is a reading of this one quantity, t = 2x·m·sin α − A·cos α,
+ * so that together they are one normal reading of it, and how well they agree among themselves.
  */
-export function evidence(hypothesis: Hypothesis, input: IdentifyInput): Evidence {
-  const { measurements, wear } = input;
-  const thicknessRead = measurements.spans.length + measurements.overPins.length > 0;
-  const thinnings = thicknessRead && wear.maxThinningMm > 0 ? THINNING_STEPS : 1;
-  let [sum, shift, shift2, thin] = [0, 0, 0, 0];
-  for (let i = 0; i < SHIFT_STEPS; i++) {
-    const x = SHIFTS.from + SHIFT_STEP * i;
-    const byDiameters = Math.exp(-0.5 * (x / SHIFTS.sd) ** 2) * diameters(hypothesis, x, input);
-    if (byDiameters < 1e-30) continue;
-    for (let j = 0; j < thinnings; j++) {
-      const thinning = thinnings === 1 ? 0 : (wear.maxThinningMm * (j + 0.5)) / thinnings;
-      const weight = (byDiameters * thicknesses(hypothesis, x, thinning, wear.maxThinningMm / thinnings, input)) / thinnings;
-      sum += weight;
-      shift += weight * x;
-      shift2 += weight * x * x;
-      thin += weight * thinning;
-    }
+export interface Thickness {
+  readonly t: number;
+  readonly sd: number;
+  /** Logarithm of the density of the readings about their common mean. */
+  readonly agreement: number;
+}
+
+/** Null where nothing was read of it; `impossible` where no such gear gives the reading at all. */
+export function thicknessOf(hypothesis: Hypothesis, { measurements }: IdentifyInput): Thickness | null | 'impossible' {
+  const { spans, overPins } = measurements;
+  if (spans.length + overPins.length === 0) return null;
+  const cut = cutOfHypothesis(hypothesis, 0, 0);
+  const profile = profileOf(cut);
+  const cosine = Math.cos(cut.pressureAngle);
+  const readings: Measured[] = spans.map(({ teeth, spanMm }) => ({
+    value: spanMm.value - spanOver(teeth, cut, profile),
+    plusMinus: readingSd(spanMm.plusMinus),
+  }));
+  for (const { pinDiameterMm, overPinsMm } of overPins) {
+    const at = (over: number) => thinningFromPins(pinDiameterMm, over, cut, profile);
+    const [thinning, more] = [at(overPinsMm.value), at(overPinsMm.value + PIN_STEP)];
+    if (thinning === null || more === null) return 'impossible';
+    readings.push({
+      value: -thinning * cosine,
+      plusMinus: (readingSd(overPinsMm.plusMinus) * Math.abs(more - thinning) * cosine) / PIN_STEP,
+    });
   }
-  if (sum === 0) return { weight: 0, profileShift: 0, thinningMm: 0, shiftSd: SHIFTS.sd };
-  const mean = shift / sum;
+  const { value: t, plusMinus: sd } = combine(readings);
+  const apart = readings.reduce((sum, each) => sum + logNormalDensity(each.value, t, each.plusMinus), 0);
+  return { t, sd, agreement: apart - logNormalDensity(t, t, sd) };
+}
+
+/** In mm: over so little a measure over pins is straight. */
+const PIN_STEP = 1e-3;
+
+/**
+ * Evidence for one standard gear. The shift is integrated under its prior, as finely as the readings are
+ * sharp; thinning and the loss of the tips in closed form, evenly likely from none to the most. Wear takes
+ * metal off and never puts any on. Null where no shift explains the readings.
+ */
+export function evidence(hypothesis: Hypothesis, thickness: Thickness | null, { measurements, wear }: IdentifyInput): Evidence | null {
+  const { moduleMm: m } = hypothesis.size;
+  const cosHelix = Math.cos(radians(hypothesis.helixAngleDeg));
+  const pitch = (hypothesis.teeth * m) / cosHelix;
+  const angle = radians(hypothesis.pressureAngleDeg);
+  const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = measurements;
+  const terms: ShiftedReading[] = [];
+  if (tip) terms.push({ read: tip.value, sd: readingSd(tip.plusMinus), at: pitch + 2 * m, slope: 2 * m, loss: wear.maxTipLossMm });
+  if (root) {
+    terms.push({ read: root.value, sd: readingSd(root.plusMinus, 2 * ROOT_SD * m), at: pitch - 2.5 * m, slope: 2 * m, loss: 0 });
+  }
+  if (centre) {
+    const at = (m * (hypothesis.teeth + centre.mateTeeth)) / (2 * cosHelix);
+    terms.push({ read: centre.distanceMm.value, sd: readingSd(centre.distanceMm.plusMinus, CENTRE_SD * m), at, slope: m, loss: 0 });
+  }
+  const mostThinner = wear.maxThinningMm * Math.cos(angle);
+  const slope = 2 * m * Math.sin(angle);
+  if (thickness) terms.push({ read: thickness.t, sd: thickness.sd, at: 0, slope, loss: mostThinner });
+  const found = shiftEvidence(terms, SHIFTS);
+  if (!found) return null;
   return {
-    weight: (sum * SHIFT_STEP) / (SHIFTS.sd * Math.sqrt(2 * Math.PI)),
-    profileShift: mean,
-    thinningMm: thin / sum,
-    shiftSd: Math.sqrt(Math.max((SHIFT_STEP / 2) ** 2, shift2 / sum - mean * mean)),
+    log: found.log + (thickness?.agreement ?? 0),
+    profileShift: found.mean,
+    shiftSd: found.sd,
+    thinningMm: thickness
+      ? within((slope * found.mean - thickness.t) / Math.cos(angle), thickness.sd / Math.cos(angle), wear.maxThinningMm)
+      : 0,
   };
 }
 
-function diameters({ size: { moduleMm: m }, teeth, helixAngleDeg }: Hypothesis, x: number, { measurements, wear }: IdentifyInput): number {
-  const pitch = (teeth * m) / Math.cos(radians(helixAngleDeg));
-  const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = measurements;
-  let p = 1;
-  // A grid step of the shift moves the tips by so much: readings sharper than that are readingSd to it.
-  const gridSd = (m * SHIFT_STEP) / 2;
-  if (tip) p *= wornTip(tip.value, pitch + 2 * m * (1 + x), readingSd(tip.plusMinus, gridSd), wear.maxTipLossMm);
-  if (root) p *= normalDensity(root.value, pitch - 2 * m * (1.25 - x), readingSd(root.plusMinus, Math.hypot(2 * ROOT_SD * m, gridSd)));
-  if (centre) {
-    const distance = (m * (teeth + centre.mateTeeth)) / (2 * Math.cos(radians(helixAngleDeg))) + m * x;
-    p *= normalDensity(centre.distanceMm.value, distance, readingSd(centre.distanceMm.plusMinus, CENTRE_SD * m));
-  }
-  return p;
+/** Mean of a normal reading of something that lies between none and the most. */
+function within(mean: number, sd: number, most: number): number {
+  const share = normalBelow(most, mean, sd) - normalBelow(0, mean, sd);
+  const inside = share > 1e-6 ? mean + (sd * sd * (normalDensity(0, mean, sd) - normalDensity(most, mean, sd))) / share : mean;
+  return Math.min(most, Math.max(0, inside));
 }
 
-/** Spans and pins at this shift and thinning; a grid step of the thinning blurs them. */
-function thicknesses(hypothesis: Hypothesis, x: number, thinning: number, stepMm: number, { measurements }: IdentifyInput): number {
-  if (measurements.spans.length === 0 && measurements.overPins.length === 0) return 1;
-  const cut = cutOfHypothesis(hypothesis, x, thinning);
-  const profile = profileOf(cut);
-  // What the grid leaves out is common to all spans: it blurs their level once, and their differences not at all.
-  const gridSd = Math.hypot(stepMm / 4, (0.7 * hypothesis.size.moduleMm * SHIFT_STEP) / 4);
-  const errors = measurements.spans.map(({ teeth, spanMm }) => ({
-    off: spanMm.value - spanOver(teeth, cut, profile),
-    sd: readingSd(spanMm.plusMinus),
-  }));
-  let p = withCommonSd(errors, gridSd);
-  for (const { pinDiameterMm, overPinsMm } of measurements.overPins) {
-    const over = overPins(pinDiameterMm, cut, profile);
-    p *= over === null ? 0 : normalDensity(overPinsMm.value, over, readingSd(overPinsMm.plusMinus, 2 * gridSd));
-  }
-  return p;
-}
-
-/** Density of errors that share one small error on top of their own (a normal with a rank-one covariance, Woodbury). */
-function withCommonSd(errors: readonly { readonly off: number; readonly sd: number }[], gridSd: number): number {
-  if (errors.length === 0) return 1;
-  let [precision, pull, square, logDet] = [0, 0, 0, 0];
-  for (const { off, sd: own } of errors) {
-    const w = 1 / (own * own);
-    precision += w;
-    pull += w * off;
-    square += w * off * off;
-    logDet += Math.log(own * own);
-  }
-  const common = 1 / (gridSd * gridSd) + precision;
-  const chi2 = square - (pull * pull) / common;
-  return Math.exp(-0.5 * (chi2 + logDet + Math.log(1 + gridSd * gridSd * precision) + errors.length * Math.log(2 * Math.PI)));
-}
-
-/** The same readings on something that follows no standard: spread over all sizes a small shop sees. */
+/** Logarithm of the density of the same readings on something that follows no standard: spread over all sizes a small shop sees. */
 export function noneOfTheseEvidence({ measurements }: IdentifyInput): number {
-  const logUniform = (value: number, widest: number) => 1 / (value * Math.log(widest));
+  const logUniform = (value: number, widest: number) => -Math.log(value * Math.log(widest));
   const { tipDiameterMm, rootDiameterMm, spans, overPins: pins, centreDistanceMm } = measurements;
-  let weight = 1;
-  if (tipDiameterMm) weight *= logUniform(tipDiameterMm.value, 100);
+  let log = 0;
+  if (tipDiameterMm) log += logUniform(tipDiameterMm.value, 100);
   if (rootDiameterMm)
-    weight *= tipDiameterMm
+    log += tipDiameterMm
       ? logUniform(Math.max(0.1, tipDiameterMm.value - rootDiameterMm.value), 64)
       : logUniform(rootDiameterMm.value, 100);
   // One pitch and one level are free; every further span follows from them.
-  spans.forEach(({ spanMm }, i) => (weight *= i < 2 ? logUniform(spanMm.value, 20) : 1 / (6 * Math.max(spanMm.plusMinus, FINEST))));
-  pins.forEach(({ overPinsMm }) => (weight *= logUniform(overPinsMm.value, 20)));
-  if (centreDistanceMm) weight *= logUniform(centreDistanceMm.distanceMm.value, 100);
-  return weight;
+  spans.forEach(({ spanMm }, i) => (log += i < 2 ? logUniform(spanMm.value, 20) : -Math.log(6 * Math.max(spanMm.plusMinus, FINEST))));
+  pins.forEach(({ overPinsMm }) => (log += logUniform(overPinsMm.value, 20)));
+  if (centreDistanceMm) log += logUniform(centreDistanceMm.distanceMm.value, 100);
+  return log;
 }

@@ -33,11 +33,17 @@ export const SHIFTS = { from: -0.6, to: 0.9, sd: 0.25 } as const;
 const ARC_SIGMAS = 4;
 const MOST_TEETH = 500;
 
+/** Tooth counts, helix angles and sizes left open by an arc, beyond which no other reading would tell them apart. */
+const MOST_OPEN = 24_000;
+
 /** Every standard gear that the counts, the arc and the diameters leave possible at all. */
 export function hypothesesOf(input: IdentifyInput): readonly Hypothesis[] {
   const teeth = teethPossible(input);
   const helices = helicesPossible(input);
   const sizes = standardSizes(input.systems);
+  if (teeth.length * helices.length * sizes.length > MOST_OPEN) {
+    throw fail('contradiction', 'teethOverArc.arcDeg.plusMinus', { reason: 'arcTooUncertain', arcDeg: input.teethOverArc?.arcDeg.value });
+  }
   return sizes.flatMap((size) =>
     ANGLES[size.system].flatMap(([pressureAngleDeg, often]) =>
       teeth.flatMap((each) =>
@@ -62,6 +68,8 @@ function teethPossible({ teeth, teethOverArc, measurements }: IdentifyInput): re
   }
   const { value, plusMinus } = teethOverArc.arcDeg;
   if (value <= 0 || value > 360) throw fail('outOfRange', 'teethOverArc.arcDeg.value', { minimum: 0, maximum: 360, given: value });
+  // So uncertain an arc may be any, or none at all: nothing can be counted with it.
+  if (plusMinus > value / 3) throw fail('contradiction', 'teethOverArc.arcDeg.plusMinus', { reason: 'arcTooUncertain', arcDeg: value });
   const mean = (360 * teethOverArc.teeth) / value;
   const sd = Math.max(0.1, (mean * plusMinus) / value);
   const low = Math.max(4, Math.ceil(mean - ARC_SIGMAS * sd), ...measurements.spans.map((span) => span.teeth + 1));

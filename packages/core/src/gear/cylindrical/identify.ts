@@ -1,7 +1,11 @@
 import { fail } from '../../failure/CoreFailure.ts';
 import { NONE_OF_THESE_PRIOR } from '../identifySchema.ts';
 import { adviseCylindrical } from './advise.ts';
-import { cutOfHypothesis, evidence, noneOfTheseEvidence } from './evidence.ts';
+import { logSum } from '../../inference/integrate.ts';
+import { rankedByEvidence } from '../rankedByEvidence.ts';
+import { mergedReading } from '../mergedReadings.ts';
+import { readingSd } from '../worn.ts';
+import { cutOfHypothesis, evidence, noneOfTheseEvidence, thicknessOf } from './evidence.ts';
 import { hypothesesOf } from './hypotheses.ts';
 import type { Candidate, Identification, IdentifyInput } from './identifySchema.ts';
 import { overPins } from './overPins.ts';
@@ -24,35 +28,82 @@ const NEGLIGIBLE = 1e-6;
  * the readings contradict each other
  * @example 25 teeth, tips 26.95, spans over 3 and 4 teeth 7.70 and 10.65 → module 1, 20°
  */
-export function identifyCylindrical(input: IdentifyInput): Identification {
-  check(input);
-  const found = hypothesesOf(input).map((hypothesis) => ({ hypothesis, ...evidence(hypothesis, input) }));
-  const none = NONE_OF_THESE_PRIOR * noneOfTheseEvidence(input);
-  const weighed = found.map((each) => ({ ...each, weight: each.weight * each.hypothesis.share * (1 - NONE_OF_THESE_PRIOR) }));
-  const total = weighed.reduce((sum, { weight }) => sum + weight, none);
-  const one = bestHelixEach(weighed)
-    .filter(({ weight }) => weight / total > NEGLIGIBLE)
-    .sort((p, q) => q.weight - p.weight);
-  const kept = one.reduce((sum, { weight }) => sum + weight, none);
-  const ranked = one.map((each): Ranked => ({ ...each, probability: each.weight / kept }));
+export function identifyCylindrical(given: IdentifyInput): Identification {
+  check(given);
+  const input = merged(given);
+  const none = Math.log(NONE_OF_THESE_PRIOR) + noneOfTheseEvidence(input);
+  const { ranked, noneOfTheseProbability } = rankedByEvidence(bestHelixEach(likeliest(input, none)), none, NEGLIGIBLE);
   return {
     candidates: ranked.map((each) => candidateOf(each, input)),
-    noneOfTheseProbability: none / kept,
-    nextMeasurement: adviseCylindrical(ranked, none / kept, input),
+    noneOfTheseProbability,
+    nextMeasurement: adviseCylindrical(ranked, noneOfTheseProbability, input),
   };
 }
 
-type Weighed = Omit<Ranked, 'probability'> & { readonly weight: number };
+type Weighed = Omit<Ranked, 'probability'> & { readonly log: number };
 
-/** Helix angles are steps of one reading, not gears of their own: their weights add up under the likeliest. */
+/**
+ * Every standard gear with its evidence, those apart that cannot reach a millionth of the best: how well the
+ * readings of the tooth's thickness agree among themselves bounds what the others can make of it, and is had at once.
+ */
+function likeliest(input: IdentifyInput, none: number): readonly Weighed[] {
+  const bounded = hypothesesOf(input).flatMap((hypothesis) => {
+    const thickness = thicknessOf(hypothesis, input);
+    if (thickness === 'impossible') return [];
+    const share = Math.log(hypothesis.share * (1 - NONE_OF_THESE_PRIOR));
+    return [{ hypothesis, thickness, share, bound: share + (thickness?.agreement ?? 0) - Math.log(thickness?.sd ?? 1) }];
+  });
+  bounded.sort((p, q) => q.bound - p.bound);
+  const found: Weighed[] = [];
+  let best = none;
+  // What the tips, the roots and the distance can add at most, to whichever gear it was.
+  const most = mostOfDiameters(input);
+  for (const { hypothesis, thickness, share, bound } of bounded) {
+    if (bound + most < best + Math.log(NEGLIGIBLE)) break;
+    const each = evidence(hypothesis, thickness, input);
+    if (!each) continue;
+    found.push({ hypothesis, ...each, log: each.log + share });
+    best = Math.max(best, each.log + share);
+  }
+  return found;
+}
+
+/** No density is higher than that of a reading without error beside its own ±. */
+function mostOfDiameters({ measurements: { tipDiameterMm, rootDiameterMm, centreDistanceMm } }: IdentifyInput): number {
+  const read = [tipDiameterMm, rootDiameterMm, centreDistanceMm?.distanceMm];
+  return read.reduce((sum, each) => sum - (each ? Math.log(readingSd(each.plusMinus)) : 0), 0);
+}
+
+/** Readings of the same span or over the same pins as one each. */
+function merged(input: IdentifyInput): IdentifyInput {
+  const { spans, overPins: pins } = input.measurements;
+  const by = <T>(list: readonly T[], key: (each: T) => number) =>
+    [...new Set(list.map(key))].map((k) => list.filter((each) => key(each) === k));
+  return {
+    ...input,
+    measurements: {
+      ...input.measurements,
+      spans: by(spans, ({ teeth }) => teeth).map((list) => ({
+        teeth: list[0]?.teeth ?? 0,
+        spanMm: mergedReading(list.map((each) => each.spanMm)),
+      })),
+      overPins: by(pins, ({ pinDiameterMm }) => pinDiameterMm).map((list) => ({
+        pinDiameterMm: list[0]?.pinDiameterMm ?? 0,
+        overPinsMm: mergedReading(list.map((each) => each.overPinsMm)),
+      })),
+    },
+  };
+}
+
+/** Helix angles are steps of one reading, not gears of their own: their chances add up under the likeliest. */
 function bestHelixEach(list: readonly Weighed[]): Weighed[] {
   const byGear = new Map<string, Weighed>();
   for (const each of list) {
     const { size, teeth, pressureAngleDeg, helixAngleDeg } = each.hypothesis;
     const key = `${size.system}/${size.size}/${teeth}/${pressureAngleDeg}/${helixAngleDeg === 0}`;
     const held = byGear.get(key);
-    const better = held && held.weight >= each.weight ? held : each;
-    byGear.set(key, { ...better, weight: each.weight + (held?.weight ?? 0) });
+    const better = held && held.log >= each.log ? held : each;
+    byGear.set(key, { ...better, log: held ? logSum([each.log, held.log]) : each.log });
   }
   return [...byGear.values()];
 }

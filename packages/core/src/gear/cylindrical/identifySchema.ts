@@ -2,18 +2,19 @@ import { z } from 'zod';
 import { measured, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { GEAR_SYSTEMS } from '../standardSizes.ts';
+import { MOST_TEETH, positiveUpTo } from '../../quantity/bounds.ts';
+import { thicknessReadings } from './schema.ts';
 
 export const identifyInput = z.strictObject({
   teeth: z.int().min(4).max(500).optional(),
   /** A piece of the rim: so many pitches over so many degrees. */
-  teethOverArc: z.strictObject({ teeth: z.number().positive(), arcDeg: measured }).optional(),
+  teethOverArc: z.strictObject({ teeth: positiveUpTo(500), arcDeg: measured }).optional(),
   measurements: z.strictObject({
     tipDiameterMm: measuredLength.optional(),
     rootDiameterMm: measuredLength.optional(),
-    spans: z.array(z.strictObject({ teeth: z.int().positive(), spanMm: measuredLength })).default([]),
-    overPins: z.array(z.strictObject({ pinDiameterMm: z.number().positive(), overPinsMm: measuredLength })).default([]),
+    ...thicknessReadings,
     helixAngleDeg: measured.optional(),
-    centreDistanceMm: z.strictObject({ mateTeeth: z.int().min(4), distanceMm: measuredLength }).optional(),
+    centreDistanceMm: z.strictObject({ mateTeeth: z.int().min(4).max(MOST_TEETH), distanceMm: measuredLength }).optional(),
   }),
   wear: z
     .strictObject({ maxThinningMm: z.number().min(0).max(2).default(0.2), maxTipLossMm: z.number().min(0).max(5).default(0.2) })

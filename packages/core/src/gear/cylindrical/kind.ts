@@ -32,6 +32,7 @@ export const cylindrical = {
       summary: 'Which standard spur or helical gear was this',
       input: identifyInput,
       output: identifyOutput,
+      heavy: true,
       work: identifyCylindrical,
     }),
     'gear.pair.mesh': operation({

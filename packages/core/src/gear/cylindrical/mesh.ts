@@ -6,11 +6,12 @@ import { inverseInvolute, involute } from './involute.ts';
 import { cutOf, profileOf, teethWithoutUndercut, type Cut, type Profile } from './profile.ts';
 import { shared } from './schema.ts';
 import { moduleFrom } from '../moduleFrom.ts';
+import { lengthMm } from '../../quantity/bounds.ts';
 
 const member = z.strictObject({
   teeth: z.int().min(4).max(2000),
   profileShift: z.number().min(-2).max(3).default(0),
-  toothThinningMm: z.number().min(0).default(0),
+  toothThinningMm: z.number().min(0).max(300).default(0),
 });
 
 export const meshInput = z.strictObject({
@@ -19,7 +20,7 @@ export const meshInput = z.strictObject({
   dedendumCoefficient: z.number().positive().max(3).default(1.25),
   pinion: member,
   wheel: member,
-  centreDistanceMm: z.number().positive().optional(),
+  centreDistanceMm: lengthMm.optional(),
 });
 export type MeshInput = z.infer<typeof meshInput>;
 

@@ -1,9 +1,24 @@
 import { z } from 'zod';
+import { MOST_READINGS, MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
+import { measuredLength } from '../../quantity/measured.ts';
+
 export const shared = {
-  normalModuleMm: z.number().positive().optional(),
-  diametralPitch: z.number().positive().optional(),
+  normalModuleMm: positiveUpTo(100).optional(),
+  diametralPitch: positiveUpTo(1000).optional(),
   pressureAngleDeg: z.number().positive().lt(45).default(20),
   helixAngleDeg: z.number().gt(-60).lt(60).default(0),
+};
+
+/** Readings of how thick the teeth are: spans over some of them, and measures over pins in two spaces. */
+export const thicknessReadings = {
+  spans: z
+    .array(z.strictObject({ teeth: countUpTo(MOST_TEETH), spanMm: measuredLength }))
+    .max(MOST_READINGS)
+    .default([]),
+  overPins: z
+    .array(z.strictObject({ pinDiameterMm: lengthMm, overPinsMm: measuredLength }))
+    .max(MOST_READINGS)
+    .default([]),
 };
 
 export const cylindricalInput = z.strictObject({
@@ -12,9 +27,9 @@ export const cylindricalInput = z.strictObject({
   profileShift: z.number().min(-2).max(3).default(0),
   addendumCoefficient: z.number().positive().max(2).default(1),
   dedendumCoefficient: z.number().positive().max(3).default(1.25),
-  toothThinningMm: z.number().min(0).default(0),
-  spanTeeth: z.int().positive().optional(),
-  pinDiameterMm: z.number().positive().optional(),
-  faceWidthMm: z.number().positive().optional(),
+  toothThinningMm: z.number().min(0).max(300).default(0),
+  spanTeeth: countUpTo(MOST_TEETH).optional(),
+  pinDiameterMm: lengthMm.optional(),
+  faceWidthMm: lengthMm.optional(),
 });
 export type CylindricalInput = z.infer<typeof cylindricalInput>;

@@ -4,19 +4,19 @@ import { combine, measuredLength, type Measured } from '../../quantity/measured.
 import { checked } from './dimensions.ts';
 import { overPins, thinningFromPins } from './overPins.ts';
 import { cutOf, POINTED_TIP, profileOf, thicknessAt, type Cut, type Profile } from './profile.ts';
-import { cylindricalInput } from './schema.ts';
+import { cylindricalInput, thicknessReadings } from './schema.ts';
 import { thinningFromSpan } from './span.ts';
 import { moduleFrom } from '../moduleFrom.ts';
+import { MOST_TEETH, positiveUpTo, sentence } from '../../quantity/bounds.ts';
 
 export const wearInput = z.strictObject({
   gear: cylindricalInput,
   measured: z.strictObject({
-    spans: z.array(z.strictObject({ teeth: z.int().positive(), spanMm: measuredLength })).default([]),
-    overPins: z.array(z.strictObject({ pinDiameterMm: z.number().positive(), overPinsMm: measuredLength })).default([]),
+    ...thicknessReadings,
     tipDiameterMm: measuredLength.optional(),
   }),
-  missingTeeth: z.int().min(0).default(0),
-  limits: z.strictObject({ thinningMm: z.number().positive().optional(), source: z.string().min(1).optional() }).default({}),
+  missingTeeth: z.int().min(0).max(MOST_TEETH).default(0),
+  limits: z.strictObject({ thinningMm: positiveUpTo(100).optional(), source: sentence.optional() }).default({}),
 });
 export type WearInput = z.infer<typeof wearInput>;
 
@@ -53,9 +53,10 @@ export function gearWear(input: WearInput): Wear {
   const normalModuleMm = moduleFrom(input.gear, 'gear');
   const cut = cutOf({ ...input.gear, normalModuleMm });
   const profile = checked(cut, profileOf(cut), {}, 'gear');
+  checkCounts(input);
   const thinning = combine(readings(input, cut, profile), FINEST_THINNING_MM);
   const worn = { ...cut, thinningMm: cut.thinningMm + Math.max(0, thinning.value) };
-  const tip = input.measured.tipDiameterMm?.value ?? profile.tipDiameterMm;
+  const tip = tipOf(input, cut, profile);
   const tipThicknessLeftMm = thicknessAt(worn, profileOf(worn), Math.max(tip, profile.baseDiameterMm));
   const limitMm = input.limits.thinningMm ?? LIMIT_MODULES * normalModuleMm;
   const limitSource = input.limits.thinningMm === undefined ? RULE_OF_THUMB : (input.limits.source ?? 'the limit as given');
@@ -70,15 +71,46 @@ export function gearWear(input: WearInput): Wear {
   };
 }
 
+function checkCounts({ gear, missingTeeth }: WearInput): void {
+  if (missingTeeth > gear.teeth) throw fail('outOfRange', 'missingTeeth', { minimum: 0, maximum: gear.teeth, given: missingTeeth });
+}
+
+/** A gear may be a little larger than drawn, by its tolerance and the hand that measured it; beyond that it is another reading or another gear. */
+const largest = (module: number, plusMinus: number) => Math.max(0.05, 0.15 * module) + 4 * plusMinus;
+
+function tipOf({ measured }: WearInput, cut: Cut, profile: Profile): number {
+  const read = measured.tipDiameterMm;
+  if (!read) return profile.tipDiameterMm;
+  const most = profile.tipDiameterMm + largest(cut.normalModuleMm, read.plusMinus);
+  if (read.value > most || read.value < profile.rootDiameterMm) {
+    throw fail('impossibleGeometry', 'measured.tipDiameterMm.value', {
+      reason: 'notTheseTips',
+      drawnMm: profile.tipDiameterMm,
+      rootMm: profile.rootDiameterMm,
+      given: read.value,
+    });
+  }
+  return read.value;
+}
+
+/** Teeth grow thinner, never thicker, and cannot lose more than they have. */
+function checkThinning({ value, plusMinus }: Measured, cut: Cut, profile: Profile, path: string): void {
+  if (value < -largest(cut.normalModuleMm, plusMinus) || value > profile.thicknessMm + 4 * plusMinus) {
+    throw fail('impossibleGeometry', path, { reason: 'notThisThickness', thinnerMm: value, thicknessMm: profile.thicknessMm });
+  }
+}
+
 /** Thinning against the drawn gear, by each reading. */
 function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly Measured[] {
   const drawn = cut.thinningMm;
   const fromSpans = measured.spans.map(({ teeth, spanMm }, i) => {
     if (teeth >= cut.teeth) throw fail('outOfRange', `measured.spans.${i}.teeth`, { minimum: 1, maximum: cut.teeth - 1, given: teeth });
-    return {
+    const found = {
       value: thinningFromSpan(teeth, spanMm.value, cut, profile) - drawn,
       plusMinus: spanMm.plusMinus / Math.cos(cut.pressureAngle),
     };
+    checkThinning(found, cut, profile, `measured.spans.${i}.spanMm`);
+    return found;
   });
   const fromPins = measured.overPins.map(({ pinDiameterMm, overPinsMm }, i) => {
     const value = thinningFromPins(pinDiameterMm, overPinsMm.value, cut, profile);
@@ -88,7 +120,9 @@ function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly
         reason: 'noGearOverPins',
       });
     }
-    return { value: value - drawn, plusMinus: overPinsMm.plusMinus * slope };
+    const found = { value: value - drawn, plusMinus: overPinsMm.plusMinus * slope };
+    checkThinning(found, cut, profile, `measured.overPins.${i}.overPinsMm`);
+    return found;
   });
   const all = [...fromSpans, ...fromPins];
   if (all.length === 0)

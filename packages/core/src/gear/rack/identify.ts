@@ -4,12 +4,15 @@ import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.t
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { GEAR_SYSTEMS, standardSizes } from '../standardSizes.ts';
+import { MOST_TEETH, countUpTo, positiveUpTo } from '../../quantity/bounds.ts';
 export const rackIdentifyInput = z.strictObject({
   measurements: z.strictObject({
-    pitch: z.strictObject({ teeth: z.int().positive(), lengthMm: measuredLength }).optional(),
+    pitch: z.strictObject({ teeth: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
     toothHeightMm: measuredLength.optional(),
     pressureAngleDeg: measured.optional(),
-    pinionTravelMm: z.strictObject({ pinionTeeth: z.int().min(4), turns: z.number().positive(), travelMm: measuredLength }).optional(),
+    pinionTravelMm: z
+      .strictObject({ pinionTeeth: z.int().min(4).max(MOST_TEETH), turns: positiveUpTo(100_000), travelMm: measuredLength })
+      .optional(),
   }),
   systems: gearSystems,
 });

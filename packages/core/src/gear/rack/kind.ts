@@ -19,6 +19,7 @@ export const rack = {
       summary: 'Which standard rack was this',
       input: rackIdentifyInput,
       output: rackIdentifyOutput,
+      heavy: true,
       work: identifyRack,
     }),
   },

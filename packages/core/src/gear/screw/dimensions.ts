@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { MM_PER_INCH } from '../../quantity/length.ts';
+import { lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
 
 export const screwInput = z.strictObject({
-  pitchMm: z.number().positive().optional(),
-  threadsPerInch: z.number().positive().optional(),
+  pitchMm: positiveUpTo(1000).optional(),
+  threadsPerInch: positiveUpTo(1000).optional(),
   starts: z.int().positive().max(12).default(1),
-  travelMm: z.number().positive().optional(),
+  travelMm: lengthMm.optional(),
 });
 
 export const screwOutput = z.object({

@@ -4,6 +4,7 @@ import { MM_PER_INCH } from '../../quantity/length.ts';
 import { INSTRUMENTS, measuredLength } from '../../quantity/measured.ts';
 import { nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
+import { MOST_TEETH, countUpTo, positiveUpTo } from '../../quantity/bounds.ts';
 /** Pitches of ISO 261 and ISO 2904 that moving screws of small machines have, mm; and threads per inch of their inch kin. */
 const PITCHES_MM = [0.5, 0.7, 0.75, 0.8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4, 5, 6, 7, 8, 9, 10, 12] as const;
 const THREADS_PER_INCH = [40, 36, 32, 28, 24, 20, 18, 16, 14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4] as const;
@@ -11,8 +12,8 @@ const STARTS = { 1: 0.75, 2: 0.15, 3: 0.04, 4: 0.06 } as const;
 
 export const screwIdentifyInput = z.strictObject({
   measurements: z.strictObject({
-    pitch: z.strictObject({ threads: z.int().positive(), lengthMm: measuredLength }).optional(),
-    travel: z.strictObject({ turns: z.number().positive(), travelMm: measuredLength }).optional(),
+    pitch: z.strictObject({ threads: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
+    travel: z.strictObject({ turns: positiveUpTo(100_000), travelMm: measuredLength }).optional(),
   }),
   starts: z.int().positive().max(12).optional(),
 });

@@ -19,6 +19,7 @@ export const screw = {
       summary: 'Which standard thread was this',
       input: screwIdentifyInput,
       output: screwIdentifyOutput,
+      heavy: true,
       work: identifyScrew,
     }),
   },

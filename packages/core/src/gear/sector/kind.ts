@@ -20,6 +20,7 @@ export const sector = {
       summary: 'Which standard gear a sector or piece of a rim was cut from',
       input: identifyInput,
       output: identifyOutput,
+      heavy: true,
       work: identifyCylindrical,
     }),
   },

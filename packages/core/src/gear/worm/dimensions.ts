@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { degrees, radians } from '../../quantity/angle.ts';
+import { MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
 
 export const wormDimensionsInput = z.strictObject({
-  starts: z.int().positive(),
-  wheelTeeth: z.int().positive(),
-  axialModuleMm: z.number().positive(),
-  wormPitchDiameterMm: z.number().positive().optional(),
-  diameterQuotient: z.number().positive().optional(),
+  starts: countUpTo(100),
+  wheelTeeth: countUpTo(MOST_TEETH),
+  axialModuleMm: positiveUpTo(100),
+  wormPitchDiameterMm: lengthMm.optional(),
+  diameterQuotient: positiveUpTo(10_000).optional(),
   normalPressureAngleDeg: z.number().positive().lt(45).default(20),
-  wheelProfileShift: z.number().default(0),
+  wheelProfileShift: z.number().min(-10).max(10).default(0),
   frictionCoefficient: z.number().min(0).max(1).default(0.08),
 });
 export type WormDimensionsInput = z.infer<typeof wormDimensionsInput>;

@@ -1,85 +1,71 @@
-import { normalDensity } from '../../inference/normal.ts';
-import { degrees } from '../../quantity/angle.ts';
+import { integrateLog } from '../../inference/integrate.ts';
+import { logNormalDensity } from '../../inference/normal.ts';
+import type { Measured } from '../../quantity/measured.ts';
+import { degrees, radians } from '../../quantity/angle.ts';
 import { WORM_DEDENDUM } from './dimensions.ts';
 import { CENTRE_SD, QUOTIENT_RANGE, ROOT_SD, type WormHypothesis, type WormReadings } from './hypothesis.ts';
-import { readingSd, wornTip } from '../wornTip.ts';
+import { WINDOW_SIGMAS } from '../shiftEvidence.ts';
+import { logWorn, readingSd } from '../worn.ts';
 
 export interface Evidence {
-  /** Probability density of the readings under the hypothesis, pitch diameter integrated out. */
-  readonly weight: number;
+  /** Natural logarithm of the density of the readings under the hypothesis, pitch diameter integrated out. */
+  readonly log: number;
   readonly pitchDiameterMm: number;
   readonly pitchDiameterSdMm: number;
 }
 
-const GRID = 161;
-
-/** Evidence for one size and number of starts, and the pitch diameter that explains the readings best. */
-export function evidence({ size, starts }: WormHypothesis, readings: WormReadings, maxTipLossMm: number): Evidence {
-  const m = size.moduleMm;
-  const [low, high] = window(m, readings, maxTipLossMm);
-  const least = Math.max(low, QUOTIENT_RANGE[0] * m);
-  const most = Math.min(high, QUOTIENT_RANGE[1] * m);
-  if (!(most > least)) return { weight: 0, pitchDiameterMm: (low + high) / 2 > 0 ? (low + high) / 2 : m, pitchDiameterSdMm: 0 };
-  const step = (most - least) / (GRID - 1);
+/** Evidence for one size and number of starts, and the pitch diameter that explains the readings best; null where none does. */
+export function evidence(hypothesis: WormHypothesis, readings: WormReadings, maxTipLossMm: number): Evidence | null {
   const logRange = Math.log(QUOTIENT_RANGE[1] / QUOTIENT_RANGE[0]);
-  let [sum, first, second] = [0, 0, 0];
-  for (let i = 0; i < GRID; i++) {
-    const d = least + i * step;
-    const weight = likelihood(d, m, starts, readings, maxTipLossMm) / (d * logRange);
-    sum += weight;
-    first += weight * d;
-    second += weight * d * d;
-  }
-  if (sum === 0) return { weight: 0, pitchDiameterMm: (least + most) / 2, pitchDiameterSdMm: 0 };
-  const mean = first / sum;
-  return { weight: sum * step, pitchDiameterMm: mean, pitchDiameterSdMm: Math.sqrt(Math.max(0, second / sum - mean * mean)) };
+  const found = integrateLog(
+    (d) => logLikelihood(d, hypothesis, readings, maxTipLossMm) - Math.log(d * logRange),
+    windowOf(hypothesis, readings, maxTipLossMm),
+  );
+  return found && { log: found.log, pitchDiameterMm: found.mean, pitchDiameterSdMm: found.sd };
 }
 
-/** The same readings on something that follows no standard: spread over all sizes a small shop sees. */
+/** Logarithm of the density of the same readings on something that follows no standard: spread over all sizes a small shop sees. */
 export function noneOfTheseEvidence({ tipDiameterMm, rootDiameterMm, axialPitch, leadAngleDeg, centreDistanceMm }: WormReadings): number {
-  const logUniform = (value: number, widest: number) => 1 / (value * Math.log(widest));
-  let weight = 1;
-  if (tipDiameterMm) weight *= logUniform(tipDiameterMm.value, 100);
+  const logUniform = (value: number, widest: number) => -Math.log(value * Math.log(widest));
+  let log = 0;
+  if (tipDiameterMm) log += logUniform(tipDiameterMm.value, 100);
   // With the tips known it is the depth of the thread that is free, not the root on its own.
   if (rootDiameterMm)
-    weight *= tipDiameterMm ? logUniform(tipDiameterMm.value - rootDiameterMm.value, 64) : logUniform(rootDiameterMm.value, 100);
-  if (axialPitch) weight *= logUniform(axialPitch.lengthMm.value, 64);
-  if (leadAngleDeg) weight *= 1 / 45;
-  if (centreDistanceMm) weight *= logUniform(centreDistanceMm.distanceMm.value, 100);
-  return weight;
+    log += tipDiameterMm ? logUniform(tipDiameterMm.value - rootDiameterMm.value, 64) : logUniform(rootDiameterMm.value, 100);
+  if (axialPitch) log += logUniform(axialPitch.lengthMm.value, 64);
+  if (leadAngleDeg) log -= Math.log(45);
+  if (centreDistanceMm) log += logUniform(centreDistanceMm.distanceMm.value, 100);
+  return log;
 }
 
-function likelihood(d: number, m: number, starts: number, readings: WormReadings, maxTipLossMm: number): number {
+function logLikelihood(d: number, { size: { moduleMm: m }, starts }: WormHypothesis, readings: WormReadings, maxTipLossMm: number): number {
   const { tipDiameterMm, rootDiameterMm, axialPitch, leadAngleDeg, centreDistanceMm } = readings;
-  let p = 1;
-  if (tipDiameterMm) p *= wornTip(tipDiameterMm.value, d + 2 * m, readingSd(tipDiameterMm.plusMinus), maxTipLossMm);
-  if (rootDiameterMm)
-    p *= normalDensity(rootDiameterMm.value, d - 2 * WORM_DEDENDUM * m, readingSd(rootDiameterMm.plusMinus, 2 * ROOT_SD * m));
-  if (axialPitch) p *= normalDensity(axialPitch.lengthMm.value, Math.PI * m * axialPitch.threads, readingSd(axialPitch.lengthMm.plusMinus));
-  if (leadAngleDeg) p *= normalDensity(leadAngleDeg.value, degrees(Math.atan((m * starts) / d)), readingSd(leadAngleDeg.plusMinus));
-  if (centreDistanceMm) {
-    const distance = (d + m * centreDistanceMm.wheelTeeth) / 2;
-    p *= normalDensity(centreDistanceMm.distanceMm.value, distance, readingSd(centreDistanceMm.distanceMm.plusMinus, CENTRE_SD * m));
-  }
-  return p;
+  const normal = (read: Measured, mean: number, makerSd = 0) => logNormalDensity(read.value, mean, readingSd(read.plusMinus, makerSd));
+  let log = 0;
+  if (tipDiameterMm) log += logWorn(tipDiameterMm.value, d + 2 * m, readingSd(tipDiameterMm.plusMinus), maxTipLossMm);
+  if (rootDiameterMm) log += normal(rootDiameterMm, d - 2 * WORM_DEDENDUM * m, 2 * ROOT_SD * m);
+  if (axialPitch) log += normal(axialPitch.lengthMm, Math.PI * m * axialPitch.threads);
+  if (leadAngleDeg) log += normal(leadAngleDeg, degrees(Math.atan((m * starts) / d)));
+  if (centreDistanceMm) log += normal(centreDistanceMm.distanceMm, (d + m * centreDistanceMm.wheelTeeth) / 2, CENTRE_SD * m);
+  return log;
 }
 
-/** Where the pitch diameter can lie, by the sharpest reading there is; the whole range where none tells. */
-function window(m: number, readings: WormReadings, maxTipLossMm: number): readonly [number, number] {
-  const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre } = readings;
-  if (tip) {
-    const at = tip.value - 2 * m;
-    return [at - 6 * readingSd(tip.plusMinus), at + maxTipLossMm + 6 * readingSd(tip.plusMinus)];
+/** Where the pitch diameter can lie by every reading there is, and within what worms are made. */
+function windowOf(
+  { size: { moduleMm: m }, starts }: WormHypothesis,
+  readings: WormReadings,
+  maxTipLossMm: number,
+): readonly [number, number] {
+  const { tipDiameterMm: tip, rootDiameterMm: root, centreDistanceMm: centre, leadAngleDeg: lead } = readings;
+  const windows: (readonly [number, number])[] = [[QUOTIENT_RANGE[0] * m, QUOTIENT_RANGE[1] * m]];
+  const about = (at: number, sd: number, loss = 0) => windows.push([at - WINDOW_SIGMAS * sd, at + loss + WINDOW_SIGMAS * sd]);
+  if (tip) about(tip.value - 2 * m, readingSd(tip.plusMinus), maxTipLossMm);
+  if (root) about(root.value + 2 * WORM_DEDENDUM * m, readingSd(root.plusMinus, 2 * ROOT_SD * m));
+  if (centre) about(2 * centre.distanceMm.value - m * centre.wheelTeeth, 2 * readingSd(centre.distanceMm.plusMinus, CENTRE_SD * m));
+  if (lead) {
+    const half = WINDOW_SIGMAS * readingSd(lead.plusMinus);
+    const at = (angleDeg: number) => (m * starts) / Math.tan(radians(Math.min(89.9, Math.max(0.01, angleDeg))));
+    windows.push([at(lead.value + half), at(lead.value - half)]);
   }
-  if (root) {
-    const at = root.value + 2 * WORM_DEDENDUM * m;
-    const width = 6 * readingSd(root.plusMinus, 2 * ROOT_SD * m);
-    return [at - width, at + width];
-  }
-  if (centre) {
-    const at = 2 * centre.distanceMm.value - m * centre.wheelTeeth;
-    const width = 12 * readingSd(centre.distanceMm.plusMinus, CENTRE_SD * m);
-    return [at - width, at + width];
-  }
-  return [QUOTIENT_RANGE[0] * m, QUOTIENT_RANGE[1] * m];
+  return [Math.max(...windows.map(([low]) => low)), Math.min(...windows.map(([, high]) => high))];
 }

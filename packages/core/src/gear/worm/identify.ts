@@ -4,22 +4,24 @@ import { measured, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, NONE_OF_THESE_PRIOR, nextMeasurement } from '../identifySchema.ts';
 import { GEAR_SYSTEMS, standardSizes } from '../standardSizes.ts';
 import { adviseWorm } from './advise.ts';
+import { rankedByEvidence } from '../rankedByEvidence.ts';
 import { evidence, noneOfTheseEvidence } from './evidence.ts';
 import { predictWorm, residualsOf } from './predict.ts';
 import { STARTS_PRIOR, type WormReadings } from './hypothesis.ts';
+import { MOST_TEETH, countUpTo } from '../../quantity/bounds.ts';
 
 const diametersAndPitch = z.strictObject({
   tipDiameterMm: measuredLength.optional(),
   rootDiameterMm: measuredLength.optional(),
-  axialPitch: z.strictObject({ threads: z.int().positive(), lengthMm: measuredLength }).optional(),
+  axialPitch: z.strictObject({ threads: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
   leadAngleDeg: measured.optional(),
-  centreDistanceMm: z.strictObject({ wheelTeeth: z.int().positive(), distanceMm: measuredLength }).optional(),
+  centreDistanceMm: z.strictObject({ wheelTeeth: countUpTo(MOST_TEETH), distanceMm: measuredLength }).optional(),
 });
 
 export const wormIdentifyInput = z.strictObject({
   measurements: diametersAndPitch,
   starts: z.int().positive().max(12).optional(),
-  wear: z.strictObject({ maxTipLossMm: z.number().min(0).default(0.2) }).default({ maxTipLossMm: 0.2 }),
+  wear: z.strictObject({ maxTipLossMm: z.number().min(0).max(5).default(0.2) }).default({ maxTipLossMm: 0.2 }),
   systems: gearSystems,
 });
 export type WormIdentifyInput = z.infer<typeof wormIdentifyInput>;
@@ -61,7 +63,7 @@ const NEGLIGIBLE = 1e-9;
  * Which standard worm is this? Ranks axial modules and diametral pitches, each with its number of
  * starts, from any subset of readings. The pitch diameter is a continuous unknown (small worms keep
  * to no series of q), tip wear only ever takes metal off. Lengths mm, angles degrees, ± one standard
- * deviation. Bayes' rule with the pitch diameter integrated out on a grid; "none of these" is kept.
+ * deviation. Bayes' rule with the pitch diameter integrated out; "none of these" is kept.
  *
  * Sources: ISO 54, DIN 780-2, AGMA (sizes); ISO/TR 10828 (worm geometry).
  * @throws CoreFailure where nothing was measured, or the root is thicker than the tips.
@@ -72,17 +74,14 @@ export function identifyWorm(input: WormIdentifyInput): WormIdentification {
   const starts = input.starts === undefined ? STARTS_PRIOR : { [input.starts]: 1 };
   const sizes = standardSizes(input.systems);
   const found = sizes.flatMap((size) =>
-    Object.entries(starts).map(([n, share]) => {
+    Object.entries(starts).flatMap(([n, share]) => {
       const hypothesis = { size, starts: Number(n) };
-      const { weight, pitchDiameterMm, pitchDiameterSdMm } = evidence(hypothesis, readings, input.wear.maxTipLossMm);
-      return { hypothesis, pitchDiameterMm, pitchDiameterSdMm, weight: (weight * share * (1 - NONE_OF_THESE_PRIOR)) / sizes.length };
+      const each = evidence(hypothesis, readings, input.wear.maxTipLossMm);
+      return each ? [{ hypothesis, ...each, log: each.log + Math.log((share * (1 - NONE_OF_THESE_PRIOR)) / sizes.length) }] : [];
     }),
   );
-  const none = NONE_OF_THESE_PRIOR * noneOfTheseEvidence(readings);
-  const total = found.reduce((sum, each) => sum + each.weight, none);
-  const kept = found.filter(({ weight }) => weight / total > NEGLIGIBLE).sort((p, q) => q.weight - p.weight);
-  const keptTotal = kept.reduce((sum, each) => sum + each.weight, none);
-  const ranked = kept.map((each) => ({ ...each, probability: each.weight / keptTotal }));
+  const none = Math.log(NONE_OF_THESE_PRIOR) + noneOfTheseEvidence(readings);
+  const { ranked, noneOfTheseProbability } = rankedByEvidence(found, none, NEGLIGIBLE);
 
   return {
     candidates: ranked.map(({ hypothesis, pitchDiameterMm, probability }) => {
@@ -102,8 +101,8 @@ export function identifyWorm(input: WormIdentifyInput): WormIdentification {
         residuals: residualsOf(readings, predicted),
       };
     }),
-    noneOfTheseProbability: none / keptTotal,
-    nextMeasurement: adviseWorm(ranked, none / keptTotal, readings, input.starts),
+    noneOfTheseProbability,
+    nextMeasurement: adviseWorm(ranked, noneOfTheseProbability, readings, input.starts),
   };
 }
 

@@ -23,6 +23,7 @@ export const worm = {
       summary: 'Which standard worm was this',
       input: wormIdentifyInput,
       output: wormIdentifyOutput,
+      heavy: true,
       work: identifyWorm,
     }),
   },

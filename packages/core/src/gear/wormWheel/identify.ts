@@ -2,18 +2,19 @@ import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { INSTRUMENTS, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
-import { identifySize, mergedBy } from '../identifySize.ts';
-import { GEAR_SYSTEMS, standardSizes } from '../standardSizes.ts';
+import { identifySize } from '../identifySize.ts';
+import { GEAR_SYSTEMS, standardSizes, type StandardSize } from '../standardSizes.ts';
+import { MOST_TEETH, countUpTo, lengthMm } from '../../quantity/bounds.ts';
 
 export const wheelIdentifyInput = z.strictObject({
   teeth: z.int().min(4).max(1000),
   measurements: z.strictObject({
     throatDiameterMm: measuredLength.optional(),
-    rimPitch: z.strictObject({ teeth: z.int().positive(), lengthMm: measuredLength }).optional(),
+    rimPitch: z.strictObject({ teeth: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
     toothHeightMm: measuredLength.optional(),
-    centreDistanceMm: z.strictObject({ wormPitchDiameterMm: z.number().positive(), distanceMm: measuredLength }).optional(),
+    centreDistanceMm: z.strictObject({ wormPitchDiameterMm: lengthMm, distanceMm: measuredLength }).optional(),
   }),
-  wear: z.strictObject({ maxTipLossMm: z.number().min(0).default(0.3) }).default({ maxTipLossMm: 0.3 }),
+  wear: z.strictObject({ maxTipLossMm: z.number().min(0).max(5).default(0.3) }).default({ maxTipLossMm: 0.3 }),
   systems: gearSystems,
 });
 export const wheelIdentifyOutput = z.object({
@@ -38,12 +39,12 @@ export type WheelCandidate = WheelIdentification['candidates'][number];
 
 /** Wheels are shifted to meet a centre distance: one standard deviation, modules (ISO/TR 10828 allows half a module either way). */
 const SHIFT_SD = 0.2;
-const SHIFTS = Array.from({ length: 21 }, (_, i) => (i - 10) * 0.05);
+const MOST_SHIFT = 0.8;
 const PITCHES = 5;
 
 /**
  * Which standard worm wheel was this: its teeth are counted, and measured in the throat, along the rim or
- * in the housing. The shift of the wheel is a continuous unknown in steps of 0.05, summed. Lengths mm.
+ * in the housing. The shift of the wheel is a continuous unknown, integrated out. Lengths mm.
  * Sources: ISO/TR 10828, ISO 54.
  * @throws CoreFailure where nothing was measured
  * @example 40 teeth, throat 84.0 ± 0.03 → module 2
@@ -58,55 +59,57 @@ export function identifyWheel({
     throw fail('nothingGiven', 'measurements', { reason: 'measureThroatFirst' });
   }
   const { throatDiameterMm, rimPitch, toothHeightMm, centreDistanceMm } = measurements;
-  const hypotheses = standardSizes(systems).flatMap((size) =>
-    SHIFTS.map((shift) => ({ of: { size, shift }, prior: Math.exp(-0.5 * (shift / SHIFT_SD) ** 2) })),
-  );
+  const hypotheses = standardSizes(systems).map((size) => ({ of: size, prior: 1 }));
   const caliper = INSTRUMENTS.digitalCaliper.plusMinus;
-  const { ranked, ...rest } = identifySize(hypotheses, [
-    {
-      quantity: 'throatDiameterMm',
-      minutes: 1,
-      how: 'Over two opposite teeth in the middle of the throat, where they are lowest; with an odd count the largest reading.',
-      read: throatDiameterMm,
-      predict: ({ size, shift }) => size.moduleMm * (teeth + 2 + 2 * shift),
-      maxLossMm: wear.maxTipLossMm,
-      plusMinus: caliper * 2,
-    },
-    {
-      quantity: 'rimPitchMm',
-      minutes: 2,
-      how: `Roll the inked wheel on paper and measure over ${PITCHES} lines: the circumference of the tips over the teeth.`,
-      read: rimPitch && { value: rimPitch.lengthMm.value / rimPitch.teeth, plusMinus: rimPitch.lengthMm.plusMinus / rimPitch.teeth },
-      predict: ({ size, shift }) => (Math.PI * size.moduleMm * (teeth + 2 + 2 * shift)) / teeth,
-      plusMinus: 0.1,
-    },
-    {
-      quantity: 'toothHeightMm',
-      minutes: 1,
-      how: 'Depth rod of the caliper from a tip into the space beside it, in the throat.',
-      read: toothHeightMm,
-      predict: ({ size }) => 2.2 * size.moduleMm,
-      makerSd: ({ size }) => 0.1 * size.moduleMm,
-      maxLossMm: wear.maxTipLossMm,
-      plusMinus: caliper * 3,
-    },
-    ...(centreDistanceMm
-      ? [
-          {
-            quantity: 'centreDistanceMm',
-            minutes: 3,
-            how: 'Middle of the worm to middle of the wheel, in the housing.',
-            read: centreDistanceMm.distanceMm,
-            predict: ({ size, shift }: (typeof hypotheses)[number]['of']) =>
-              (centreDistanceMm.wormPitchDiameterMm + size.moduleMm * (teeth + 2 * shift)) / 2,
-            plusMinus: caliper * 3,
-          },
-        ]
-      : []),
-  ]);
+  const { ranked, ...rest } = identifySize(
+    hypotheses,
+    [
+      {
+        quantity: 'throatDiameterMm',
+        minutes: 1,
+        how: 'Over two opposite teeth in the middle of the throat, where they are lowest; with an odd count the largest reading.',
+        read: throatDiameterMm,
+        predict: (size, shift) => size.moduleMm * (teeth + 2 + 2 * shift),
+        maxLossMm: wear.maxTipLossMm,
+        plusMinus: caliper * 2,
+      },
+      {
+        quantity: 'rimPitchMm',
+        minutes: 2,
+        how: `Roll the inked wheel on paper and measure over ${PITCHES} lines: the circumference of the tips over the teeth.`,
+        read: rimPitch && { value: rimPitch.lengthMm.value / rimPitch.teeth, plusMinus: rimPitch.lengthMm.plusMinus / rimPitch.teeth },
+        predict: (size, shift) => (Math.PI * size.moduleMm * (teeth + 2 + 2 * shift)) / teeth,
+        plusMinus: 0.1,
+      },
+      {
+        quantity: 'toothHeightMm',
+        minutes: 1,
+        how: 'Depth rod of the caliper from a tip into the space beside it, in the throat.',
+        read: toothHeightMm,
+        predict: (size) => 2.2 * size.moduleMm,
+        makerSd: (size) => 0.1 * size.moduleMm,
+        maxLossMm: wear.maxTipLossMm,
+        plusMinus: caliper * 3,
+      },
+      ...(centreDistanceMm
+        ? [
+            {
+              quantity: 'centreDistanceMm',
+              minutes: 3,
+              how: 'Middle of the worm to middle of the wheel, in the housing.',
+              read: centreDistanceMm.distanceMm,
+              predict: (size: StandardSize, shift: number) =>
+                (centreDistanceMm.wormPitchDiameterMm + size.moduleMm * (teeth + 2 * shift)) / 2,
+              plusMinus: caliper * 3,
+            },
+          ]
+        : []),
+    ],
+    { sd: SHIFT_SD, from: -MOST_SHIFT, to: MOST_SHIFT },
+  );
   return {
     ...rest,
-    candidates: mergedBy(ranked, ({ size }) => size).map(({ of: { size, shift }, ...each }) => ({
+    candidates: ranked.map(({ of: size, shift, shiftSd: _, ...each }) => ({
       system: size.system,
       size: size.size,
       axialModuleMm: size.moduleMm,

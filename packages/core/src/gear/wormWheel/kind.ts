@@ -16,6 +16,7 @@ export const wormWheel = {
       summary: 'Which standard worm wheel was this',
       input: wheelIdentifyInput,
       output: wheelIdentifyOutput,
+      heavy: true,
       work: identifyWheel,
     }),
   },

@@ -1,0 +1,36 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { familyIds, findFamily } from '@patient-badger/knowledge';
+import { failureSentence } from '@patient-badger/wording';
+import { createOperations } from '../operations.ts';
+import { speaksPlainly, tryOperation } from './campaign.ts';
+
+const operations = createOperations({ find: findFamily, ids: familyIds });
+const CASES = join(__dirname, '../../cases');
+const golden = readdirSync(CASES).flatMap(
+  (file) => JSON.parse(readFileSync(join(CASES, file), 'utf8')) as readonly { readonly op: string; readonly input: unknown }[],
+);
+const RUNS = 60;
+
+// A short run of `npm run fuzz`, always the same one: what it finds today can be found again tomorrow.
+test.each(operations.list.map(({ name }) => name))('%s answers or refuses with a sentence, whatever it is given', (name) => {
+  const { trouble } = tryOperation(operations, {
+    name,
+    seed: 20261125,
+    runs: name === 'scan.teeth' ? 10 : RUNS,
+    golden: golden.filter(({ op }) => op === name).map(({ input }) => input),
+    words: familyIds(),
+    sentenceOf: failureSentence,
+    now: () => performance.now(),
+  });
+  expect(trouble).toEqual([]);
+});
+
+test.each([
+  ['The teeth are missing.', true],
+  ['The "faceWidthMm" is not known.', true],
+  ['The teeth must be one of 1, 2. You gave "pressFit".', true],
+  ['The faceWidthMm is missing.', false],
+  ['The span must be undefined.', false],
+  ['', false],
+])('whether %j speaks plainly: %s', (sentence, plainly) => expect(speaksPlainly(sentence)).toBe(plainly));
