@@ -1,4 +1,4 @@
-import { packModel, type FaultMode, type Pack } from '@patient-badger/core';
+import { packModel, waysAlone, type FaultMode, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -89,8 +89,8 @@ export type Truth = Readonly<Record<string, string>>;
 export function honest(family: string, fault: string, mode?: FaultMode): Truth {
   const pack = findFamily(family) as Pack;
   const { hypotheses, outcomes } = packModel(pack);
-  const ways = hypotheses.filter((each) => each.fault?.id === fault);
-  const id = (ways.find((each) => each.mode === mode) ?? ways[0])?.id ?? '';
+  const ways = waysAlone(hypotheses, fault);
+  const id = (ways.find(({ faults }) => faults[0]?.mode === mode) ?? ways[0])?.id ?? '';
   const shown = pack.looks.map(({ id: look }) => {
     const [likeliest] = [...(outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(id) - p.likelihood(id));
     return [look, likeliest?.result ?? ''] as const;

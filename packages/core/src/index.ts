@@ -1,5 +1,6 @@
 export type { LedgerLine, LooseNote } from './access/ledger.ts';
 export { openingTo, stepsThatFree, stepsToReach } from './access/opening.ts';
+export { openNow, reachOf, type Approach } from './access/state.ts';
 export { accessPlan, inReach, type AccessPlan, type Aim } from './access/plan.ts';
 export { reassembly } from './access/reassembly.ts';
 export { snag, type Snag } from './access/snag.ts';
@@ -102,11 +103,22 @@ export type { Scan, ScanCorrection, ScanRead, ScanScale } from './scan/schema.ts
 export { cautionsOn } from './trace/cautionsOn.ts';
 export { checkPack } from './trace/checkPack.ts';
 export { explainPack, type PackReport } from './trace/explainPack.ts';
-export { COMPLAINT_FACT, NONE_OF_THESE, NOTHING_ELSE, complaintChance, priorOf, type Facts } from './trace/hypotheses.ts';
+export {
+  COMPLAINT_FACT,
+  NONE_OF_THESE,
+  NOTHING_ELSE,
+  complaintChance,
+  keysOf,
+  priorOf,
+  waysAlone,
+  type Facts,
+  type Hypothesis,
+} from './trace/hypotheses.ts';
 export { inputToSee, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
-export { applyOverrides, modelOverrides, type ModelOverrides } from './trace/overrides.ts';
+export { modelOverrides, type ModelOverrides } from './trace/modelOverrides.ts';
+export { applyOverrides, inEveryVariant, packForFacts, VARIANT_FACT } from './trace/overrides.ts';
 export {
   packSchema,
   type Caution,
@@ -119,6 +131,7 @@ export {
   type Pack,
   type TableLook,
 } from './trace/pack.ts';
+export { wantedBy } from './trace/wanted.ts';
 export { packModel } from './trace/packModel.ts';
 export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
 export { advisedLooks, facts, traceInput, type LookAdvice, type TraceOutput } from './trace/schema.ts';

@@ -3,7 +3,8 @@ import { CoreFailure } from './failure/CoreFailure.ts';
 import { FAILURE_REASONS } from './failure/FailureReason.ts';
 import { createOperations } from './operations.ts';
 import { explainPack } from './trace/explainPack.ts';
-import { applyOverrides, modelOverrides } from './trace/overrides.ts';
+import { modelOverrides } from './trace/modelOverrides.ts';
+import { applyOverrides } from './trace/overrides.ts';
 import type { Pack } from './trace/pack.ts';
 
 const operations = createOperations({ find: findFamily, ids: familyIds });

@@ -64,8 +64,9 @@ describe.each(FAMILIES)('$id', (pack) => {
     const { hypotheses, outcomes } = packModel(pack);
     for (const look of kinematic(pack)) {
       expect(look).not.toHaveProperty('likelihoods');
-      for (const { id, fault, mode } of hypotheses) {
-        if (!fault) continue;
+      for (const { id, faults } of hypotheses) {
+        const [{ fault, mode, dead } = {}] = faults;
+        if (!fault || faults.length > 1 || (look.power === 'own' && dead?.includes(look.drive.body))) continue;
         const moved = motion({
           driveline: { ...pack.driveline, joints: pack.driveline.joints.filter((joint) => !look.apart.includes(joint.id)) },
           drive: [look.drive],

@@ -8,6 +8,13 @@ const REMARK_WORDS: Readonly<Record<RemarkCode, (detail: PackRemark['detail']) =
   factUnasked: ({ fact }) => `The fact "${fact}" moves a fault, and no question asks for it.`,
   soundChainStill: ({ id, needed, given }) =>
     `In the look "${id}" a sound chain would not be seen to move: drive it ${Number(needed).toFixed(1)} at least, not ${given}.`,
+  deadDriverUntold: ({ id }) =>
+    `The look "${id}" is by the machine's own power, and no fault takes that power away: say in a fault's modes which bodies are dead.`,
+  notSettled: ({ id, best }) =>
+    `Nothing that one sees settles "${id}": a look marked as seen should tell it from the others by 20 to 1 or better, not by ${Number(best).toFixed(1)}.`,
+  nothingAtService: () => 'No find is given that turns up at a service without a complaint.',
+  oneSided: ({ id, other }) => `"${id}" is there for one side only: there is no "${other}".`,
+  writtenEarlier: ({ id, now }) => `The field "${id}" is now called "${now}"; it was read.`,
   tellsNothing: ({ id }) => `The look "${id}" shows the same whatever is wrong: it tells nothing.`,
   neverTold: ({ id, other }) => `"${id}" can never be told from "${other}": no look shows something else for it.`,
 };

@@ -52,6 +52,10 @@ export const step = z.strictObject({
   needs: z.array(id).max(30).default([]),
   /** Ways that lead here: all steps of one of them, besides `needs`. */
   ways: z.array(z.array(id).min(1).max(30)).max(10).default([]),
+  /** States of the machine that it ends, until it is undone or another step gives them back. */
+  takes: z.array(id).max(10).default([]),
+  /** States that it brings back: the unit is wired to a supply on the bench. */
+  gives: z.array(id).max(10).default([]),
   /** Bodies, joints and auxiliaries that come within reach. */
   frees: z.array(id).max(60).default([]),
   tools: z.array(text).max(30).default([]),

@@ -9,6 +9,8 @@ export const FAILURE_REASONS = [
   'chancesNotOne',
   'notDrawn',
   'limitsBetweenResults',
+  'cautionForbids',
+  'needsWhatItEnds',
   'stepNeedsItself',
   'notOfThisJoint',
   'notForModels',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { seeded } from '../quantity/seeded.ts';
 import { faultMode, slides, type MotionOutput } from '../driveline/schema.ts';
-import { jointFaults, type Hypothesis } from '../trace/hypotheses.ts';
+import { jointFaults, waysAlone, type Hypothesis } from '../trace/hypotheses.ts';
 import { lookMotion, soundMovement } from '../trace/lookMotion.ts';
 import type { InstrumentKind, KinematicLook, Look, Pack, TableLook } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
@@ -137,8 +137,8 @@ function shown({ kind, zeroed, machine, moment }: StandInQuestion, value: number
 }
 
 function hypothesisOf({ pack, truth }: StandInQuestion): Hypothesis {
-  const ways = packModel(pack).hypotheses.filter(({ fault }) => fault?.id === truth.fault);
-  return ways.find(({ mode }) => mode === truth.mode) ?? (ways[0] as Hypothesis);
+  const ways = waysAlone(packModel(pack).hypotheses, truth.fault);
+  return ways.find(({ faults }) => faults[0]?.mode === truth.mode) ?? (ways[0] as Hypothesis);
 }
 
 /** Near enough a normal error with standard deviation 1: twelve even chances, less their mean. */

@@ -1,3 +1,4 @@
+import { openNow } from '../access/state.ts';
 import { gearKindOf } from '../gear/kinds.ts';
 import { NOTHING_ELSE } from '../trace/hypotheses.ts';
 import { traceNext } from '../trace/next.ts';
@@ -24,15 +25,16 @@ export const benchMove = z.discriminatedUnion('kind', [
 export type BenchMove = z.infer<typeof benchMove>;
 
 /** What of a job the tracing depends on; everything else may change without its being asked again. */
-export const askedOf = ({ facts, observations, reached, found }: JobState) => ({
+export const askedOf = ({ facts, observations, ownLooks, handled, found }: JobState) => ({
   facts,
   observations: observations.map(({ look, result }) => ({ look, result })),
-  reached: [...reached],
+  ownLooks: ownLooks.map(({ saw, fault, speaks, sure }) => ({ saw, fault, speaks, sure })),
+  handled: [...handled],
   found: [...found],
 });
 
 const BEARING: ReadonlySet<EntryPayload['kind']> = new Set([
-  ...(['takenIn', 'closed', 'reopened', 'withdrawn', 'lookRecorded', 'stepDone', 'stepSkipped', 'faultFound'] as const),
+  ...(['takenIn', 'closed', 'reopened', 'withdrawn', 'lookRecorded', 'ownLookRecorded', 'stepDone', 'stepSkipped', 'closingDone', 'faultFound'] as const),
   ...(['decided', 'dimensionRead', 'partChosen'] as const),
 ]);
 /** The kinds of entry without which the move could not be worked out. */
@@ -43,8 +45,8 @@ export const bearsOnMove = (payload: EntryPayload): boolean =>
   BEARING.has(payload.kind) || (payload.kind === 'remark' && payload.gear !== undefined);
 
 /** Suspects and next look of a job as it is now. */
-export const traceOfJob = (asked: ReturnType<typeof askedOf>, pack: Pack): TraceOutput =>
-  traceNext(traceInput.parse({ family: pack.id, ...asked }), pack);
+export const traceOfJob = ({ handled, ...asked }: ReturnType<typeof askedOf>, pack: Pack): TraceOutput =>
+  traceNext(traceInput.parse({ family: pack.id, ...asked, reached: openNow(pack, handled) }), pack);
 
 /** Whether parts are found for this gear by its dimensions: its kind is known by measuring. */
 export const findsParts = (pack: Pack, gear: string | undefined): boolean =>

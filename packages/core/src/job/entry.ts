@@ -7,7 +7,7 @@ import { gearAttributes } from '../match/schema.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
 import { scanCorrection, scanRead, scanScale } from '../scan/schema.ts';
-import { facts } from '../trace/schema.ts';
+import { facts, ownLook } from '../trace/schema.ts';
 
 const id = z.string().min(1).max(80);
 const note = z.string().max(2000);
@@ -27,6 +27,8 @@ export type Piece = (typeof PIECES)[number];
 export const entryPayload = z.discriminatedUnion('kind', [
   payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
   payload('lookRecorded', { look: id, result: id, note: note.optional(), reading: instrumentReading.optional() }),
+  /** Something seen that the family does not foresee. */
+  payload('ownLookRecorded', ownLook.shape),
   payload('stepDone', { step: id }),
   /** It was off already, or is not there on this machine: nothing of it came loose here. */
   payload('stepSkipped', { step: id, reason: note.min(1) }),

@@ -64,14 +64,28 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
       observations: [...state.observations, { look, result, entryId: id, ...(reading && { reading }) }],
     }),
   },
+  ownLookRecorded: {
+    check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
+    apply: (state, seen, { id }) => ({ ...state, ownLooks: [...state.ownLooks, { ...seen, entryId: id }] }),
+  },
   stepDone: {
     ...aboutStep,
     isWork: true,
-    apply: (state, { step }) => ({ ...state, reached: once(state.reached, step), stuck: state.stuck.filter((each) => each.step !== step) }),
+    apply: (state, { step }) => ({
+      ...state,
+      reached: once(state.reached, step),
+      handled: [...state.handled, { done: step }],
+      stuck: state.stuck.filter((each) => each.step !== step),
+    }),
   },
   stepSkipped: {
     ...aboutStep,
-    apply: (state, skipped) => ({ ...state, reached: once(state.reached, skipped.step), skipped: [...state.skipped, skipped] }),
+    apply: (state, skipped) => ({
+      ...state,
+      reached: once(state.reached, skipped.step),
+      handled: [...state.handled, { done: skipped.step }],
+      skipped: [...state.skipped, skipped],
+    }),
   },
   stepStuck: {
     ...aboutStep,
@@ -173,6 +187,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     apply: (state, { step, short = [] }) => ({
       ...state,
       closingDone: once(state.closingDone, step),
+      handled: [...state.handled, { back: step }],
       short: [...state.short, ...short],
     }),
   },

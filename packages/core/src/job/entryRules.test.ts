@@ -91,6 +91,12 @@ const written = { at: at(0), by: 'tobin' };
 /** For each kind: what is written, and all that the job is otherwise than before it. */
 const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readonly EntryPayload[], change: Partial<JobState>])[] } = {
   takenIn: [[[taken], { takenIn: taken, takenInAt: at(0), facts: { hours: 12 } }]],
+  ownLookRecorded: [
+    [
+      [{ kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very' }],
+      { ownLooks: [{ kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very', entryId: id(0) }] },
+    ],
+  ],
   lookRecorded: [
     [[{ kind: 'lookRecorded', look: look?.id ?? '', result }], { observations: [{ look: look?.id ?? '', result, entryId: id(0) }] }],
     [

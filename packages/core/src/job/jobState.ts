@@ -43,6 +43,10 @@ export interface JobState {
     readonly entryId: string;
     readonly reading?: InstrumentReading;
   }[];
+  /** Seen besides what the family foresees. */
+  readonly ownLooks: readonly (Payload<'ownLookRecorded'> & { readonly entryId: string })[];
+  /** Steps done and pieces of the way back done, in their order: what is open now follows from them. */
+  readonly handled: readonly ({ readonly done: string } | { readonly back: string })[];
   /** Faults found for sure while the tracing went on. */
   readonly found: readonly string[];
   readonly reached: readonly string[];
@@ -85,6 +89,8 @@ export const EMPTY_JOB: Omit<JobState, 'jobId' | 'active' | 'withdrawn'> = {
   takenInAt: null,
   facts: {},
   observations: [],
+  ownLooks: [],
+  handled: [],
   found: [],
   reached: [],
   acknowledged: [],

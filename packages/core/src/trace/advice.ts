@@ -1,11 +1,12 @@
 import { predictive, update, type Belief } from '../inference/belief.ts';
 import { expectedInformation } from '../inference/expectedInformation.ts';
-import { byFault, faultKey, NONE_OF_THESE, NOTHING_ELSE, type Hypothesis } from './hypotheses.ts';
-import { stepsToReach } from '../access/opening.ts';
+import { keysOf, NONE_OF_THESE, NOTHING_ELSE, type Hypothesis } from './hypotheses.ts';
+import { reachOf, type Approach } from '../access/state.ts';
 import { cautionsOn } from './cautionsOn.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Look, Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
+import { wantedBy } from './wanted.ts';
 import type { LookAdvice } from './schema.ts';
 
 /** A look that promises less than this is not worth getting up for. */
@@ -19,23 +20,44 @@ interface Question {
   readonly reached: ReadonlySet<string>;
 }
 
-/** Looks not yet taken, best information per minute first. Information is about faults, not about how they show. */
-export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached }: Question): LookAdvice[] {
-  return pack.looks
-    .filter(({ id }) => !taken.has(id))
-    .map((look) => advise(pack, { look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []), reached }))
-    .filter(({ expectedBits }) => expectedBits >= LEAST_BITS)
-    .sort((p, q) => q.expectedBits / q.minutes - p.expectedBits / p.minutes);
+interface Ranked {
+  readonly possible: LookAdvice[];
+  /** Looks that would tell something and have no way to them from here, with the states they lack. */
+  readonly notPossible: { look: string; states: string[] }[];
 }
 
-/** The likelihood of an outcome under a fault is the mean over the ways in which the fault shows. */
+/** Looks not yet taken, best information per minute first. Information is about faults, not about how they show. */
+export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached }: Question): Ranked {
+  const reach = reachOf(pack);
+  const done = reach.maskOf(reached);
+  const worth = pack.looks
+    .filter(({ id }) => !taken.has(id))
+    .map((look) => ({ look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []) }))
+    .filter(({ information }) => information.bits >= LEAST_BITS)
+    .map((each) => ({ ...each, way: reach.approachOf({ needs: each.look.needs, while: wantedBy(pack, each.look) }, reached) }));
+  return {
+    possible: worth
+      .flatMap(({ look, information, way }) => (way ? [advise(pack, { look, information, way })] : []))
+      .sort((p, q) => q.expectedBits / q.minutes - p.expectedBits / p.minutes),
+    notPossible: worth
+      .filter(({ way }) => !way)
+      .map(({ look }) => ({ look: look.id, states: wantedBy(pack, look).filter((state) => !reach.holds(state, done)) })),
+  };
+}
+
+/** The likelihood of an outcome under a fault is the mean over the ways in which the fault shows; of two at once each counts half. */
 function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], outcomes: readonly LookOutcome[]) {
-  const faults = byFault(hypotheses, belief);
+  const faults: Record<string, number> = {};
+  for (const each of hypotheses) {
+    const keys = keysOf(each);
+    for (const key of keys) faults[key] = (faults[key] ?? 0) + (belief[each.id] ?? 0) / keys.length;
+  }
   const merged = outcomes.map((outcome) => {
     const joint: Record<string, number> = {};
     for (const hypothesis of hypotheses) {
-      const key = faultKey(hypothesis);
-      joint[key] = (joint[key] ?? 0) + (belief[hypothesis.id] ?? 0) * outcome.likelihood(hypothesis.id);
+      const keys = keysOf(hypothesis);
+      const mass = ((belief[hypothesis.id] ?? 0) * outcome.likelihood(hypothesis.id)) / keys.length;
+      for (const key of keys) joint[key] = (joint[key] ?? 0) + mass;
     }
     return { ...outcome, likelihood: (key: string) => ((faults[key] ?? 0) > 0 ? (joint[key] ?? 0) / (faults[key] ?? 1) : 0) };
   });
@@ -62,20 +84,21 @@ function mostMoved(faults: Belief, outcomes: readonly LookOutcome[]): readonly s
 interface AdviseOptions {
   readonly look: Look;
   readonly information: ReturnType<typeof faultInformation>;
-  readonly reached: ReadonlySet<string>;
+  readonly way: Approach;
 }
 
-function advise(pack: Pack, { look, information, reached }: AdviseOptions): LookAdvice {
-  const steps = stepsToReach(pack, look.needs, { reached });
+function advise(pack: Pack, { look, information, way: { undo, steps, minutes } }: AdviseOptions): LookAdvice {
   return {
     look: look.id,
     name: look.name,
-    minutes: look.minutes + steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    minutes: look.minutes + minutes,
     lookMinutes: look.minutes,
     expectedBits: information.bits,
     moves: [...information.moves],
     results: information.results.map(({ result, probability }) => ({ result, name: information.names.get(result) ?? result, probability })),
+    undo: [...undo],
     steps: [...steps],
     cautions: [...cautionsOn(pack, look.cautions, steps)],
+    ...(look.kind === 'table' && look.tries && { tries: look.tries }),
   };
 }

@@ -1,5 +1,6 @@
 import { checkDriveline } from '../driveline/check.ts';
 import { fail } from '../failure/CoreFailure.ts';
+import { checkStates } from './checkStates.ts';
 import type { Pack, TableLook } from './pack.ts';
 
 /**
@@ -25,6 +26,10 @@ export function checkPack(pack: Pack): Pack {
   pack.order.forEach((each, i) => need(bodies, each, `order.${i}`));
   checkDrawing(pack, need);
   unique(pack.complaints, 'complaints');
+  pack.complaints.forEach(({ first }, i) => first.forEach((look, j) => need(looks, look, `complaints.${i}.first.${j}`)));
+  pack.finds.forEach(({ look }, i) => need(looks, look, `finds.${i}.look`));
+  pack.together.forEach((each, i) => each.faults.forEach((id, j) => need(faults, id, `together.${i}.faults.${j}`)));
+  unique(pack.variants, 'variants');
   pack.complaints.forEach(({ points }, i) => points.forEach(({ fault }, j) => need(faults, fault, `complaints.${i}.points.${j}.fault`)));
   pack.auxiliaries.forEach((each, i) => need(bodies, each.beside, `auxiliaries.${i}.beside`));
   pack.gears.forEach((each, i) => need(bodies, each.body, `gears.${i}.body`));
@@ -36,6 +41,7 @@ export function checkPack(pack: Pack): Pack {
     if (fault.modes.length > 0 && Math.abs(share - 1) > 1e-9) {
       throw fail('contradiction', `faults.${i}.modes`, { reason: 'sharesNotOne', id: fault.id, given: share });
     }
+    fault.modes.forEach(({ dead }, j) => dead.forEach((each, k) => need(bodies, each, `faults.${i}.modes.${j}.dead.${k}`)));
     if (fault.modes.some(({ mode }) => mode) && !joints.has(fault.at)) {
       throw fail('contradiction', `faults.${i}.at`, { reason: 'faultNotAtJoint', id: fault.id });
     }
@@ -63,10 +69,14 @@ export function checkPack(pack: Pack): Pack {
       return;
     }
     checkFigure(look, `looks.${i}.figure`);
-    const rows = [...Object.entries(look.likelihoods), ['otherwise', look.otherwise] as const];
-    for (const [faultId, row] of rows) {
-      const path = faultId === 'otherwise' ? `looks.${i}.otherwise` : `looks.${i}.likelihoods.${faultId}`;
-      if (faultId !== 'otherwise') need(faults, faultId, path);
+    const named = Object.entries(look.likelihoods).map(([id, row]) => ({ id, row, path: `looks.${i}.likelihoods.${id}` }));
+    named.forEach(({ id, path }) => need(faults, id, path));
+    const rows = [
+      ...named,
+      { row: look.otherwise, path: `looks.${i}.otherwise` },
+      ...(look.noneOfThese ? [{ row: look.noneOfThese, path: `looks.${i}.noneOfThese` }] : []),
+    ];
+    for (const { row, path } of rows) {
       const sum = row.reduce((total, p) => total + p, 0);
       if (row.length !== look.results.length || Math.abs(sum - 1) > 1e-6) {
         throw fail('contradiction', path, {
@@ -97,6 +107,7 @@ export function checkPack(pack: Pack): Pack {
   });
   pack.proofs.forEach((each, i) => each.cautions.forEach((caution, j) => need(cautions, caution, `proofs.${i}.cautions.${j}`)));
   refuseCircles(pack);
+  checkStates(pack);
   return pack;
 }
 

@@ -1,6 +1,8 @@
 import { CoreFailure, type FailureData } from '../failure/CoreFailure.ts';
 import { failuresFromZod } from '../failure/fromZod.ts';
 import { checkPack } from './checkPack.ts';
+import { RENAMED_FIELDS } from './earlierForms.ts';
+import { inEveryVariant } from './overrides.ts';
 import { packSchema, type Pack } from './pack.ts';
 import { remarksOn, type PackRemark } from './remarksOn.ts';
 
@@ -23,9 +25,16 @@ export function explainPack(raw: unknown): PackReport {
   if (!parsed.success) return { pack: null, mistakes: failuresFromZod(parsed.error, raw), remarks: [] };
   try {
     const pack = checkPack(parsed.data);
-    return { pack, mistakes: [], remarks: remarksOn(pack) };
+    inEveryVariant(pack);
+    return { pack, mistakes: [], remarks: [...earlierFields(raw), ...remarksOn(pack)] };
   } catch (error) {
     if (!(error instanceof CoreFailure)) throw error;
     return { pack: null, mistakes: [error], remarks: [] };
   }
 }
+
+/** Fields with names of before: read, and said. */
+const earlierFields = (raw: unknown): PackRemark[] =>
+  Object.entries(RENAMED_FIELDS).flatMap(([id, now]) =>
+    raw !== null && typeof raw === 'object' && Object.hasOwn(raw, id) ? [{ code: 'writtenEarlier', path: id, detail: { id, now } }] : [],
+  );

@@ -13,29 +13,49 @@ export const NONE_PRIOR = 0.03;
 
 /** The id of "nothing else": besides what was found already, the machine is sound. */
 export const NOTHING_ELSE = 'nothing-else';
-/** Chance that a machine with one fault found has a second (judgement: one gear's debris is the next one's trouble). */
+/** The id under which a machine without any fault is asked about; it is no hypothesis. */
+export const SOUND = 'sound';
+/** Chance that a machine with one fault has a second that the first did not bring about (judgement). */
 const SECOND_FAULT_PRIOR = 0.25;
+/** Pairs kept, the likeliest first: with the largest family more of them cost time and carry no belief. */
+const MOST_PAIRS = 240;
 
-/** One way in which one fault shows in the motion. A fault with two ways is two hypotheses, reported as one. */
-export interface Hypothesis {
-  readonly id: string;
-  /** Null for "none of these" and for "nothing else". */
-  readonly fault: Fault | null;
+/** A fault in the machine, in one of the ways in which it shows. */
+export interface Present {
+  readonly fault: Fault;
   readonly mode?: FaultMode | undefined;
-  /** Faults found already, which are in the machine whatever else is. */
-  readonly besides?: readonly Fault[];
+  /** Bodies whose own power it takes. */
+  readonly dead: readonly string[];
 }
 
-/** What a hypothesis counts for when faults are weighed: its fault, "nothing else", or "none of these". */
-export const faultKey = ({ id, fault }: Hypothesis): string => fault?.id ?? id;
+/** What may be in the machine: one fault in one way, two at once, nothing else, or none of these. */
+export interface Hypothesis {
+  readonly id: string;
+  /** Empty for "none of these" and for "nothing else". */
+  readonly faults: readonly Present[];
+  /** Its chance before any look, the machine's facts aside, against the others. */
+  readonly share: number;
+  /** Faults found already, which are in the machine whatever else is. */
+  readonly besides: readonly Present[];
+}
 
-/** The motion faults that a hypothesis puts into the chain; a found fault in the way it shows most often. */
-export function jointFaults({ fault, mode, besides = [] }: Hypothesis): { joint: string; mode: FaultMode }[] {
-  const found = besides.flatMap(({ at, modes }) => {
-    const [usual] = [...modes].sort((p, q) => q.share - p.share);
-    return usual?.mode ? [{ joint: at, mode: usual.mode }] : [];
-  });
-  return fault && mode ? [...found, { joint: fault.at, mode }] : found;
+/** Everything that a hypothesis puts into the machine. */
+export const presentIn = ({ faults, besides }: Hypothesis): readonly Present[] => [...besides, ...faults];
+
+/** What a hypothesis counts for when faults are weighed: its faults, "nothing else", or "none of these". */
+export const keysOf = ({ id, faults }: Hypothesis): readonly string[] => (faults.length > 0 ? faults.map(({ fault }) => fault.id) : [id]);
+
+/** Whether this fault is in it, besides what was found. */
+export const holds = ({ faults }: Hypothesis, fault: string): boolean => faults.some((each) => each.fault.id === fault);
+
+/** The ways in which this fault alone is in the machine. */
+export const waysAlone = (hypotheses: readonly Hypothesis[], fault: string): readonly Hypothesis[] =>
+  hypotheses.filter((each) => each.faults.length === 1 && holds(each, fault));
+
+/** The motion faults that a hypothesis puts into the chain; of two at one joint the first found. */
+export function jointFaults(hypothesis: Hypothesis): { joint: string; mode: FaultMode }[] {
+  const list = presentIn(hypothesis).flatMap(({ fault, mode }) => (mode ? [{ joint: fault.at, mode }] : []));
+  return list.filter(({ joint }, i) => list.findIndex((each) => each.joint === joint) === i);
 }
 
 export interface Shifted {
@@ -44,49 +64,109 @@ export interface Shifted {
   readonly why: string;
 }
 
-/** Every hypothesis of a pack, "none of these" last; with faults found already, what else there may be. */
+/**
+ * Every hypothesis of a pack, "none of these" last: each fault in each of its ways, each two that can be
+ * there at once, or, with faults found already, what else there may be.
+ */
 export function hypothesesOf(pack: Pack, found: readonly string[] = []): readonly Hypothesis[] {
-  const besides = pack.faults.filter(({ id }) => found.includes(id));
-  const more = besides.length > 0 ? { besides } : {};
-  const list = others(pack, found).flatMap((fault) =>
-    waysOf(fault).map(({ mode }, i): Hypothesis => ({ id: `${fault.id}/${i}`, fault, mode, ...more })),
-  );
-  const nothingElse: Hypothesis[] = besides.length > 0 ? [{ id: NOTHING_ELSE, fault: null, besides }] : [];
-  return [...list, ...nothingElse, { id: NONE_OF_THESE, fault: null }];
+  const besides = pack.faults.filter(({ id }) => found.includes(id)).map(usualWay);
+  const others = pack.faults.filter(({ id }) => !found.includes(id));
+  const none: Hypothesis = { id: NONE_OF_THESE, faults: [], share: 0, besides: [] };
+  const singles = others.flatMap((fault) => singlesOf(fault).map((each) => ({ ...each, besides })));
+  if (besides.length > 0) {
+    return [...withNothingElse(pack, singles, besides), none];
+  }
+  return [...singles, ...pairsOf(pack), none];
 }
 
-/** Priors over the hypotheses, moved by the facts. Deterministic; sums to 1. */
-export function priorOf(pack: Pack, facts: Facts, found: readonly string[] = []): Belief {
+const singlesOf = (fault: Fault): Omit<Hypothesis, 'besides'>[] =>
+  waysOf(fault).map(({ mode, dead, share }, i) => ({ id: `${fault.id}/${i}`, faults: [{ fault, mode, dead }], share: fault.prior * share }));
+
+const waysOf = ({ modes }: Fault): Fault['modes'] => (modes.length > 0 ? modes : [{ share: 1, dead: [] }]);
+
+/** A found fault in the way in which it shows most often. */
+function usualWay(fault: Fault): Present {
+  const [usual] = [...waysOf(fault)].sort((p, q) => q.share - p.share);
+  return { fault, mode: usual?.mode, dead: usual?.dead ?? [] };
+}
+
+/** What else there may be, each by its chance once the first is there. */
+function withNothingElse(pack: Pack, singles: readonly Hypothesis[], besides: readonly Present[]): Hypothesis[] {
+  const more = singles.map((each) => {
+    const [{ fault } = {}] = each.faults;
+    const chances = besides.map((first) => (fault ? chanceOfSecond(pack, first.fault, fault) : 0));
+    return { ...each, share: (each.share / (fault?.prior ?? 1)) * Math.max(...chances) };
+  });
+  const second = more.reduce((sum, { share }) => sum + share, 0);
+  // However much two found faults may bring about, that there is no other stays as likely as not.
+  return [...more, { id: NOTHING_ELSE, faults: [], share: Math.max(1 - second, second), besides }];
+}
+
+/** Chance that the second is in a machine that has the first. */
+function chanceOfSecond(pack: Pack, first: Fault, second: Fault): number {
+  const said = pack.together.filter(({ faults }) => faults.includes(first.id) && faults.includes(second.id));
+  if (said.some(({ share }) => share === 0)) return 0;
+  const total = pack.faults.reduce((sum, { prior }) => sum + prior, 0);
+  // One joint cannot show two ways of motion at once, unless the pack says that both happen.
+  const clash = said.length === 0 && first.at === second.at && first.modes.length > 0 && second.modes.length > 0;
+  if (clash) return 0;
+  const brought = said.filter(({ faults }) => faults[0] === first.id).map(({ share }) => share);
+  const bringing = said.filter(({ faults }) => faults[0] === second.id).map(({ share }) => Math.min(1, (share * second.prior) / first.prior));
+  return Math.max((SECOND_FAULT_PRIOR * second.prior) / total, ...brought, ...bringing);
+}
+
+function pairsOf(pack: Pack): Hypothesis[] {
+  return pack.faults
+    .flatMap((first, i) => pack.faults.slice(i + 1).flatMap((second) => pairWays(pack, first, second)))
+    .sort((p, q) => q.share - p.share)
+    .slice(0, MOST_PAIRS);
+}
+
+function pairWays(pack: Pack, first: Fault, second: Fault): Hypothesis[] {
+  const weight = first.prior * chanceOfSecond(pack, first, second);
+  if (weight === 0) return [];
+  return singlesOf(first).flatMap((one) =>
+    singlesOf(second).map((other) => ({
+      id: `${one.id}+${other.id}`,
+      faults: [...one.faults, ...other.faults],
+      share: (weight * one.share * other.share) / (first.prior * second.prior),
+      besides: [],
+    })),
+  );
+}
+
+/** Priors over the hypotheses, moved by the facts and the complaint. Deterministic; sums to 1. */
+export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesis[]): Belief {
+  const said = saidOf(pack, facts);
+  const factors = new Map(pack.faults.map((fault) => [fault.id, factShifts(fault, facts).reduce((product, { factor }) => product * factor, 1)]));
+  const chances = new Map(pack.faults.map(({ id }) => [id, said ? complaintChance(pack, said, id) * pack.complaints.length : 1]));
   const weights: Record<string, number> = {};
-  for (const fault of others(pack, found)) {
-    const factor = shiftsThatApply(pack, fault, facts).reduce((product, { factor }) => product * factor, 1);
-    waysOf(fault).forEach(({ share }, i) => (weights[`${fault.id}/${i}`] = fault.prior * factor * share));
+  for (const each of hypotheses) {
+    const shifted = each.faults.reduce((product, { fault }) => product * (factors.get(fault.id) ?? 1), each.share);
+    // An owner complains of one of the faults that are there: what the first explains is not counted again for the second.
+    const present = presentIn(each);
+    const complained = present.reduce((sum, { fault }) => sum + (chances.get(fault.id) ?? 1), 0) / Math.max(1, present.length);
+    weights[each.id] = shifted * (present.length > 0 ? complained : 1);
   }
-  const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0);
-  if (found.length > 0) weights[NOTHING_ELSE] = (total * (1 - SECOND_FAULT_PRIOR)) / SECOND_FAULT_PRIOR;
-  const listed = total + (weights[NOTHING_ELSE] ?? 0);
+  const listed = Object.values(weights).reduce((sum, weight) => sum + weight, 0);
   weights[NONE_OF_THESE] = (listed * NONE_PRIOR) / (1 - NONE_PRIOR);
   return normalise(weights);
 }
 
-const others = (pack: Pack, found: readonly string[]) => pack.faults.filter(({ id }) => !found.includes(id));
-const waysOf = ({ modes }: Fault): readonly { readonly mode?: FaultMode | undefined; readonly share: number }[] =>
-  modes.length > 0 ? modes : [{ share: 1 }];
-
 /** What the facts did to the priors, for people to read. */
 export function shiftsOf(pack: Pack, facts: Facts): readonly Shifted[] {
-  return pack.faults.flatMap((fault) => shiftsThatApply(pack, fault, facts).map(({ factor, why }) => ({ fault: fault.id, factor, why })));
+  const said = saidOf(pack, facts);
+  return pack.faults.flatMap((fault) => {
+    const factor = said ? complaintChance(pack, said, fault.id) * pack.complaints.length : 1;
+    const spoken = said && Math.abs(factor - 1) > 0.05 ? [{ factor, why: `the owner says “${said.says[0]}”` }] : [];
+    return [...spoken, ...factShifts(fault, facts)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
+  });
 }
 
 /** The fact that holds which of the family's complaints the owner made. */
 export const COMPLAINT_FACT = 'complaint';
 
-function shiftsThatApply(pack: Pack, fault: Fault, facts: Facts): readonly Omit<Shifted, 'fault'>[] {
-  const said = pack.complaints.find(({ id }) => id === facts[COMPLAINT_FACT]);
-  const factor = said ? complaintChance(pack, said, fault.id) * pack.complaints.length : 1;
-  const spoken = said && Math.abs(factor - 1) > 0.05 ? [{ factor, why: `the owner says “${said.says[0]}”` }] : [];
-  return [...spoken, ...factShifts(fault, facts)];
-}
+export const saidOf = (pack: Pack, facts: Facts): Complaint | undefined => pack.complaints.find(({ id }) => id === facts[COMPLAINT_FACT]);
 
 /** Chance that an owner whose machine has this fault makes this complaint and not another of the family's. */
 export function complaintChance(pack: Pack, said: Complaint, fault: string): number {
@@ -103,12 +183,14 @@ function factShifts(fault: Fault, facts: Facts) {
   });
 }
 
-/** Belief over hypotheses → belief over faults, "nothing else" and "none of these". */
+/**
+ * Belief over hypotheses → the chance of each fault, of "nothing else" and of "none of these". A fault's
+ * chance counts every hypothesis that holds it, so that with two at once they add up to more than 1.
+ */
 export function byFault(hypotheses: readonly Hypothesis[], belief: Belief): Belief {
   const sums: Record<string, number> = {};
   for (const hypothesis of hypotheses) {
-    const key = faultKey(hypothesis);
-    sums[key] = (sums[key] ?? 0) + (belief[hypothesis.id] ?? 0);
+    for (const key of keysOf(hypothesis)) sums[key] = (sums[key] ?? 0) + (belief[hypothesis.id] ?? 0);
   }
   return sums;
 }

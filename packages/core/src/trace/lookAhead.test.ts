@@ -4,10 +4,11 @@ import { priorOf } from './hypotheses.ts';
 import { lookAhead, type Progress } from './lookAhead.ts';
 import { traceNext } from './next.ts';
 import type { Pack } from './pack.ts';
+import { oneAtATime } from './oneAtATime.ts';
 import { packModel } from './packModel.ts';
 import { traceInput } from './schema.ts';
 
-const fresh = (pack: Pack): Progress => ({ belief: priorOf(pack, {}), taken: new Set(), reached: new Set() });
+const fresh = (pack: Pack): Progress => ({ belief: priorOf(pack, {}, packModel(pack).hypotheses), taken: new Set(), reached: new Set() });
 const plan = (pack: Pack, progress: Partial<Progress> = {}) => lookAhead(pack, packModel(pack), { ...fresh(pack), ...progress }, 0.9);
 
 describe.each(FAMILIES)('$id', (pack) => {
@@ -67,14 +68,14 @@ function smallPack(): Pack {
   const [step] = base.steps;
   if (!step) throw new Error('the family has steps');
   const table = (id: string, minutes: number, needs: string[], rows: number[][]) => ({
-    ...{ id, name: id, how: id, minutes, needs, tools: [], helper: false, cautions: [], at: 'worm', kind: 'table' as const },
+    ...{ id, name: id, how: id, minutes, needs, tools: [], helper: false, cautions: [], at: 'worm', kind: 'table' as const, seen: false, while: [] },
     results: [0, 1].map((n) => ({ id: `${id}-${n}`, name: `${n}` })),
     likelihoods: Object.fromEntries(rows.map((row, i) => [base.faults[i]?.id ?? '', row])),
     otherwise: [0.5, 0.5],
   });
   const bare = { needs: [], ways: [], minutes: 1 };
   return {
-    ...base,
+    ...oneAtATime(base),
     faults: base.faults.slice(0, 3).map((fault, i) => ({ ...fault, prior: 3 - i, modes: [], shifts: [] })),
     steps: [
       { ...step, ...bare, id: 'cover-off', minutes: 6 },
@@ -153,7 +154,7 @@ function followPlainly(pack: Pack, { belief, taken, reached }: Progress): Map<st
     );
   };
   const left = (now: Record<string, number>, seen: ReadonlySet<string>, open: ReadonlySet<string>): number => {
-    const sure = Math.max(...hypotheses.filter(({ fault }) => fault).map(({ id }) => now[id] ?? 0));
+    const sure = Math.max(...hypotheses.filter(({ faults }) => faults.length > 0).map(({ id }) => now[id] ?? 0));
     // Half an hour for no verdict, and forty minutes for a wrong one, are what the decision on the planner (008) says.
     if (sure >= 0.9) return (1 - sure) * 40;
     const rates = worth(now, seen, open);

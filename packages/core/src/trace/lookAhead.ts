@@ -1,10 +1,11 @@
 import { LEAST_LIKELIHOOD, type Belief } from '../inference/belief.ts';
-import { faultKey, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
+import { keysOf, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
 import { LEAST_BITS } from './advice.ts';
-import { waysToReach } from '../access/opening.ts';
+import { reachOf, type Reach } from '../access/state.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
+import { wantedBy } from './wanted.ts';
 
 /** How far a job is, as the planner sees it. */
 export interface Progress {
@@ -31,21 +32,29 @@ const WRONG_VERDICT_MINUTES = 40;
 interface FlatLook {
   readonly id: string;
   readonly minutes: number;
-  /** The ways to open as far as it needs, each as the bits of its steps. */
-  readonly ways: readonly number[];
+  /** How to get to where it is possible, by what is open. */
+  readonly approach: (reached: number) => Approach;
   /** Likelihoods, one row a result. */
   readonly rows: readonly Float64Array[];
 }
 
+interface Approach {
+  readonly minutes: number;
+  /** What is open then. */
+  readonly open: number;
+}
+
+/** Hypotheses as they are weighed: two faults at once stand there twice, once for each, with half of the chance. */
 interface Flat {
-  readonly ids: readonly string[];
-  /** Which fault each hypothesis is a way of. */
+  readonly hypotheses: readonly { readonly id: string; readonly part: number }[];
+  /** Which fault each is a way of. */
   readonly faultOf: Int32Array;
+  /** The other fault of two at once; -1 where it is alone. */
+  readonly otherOf: Int32Array;
   readonly faults: number;
   readonly none: number;
   readonly looks: readonly FlatLook[];
-  readonly stepMinutes: Float64Array;
-  readonly stepBit: ReadonlyMap<string, number>;
+  readonly reach: Reach;
 }
 
 const remembered = new WeakMap<PackModel, Flat>();
@@ -57,16 +66,18 @@ const remembered = new WeakMap<PackModel, Flat>();
  * once, so looks behind the same cover share it. Exact and repeatable; no chance is drawn.
  */
 export function lookAhead(pack: Pack, model: PackModel, progress: Progress, confidence: number): readonly Plan[] {
-  const flat = flatten(pack, model);
-  const belief = Float64Array.from(flat.ids, (id) => progress.belief[id] ?? 0);
+  const flat = likeliestOf(flatten(pack, model), progress.belief);
+  const weights = flat.hypotheses.map(({ id, part }) => part * (progress.belief[id] ?? 0));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const belief = Float64Array.from(weights, (weight) => weight / total);
   const seen = flat.looks.map(({ id }) => (progress.taken.has(id) ? TAKEN : NOT_TAKEN)).join('');
-  const reached = [...progress.reached].reduce((mask, id) => mask | (flat.stepBit.get(id) ?? 0), 0);
+  const reached = flat.reach.maskOf(progress.reached);
   const follow = follower(flat, confidence);
   const plans = byRate(flat, belief, seen, reached)
     .slice(0, FIRST_LOOKS)
     .map(({ look }) => {
       const each = flat.looks[look] as FlatLook;
-      return { look: each.id, now: minutesOf(flat, each, reached), minutesToVerdict: follow.after(look, belief, seen, reached, 1) };
+      return { look: each.id, now: minutesOf(each, reached), minutesToVerdict: follow.after(look, belief, seen, reached, 1) };
     })
     .sort((p, q) => p.minutesToVerdict - q.minutesToVerdict);
   const bar = (plans[0]?.minutesToVerdict ?? 0) * AS_GOOD;
@@ -83,46 +94,77 @@ const AS_GOOD = 1.03;
 function flatten(pack: Pack, model: PackModel): Flat {
   const before = remembered.get(model);
   if (before) return before;
-  const { hypotheses, outcomes } = model;
-  const faultIds = [...new Set(hypotheses.map(faultKey))];
-  const stepBit = new Map(pack.steps.map(({ id }, i) => [id, 1 << i]));
+  const { outcomes } = model;
+  const faultIds = [...new Set(model.hypotheses.flatMap(keysOf))];
+  const hypotheses = model.hypotheses.flatMap((each) => {
+    const keys = keysOf(each).map((key) => faultIds.indexOf(key));
+    return keys.map((fault, i) => ({ id: each.id, part: 1 / keys.length, fault, other: keys.length > 1 ? (keys[1 - i] as number) : -1 }));
+  });
+  const reach = reachOf(pack);
   const made: Flat = {
-    ids: hypotheses.map(({ id }) => id),
-    faultOf: Int32Array.from(hypotheses, (each) => faultIds.indexOf(faultKey(each))),
+    hypotheses,
+    faultOf: Int32Array.from(hypotheses, ({ fault }) => fault),
+    otherOf: Int32Array.from(hypotheses, ({ other }) => other),
     faults: faultIds.length,
     none: faultIds.indexOf(NONE_OF_THESE),
-    looks: pack.looks.map((look) => ({
-      id: look.id,
-      minutes: look.minutes,
-      ways: waysToReach(pack.steps, look.needs).map((way) => [...way].reduce((mask, id) => mask | (stepBit.get(id) ?? 0), 0)),
-      rows: rowsOf(outcomes.get(look.id) ?? [], hypotheses),
-    })),
-    stepMinutes: Float64Array.from(pack.steps, ({ minutes }) => minutes),
-    stepBit,
+    looks: pack.looks.flatMap((look) => {
+      const ways = reach.waysTo({ needs: look.needs, while: wantedBy(pack, look) });
+      const rows = rowsOf(outcomes.get(look.id) ?? [], hypotheses);
+      return ways.length > 0 ? [{ id: look.id, minutes: look.minutes, approach: approachBy(reach, ways), rows }] : [];
+    }),
+    reach,
   };
   remembered.set(model, made);
   return made;
 }
 
+function approachBy(reach: Reach, ways: ReturnType<Reach['waysTo']>): FlatLook['approach'] {
+  const known = new Map<number, Approach>();
+  return (reached) => {
+    const before = known.get(reached);
+    if (before) return before;
+    const found = reach.approach(ways, reached);
+    const made = found ? { minutes: found.minutes, open: (reached & ~found.undo) | found.steps } : { minutes: Infinity, open: reached };
+    known.set(reached, made);
+    return made;
+  };
+}
+
+/** Belief that may be left out of the planning, so that it stays quick with every pair in it. */
+const LEFT_OUT = 0.004;
+const MOST_PLANNED = 56;
+
+/** Only the hypotheses that carry the belief: planning weighs what is likely, the belief itself stays exact. */
+function likeliestOf(flat: Flat, belief: Belief): Flat {
+  const weights = flat.hypotheses.map(({ id, part }, i) => ({ i, weight: part * (belief[id] ?? 0) })).sort((p, q) => q.weight - p.weight || p.i - q.i);
+  let carried = 0;
+  const kept = weights
+    .filter(({ weight }, place) => {
+      const needed = carried < 1 - LEFT_OUT && place < MOST_PLANNED;
+      carried += weight;
+      return needed;
+    })
+    .map(({ i }) => i)
+    .sort((p, q) => p - q);
+  const of = (list: Float64Array) => Float64Array.from(kept, (i) => list[i] as number);
+  return {
+    ...flat,
+    hypotheses: kept.map((i) => flat.hypotheses[i] as Flat['hypotheses'][number]),
+    faultOf: Int32Array.from(kept, (i) => flat.faultOf[i] as number),
+    otherOf: Int32Array.from(kept, (i) => flat.otherOf[i] as number),
+    looks: flat.looks.map((look) => ({ ...look, rows: look.rows.map(of) })),
+  };
+}
+
 /** Likelihoods of the results, none quite nil, adding up to one under every hypothesis. */
-function rowsOf(outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesis[]): readonly Float64Array[] {
+function rowsOf(outcomes: readonly LookOutcome[], hypotheses: readonly Pick<Hypothesis, 'id'>[]): readonly Float64Array[] {
   const least = (outcome: LookOutcome, id: string) => Math.max(outcome.likelihood(id), LEAST_LIKELIHOOD);
   const sums = hypotheses.map(({ id }) => outcomes.reduce((sum, outcome) => sum + least(outcome, id), 0));
   return outcomes.map((outcome) => Float64Array.from(hypotheses, ({ id }, h) => least(outcome, id) / (sums[h] as number)));
 }
 
-/** Minutes of a look with the opening still to do, by the shortest of its ways. */
-const minutesOf = (flat: Flat, look: FlatLook, reached: number): number => look.minutes + wayFrom(flat, look, reached).minutes;
-
-function wayFrom({ stepMinutes }: Flat, { ways }: FlatLook, reached: number): { way: number; minutes: number } {
-  let best = { way: 0, minutes: Infinity };
-  for (const way of ways) {
-    let minutes = 0;
-    for (let left = way & ~reached, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) minutes += stepMinutes[i] as number;
-    if (minutes < best.minutes) best = { way, minutes };
-  }
-  return best;
-}
+/** Minutes of a look with the opening still to do, and what is to be put back for it, by the shortest of its ways. */
+const minutesOf = (look: FlatLook, reached: number): number => look.minutes + look.approach(reached).minutes;
 
 /** Expected information about the fault (not about how it shows), from m·log m sums over faults and results; the rows add up to one. */
 function bitsOf({ faultOf, faults }: Flat, look: FlatLook, belief: Float64Array, doubt: number): number {
@@ -150,7 +192,7 @@ function byRate(flat: Flat, belief: Float64Array, seen: string, reached: number)
   flat.looks.forEach((look, i) => {
     if (seen[i] !== NOT_TAKEN) return;
     const bits = bitsOf(flat, look, belief, doubt);
-    if (bits >= LEAST_BITS) list.push({ look: i, bits, rate: bits / minutesOf(flat, look, reached) });
+    if (bits >= LEAST_BITS) list.push({ look: i, bits, rate: bits / minutesOf(look, reached) });
   });
   return list.sort((p, q) => q.rate - p.rate);
 }
@@ -160,15 +202,14 @@ function follower(flat: Flat, confidence: number) {
   const known = new Map<string, number>();
   const after = (look: number, belief: Float64Array, seen: string, reached: number, weight: number): number => {
     const each = flat.looks[look] as FlatLook;
-    const opening = wayFrom(flat, each, reached);
-    const opened = reached | opening.way;
-    let minutes = each.minutes + opening.minutes;
+    const approach = each.approach(reached);
+    let minutes = each.minutes + approach.minutes;
     each.rows.forEach((row, result) => {
       const next = new Float64Array(belief.length);
       let p = 0;
       for (let h = 0; h < belief.length; h++) p += next[h] = (belief[h] as number) * (row[h] as number);
       for (let h = 0; h < belief.length; h++) next[h] = (next[h] as number) / p;
-      minutes += p * left(next, noted(seen, look, result), opened, weight * p);
+      minutes += p * left(next, noted(seen, look, result), approach.open, weight * p);
     });
     return minutes;
   };
@@ -196,14 +237,21 @@ const NOT_TAKEN = '.';
 const TAKEN = '+';
 const noted = (seen: string, look: number, result: number) => seen.slice(0, look) + String.fromCharCode(65 + result) + seen.slice(look + 1);
 
-/** The chance of the likeliest fault, and the doubt about which it is, in nats. */
-function about({ faultOf, faults, none }: Flat, belief: Float64Array): { sure: number; nats: number } {
+/** The chance of the likeliest fault, alone or with another, and the doubt about which it is, in nats. */
+function about({ faultOf, otherOf, faults, none }: Flat, belief: Float64Array): { sure: number; nats: number } {
   const mass = new Float64Array(faults);
-  for (let h = 0; h < belief.length; h++) mass[faultOf[h] as number] = (mass[faultOf[h] as number] as number) + (belief[h] as number);
+  const withOther = new Float64Array(faults);
+  for (let h = 0; h < belief.length; h++) {
+    const fault = faultOf[h] as number;
+    const other = otherOf[h] as number;
+    const m = belief[h] as number;
+    mass[fault] = (mass[fault] as number) + m;
+    if (other >= 0) withOther[other] = (withOther[other] as number) + m;
+  }
   let sure = 0;
   let nats = 0;
   for (let f = 0; f < faults; f++) {
-    if (f !== none) sure = Math.max(sure, mass[f] as number);
+    if (f !== none) sure = Math.max(sure, (mass[f] as number) + (withOther[f] as number));
     nats -= xlog(mass[f] as number);
   }
   return { sure, nats };

@@ -1,49 +1,124 @@
 import { fail } from '../failure/CoreFailure.ts';
-import { update, type Belief } from '../inference/belief.ts';
+import { update, type Belief, type Likelihood } from '../inference/belief.ts';
 import { rankLooks } from './advice.ts';
-import { byFault, NONE_OF_THESE, NOTHING_ELSE, priorOf, shiftsOf, type Hypothesis } from './hypotheses.ts';
+import { byFault, holds, keysOf, NONE_OF_THESE, NOTHING_ELSE, priorOf, saidOf, shiftsOf, SOUND, waysAlone, type Hypothesis } from './hypotheses.ts';
 import { lookAhead, type Plan } from './lookAhead.ts';
 import type { Pack } from './pack.ts';
-import { packModel, type Outcomes } from './packModel.ts';
+import { packForFacts } from './overrides.ts';
+import { packModel, type Outcomes, type PackModel } from './packModel.ts';
 import type { LookAdvice, TraceInput, TraceOutput } from './schema.ts';
 
 /** The result that any look may have: it was tried and told nothing. */
 export const CANNOT_TELL = 'cannot-tell';
 
+/** What the result of an own look is called in the trail. */
+const OWN_LOOK = 'own';
+
+/** Chance of seeing such a thing where the suspect is there, by how sure one is of it (judgement); its counterpart where it is not. */
+const SURE = { little: 2 / 3, fairly: 5 / 6, very: 0.95 } as const;
+
+/** Chance from which on two faults at once are shown as both. */
+const SHOWN_PAIR = 0.1;
+/** That there is nothing else ends the search later than a fault does: the machine is closed on it. */
+const NOTHING_ELSE_CONFIDENCE = 0.95;
+
 /**
  * Which fault is it, and which look is worth the next minutes? Bayes' rule over the faults of one
- * machine family; the looks by expected information per minute (Lindley 1956), the minutes counting
- * the opening still to do, and of the best of them the one that leads to the verdict soonest. A look taken twice counts by its last result; "cannot tell" moves
- * nothing. The verdict is given from `confidence` on (default 0.9), and then no next look.
+ * machine family and the pairs of them that can be there at once; the looks by expected information per
+ * minute (Lindley 1956), the minutes counting what must be opened, and put back, for the look to be
+ * possible, and of the best of them the one that leads to the verdict soonest. A look taken twice counts
+ * by its last result; "cannot tell" moves nothing. The verdict is given from `confidence` on (default
+ * 0.9), and then no next look.
  *
- * @throws CoreFailure for a look, result or step the family does not have.
+ * @throws CoreFailure for a look, result, step or suspect the family does not have.
  */
-export function traceNext(input: TraceInput, pack: Pack): TraceOutput {
+export function traceNext(input: TraceInput, family: Pack): TraceOutput {
+  const pack = packForFacts(family, input.facts);
   const model = packModel(pack, input.found);
   const { hypotheses, outcomes } = model;
   check(input, pack, outcomes);
   const seen = lastOfEach(input.observations);
-  const prior = priorOf(pack, input.facts, input.found);
-  const trail = follow(prior, seen, outcomes);
+  const prior = priorOf(pack, input.facts, hypotheses);
+  const trail = follow(prior, [...seen.map((each) => found(each, outcomes)), ...input.ownLooks.map((each, i) => seenBesides(each, i, hypotheses))]);
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
-  const [first] = Object.entries(faults).sort(([, p], [, q]) => q - p);
-  const verdict = first && first[0] !== NONE_OF_THESE && first[1] >= input.confidence ? { fault: first[0], probability: first[1] } : null;
+  const verdict = verdictOf(faults, input.confidence);
   const progress = { belief, taken: new Set(seen.map(({ look }) => look)), reached: new Set(input.reached) };
   const plans = verdict ? [] : lookAhead(pack, model, progress, input.confidence);
-  const advice = inOrderOf(plans, rankLooks({ pack, model, ...progress }));
+  const ranked = rankLooks({ pack, model, ...progress });
+  const advice = beforeTheEyesFirst(inOrderOf(plans, ranked.possible), saidOf(pack, input.facts)?.first ?? []);
 
   return {
     suspects: suspectsOf(pack, { hypotheses, prior, faults, trail }),
     noneOfTheseProbability: faults[NONE_OF_THESE] ?? 0,
     next: verdict ? null : (advice[0] ?? null),
     alternatives: verdict ? advice : advice.slice(1),
+    notPossible: ranked.notPossible,
+    pairs: pairsIn(hypotheses, belief),
     verdict,
+    finds: seen.flatMap((each) => explained(each, { pack, model, faults })),
     ...(NOTHING_ELSE in faults ? { nothingElseProbability: faults[NOTHING_ELSE] } : {}),
     remainingMinutesEstimate: plans[0]?.minutesToVerdict ?? 0,
     factShifts: [...shiftsOf(pack, input.facts)],
   };
 }
+
+/** Every fault that is sure, the surest first; "nothing else" needs more. */
+function verdictOf(faults: Belief, confidence: number): TraceOutput['verdict'] {
+  const bar = (id: string) => (id === NOTHING_ELSE ? Math.max(confidence, NOTHING_ELSE_CONFIDENCE) : confidence);
+  const sure = Object.entries(faults)
+    .filter(([id, p]) => id !== NONE_OF_THESE && p >= bar(id))
+    .sort(([, p], [, q]) => q - p);
+  const [first] = sure;
+  return first ? { fault: first[0], probability: first[1], faults: sure.map(([id]) => id) } : null;
+}
+
+/** Chance of each two faults at once, both ways in which they show together. */
+function pairsIn(hypotheses: readonly Hypothesis[], belief: Belief): TraceOutput['pairs'] {
+  const sums = new Map<string, { faults: string[]; probability: number }>();
+  for (const each of hypotheses) {
+    if (each.faults.length < 2) continue;
+    const faults = [...keysOf(each)];
+    const key = faults.join('+');
+    sums.set(key, { faults, probability: (sums.get(key)?.probability ?? 0) + (belief[each.id] ?? 0) });
+  }
+  return [...sums.values()].filter(({ probability }) => probability >= SHOWN_PAIR).sort((p, q) => q.probability - p.probability);
+}
+
+/** A find that a sound machine would most likely not show, with the suspects that would. */
+function explained(
+  { look, result }: Observation,
+  { pack, model: { hypotheses, outcomes }, faults }: { pack: Pack; model: PackModel; faults: Belief },
+): TraceOutput['finds'] {
+  const outcome = outcomes.get(look)?.find((each) => each.result === result);
+  if (!outcome || outcome.likelihood(SOUND) > UNUSUAL) return [];
+  const best = (fault: string) =>
+    Math.max(0, ...waysAlone(hypotheses, fault).map(({ id }) => outcome.likelihood(id)));
+  const chances = pack.faults
+    .filter(({ id }) => (faults[id] ?? 0) >= WORTH_NAMING)
+    .map(({ id }) => ({ id, chance: best(id) }))
+    .filter(({ chance }) => chance >= 2 * outcome.likelihood(SOUND) && chance >= UNUSUAL / 2);
+  return [{ look, result, explainedBy: chances.sort((p, q) => q.chance - p.chance).map(({ id }) => id) }];
+}
+
+/** What a sound machine shows no oftener than this is a find. */
+const UNUSUAL = 0.3;
+/** A suspect less likely than this explains nothing that people want to read. */
+const WORTH_NAMING = 0.1;
+
+/**
+ * The leak, the noise, the smell that the complaint is about go first, in the order of the family, while
+ * they tell anything and need no opening: it costs half a minute, and nobody jacks a machine up before.
+ */
+function beforeTheEyesFirst(advice: readonly LookAdvice[], first: readonly string[]): LookAdvice[] {
+  const eyes = first.flatMap((id) =>
+    advice.filter((each) => each.look === id && each.steps.length === 0 && each.undo.length === 0 && each.expectedBits >= WORTH_A_GLANCE),
+  );
+  return [...eyes, ...advice.filter((each) => !eyes.includes(each))];
+}
+
+/** A glance that promises less than this does not go before other looks. */
+const WORTH_A_GLANCE = 0.03;
 
 /** Looks followed to their end come first, fewest minutes to the verdict leading; the rest stay by their rate. */
 function inOrderOf(plans: readonly Plan[], advice: readonly LookAdvice[]): LookAdvice[] {
@@ -53,24 +128,47 @@ function inOrderOf(plans: readonly Plan[], advice: readonly LookAdvice[]): LookA
   return [...followed, ...advice.filter(({ look }) => !plans.some((plan) => plan.look === look))];
 }
 
+interface Evidence {
+  readonly look: string;
+  readonly result: string;
+  readonly likelihood?: Likelihood | undefined;
+}
+
 interface TrailStep {
   readonly look: string;
   readonly result: string;
   readonly belief: Belief;
 }
 
+const found = ({ look, result }: Observation, outcomes: Outcomes): Evidence => ({
+  look,
+  result,
+  likelihood: outcomes.get(look)?.find((each) => each.result === result)?.likelihood,
+});
+
+/** What speaks for a suspect is seen oftener where it is there, and what speaks against it oftener where it is not. */
+function seenBesides({ fault, speaks, sure }: TraceInput['ownLooks'][number], i: number, hypotheses: readonly Hypothesis[]): Evidence {
+  const there = new Set(hypotheses.filter((each) => holds(each, fault)).map(({ id }) => id));
+  const shown = speaks === 'for' ? SURE[sure] : 1 - SURE[sure];
+  return { look: `${OWN_LOOK}:${i}`, result: speaks, likelihood: (id) => (there.has(id) ? shown : 1 - shown) };
+}
+
 type Observation = TraceInput['observations'][number];
 
-function check({ observations, reached, found }: TraceInput, pack: Pack, outcomes: Outcomes): void {
+function check({ observations, ownLooks, reached, found }: TraceInput, pack: Pack, outcomes: Outcomes): void {
   observations.forEach(({ look, result }, i) => {
     const found = outcomes.get(look);
     if (!found) throw fail('unknownId', `observations.${i}.look`, { given: look, known: [...outcomes.keys()].join(', ') });
     const results = [...found.map((each) => each.result), CANNOT_TELL];
     if (!results.includes(result)) throw fail('unknownId', `observations.${i}.result`, { given: result, known: results.join(', ') });
   });
+  const known = pack.faults.map((fault) => fault.id).join(', ');
+  ownLooks.forEach(({ fault }, i) => {
+    if (!pack.faults.some(({ id }) => id === fault)) throw fail('unknownId', `ownLooks.${i}.fault`, { given: fault, known });
+  });
   found.forEach((id, i) => {
     if (!pack.faults.some((fault) => fault.id === id)) {
-      throw fail('unknownId', `found.${i}`, { given: id, known: pack.faults.map((fault) => fault.id).join(', ') });
+      throw fail('unknownId', `found.${i}`, { given: id, known });
     }
   });
   reached.forEach((id, i) => {
@@ -84,12 +182,11 @@ function lastOfEach(observations: readonly Observation[]): readonly Observation[
   return observations.filter(({ look }, i) => !observations.slice(i + 1).some((later) => later.look === look));
 }
 
-function follow(prior: Belief, seen: readonly Observation[], outcomes: Outcomes): readonly TrailStep[] {
+function follow(prior: Belief, evidence: readonly Evidence[]): readonly TrailStep[] {
   const trail: TrailStep[] = [];
   let belief = prior;
-  for (const { look, result } of seen) {
-    const outcome = outcomes.get(look)?.find((each) => each.result === result);
-    if (outcome) belief = update(belief, outcome.likelihood);
+  for (const { look, result, likelihood } of evidence) {
+    if (likelihood) belief = update(belief, likelihood);
     trail.push({ look, result, belief });
   }
   return trail;

@@ -1,9 +1,9 @@
-import { MOTION_STATES, type MotionState } from '../driveline/schema.ts';
+import { MOTION_STATES, type FaultMode, type MotionState } from '../driveline/schema.ts';
 import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import type { Outcome } from '../inference/expectedInformation.ts';
-import { jointFaults, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
+import { jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
 import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
-import type { KinematicLook, Look, Pack, TableLook } from './pack.ts';
+import { DEAD_DRIVER, type KinematicLook, type Look, type Pack, type TableLook } from './pack.ts';
 import { own } from '../operation/own.ts';
 
 export interface LookOutcome extends Outcome {
@@ -16,23 +16,44 @@ export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothes
   return look.kind === 'kinematic' ? kinematicOutcomes(pack, look, hypotheses) : tableOutcomes(look, hypotheses);
 }
 
+/** A machine without any fault, to hold a find against. */
+export const SOUND_MACHINE: Hypothesis = { id: SOUND, faults: [], share: 0, besides: [] };
+
 /**
  * Drive here, watch there: each hypothesis is put into the chain and the motion model says what the
  * watched body does. A look at both sides at once has one answer for each side; the two are read
- * apart, so their misreadings are independent.
+ * apart, so their misreadings are independent. Under the machine's own power one answer more is that
+ * the driver itself does not move.
  */
 function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   const first = sideOutcomes(pack, look, { watch: look.watch, hypotheses });
-  if (!look.beside) return first;
-  const second = sideOutcomes(pack, look, { watch: look.beside, hypotheses });
-  return first.flatMap((one) =>
+  const sides = look.beside ? bothSides(pack, look, first, sideOutcomes(pack, look, { watch: look.beside, hypotheses })) : first;
+  if (look.power !== 'own') return sides;
+  const dead = new Map(hypotheses.map((each) => [each.id, isDead(look, each) ? DEAD_TOLD : DEAD_MISTAKEN]));
+  const told = (id: string) => dead.get(id) ?? DEAD_BY_NONE;
+  return [
+    ...sides.map((each) => ({ ...each, likelihood: (id: string) => each.likelihood(id) * (1 - told(id)) })),
+    { result: DEAD_DRIVER, name: look.words[DEAD_DRIVER] ?? DEAD_WORDS, likelihood: told },
+  ];
+}
+
+/** Chance that somebody who watches one thing says of a dead driver that it is dead, and not only that the watched thing stands (judgement). */
+const DEAD_TOLD = 0.65;
+/** Chance that a driver which runs is called dead, and what "none of these" makes of it (judgements). */
+const DEAD_MISTAKEN = 0.01;
+const DEAD_BY_NONE = 0.1;
+const DEAD_WORDS = 'The motor itself does not run';
+
+const isDead = ({ drive }: KinematicLook, hypothesis: Hypothesis) => presentIn(hypothesis).some(({ dead }) => dead.includes(drive.body));
+
+const bothSides = (pack: Pack, look: KinematicLook, first: readonly LookOutcome[], second: readonly LookOutcome[]): LookOutcome[] =>
+  first.flatMap((one) =>
     second.map((other) => ({
       result: `${one.result}-${other.result}`,
       name: `${bodyName(pack, look.watch)}: ${lower(one.name)}. ${bodyName(pack, look.beside as string)}: ${lower(other.name)}`,
       likelihood: (id) => one.likelihood(id) * other.likelihood(id),
     })),
   );
-}
 
 export interface SideOutcomesOptions {
   readonly watch: string;
@@ -41,23 +62,40 @@ export interface SideOutcomesOptions {
 
 /** What one watched body may do. A movement too small to see is taken for none more often, the smaller it is. */
 export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypotheses }: SideOutcomesOptions): readonly LookOutcome[] {
-  const predicted = new Map(hypotheses.map((each) => [each.id, predict(pack, look, { watch, hypothesis: each })]));
-  const seen = new Set([...predicted.values()].map((each) => each?.state ?? 'turns'));
+  const predictions = predictor(pack, look, watch);
+  const predicted = new Map(hypotheses.map((each) => [each.id, each.id === NONE_OF_THESE ? null : predictions(each)]));
+  const sound = predictions(SOUND_MACHINE);
+  const seen = new Set([...predicted.values()].map((each) => (each ?? sound).state));
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
+  const chance = (truth: Predicted, state: MotionState): number => {
+    const missed = misreadChance(look, truth);
+    const others = Math.max(1, states.length - 1);
+    if (look.power === 'own' && NOT_MOVING.has(truth.state) && states.includes('locked')) return notMoving(truth.state, state, { missed, others });
+    if (state === truth.state) return 1 - missed;
+    if (truth.state !== 'turns') return missed / others;
+    // What is missed of a small movement is taken for standing still, not for anything else.
+    const stray = look.misread / others;
+    return state === 'still' ? missed - stray * (others - 1) : stray;
+  };
   return states.map((state) => ({
     result: state,
     name: look.words[state] ?? DEFAULT_WORDS[state],
     likelihood: (id) => {
       const truth = predicted.get(id);
-      if (!truth) return 1 / states.length;
-      const missed = misreadChance(look, truth);
-      if (state === truth.state) return 1 - missed;
-      if (truth.state !== 'turns') return missed / Math.max(1, states.length - 1);
-      // What is missed of a small movement is taken for standing still, not for anything else.
-      const stray = look.misread / Math.max(1, states.length - 1);
-      return state === 'still' ? missed - stray * (states.length - 2) : stray;
+      // What is not on the list leaves the chain as it is, or does anything to it.
+      return truth ? chance(truth, state) : (chance(sound, state) + 1 / states.length) / 2;
     },
   }));
+}
+
+/** Under own power one sees that nothing comes, and takes a chain that is locked for one that only stands, or the other way (judgement). */
+const STANDS_FOR_LOCKED = 0.25;
+const NOT_MOVING: ReadonlySet<MotionState> = new Set(['still', 'locked']);
+
+function notMoving(truth: MotionState, state: MotionState, { missed, others }: { missed: number; others: number }): number {
+  const read = 1 - missed;
+  if (state === truth) return read * (1 - STANDS_FOR_LOCKED);
+  return NOT_MOVING.has(state) ? read * STANDS_FOR_LOCKED + missed / others : missed / others;
 }
 
 /** Chance of reading a look wrongly: the hand's own, and what a movement too small to see adds to it. */
@@ -65,8 +103,7 @@ const misreadChance = (look: KinematicLook, { state, visible }: Predicted): numb
   look.misread + (0.6 - look.misread) * (state === 'turns' ? missedMovement(visible) : 0);
 
 /** Chance of misreading a kinematic look on a healthy chain, for people to see before they trust their eyes. */
-export const healthyMisread = (pack: Pack, look: KinematicLook): number =>
-  misreadChance(look, predict(pack, look, { watch: look.watch, hypothesis: { id: 'healthy', fault: null } }) as Predicted);
+export const healthyMisread = (pack: Pack, look: KinematicLook): number => misreadChance(look, predictor(pack, look, look.watch)(SOUND_MACHINE));
 
 /** Chance scale of missing a movement of so many times the visible one: 1 at none, e⁻¹·⁵ at one, nil at two. */
 const missedMovement = (times: number) => Math.exp(-1.5 * times * times);
@@ -77,14 +114,24 @@ interface Predicted {
   readonly visible: number;
 }
 
-interface PredictOptions {
-  readonly watch: string;
-  readonly hypothesis: Hypothesis;
+/** What the watched body does under a hypothesis; two that put the same into the chain are worked out once. */
+function predictor(pack: Pack, look: KinematicLook, watch: string): (hypothesis: Hypothesis) => Predicted {
+  const known = new Map<string, Predicted>();
+  return (hypothesis) => {
+    if (look.power === 'own' && isDead(look, hypothesis)) return { state: 'still', visible: 0 };
+    const faults = jointFaults(hypothesis);
+    const key = faults
+      .map(({ joint, mode }) => `${joint} ${mode}`)
+      .sort()
+      .join(',');
+    const made = known.get(key) ?? predict(pack, look, faults, watch);
+    known.set(key, made);
+    return made;
+  };
 }
 
-function predict(pack: Pack, look: KinematicLook, { watch, hypothesis }: PredictOptions): Predicted | null {
-  if (hypothesis.id === NONE_OF_THESE) return null;
-  const moved = lookMotion(pack, look, jointFaults(hypothesis), watch);
+function predict(pack: Pack, look: KinematicLook, faults: readonly { joint: string; mode: FaultMode }[], watch: string): Predicted {
+  const moved = lookMotion(pack, look, faults, watch);
   // Where what one drives will not go, that is all there is to see, however far away one looks.
   if (moved.bodies[look.drive.body]?.state === 'locked') return { state: 'locked', visible: 0 };
   const { state = 'still', turns, travelMm } = moved.bodies[watch] ?? {};
@@ -105,28 +152,40 @@ const DEFAULT_WORDS: Readonly<Record<MotionState, string>> = {
 
 function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   const rows = new Map(hypotheses.map((each) => [each.id, rowOf(look, each)]));
+  const none = noneRow(look);
   return look.results.map(({ id, name }, i) => ({
     result: id,
     name,
-    likelihood: (hypothesis) => rows.get(hypothesis)?.[i] ?? 1 / look.results.length,
+    likelihood: (hypothesis) => (rows.get(hypothesis) ?? none)[i] as number,
   }));
 }
 
+/** What is seen in the open follows from what is there; anything else may come from something that is not on the list. */
+const NONE_AS_SOUND = { seen: 0.99, told: 0.5 } as const;
+
+/** Chances under "none of these": what is not on the list can explain an odd noise, and not torn teeth that one sees. */
+function noneRow({ noneOfThese, otherwise, results, seen }: TableLook): readonly number[] {
+  const sound = seen ? NONE_AS_SOUND.seen : NONE_AS_SOUND.told;
+  return noneOfThese ?? otherwise.map((chance) => sound * chance + (1 - sound) / results.length);
+}
+
 /**
- * Chances of the results under one hypothesis; null under "none of these", which foretells nothing.
- * Two faults at once: each moves the chances away from a sound machine's by its own factors, and the
- * factors multiply.
+ * Chances of the results under one hypothesis; null under "none of these". Of two faults at once either
+ * shows in its own way, and what a sound machine shows is seen only where both are missed.
  */
-function rowOf(look: TableLook, { id, fault, besides = [] }: Hypothesis): readonly number[] | null {
-  if (id === NONE_OF_THESE) return null;
-  const named = [...besides, ...(fault ? [fault] : [])].flatMap((each) => {
-    const row = own(look.likelihoods, each.id);
+function rowOf(look: TableLook, hypothesis: Hypothesis): readonly number[] | null {
+  if (hypothesis.id === NONE_OF_THESE) return null;
+  const [first, ...others] = presentIn(hypothesis).flatMap(({ fault }): (readonly number[])[] => {
+    const row = own(look.likelihoods, fault.id);
     return row ? [row] : [];
   });
-  if (named.length <= 1) return named[0] ?? look.otherwise;
-  const product = look.otherwise.map((sound, i) =>
-    named.reduce((chance, row) => (chance * (row[i] ?? 0)) / Math.max(sound, LEAST_LIKELIHOOD), sound),
-  );
-  const total = product.reduce((sum, chance) => sum + chance, 0);
-  return product.map((chance) => chance / total);
+  return others.reduce((one, other) => together(look, one, other), first ?? look.otherwise);
+}
+
+function together({ otherwise }: TableLook, one: readonly number[], other: readonly number[]): readonly number[] {
+  const usual = otherwise.indexOf(Math.max(...otherwise));
+  const asSound = Math.min(1, ((one[usual] as number) * (other[usual] as number)) / Math.max(otherwise[usual] as number, LEAST_LIKELIHOOD));
+  const shown = otherwise.map((_, i) => (i === usual ? 0 : (one[i] as number) + (other[i] as number)));
+  const total = shown.reduce((sum, chance) => sum + chance, 0);
+  return otherwise.map((_, i) => (i === usual ? asSound : (total > 0 ? (shown[i] as number) / total : 0) * (1 - asSound)));
 }

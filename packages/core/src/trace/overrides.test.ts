@@ -1,6 +1,7 @@
 import { findFamily } from '@patient-badger/knowledge';
 import { motion } from '../driveline/motion.ts';
-import { applyOverrides, modelOverrides } from './overrides.ts';
+import { modelOverrides } from './modelOverrides.ts';
+import { applyOverrides } from './overrides.ts';
 import type { Pack } from './pack.ts';
 import { traceNext } from './next.ts';
 import { traceInput } from './schema.ts';

@@ -1,38 +1,8 @@
-import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
-import { checkPack } from './checkPack.ts';
-import { packSchema, type Pack } from './pack.ts';
-import { countUpTo, name, positiveUpTo, sentence } from '../quantity/bounds.ts';
 import { own } from '../operation/own.ts';
-
-const byId = <T extends z.ZodType>(change: T) => z.record(name, change).default({});
-const teeth = countUpTo(10_000).optional();
-const positive = positiveUpTo(10_000).optional();
-const material = name.optional();
-const minutes = z.number().min(0).max(600).optional();
-
-/** What one machine model has otherwise than its family: counts, materials, steps it does not have or that take longer. */
-export const modelOverrides = z.strictObject({
-  bodies: byId(z.strictObject({ name: name.optional(), material })),
-  joints: byId(
-    z.strictObject({
-      teethA: teeth,
-      teethB: teeth,
-      starts: teeth,
-      teeth,
-      moduleMm: positive,
-      leadMm: positive,
-      ratio: positive,
-      travelMm: positive,
-      travelDeg: positive,
-      material,
-    }),
-  ),
-  steps: byId(z.strictObject({ minutes, how: sentence.optional() })),
-  /** Steps this model is spared: what needed them needs what they needed. */
-  withoutSteps: z.array(name).max(30).default([]),
-});
-export type ModelOverrides = z.infer<typeof modelOverrides>;
+import { checkPack } from './checkPack.ts';
+import { modelOverrides, type ModelOverrides } from './modelOverrides.ts';
+import { packSchema, type Pack } from './pack.ts';
 
 const remembered = new WeakMap<Pack, Map<string, Pack>>();
 
@@ -46,17 +16,93 @@ export function applyOverrides(pack: Pack, overrides: ModelOverrides | null | un
   const models = remembered.get(pack) ?? new Map<string, Pack>();
   remembered.set(pack, models);
   const key = JSON.stringify(overrides);
-  const made = models.get(key) ?? checkPack(changed(pack, overrides));
+  const made = models.get(key) ?? checkPack(changed(variantOf(pack, overrides.variant), overrides));
   models.set(key, made);
   return made;
 }
 
-const isEmpty = ({ bodies, joints, steps, withoutSteps }: ModelOverrides) =>
-  [bodies, joints, steps].every((each) => Object.keys(each).length === 0) && withoutSteps.length === 0;
+/** The fact that says which of the family's variants a machine is. */
+export const VARIANT_FACT = 'variant';
 
-function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverrides): Pack {
-  const known = (list: readonly { readonly id: string }[], ids: readonly string[], path: string) =>
-    ids.forEach((id) => {
+/** The family in the variant that the facts name; as it is where they name none that it has. */
+export function packForFacts(pack: Pack, facts: Readonly<Record<string, unknown>>): Pack {
+  const variant = own(facts, VARIANT_FACT);
+  return typeof variant === 'string' && pack.variants.some(({ id }) => id === variant)
+    ? applyOverrides(pack, modelOverrides.parse({ variant }))
+    : pack;
+}
+
+/** The family and every variant of it: what a job may speak of, whatever its machine turns out to be. */
+export const inEveryVariant = (pack: Pack): readonly Pack[] => [
+  pack,
+  ...pack.variants.map(({ id }) => packForFacts(pack, { [VARIANT_FACT]: id })),
+];
+
+function variantOf(pack: Pack, variant: string | undefined): Pack {
+  if (variant === undefined) return pack;
+  const found = pack.variants.find(({ id }) => id === variant);
+  if (!found) throw fail('unknownId', 'variant', { given: variant, known: pack.variants.map(({ id }) => id).join(', ') });
+  // A variant that names another would go on for ever; it is laid on the family as it is described.
+  return changed(pack, { ...found.overrides, variant: undefined });
+}
+
+const isEmpty = (overrides: ModelOverrides) => Object.values(overrides).every((each) => each === undefined || Object.keys(each).length === 0);
+
+type Listed = readonly { readonly id: string }[];
+
+/** Entries put in the place of those of the same id, or added, and some left out. */
+function puttingIn<T extends { readonly id: string }>(list: readonly T[], put: readonly T[] = [], without: readonly string[] = []): T[] {
+  const kept = list.filter(({ id }) => !without.includes(id)).map((each) => put.find(({ id }) => id === each.id) ?? each);
+  return [...kept, ...put.filter(({ id }) => !list.some((each) => each.id === id))];
+}
+
+function changed(pack: Pack, overrides: ModelOverrides): Pack {
+  checkNamed(pack, overrides);
+  const { put, without } = overrides;
+  const gone = { faults: new Set(without.faults), looks: new Set(without.looks) };
+  const steps = stepsOf(pack, overrides);
+  const closing = puttingIn(overrides.closing ?? pack.closing, [], without.closing);
+  const shown = new Set(steps.list.map(({ id }) => id));
+  const looks = puttingIn(pack.looks, put.looks, without.looks).map((each) => ({
+    ...each,
+    needs: steps.needsOf(each.needs),
+    ...(each.kind === 'table' && { likelihoods: leaving(each.likelihoods, gone.faults) }),
+  }));
+  return read(pack, {
+    ...pack,
+    driveline: {
+      bodies: puttingIn(pack.driveline.bodies, put.bodies, without.bodies).map((each) => ({ ...each, ...own(overrides.bodies, each.id) })),
+      joints: puttingIn(pack.driveline.joints, put.joints, without.joints).map((each) => ({ ...each, ...own(overrides.joints, each.id) })),
+    },
+    states: puttingIn(pack.states, put.states),
+    auxiliaries: puttingIn(pack.auxiliaries, put.auxiliaries),
+    cautions: puttingIn(pack.cautions, put.cautions),
+    faults: puttingIn(pack.faults, put.faults, without.faults).map((each) => ({ ...each, ...own(overrides.faults, each.id) })),
+    together: pack.together.filter(({ faults }) => !faults.some((id) => gone.faults.has(id))),
+    complaints: pack.complaints.map((each) => ({
+      ...each,
+      points: each.points.filter(({ fault }) => !gone.faults.has(fault)),
+      first: each.first.filter((id) => !gone.looks.has(id)),
+    })),
+    finds: pack.finds.filter(({ look }) => !gone.looks.has(look)),
+    textbookOrder: pack.textbookOrder.filter((id) => !gone.looks.has(id)),
+    order: overrides.order ?? pack.order,
+    branches: overrides.branches ?? pack.branches,
+    looks,
+    steps: steps.list,
+    closing: closing
+      .filter(({ closes, after }) => [...closes, ...after].length === 0 || [...closes, ...after].some((id) => shown.has(id)))
+      .map((each) => ({ ...each, closes: each.closes.filter((id) => shown.has(id)), after: each.after.filter((id) => shown.has(id)) })),
+    variants: [],
+  });
+}
+
+const leaving = <T>(record: Readonly<Record<string, T>>, gone: ReadonlySet<string>) =>
+  Object.fromEntries(Object.entries(record).filter(([id]) => !gone.has(id)));
+
+function checkNamed(pack: Pack, { bodies, joints, steps, faults, withoutSteps, without }: ModelOverrides): void {
+  const known = (list: Listed, ids: readonly string[] | undefined, path: string) =>
+    ids?.forEach((id) => {
       if (!list.some((each) => each.id === id)) {
         throw fail('unknownId', `${path}.${id}`, { given: id, known: list.map((each) => each.id).join(', ') });
       }
@@ -64,6 +110,16 @@ function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverr
   known(pack.driveline.bodies, Object.keys(bodies), 'bodies');
   known(pack.driveline.joints, Object.keys(joints), 'joints');
   known(pack.steps, [...Object.keys(steps), ...withoutSteps], 'steps');
+  known(pack.faults, Object.keys(faults), 'faults');
+  known(pack.driveline.bodies, without.bodies, 'without.bodies');
+  known(pack.driveline.joints, without.joints, 'without.joints');
+  known(pack.faults, without.faults, 'without.faults');
+  known(pack.looks, without.looks, 'without.looks');
+  known(pack.closing, without.closing, 'without.closing');
+}
+
+/** The steps without those the model is spared: what needed them needs what they needed. */
+function stepsOf(pack: Pack, { steps, withoutSteps, put }: ModelOverrides) {
   const gone = new Set(withoutSteps);
   const needsOf = (ids: readonly string[]): string[] => [
     ...new Set(ids.flatMap((id) => (gone.has(id) ? needsOf(pack.steps.find((each) => each.id === id)?.needs ?? []) : [id]))),
@@ -73,20 +129,17 @@ function changed(pack: Pack, { bodies, joints, steps, withoutSteps }: ModelOverr
     const left = ways.map(needsOf);
     return left.some((way) => way.length === 0) ? [] : left;
   };
-  const parsed = packSchema.safeParse({
-    ...pack,
-    driveline: {
-      bodies: pack.driveline.bodies.map((each) => ({ ...each, ...own(bodies, each.id) })),
-      joints: pack.driveline.joints.map((each) => ({ ...each, ...own(joints, each.id) })),
-    },
-    steps: pack.steps
-      .filter(({ id }) => !gone.has(id))
-      .map((each) => ({ ...each, ...own(steps, each.id), needs: needsOf(each.needs), ways: waysOf(each.ways) })),
-    looks: pack.looks.map((each) => ({ ...each, needs: needsOf(each.needs) })),
-    closing: pack.closing
-      .filter(({ closes }) => closes.length === 0 || closes.some((id) => !gone.has(id)))
-      .map((each) => ({ ...each, closes: each.closes.filter((id) => !gone.has(id)), after: each.after.filter((id) => !gone.has(id)) })),
-  });
+  const list = puttingIn(pack.steps, put.steps, withoutSteps).map((each) => ({
+    ...each,
+    ...own(steps, each.id),
+    needs: needsOf(each.needs),
+    ways: waysOf(each.ways),
+  }));
+  return { list, needsOf };
+}
+
+function read(pack: Pack, made: unknown): Pack {
+  const parsed = packSchema.safeParse(made);
   if (parsed.success) return parsed.data;
   const where = parsed.error.issues[0]?.path.map(String) ?? [];
   const joint = where[1] === 'joints' ? pack.driveline.joints[Number(where[2])] : undefined;

@@ -1,157 +1,14 @@
 import { z } from 'zod';
-import { id, motionAmount, name, positiveUpTo, sentence } from '../quantity/bounds.ts';
 import { closingStep, step, whileOpen } from '../access/step.ts';
-import { BORE_SHAPES } from '../match/schema.ts';
-import { drivelineSchema, faultMode, motionState } from '../driveline/schema.ts';
+import { drivelineSchema } from '../driveline/schema.ts';
+import { id, sentence } from '../quantity/bounds.ts';
+import { withFieldsOfToday } from './earlierForms.ts';
+import { modelOverrides } from './modelOverrides.ts';
+import { auxiliary, branch, caution, complaint, fault, gearCard, look, proof, question, serviceFind, state, together } from './packParts.ts';
+import { withRowsInOrder } from './rows.ts';
+import { side, withSidesWritten } from './sides.ts';
 
 const text = sentence;
-const chance = z.number().min(0).max(1);
-const minutes = z.number().min(0).max(600);
-
-export const caution = z.strictObject({
-  id,
-  text,
-  /** `hurt`: someone can be hurt, so it must be acknowledged on purpose. */
-  level: z.enum(['hurt', 'harm', 'law']),
-});
-
-/** When a fact about the machine makes a fault more or less likely, and why. */
-export const shift = z.strictObject({
-  fact: name,
-  is: z.union([z.boolean(), z.string().max(200)]).optional(),
-  atLeast: z.number().min(-1e9).max(1e9).optional(),
-  factor: positiveUpTo(1000),
-  why: text,
-});
-
-export const remedy = z.strictObject({
-  kind: z.enum(['clean', 'refill', 'adjust', 'reseal', 'free', 'replace']),
-  text,
-  minutes,
-  /** The gear card whose part has to be found; absent where nothing needs to be bought. */
-  part: id.optional(),
-});
-
-export const fault = z.strictObject({
-  id,
-  name: text,
-  /** The joint, body or outlying station it sits at. */
-  at: id,
-  /** How often it is this one, against the others of the family. */
-  prior: positiveUpTo(1e6),
-  /** Where the prior comes from; a judgement is called one. */
-  basis: z.enum(['judgement', 'shopCount', 'makersSheet']).default('judgement'),
-  /** Ways in which it shows in the motion; a share without a mode leaves the chain sound. */
-  modes: z
-    .array(z.strictObject({ mode: faultMode.optional(), share: chance.gt(0) }))
-    .max(10)
-    .default([]),
-  shifts: z.array(shift).max(30).default([]),
-  remedy,
-  tell: text,
-});
-
-/** The devices a look can be read with. Typing what one sees is always possible. */
-export const INSTRUMENT_KINDS = ['drillBench', 'faultCodeReader', 'caliper', 'dialIndicator', 'roadSpeedReference', 'camera'] as const;
-export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
-
-const lookBase = {
-  id,
-  name: text,
-  how: text,
-  minutes: minutes.gt(0),
-  /** Steps that must be done first. */
-  needs: z.array(id).max(30).default([]),
-  tools: z.array(text).max(30).default([]),
-  helper: z.boolean().default(false),
-  cautions: z.array(id).max(30).default([]),
-  /** Where on the drive line one looks. */
-  at: id,
-};
-
-/** A look whose outcome the motion model works out for every fault: drive here, watch there. */
-export const kinematicLook = z.strictObject({
-  ...lookBase,
-  kind: z.literal('kinematic'),
-  /** Turns of a rotor, or millimetres of a slider. */
-  drive: z.strictObject({ body: id, turns: motionAmount.optional(), travelMm: motionAmount.optional() }),
-  watch: id,
-  /** The other side, watched at the same time: the answer is then one for each side. */
-  beside: id.optional(),
-  held: z.array(id).max(30).default([]),
-  /** Joints that are taken apart for this look: the worm drawn out, the belt lifted off. */
-  apart: z.array(id).max(30).default([]),
-  /** The drill bench can drive this and count for you. */
-  instrument: z.literal('drillBench').optional(),
-  underLoad: z.boolean().default(false),
-  /** Chance of misreading a movement that is large enough to see. */
-  misread: chance.default(0.04),
-  words: z.partialRecord(motionState, text).default({}),
-});
-
-/** A look that is a figure: the results lie between the limits, from the smallest value to the largest. */
-export const figure = z.strictObject({
-  instrument: z.enum(INSTRUMENT_KINDS).optional(),
-  quantity: text,
-  unit: z.enum(['mm', 'deg', 'turns', 'percent', 'codes', 'teeth', 'N·m', 'min']),
-  /** One fewer than there are results. */
-  limits: z.array(motionAmount).min(1).max(10),
-});
-
-/** A look whose likelihoods are a judgement, fault by fault; `otherwise` for every fault not named. */
-export const tableLook = z.strictObject({
-  ...lookBase,
-  kind: z.literal('table'),
-  results: z
-    .array(z.strictObject({ id, name: text }))
-    .min(2)
-    .max(10),
-  figure: figure.optional(),
-  likelihoods: z.record(id, z.array(chance).max(10)),
-  otherwise: z.array(chance).max(10),
-});
-
-export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);
-
-/** Something outside the gear chain that belongs to the picture: a tank, a hose, a supply. */
-export const auxiliary = z.strictObject({ id, name: text, beside: id });
-
-export const GEAR_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw', 'other'] as const;
-
-export const gearCard = z.strictObject({
-  id,
-  name: text,
-  body: id,
-  type: z.enum(GEAR_TYPES),
-  /** The bore every gear of this family has at this place; a part with another is refused. */
-  boreShape: z.enum(BORE_SHAPES).optional(),
-});
-
-export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).max(30).default([]) });
-
-/** What to ask when the machine is taken in; the answer is a fact that moves the priors. */
-export const question = z.strictObject({
-  fact: name,
-  ask: text,
-  kind: z.enum(['yesNo', 'number', 'choice']),
-  choices: z
-    .array(z.strictObject({ is: text, name: text }))
-    .max(20)
-    .default([]),
-});
-
-/** What owners say when they mean the same thing, and whom it points at. */
-export const complaint = z.strictObject({
-  id,
-  says: z.array(text).min(1).max(20),
-  points: z
-    .array(z.strictObject({ fault: id, factor: positiveUpTo(1000) }))
-    .max(60)
-    .default([]),
-});
-
-/** A lane beside the main line: the second axle, the other rack, the return to the dial. */
-export const branch = z.strictObject({ from: id, order: z.array(id).min(1).max(120), name: text.optional() });
 
 /** A machine family as data: its chain, what fails, what can be looked at, and the way in and back. */
 const packFields = z.strictObject({
@@ -161,6 +18,7 @@ const packFields = z.strictObject({
   safetyCritical: z.boolean().default(false),
   complaints: z.array(complaint).min(1).max(60),
   questions: z.array(question).max(30).default([]),
+  states: z.array(state).max(20).default([]),
   driveline: drivelineSchema,
   /** Bodies from the driver to the output, as they are drawn. */
   order: z.array(id).min(2).max(120),
@@ -168,6 +26,8 @@ const packFields = z.strictObject({
   auxiliaries: z.array(auxiliary).max(30).default([]),
   cautions: z.array(caution).max(60).default([]),
   faults: z.array(fault).min(2).max(24),
+  together: z.array(together).max(60).default([]),
+  finds: z.array(serviceFind).max(20).default([]),
   looks: z.array(look).min(2).max(30),
   steps: z.array(step).max(30).default([]),
   gears: z.array(gearCard).max(30).default([]),
@@ -176,25 +36,19 @@ const packFields = z.strictObject({
   proofs: z.array(proof).min(1).max(30),
   /** The fixed order of looks in a textbook, kept for comparison. */
   textbookOrder: z.array(id).max(60).default([]),
+  /** Orders of parts that machines of this family come in, besides the one described. */
+  variants: z
+    .array(z.strictObject({ id, name: text, tell: text, overrides: modelOverrides }))
+    .max(6)
+    .default([]),
+  /** Two sides that are one description mirrored; ids and names with `{side}` in them were written for both. */
+  sides: z.tuple([side, side]).optional(),
+  /** Whose like an id is on the other side; filled in where entries are written for both. */
+  mirrored: z.record(id, id).default({}),
 });
 
-/** Names that fields of a family file had before, so that files which shops have written are still read. */
-const RENAMED = { outliers: 'auxiliaries' } as const;
-
-const withNamesOfToday = (raw: unknown): unknown =>
-  raw !== null && typeof raw === 'object' && !Array.isArray(raw)
-    ? Object.fromEntries(
-        Object.entries(raw).map(([key, value]) => [Object.hasOwn(RENAMED, key) ? RENAMED[key as keyof typeof RENAMED] : key, value]),
-      )
-    : raw;
-
-export const packSchema = z.preprocess(withNamesOfToday, packFields);
+export const packSchema = z.preprocess((raw) => withRowsInOrder(withSidesWritten(withFieldsOfToday(raw))), packFields);
 
 export type Pack = z.infer<typeof packSchema>;
-export type Fault = Pack['faults'][number];
-export type Look = Pack['looks'][number];
-export type KinematicLook = z.infer<typeof kinematicLook>;
-export type TableLook = z.infer<typeof tableLook>;
-export type Complaint = Pack['complaints'][number];
-export type Caution = Pack['cautions'][number];
-export type GearCard = Pack['gears'][number];
+export { DEAD_DRIVER, INSTRUMENT_KINDS } from './packParts.ts';
+export type { Caution, Complaint, Fault, GearCard, InstrumentKind, KinematicLook, Look, TableLook, Together } from './packParts.ts';

@@ -1,8 +1,8 @@
 import { hypothesesOf, type Hypothesis } from './hypotheses.ts';
-import { outcomesOf, type LookOutcome } from './outcomes.ts';
+import { outcomesOf, SOUND_MACHINE, type LookOutcome } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 
-/** Results of every look, by look. */
+/** Results of every look, by look; also under a sound machine. */
 export type Outcomes = ReadonlyMap<string, readonly LookOutcome[]>;
 
 /** What a pack implies, whatever was seen. */
@@ -24,9 +24,10 @@ export function packModel(pack: Pack, found: readonly string[] = []): PackModel 
   const before = models.get(key);
   if (before) return before;
   const hypotheses = hypothesesOf(pack, found);
+  const asked = [...hypotheses, SOUND_MACHINE];
   const made: PackModel = {
     hypotheses,
-    outcomes: new Map(pack.looks.map((look) => [look.id, table(outcomesOf(pack, look, hypotheses), hypotheses)])),
+    outcomes: new Map(pack.looks.map((look) => [look.id, table(outcomesOf(pack, look, asked), asked)])),
   };
   models.set(key, made);
   return made;

@@ -5,8 +5,10 @@ import { checkPack } from './checkPack.ts';
 import { priorOf } from './hypotheses.ts';
 import { traceNext } from './next.ts';
 import { outcomesOf } from './outcomes.ts';
-import { applyOverrides, modelOverrides } from './overrides.ts';
-import { look, packSchema, question, type Pack } from './pack.ts';
+import { modelOverrides } from './modelOverrides.ts';
+import { applyOverrides } from './overrides.ts';
+import { packSchema, type Pack } from './pack.ts';
+import { look, question } from './packParts.ts';
 import { packModel } from './packModel.ts';
 import { remarksOn } from './remarksOn.ts';
 import { traceInput } from './schema.ts';
@@ -73,7 +75,7 @@ describe('a family that ships has no remark, and each weakness has its own', () 
 
 test('looks are ranked by what they tell a minute, not by what they tell', () => {
   const model = packModel(sound);
-  const ranked = rankLooks({ pack: sound, model, belief: priorOf(sound, {}), taken: new Set(), reached: new Set() });
+  const { possible: ranked } = rankLooks({ pack: sound, model, belief: priorOf(sound, {}, model.hypotheses), taken: new Set(), reached: new Set() });
   const rates = ranked.map(({ expectedBits, minutes }) => expectedBits / minutes);
   expect(rates).toEqual([...rates].sort((p, q) => q - p));
   const bits = ranked.map(({ expectedBits }) => expectedBits);
@@ -134,7 +136,7 @@ test('what a family file leaves out', () => {
   };
   expect(look.parse(least)).toEqual({
     ...least,
-    ...{ needs: [], tools: [], helper: false, cautions: [], held: [], apart: [], underLoad: false, misread: 0.04, words: {} },
+    ...{ needs: [], while: [], power: 'hand', tools: [], helper: false, cautions: [], held: [], apart: [], underLoad: false, misread: 0.04, words: {} },
   });
   expect(question.parse({ fact: 'hours', ask: 'Hours', kind: 'number' }).choices).toEqual([]);
   const { id, name, summary, complaints, driveline, order, faults, looks, proofs } = sound;

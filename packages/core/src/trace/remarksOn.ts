@@ -1,4 +1,6 @@
-import { hypothesesOf } from './hypotheses.ts';
+import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
+import { own } from '../operation/own.ts';
+import { hypothesesOf, waysAlone } from './hypotheses.ts';
 import { inputToSee } from './lookMotion.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { KinematicLook, Pack } from './pack.ts';
@@ -8,7 +10,12 @@ import { traceInput } from './schema.ts';
 
 /** What works in a family file, and would serve the mechanic better otherwise. The words live in the wording package. */
 export type RemarkCode =
-  'notInTextbook' | 'noInnocents' | 'cautionUnread' | 'stepNotUndone' | 'factUnasked' | 'soundChainStill' | 'tellsNothing' | 'neverTold';
+  | 'deadDriverUntold'
+  | 'notSettled'
+  | 'nothingAtService'
+  | 'oneSided'
+  | 'writtenEarlier'
+  | 'notInTextbook' | 'noInnocents' | 'cautionUnread' | 'stepNotUndone' | 'factUnasked' | 'soundChainStill' | 'tellsNothing' | 'neverTold';
 
 export interface PackRemark {
   readonly code: RemarkCode;
@@ -28,6 +35,10 @@ export function remarksOn(pack: Pack): readonly PackRemark[] {
     ...blindLooks(pack),
     ...emptyLooks(pack),
     ...unproved(pack),
+    ...undying(pack),
+    ...unsettled(pack),
+    ...nothingAtService(pack),
+    ...oneSided(pack),
   ];
 }
 
@@ -94,7 +105,7 @@ function blindness(pack: Pack, look: KinematicLook, i: number): PackRemark[] {
 function emptyLooks(pack: Pack): PackRemark[] {
   const { hypotheses, outcomes } = packModel(pack);
   return pack.looks.flatMap(({ id }, i) => {
-    const shown = new Set(hypotheses.flatMap((each) => (each.fault ? [likeliest(outcomes.get(id) ?? [], each.id)] : [])));
+    const shown = new Set(hypotheses.flatMap((each) => (each.faults.length === 1 ? [likeliest(outcomes.get(id) ?? [], each.id)] : [])));
     return shown.size > 1 ? [] : [{ code: 'tellsNothing', path: `looks.${i}`, detail: { id } }];
   });
 }
@@ -109,10 +120,52 @@ const likeliest = (outcomes: readonly LookOutcome[], hypothesis: string): string
 function unproved(pack: Pack): PackRemark[] {
   const { outcomes } = packModel(pack);
   return pack.faults.flatMap(({ id }, i) => {
-    const truth = hypothesesOf(pack).find(({ fault }) => fault?.id === id)?.id ?? '';
+    const truth = waysAlone(hypothesesOf(pack), id)[0]?.id ?? '';
     const observations = pack.looks.map((look) => ({ look: look.id, result: likeliest(outcomes.get(look.id) ?? [], truth) }));
     const [first] = traceNext(traceInput.parse({ family: pack.id, observations }), pack).suspects;
     if (first?.fault === id) return [];
     return [{ code: 'neverTold', path: `faults.${i}`, detail: { id, other: first?.fault } }];
   });
+}
+
+/** Looks by own power where no fault takes it: "it stands still" would then always accuse a gear. */
+function undying({ looks, faults }: Pack): PackRemark[] {
+  const dead = new Set(faults.flatMap(({ modes }) => modes.flatMap((each) => each.dead)));
+  return looks.flatMap((look, i) =>
+    look.kind === 'kinematic' && look.power === 'own' && !dead.has(look.drive.body)
+      ? [{ code: 'deadDriverUntold', path: `looks.${i}.power`, detail: { id: look.id } }]
+      : [],
+  );
+}
+
+/** From here on a sight settles: against a sound machine and against whatever is not on the list. */
+const SETTLES = 20;
+
+/** Faults that no sight settles. A fault that has no look of its own to be seen with is told by the rest. */
+function unsettled(pack: Pack): PackRemark[] {
+  return pack.faults.flatMap(({ id }, i) => {
+    const best = settledBy(pack, id);
+    return best === null || best >= SETTLES ? [] : [{ code: 'notSettled', path: `faults.${i}`, detail: { id, best } }];
+  });
+}
+
+/** How many times as likely a fault makes the best of its sights as a sound machine does; null where nothing is seen of it. */
+export function settledBy({ looks }: Pack, fault: string): number | null {
+  const odds = looks.flatMap((look) => {
+    const row = look.kind === 'table' && look.seen ? own(look.likelihoods, fault) : undefined;
+    return row && look.kind === 'table' ? row.map((chance, r) => (chance >= 0.5 ? chance / Math.max(look.otherwise[r] ?? 0, LEAST_LIKELIHOOD) : 0)) : [];
+  });
+  return odds.length > 0 ? Math.max(...odds) : null;
+}
+
+const nothingAtService = ({ finds }: Pack): PackRemark[] => (finds.length > 0 ? [] : [{ code: 'nothingAtService', path: 'finds', detail: {} }]);
+
+/** Entries of one side without their like on the other: by the mirror of the sides, or by the words left and right in their ids. */
+function oneSided({ faults, looks, mirrored }: Pack): PackRemark[] {
+  const of = (list: readonly { readonly id: string }[], path: string): PackRemark[] =>
+    list.flatMap(({ id }, i) => {
+      const other = own(mirrored, id) ?? id.replace(/left|right/, (side) => (side === 'left' ? 'right' : 'left'));
+      return other === id || list.some((each) => each.id === other) ? [] : [{ code: 'oneSided', path: `${path}.${i}`, detail: { id, other } }];
+    });
+  return [...of(faults, 'faults'), ...of(looks, 'looks')];
 }

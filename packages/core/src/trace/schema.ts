@@ -1,9 +1,16 @@
 import { z } from 'zod';
 import { step } from '../access/step.ts';
-import { caution, packSchema } from './pack.ts';
-import { name } from '../quantity/bounds.ts';
+import { packSchema } from './pack.ts';
+import { caution } from './packParts.ts';
+import { name, sentence } from '../quantity/bounds.ts';
 
 export const facts = z.record(name, z.union([z.number().min(-1e9).max(1e9), z.boolean(), z.string().max(2000)]));
+
+export const SURENESS = ['little', 'fairly', 'very'] as const;
+
+/** Something seen that the family does not foresee: it speaks for or against a suspect, and how surely. */
+export const ownLook = z.strictObject({ saw: sentence, fault: name, speaks: z.enum(['for', 'against']), sure: z.enum(SURENESS) });
+export type OwnLook = z.infer<typeof ownLook>;
 
 export const traceInput = z.strictObject({
   family: z.union([name, packSchema]),
@@ -12,6 +19,8 @@ export const traceInput = z.strictObject({
     .array(z.strictObject({ look: name, result: name }))
     .max(200)
     .default([]),
+  ownLooks: z.array(ownLook).max(50).default([]),
+  /** Steps that are open now. */
   reached: z.array(name).max(60).default([]),
   /** Faults found already and still in the machine: what else is there? */
   found: z.array(name).max(60).default([]),
@@ -31,8 +40,12 @@ const lookAdvice = z.object({
   /** Faults whose probability the look is expected to move the most. */
   moves: z.array(z.string()),
   results: z.array(z.object({ result: z.string(), name: z.string(), probability: z.number() })),
+  /** Steps to put back first, latest first, for the look needs what they ended. */
+  undo: z.array(step),
   steps: z.array(step),
   cautions: z.array(caution),
+  /** A remedy tried as a look, and what it uses. */
+  tries: z.object({ uses: z.array(z.string()) }).optional(),
 });
 export type LookAdvice = z.infer<typeof lookAdvice>;
 
@@ -44,6 +57,7 @@ export const traceOutput = z.object({
       joint: z.string().optional(),
       at: z.string(),
       prior: z.number(),
+      /** Chance that it is in the machine, alone or with another: over all suspects more than 1 where two may be there at once. */
       probability: z.number(),
       because: z.array(z.object({ look: z.string(), result: z.string(), bits: z.number() })),
     }),
@@ -53,7 +67,14 @@ export const traceOutput = z.object({
   nothingElseProbability: z.number().optional(),
   next: lookAdvice.nullable(),
   alternatives: z.array(lookAdvice),
-  verdict: z.object({ fault: z.string(), probability: z.number() }).nullable(),
+  /** Looks that no step brings within reach from here: what they need is gone for good, or stuck. */
+  notPossible: z.array(z.object({ look: z.string(), states: z.array(z.string()) })),
+  /** Two faults that are likelier both there than not, the likeliest pair first. */
+  pairs: z.array(z.object({ faults: z.array(z.string()), probability: z.number() })),
+  /** `faults`: all that are there beyond doubt, `fault` among them. */
+  verdict: z.object({ fault: z.string(), probability: z.number(), faults: z.array(z.string()) }).nullable(),
+  /** What was found that a sound machine would not show, and which of the suspects explain it; none: nothing on the list does. */
+  finds: z.array(z.object({ look: z.string(), result: z.string(), explainedBy: z.array(z.string()) })),
   remainingMinutesEstimate: z.number(),
   factShifts: z.array(z.object({ fault: z.string(), factor: z.number(), why: z.string() })),
 });

@@ -1,7 +1,8 @@
 import { findFamily } from '@patient-badger/knowledge';
 import { stepsToReach } from '../access/opening.ts';
 import { traceNext } from './next.ts';
-import { applyOverrides, modelOverrides } from './overrides.ts';
+import { modelOverrides } from './modelOverrides.ts';
+import { applyOverrides } from './overrides.ts';
 import type { Pack } from './pack.ts';
 import { traceInput } from './schema.ts';
 

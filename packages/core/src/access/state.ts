@@ -1,0 +1,199 @@
+import type { Step } from './step.ts';
+import { waysToReach } from './opening.ts';
+
+interface Family {
+  readonly steps: readonly Step[];
+  readonly closing: readonly { readonly closes: readonly string[]; readonly minutes: number }[];
+  readonly states: readonly { readonly id: string }[];
+}
+
+/** What has to be done before something can be: steps to put back, latest first, and steps to do. */
+export interface Approach {
+  readonly undo: readonly Step[];
+  readonly steps: readonly Step[];
+  readonly minutes: number;
+}
+
+export interface Wanted {
+  /** Steps that must be done. */
+  readonly needs: readonly string[];
+  /** States that must hold. */
+  readonly while: readonly string[];
+}
+
+/** Steps as bits: the first of the family is 1, the next 2. */
+interface Way {
+  /** Steps that are asked for themselves. */
+  readonly asked: number;
+  /** Steps that must be done. */
+  readonly done: number;
+  /** Steps that must not be done, for they end a state that is wanted. */
+  readonly undone: number;
+}
+
+/** Which states hold, and what it takes to get to where something can be done; worked out once for a family. */
+export class Reach {
+  private readonly bit: ReadonlyMap<string, number>;
+  private readonly minutes: Float64Array;
+  private readonly back: Float64Array;
+  private readonly needs: Int32Array;
+  private readonly anyWay: Int32Array;
+  private readonly ways: readonly (readonly number[])[];
+
+  constructor(private readonly family: Family) {
+    this.bit = new Map(family.steps.map(({ id }, i) => [id, 1 << i]));
+    this.minutes = Float64Array.from(family.steps, ({ minutes }) => minutes);
+    this.back = Float64Array.from(family.steps, ({ id, minutes }) => minutesBack(family, id) ?? minutes);
+    this.needs = Int32Array.from(family.steps, ({ needs }) => this.maskOf(needs));
+    this.anyWay = Int32Array.from(family.steps, ({ ways }) => this.maskOf(ways.flat()));
+    this.ways = family.steps.map(({ ways }) => ways.map((way) => this.maskOf(way)));
+  }
+
+  /** The bits of these steps; ids that the family does not have count for nothing. */
+  maskOf(ids: Iterable<string>): number {
+    let mask = 0;
+    for (const id of ids) mask |= this.bit.get(id) ?? 0;
+    return mask;
+  }
+
+  /** Whether a state holds with these steps done: nothing ended it, or a step gave it back after. */
+  holds(state: string, reached: number): boolean {
+    const takers = this.masked(({ takes }) => takes.includes(state));
+    if ((reached & takers) === 0) return true;
+    return this.givers(state).some(({ bit, later }) => (reached & bit) !== 0 && (reached & later) === 0);
+  }
+
+  /**
+   * Every way to where something can be done. A state that is wanted holds because no step that ends it
+   * is done, or because a step gives it back; both are ways.
+   */
+  waysTo({ needs, while: states }: Wanted): readonly Way[] {
+    const choices = states.reduce<readonly (readonly { give: string[]; undone: number }[])[]>((all, state) => {
+      const takers = this.masked(({ takes }) => takes.includes(state));
+      return [...all, [{ give: [], undone: takers }, ...this.givers(state).map(({ id, later }) => ({ give: [id], undone: later }))]];
+    }, []);
+    const combined = choices.reduce<readonly { give: readonly string[]; undone: number }[]>(
+      (list, more) => list.flatMap((one) => more.map((other) => ({ give: [...one.give, ...other.give], undone: one.undone | other.undone }))),
+      [{ give: [], undone: 0 }],
+    );
+    return combined.flatMap(({ give, undone }) =>
+      waysToReach(this.family.steps, [...needs, ...give])
+        .map((way) => ({ asked: this.maskOf([...needs, ...give]), done: this.maskOf(way), undone }))
+        .filter(({ done }) => (done & undone) === 0),
+    );
+  }
+
+  /** The cheapest of the ways from here, as bits and minutes; null where none of them avoids what is stuck. */
+  approach(ways: readonly Way[], reached: number, blocked = 0): { readonly undo: number; readonly steps: number; readonly minutes: number } | null {
+    let best: { undo: number; steps: number; minutes: number } | null = null;
+    for (const { asked, done, undone } of ways) {
+      const undo = this.restingOn(reached & undone, reached);
+      const steps = this.stillToDo(asked, done, reached & ~undo);
+      if ((steps & blocked) !== 0) continue;
+      const minutes = this.sum(this.back, undo) + this.sum(this.minutes, steps);
+      if (!best || minutes < best.minutes) best = { undo, steps, minutes };
+    }
+    return best;
+  }
+
+  /** The same for people: the steps themselves. */
+  approachOf(wanted: Wanted, reached: Iterable<string>, blocked: Iterable<string> = []): Approach | null {
+    const found = this.approach(this.waysTo(wanted), this.maskOf(reached), this.maskOf(blocked));
+    return (
+      found && {
+        undo: this.family.steps.filter((_, i) => found.undo & (1 << i)).reverse(),
+        steps: this.inOrder(found.steps),
+        minutes: found.minutes,
+      }
+    );
+  }
+
+  /** Of the steps of a way, those not done; what lies before a done step is done, whether anybody said so or not. */
+  private stillToDo(asked: number, way: number, done: number): number {
+    let wanted = asked & ~done;
+    for (let before = 0; before !== wanted; ) {
+      before = wanted;
+      for (let left = wanted, i = 0; left !== 0; left >>>= 1, i++) {
+        if (left & 1) wanted |= ((this.needs[i] as number) | (this.anyWay[i] as number)) & way & ~done;
+      }
+    }
+    return wanted;
+  }
+
+  /** These done steps and all done steps that cannot stay without them. */
+  private restingOn(first: number, reached: number): number {
+    let undo = first;
+    for (let before = -1; before !== undo; ) {
+      before = undo;
+      this.family.steps.forEach((_, i) => {
+        if ((reached & ~undo & (1 << i)) === 0) return;
+        const lost = ((this.needs[i] as number) & undo) !== 0;
+        const ways = this.ways[i] as readonly number[];
+        const noWay = ways.some((way) => way & undo) && !ways.some((way) => (way & ~(reached & ~undo)) === 0);
+        if (lost || noWay) undo |= 1 << i;
+      });
+    }
+    return undo;
+  }
+
+  private inOrder(mask: number): readonly Step[] {
+    const left = this.family.steps.filter((_, i) => mask & (1 << i));
+    const order: Step[] = [];
+    const visit = (step: Step): void => {
+      if (order.includes(step)) return;
+      for (const each of left) if (step.needs.includes(each.id) || step.ways.some((way) => way.includes(each.id))) visit(each);
+      order.push(step);
+    };
+    left.forEach(visit);
+    return order;
+  }
+
+  private givers(state: string): { id: string; bit: number; later: number }[] {
+    const takers = this.masked(({ takes }) => takes.includes(state));
+    return this.family.steps
+      .filter(({ gives }) => gives.includes(state))
+      .map(({ id }) => ({ id, bit: this.bit.get(id) as number, later: this.maskOf(this.resting(id)) & takers }));
+  }
+
+  /** Steps that need this one, however far down. */
+  private resting(id: string): readonly string[] {
+    const direct = this.family.steps.filter(({ needs, ways }) => [...needs, ...ways.flat()].includes(id)).map((each) => each.id);
+    return [...direct, ...direct.flatMap((each) => this.resting(each))];
+  }
+
+  private masked(test: (step: Step) => boolean): number {
+    return this.maskOf(this.family.steps.filter(test).map(({ id }) => id));
+  }
+
+  private sum(minutes: Float64Array, mask: number): number {
+    let sum = 0;
+    for (let left = mask, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) sum += minutes[i] as number;
+    return sum;
+  }
+}
+
+/** Minutes of putting one step back; a piece that closes several is shared among them. */
+function minutesBack({ closing }: Pick<Family, 'closing'>, id: string): number | undefined {
+  const piece = closing.find(({ closes }) => closes.includes(id));
+  return piece && piece.minutes / piece.closes.length;
+}
+
+const remembered = new WeakMap<Family, Reach>();
+
+export function reachOf(family: Family): Reach {
+  const made = remembered.get(family) ?? new Reach(family);
+  remembered.set(family, made);
+  return made;
+}
+
+/** Steps that are open now: those done and not put back since, in their order. */
+export function openNow(
+  { closing }: { readonly closing: readonly { readonly id: string; readonly closes: readonly string[] }[] },
+  handled: readonly ({ readonly done: string } | { readonly back: string })[],
+): readonly string[] {
+  return handled.reduce<readonly string[]>((open, each) => {
+    if ('done' in each) return [...open.filter((id) => id !== each.done), each.done];
+    const closes = closing.find(({ id }) => id === each.back)?.closes ?? [each.back];
+    return open.filter((id) => !closes.includes(id));
+  }, []);
+}

@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import { own } from '../operation/own.ts';
+import { id, sentence } from '../quantity/bounds.ts';
+
+/** One of two sides: `left` with the letter `l`, `front` with `f`. */
+export const side = z.strictObject({ id, letter: z.string().min(1).max(3), name: sentence });
+type Side = z.infer<typeof side>;
+type Sides = readonly [Side, Side];
+
+const sidesOf = z.looseObject({ sides: z.tuple([side, side]), formerly: z.record(id, id).default({}) });
+
+/**
+ * A family file with everything that is written for one side written out for both. Whatever has a
+ * `{side}` in it (an entry by its id, a place in a list, a field of likelihoods) becomes two: `{side}`
+ * and `{name}` are the side it is for, `{other}` and `{otherName}` the other, `{letter}` and
+ * `{otherLetter}` the letters in the ids of bodies. `formerly` keeps the id that one side had before it was
+ * written for both, and `mirrored` tells in the end which id is whose like on the other side. A file
+ * without sides stays as it is, and one that was written out before as well.
+ */
+export function withSidesWritten(raw: unknown): unknown {
+  const parsed = sidesOf.safeParse(raw);
+  if (!parsed.success) return raw;
+  const { sides, formerly, ...rest } = parsed.data;
+  const pairs: [string, string][] = [];
+  const both = renaming(written(rest, sides, pairs), formerly) as Record<string, unknown>;
+  const now = (each: string) => own(formerly, each) ?? each;
+  const mirrored = Object.fromEntries(pairs.flatMap(([one, other]) => [[now(one), now(other)] as const, [now(other), now(one)] as const]));
+  return { ...both, sides, mirrored: Object.keys(mirrored).length > 0 ? mirrored : (rest.mirrored ?? {}) };
+}
+
+/** Ids that keep a name they had before, wherever they stand. */
+function renaming(value: unknown, formerly: Readonly<Record<string, string>>): unknown {
+  if (typeof value === 'string') return own(formerly, value) ?? value;
+  if (Array.isArray(value)) return value.map((each) => renaming(each, formerly));
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [own(formerly, key) ?? key, renaming(each, formerly)]));
+}
+
+const FOR_ONE = /\{(?:side|letter)\}/;
+
+function written(value: unknown, sides: Sides, pairs: [string, string][]): unknown {
+  if (Array.isArray(value)) return value.flatMap((each) => (isForOne(each) ? bothOf(each, sides, pairs) : [written(each, sides, pairs)]));
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([key, each]): [string, unknown][] =>
+      FOR_ONE.test(key)
+        ? turns(sides).map((turn) => [filled(key, turn) as string, filled(each, turn)])
+        : [[key, written(each, sides, pairs)]],
+    ),
+  );
+}
+
+const isForOne = (value: unknown): boolean => {
+  if (typeof value === 'string') return FOR_ONE.test(value);
+  const text: unknown = value !== null && typeof value === 'object' && !Array.isArray(value) ? idOf(value) : undefined;
+  return typeof text === 'string' && FOR_ONE.test(text);
+};
+
+/** What tells an entry of a list from the others. */
+const idOf = (value: object): unknown =>
+  (['id', 'fault', 'from', 'result'] as const).map((key) => (value as Record<string, unknown>)[key]).find((each) => typeof each === 'string');
+
+const turns = ([one, other]: Sides): [Side, Side][] => [
+  [one, other],
+  [other, one],
+];
+
+function bothOf(value: unknown, sides: Sides, pairs: [string, string][]): unknown[] {
+  const [one, other] = turns(sides).map((turn) => filled(value, turn));
+  const ids = [one, other].map((each) => (typeof each === 'string' ? each : idOf(each as object)));
+  pairs.push(ids as [string, string]);
+  return [one, other];
+}
+
+function filled(value: unknown, [here, there]: [Side, Side]): unknown {
+  if (typeof value === 'string') {
+    return value
+      .replaceAll('{side}', here.id)
+      .replaceAll('{other}', there.id)
+      .replaceAll('{letter}', here.letter)
+      .replaceAll('{otherLetter}', there.letter)
+      .replaceAll('{Name}', capital(here.name))
+      .replaceAll('{OtherName}', capital(there.name))
+      .replaceAll('{name}', here.name)
+      .replaceAll('{otherName}', there.name);
+  }
+  if (Array.isArray(value)) return value.map((each) => filled(each, [here, there]));
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [filled(key, [here, there]) as string, filled(each, [here, there])]));
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

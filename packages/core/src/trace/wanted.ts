@@ -1,0 +1,9 @@
+import type { Look, Pack } from './pack.ts';
+
+/** States that must hold for a look: those it names, and under own power those by which what it drives has its power. */
+export const wantedBy = ({ states }: Pick<Pack, 'states'>, look: Look): readonly string[] => [
+  ...new Set([
+    ...look.while,
+    ...(look.kind === 'kinematic' && look.power === 'own' ? states.filter(({ powers }) => powers.includes(look.drive.body)).map(({ id }) => id) : []),
+  ]),
+];
