@@ -60,7 +60,9 @@ function truths(pack: Pack, count: 1 | 2, random: () => number): readonly Truth[
   const { hypotheses } = packModel(pack);
   const prior = priorOf(pack, {}, hypotheses);
   const drawn = new Map(
-    hypotheses.filter(({ faults }) => faults.length === count).map((each) => [each.id, { faults: keysOf(each), weight: prior[each.id] ?? 0 }]),
+    hypotheses
+      .filter(({ faults }) => faults.length === count)
+      .map((each) => [each.id, { faults: keysOf(each), weight: prior[each.id] ?? 0 }]),
   );
   const weights = new Map([...drawn].map(([id, { weight }]) => [id, weight]));
   return Array.from({ length: MACHINES }, () => {

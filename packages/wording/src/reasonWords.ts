@@ -12,7 +12,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   notDrawn: ({ id }) => `"${id}" is on no line of the drawing: put it into order or into a branch.`,
   limitsBetweenResults: ({ id, results }) =>
     `"${id}" has ${results} results: give ${Number(results) - 1} limits between them, from small to large.`,
-  cautionForbids: ({ id, given, state }) => `The caution "${given}" forbids "${state}", which the look "${id}" needs: one of them is wrong.`,
+  cautionForbids: ({ id, given, state }) =>
+    `The caution "${given}" forbids "${state}", which the look "${id}" needs: one of them is wrong.`,
   needsWhatItEnds: ({ id, state }) => `The steps before the look "${id}" end what it needs (${state}): it could never be taken.`,
   stepNeedsItself: ({ id, circle }) => `The step "${id}" needs itself: ${circle}.`,
   notOfThisJoint: ({ id, type }) => `The joint "${id}" (${type}) does not have that.`,

@@ -73,7 +73,8 @@ export class Reach {
       return [...all, [{ give: [], undone: takers }, ...this.givers(state).map(({ id, later }) => ({ give: [id], undone: later }))]];
     }, []);
     const combined = choices.reduce<readonly { give: readonly string[]; undone: number }[]>(
-      (list, more) => list.flatMap((one) => more.map((other) => ({ give: [...one.give, ...other.give], undone: one.undone | other.undone }))),
+      (list, more) =>
+        list.flatMap((one) => more.map((other) => ({ give: [...one.give, ...other.give], undone: one.undone | other.undone }))),
       [{ give: [], undone: 0 }],
     );
     return combined.flatMap(({ give, undone }) =>
@@ -84,7 +85,11 @@ export class Reach {
   }
 
   /** The cheapest of the ways from here, as bits and minutes; null where none of them avoids what is stuck. */
-  approach(ways: readonly Way[], reached: number, blocked = 0): { readonly undo: number; readonly steps: number; readonly minutes: number } | null {
+  approach(
+    ways: readonly Way[],
+    reached: number,
+    blocked = 0,
+  ): { readonly undo: number; readonly steps: number; readonly minutes: number } | null {
     let best: { undo: number; steps: number; minutes: number } | null = null;
     for (const { asked, done, undone } of ways) {
       const undo = this.restingOn(reached & undone, reached);
@@ -111,7 +116,7 @@ export class Reach {
   /** Of the steps of a way, those not done; what lies before a done step is done, whether anybody said so or not. */
   private stillToDo(asked: number, way: number, done: number): number {
     let wanted = asked & ~done;
-    for (let before = 0; before !== wanted; ) {
+    for (let before = 0; before !== wanted;) {
       before = wanted;
       for (let left = wanted, i = 0; left !== 0; left >>>= 1, i++) {
         if (left & 1) wanted |= ((this.needs[i] as number) | (this.anyWay[i] as number)) & way & ~done;
@@ -123,7 +128,7 @@ export class Reach {
   /** These done steps and all done steps that cannot stay without them. */
   private restingOn(first: number, reached: number): number {
     let undo = first;
-    for (let before = -1; before !== undo; ) {
+    for (let before = -1; before !== undo;) {
       before = undo;
       this.family.steps.forEach((_, i) => {
         if ((reached & ~undo & (1 << i)) === 0) return;

@@ -34,7 +34,18 @@ export const askedOf = ({ facts, observations, ownLooks, handled, found }: JobSt
 });
 
 const BEARING: ReadonlySet<EntryPayload['kind']> = new Set([
-  ...(['takenIn', 'closed', 'reopened', 'withdrawn', 'lookRecorded', 'ownLookRecorded', 'stepDone', 'stepSkipped', 'closingDone', 'faultFound'] as const),
+  ...([
+    'takenIn',
+    'closed',
+    'reopened',
+    'withdrawn',
+    'lookRecorded',
+    'ownLookRecorded',
+    'stepDone',
+    'stepSkipped',
+    'closingDone',
+    'faultFound',
+  ] as const),
   ...(['decided', 'dimensionRead', 'partChosen'] as const),
 ]);
 /** The kinds of entry without which the move could not be worked out. */

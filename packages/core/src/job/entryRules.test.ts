@@ -94,7 +94,11 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
   ownLookRecorded: [
     [
       [{ kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very' }],
-      { ownLooks: [{ kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very', entryId: id(0) }] },
+      {
+        ownLooks: [
+          { kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very', entryId: id(0) },
+        ],
+      },
     ],
   ],
   lookRecorded: [
@@ -114,17 +118,17 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
         { kind: 'stepDone', step: 'a' },
         { kind: 'stepDone', step: 'a' },
       ],
-      { reached: ['a'] },
+      { reached: ['a'], handled: [{ done: 'a' }, { done: 'a' }] },
     ],
     [
       [stuck('rust'), { ...stuck('rust'), step: 'other' }, { kind: 'stepDone', step: 'front-out' }],
-      { reached: ['front-out'], stuck: [{ ...stuck('rust'), step: 'other' }] },
+      { reached: ['front-out'], handled: [{ done: 'front-out' }], stuck: [{ ...stuck('rust'), step: 'other' }] },
     ],
   ],
   stepSkipped: [
     [
       [{ kind: 'stepSkipped', step: 'a', reason: 'is off' }],
-      { reached: ['a'], skipped: [{ kind: 'stepSkipped', step: 'a', reason: 'is off' }] },
+      { reached: ['a'], handled: [{ done: 'a' }], skipped: [{ kind: 'stepSkipped', step: 'a', reason: 'is off' }] },
     ],
   ],
   stepStuck: [
@@ -246,7 +250,7 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
         { kind: 'closingDone', step: 'a', short: [{ step: 'a', item: 'b', count: 2 }] },
         { kind: 'closingDone', step: 'a' },
       ],
-      { closingDone: ['a'], short: [{ step: 'a', item: 'b', count: 2 }] },
+      { closingDone: ['a'], handled: [{ back: 'a' }, { back: 'a' }], short: [{ step: 'a', item: 'b', count: 2 }] },
     ],
   ],
   proofDone: [

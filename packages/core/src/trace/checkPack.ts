@@ -27,7 +27,11 @@ export function checkPack(pack: Pack): Pack {
   checkDrawing(pack, need);
   unique(pack.complaints, 'complaints');
   pack.complaints.forEach(({ first }, i) => first.forEach((look, j) => need(looks, look, `complaints.${i}.first.${j}`)));
-  pack.finds.forEach(({ look }, i) => need(looks, look, `finds.${i}.look`));
+  pack.finds.forEach(({ look, result }, i) => {
+    need(looks, look, `finds.${i}.look`);
+    const found = pack.looks.find(({ id }) => id === look);
+    if (found?.kind === 'table') need(new Set(found.results.map(({ id }) => id)), result, `finds.${i}.result`);
+  });
   pack.together.forEach((each, i) => each.faults.forEach((id, j) => need(faults, id, `together.${i}.faults.${j}`)));
   unique(pack.variants, 'variants');
   pack.complaints.forEach(({ points }, i) => points.forEach(({ fault }, j) => need(faults, fault, `complaints.${i}.points.${j}.fault`)));

@@ -80,7 +80,11 @@ export function hypothesesOf(pack: Pack, found: readonly string[] = []): readonl
 }
 
 const singlesOf = (fault: Fault): Omit<Hypothesis, 'besides'>[] =>
-  waysOf(fault).map(({ mode, dead, share }, i) => ({ id: `${fault.id}/${i}`, faults: [{ fault, mode, dead }], share: fault.prior * share }));
+  waysOf(fault).map(({ mode, dead, share }, i) => ({
+    id: `${fault.id}/${i}`,
+    faults: [{ fault, mode, dead }],
+    share: fault.prior * share,
+  }));
 
 const waysOf = ({ modes }: Fault): Fault['modes'] => (modes.length > 0 ? modes : [{ share: 1, dead: [] }]);
 
@@ -111,7 +115,9 @@ function chanceOfSecond(pack: Pack, first: Fault, second: Fault): number {
   const clash = said.length === 0 && first.at === second.at && first.modes.length > 0 && second.modes.length > 0;
   if (clash) return 0;
   const brought = said.filter(({ faults }) => faults[0] === first.id).map(({ share }) => share);
-  const bringing = said.filter(({ faults }) => faults[0] === second.id).map(({ share }) => Math.min(1, (share * second.prior) / first.prior));
+  const bringing = said
+    .filter(({ faults }) => faults[0] === second.id)
+    .map(({ share }) => Math.min(1, (share * second.prior) / first.prior));
   return Math.max((SECOND_FAULT_PRIOR * second.prior) / total, ...brought, ...bringing);
 }
 
@@ -138,7 +144,9 @@ function pairWays(pack: Pack, first: Fault, second: Fault): Hypothesis[] {
 /** Priors over the hypotheses, moved by the facts and the complaint. Deterministic; sums to 1. */
 export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesis[]): Belief {
   const said = saidOf(pack, facts);
-  const factors = new Map(pack.faults.map((fault) => [fault.id, factShifts(fault, facts).reduce((product, { factor }) => product * factor, 1)]));
+  const factors = new Map(
+    pack.faults.map((fault) => [fault.id, factShifts(fault, facts).reduce((product, { factor }) => product * factor, 1)]),
+  );
   const chances = new Map(pack.faults.map(({ id }) => [id, said ? complaintChance(pack, said, id) * pack.complaints.length : 1]));
   const weights: Record<string, number> = {};
   for (const each of hypotheses) {

@@ -89,7 +89,7 @@ export function lookAhead(pack: Pack, model: PackModel, progress: Progress, conf
 }
 
 /** Plans this close are as good as each other; then the quickest look goes first, for it commits to the least. */
-const AS_GOOD = 1.03;
+const AS_GOOD = 1.06;
 
 function flatten(pack: Pack, model: PackModel): Flat {
   const before = remembered.get(model);
@@ -136,7 +136,9 @@ const MOST_PLANNED = 56;
 
 /** Only the hypotheses that carry the belief: planning weighs what is likely, the belief itself stays exact. */
 function likeliestOf(flat: Flat, belief: Belief): Flat {
-  const weights = flat.hypotheses.map(({ id, part }, i) => ({ i, weight: part * (belief[id] ?? 0) })).sort((p, q) => q.weight - p.weight || p.i - q.i);
+  const weights = flat.hypotheses
+    .map(({ id, part }, i) => ({ i, weight: part * (belief[id] ?? 0) }))
+    .sort((p, q) => q.weight - p.weight || p.i - q.i);
   let carried = 0;
   const kept = weights
     .filter(({ weight }, place) => {

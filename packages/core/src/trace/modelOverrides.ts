@@ -50,10 +50,7 @@ export const modelOverrides = z.strictObject({
     .partial()
     .default({}),
   /** What this model does not have. Entries that speak of it lose that part of what they say. */
-  without: z
-    .strictObject({ bodies: ids, joints: ids, faults: ids, looks: ids, closing: ids })
-    .partial()
-    .default({}),
+  without: z.strictObject({ bodies: ids, joints: ids, faults: ids, looks: ids, closing: ids }).partial().default({}),
   /** Where the parts follow each other in another order, or the way back does: the whole list. */
   order: z.array(id).min(2).max(120).optional(),
   branches: z.array(branch).max(3).optional(),

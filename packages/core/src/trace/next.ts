@@ -1,7 +1,19 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { update, type Belief, type Likelihood } from '../inference/belief.ts';
 import { rankLooks } from './advice.ts';
-import { byFault, holds, keysOf, NONE_OF_THESE, NOTHING_ELSE, priorOf, saidOf, shiftsOf, SOUND, waysAlone, type Hypothesis } from './hypotheses.ts';
+import {
+  byFault,
+  holds,
+  keysOf,
+  NONE_OF_THESE,
+  NOTHING_ELSE,
+  priorOf,
+  saidOf,
+  shiftsOf,
+  SOUND,
+  waysAlone,
+  type Hypothesis,
+} from './hypotheses.ts';
 import { lookAhead, type Plan } from './lookAhead.ts';
 import type { Pack } from './pack.ts';
 import { packForFacts } from './overrides.ts';
@@ -39,7 +51,10 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   check(input, pack, outcomes);
   const seen = lastOfEach(input.observations);
   const prior = priorOf(pack, input.facts, hypotheses);
-  const trail = follow(prior, [...seen.map((each) => found(each, outcomes)), ...input.ownLooks.map((each, i) => seenBesides(each, i, hypotheses))]);
+  const trail = follow(prior, [
+    ...seen.map((each) => found(each, outcomes)),
+    ...input.ownLooks.map((each, i) => seenBesides(each, i, hypotheses)),
+  ]);
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
   const verdict = verdictOf(faults, input.confidence);
@@ -92,8 +107,7 @@ function explained(
 ): TraceOutput['finds'] {
   const outcome = outcomes.get(look)?.find((each) => each.result === result);
   if (!outcome || outcome.likelihood(SOUND) > UNUSUAL) return [];
-  const best = (fault: string) =>
-    Math.max(0, ...waysAlone(hypotheses, fault).map(({ id }) => outcome.likelihood(id)));
+  const best = (fault: string) => Math.max(0, ...waysAlone(hypotheses, fault).map(({ id }) => outcome.likelihood(id)));
   const chances = pack.faults
     .filter(({ id }) => (faults[id] ?? 0) >= WORTH_NAMING)
     .map(({ id }) => ({ id, chance: best(id) }))

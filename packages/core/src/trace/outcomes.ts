@@ -70,7 +70,8 @@ export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypothese
   const chance = (truth: Predicted, state: MotionState): number => {
     const missed = misreadChance(look, truth);
     const others = Math.max(1, states.length - 1);
-    if (look.power === 'own' && NOT_MOVING.has(truth.state) && states.includes('locked')) return notMoving(truth.state, state, { missed, others });
+    if (look.power === 'own' && NOT_MOVING.has(truth.state) && states.includes('locked'))
+      return notMoving(truth.state, state, { missed, others });
     if (state === truth.state) return 1 - missed;
     if (truth.state !== 'turns') return missed / others;
     // What is missed of a small movement is taken for standing still, not for anything else.
@@ -103,7 +104,8 @@ const misreadChance = (look: KinematicLook, { state, visible }: Predicted): numb
   look.misread + (0.6 - look.misread) * (state === 'turns' ? missedMovement(visible) : 0);
 
 /** Chance of misreading a kinematic look on a healthy chain, for people to see before they trust their eyes. */
-export const healthyMisread = (pack: Pack, look: KinematicLook): number => misreadChance(look, predictor(pack, look, look.watch)(SOUND_MACHINE));
+export const healthyMisread = (pack: Pack, look: KinematicLook): number =>
+  misreadChance(look, predictor(pack, look, look.watch)(SOUND_MACHINE));
 
 /** Chance scale of missing a movement of so many times the visible one: 1 at none, e⁻¹·⁵ at one, nil at two. */
 const missedMovement = (times: number) => Math.exp(-1.5 * times * times);

@@ -46,7 +46,8 @@ function variantOf(pack: Pack, variant: string | undefined): Pack {
   return changed(pack, { ...found.overrides, variant: undefined });
 }
 
-const isEmpty = (overrides: ModelOverrides) => Object.values(overrides).every((each) => each === undefined || Object.keys(each).length === 0);
+const isEmpty = (overrides: ModelOverrides) =>
+  Object.values(overrides).every((each) => each === undefined || Object.keys(each).length === 0);
 
 type Listed = readonly { readonly id: string }[];
 

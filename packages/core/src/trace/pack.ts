@@ -4,7 +4,20 @@ import { drivelineSchema } from '../driveline/schema.ts';
 import { id, sentence } from '../quantity/bounds.ts';
 import { withFieldsOfToday } from './earlierForms.ts';
 import { modelOverrides } from './modelOverrides.ts';
-import { auxiliary, branch, caution, complaint, fault, gearCard, look, proof, question, serviceFind, state, together } from './packParts.ts';
+import {
+  auxiliary,
+  branch,
+  caution,
+  complaint,
+  fault,
+  gearCard,
+  look,
+  proof,
+  question,
+  serviceFind,
+  state,
+  together,
+} from './packParts.ts';
 import { withRowsInOrder } from './rows.ts';
 import { side, withSidesWritten } from './sides.ts';
 

@@ -9,6 +9,7 @@ import { modelOverrides } from './modelOverrides.ts';
 import { applyOverrides } from './overrides.ts';
 import { packSchema, type Pack } from './pack.ts';
 import { look, question } from './packParts.ts';
+import { oneAtATime } from './oneAtATime.ts';
 import { packModel } from './packModel.ts';
 import { remarksOn } from './remarksOn.ts';
 import { traceInput } from './schema.ts';
@@ -75,7 +76,13 @@ describe('a family that ships has no remark, and each weakness has its own', () 
 
 test('looks are ranked by what they tell a minute, not by what they tell', () => {
   const model = packModel(sound);
-  const { possible: ranked } = rankLooks({ pack: sound, model, belief: priorOf(sound, {}, model.hypotheses), taken: new Set(), reached: new Set() });
+  const { possible: ranked } = rankLooks({
+    pack: sound,
+    model,
+    belief: priorOf(sound, {}, model.hypotheses),
+    taken: new Set(),
+    reached: new Set(),
+  });
   const rates = ranked.map(({ expectedBits, minutes }) => expectedBits / minutes);
   expect(rates).toEqual([...rates].sort((p, q) => q - p));
   const bits = ranked.map(({ expectedBits }) => expectedBits);
@@ -86,7 +93,8 @@ test('an answer to a choice moves the chance only where it is the one named', ()
   const shifted = sound.faults.flatMap(({ id, shifts }) => shifts.flatMap((each) => (each.is === undefined ? [] : [{ id, ...each }])));
   const shift = first(shifted);
   const odds = (is?: string) => {
-    const { suspects } = traceNext(traceInput.parse({ family: sound.id, facts: is === undefined ? {} : { [shift.fact]: is } }), sound);
+    const facts = is === undefined ? {} : { [shift.fact]: is };
+    const { suspects } = traceNext(traceInput.parse({ family: sound.id, facts }), oneAtATime(sound));
     const chance = (id: string) => suspects.find(({ fault }) => fault === id)?.probability ?? 0;
     const still = sound.faults.find(({ id, shifts }) => id !== shift.id && shifts.every(({ fact }) => fact !== shift.fact));
     return chance(shift.id) / chance(still?.id ?? '');
@@ -136,7 +144,19 @@ test('what a family file leaves out', () => {
   };
   expect(look.parse(least)).toEqual({
     ...least,
-    ...{ needs: [], while: [], power: 'hand', tools: [], helper: false, cautions: [], held: [], apart: [], underLoad: false, misread: 0.04, words: {} },
+    ...{
+      needs: [],
+      while: [],
+      power: 'hand',
+      tools: [],
+      helper: false,
+      cautions: [],
+      held: [],
+      apart: [],
+      underLoad: false,
+      misread: 0.04,
+      words: {},
+    },
   });
   expect(question.parse({ fact: 'hours', ask: 'Hours', kind: 'number' }).choices).toEqual([]);
   const { id, name, summary, complaints, driveline, order, faults, looks, proofs } = sound;

@@ -15,7 +15,14 @@ export type RemarkCode =
   | 'nothingAtService'
   | 'oneSided'
   | 'writtenEarlier'
-  | 'notInTextbook' | 'noInnocents' | 'cautionUnread' | 'stepNotUndone' | 'factUnasked' | 'soundChainStill' | 'tellsNothing' | 'neverTold';
+  | 'notInTextbook'
+  | 'noInnocents'
+  | 'cautionUnread'
+  | 'stepNotUndone'
+  | 'factUnasked'
+  | 'soundChainStill'
+  | 'tellsNothing'
+  | 'neverTold';
 
 export interface PackRemark {
   readonly code: RemarkCode;
@@ -53,7 +60,7 @@ function textbook({ looks, textbookOrder }: Pack): PackRemark[] {
 }
 
 function innocents({ faults }: Pack): PackRemark[] {
-  if (faults.some(({ modes }) => modes.length === 0)) return [];
+  if (faults.some(({ modes }) => modes.every(({ mode }) => !mode))) return [];
   return [{ code: 'noInnocents', path: 'faults', detail: {} }];
 }
 
@@ -152,20 +159,26 @@ function unsettled(pack: Pack): PackRemark[] {
 /** How many times as likely a fault makes the best of its sights as a sound machine does; null where nothing is seen of it. */
 export function settledBy({ looks }: Pack, fault: string): number | null {
   const odds = looks.flatMap((look) => {
-    const row = look.kind === 'table' && look.seen ? own(look.likelihoods, fault) : undefined;
-    return row && look.kind === 'table' ? row.map((chance, r) => (chance >= 0.5 ? chance / Math.max(look.otherwise[r] ?? 0, LEAST_LIKELIHOOD) : 0)) : [];
+    if (look.kind !== 'table' || !look.seen) return [];
+    const usual = look.otherwise.indexOf(Math.max(...look.otherwise));
+    return (own(look.likelihoods, fault) ?? []).flatMap((chance, r) =>
+      r !== usual && chance >= 0.5 ? [chance / Math.max(look.otherwise[r] ?? 0, LEAST_LIKELIHOOD)] : [],
+    );
   });
   return odds.length > 0 ? Math.max(...odds) : null;
 }
 
-const nothingAtService = ({ finds }: Pack): PackRemark[] => (finds.length > 0 ? [] : [{ code: 'nothingAtService', path: 'finds', detail: {} }]);
+const nothingAtService = ({ finds }: Pack): PackRemark[] =>
+  finds.length > 0 ? [] : [{ code: 'nothingAtService', path: 'finds', detail: {} }];
 
 /** Entries of one side without their like on the other: by the mirror of the sides, or by the words left and right in their ids. */
 function oneSided({ faults, looks, mirrored }: Pack): PackRemark[] {
   const of = (list: readonly { readonly id: string }[], path: string): PackRemark[] =>
     list.flatMap(({ id }, i) => {
       const other = own(mirrored, id) ?? id.replace(/left|right/, (side) => (side === 'left' ? 'right' : 'left'));
-      return other === id || list.some((each) => each.id === other) ? [] : [{ code: 'oneSided', path: `${path}.${i}`, detail: { id, other } }];
+      return other === id || list.some((each) => each.id === other)
+        ? []
+        : [{ code: 'oneSided', path: `${path}.${i}`, detail: { id, other } }];
     });
   return [...of(faults, 'faults'), ...of(looks, 'looks')];
 }

@@ -17,7 +17,7 @@ export function withRowsInOrder(raw: unknown): unknown {
 
 function withRows(look: unknown): unknown {
   const parsed = tableOf.safeParse(look);
-  if (!parsed.success) return look;
+  if (!parsed.success || !rowsOf(parsed.data).some((row) => byResult.safeParse(row).success)) return look;
   const { results, likelihoods, ...rest } = parsed.data;
   const ids = results.map(({ id }) => id);
   const row = (value: unknown) => {
@@ -33,10 +33,19 @@ function withRows(look: unknown): unknown {
   };
 }
 
+const rowsOf = ({ likelihoods, otherwise, noneOfThese }: z.infer<typeof tableOf>): readonly unknown[] => [
+  ...Object.values(likelihoods),
+  otherwise,
+  noneOfThese,
+];
+
 /** A result that the look does not have stays as a mistake for the checks to find: the row has one figure too many. */
 function inOrder(named: Readonly<Record<string, number>>, ids: readonly string[]): readonly number[] {
   const strangers = Object.keys(named).filter((id) => !ids.includes(id));
   const left = 1 - Object.values(named).reduce((sum, chance) => sum + chance, 0);
   const unnamed = ids.filter((id) => !Object.hasOwn(named, id));
-  return [...ids.map((id) => (Object.hasOwn(named, id) ? (named[id] as number) : left / unnamed.length)), ...strangers.map((id) => named[id] as number)];
+  return [
+    ...ids.map((id) => (Object.hasOwn(named, id) ? (named[id] as number) : left / unnamed.length)),
+    ...strangers.map((id) => named[id] as number),
+  ];
 }

@@ -7,7 +7,11 @@ export const side = z.strictObject({ id, letter: z.string().min(1).max(3), name:
 type Side = z.infer<typeof side>;
 type Sides = readonly [Side, Side];
 
-const sidesOf = z.looseObject({ sides: z.tuple([side, side]), formerly: z.record(id, id).default({}) });
+const sidesOf = z.looseObject({
+  sides: z.tuple([side, side]),
+  formerly: z.record(id, id).default({}),
+  mirrored: z.record(id, id).default({}),
+});
 
 /**
  * A family file with everything that is written for one side written out for both. Whatever has a
@@ -19,13 +23,13 @@ const sidesOf = z.looseObject({ sides: z.tuple([side, side]), formerly: z.record
  */
 export function withSidesWritten(raw: unknown): unknown {
   const parsed = sidesOf.safeParse(raw);
-  if (!parsed.success) return raw;
-  const { sides, formerly, ...rest } = parsed.data;
+  if (!parsed.success || Object.keys(parsed.data.mirrored).length > 0) return raw;
+  const { sides, formerly, mirrored: _, ...rest } = parsed.data;
   const pairs: [string, string][] = [];
   const both = renaming(written(rest, sides, pairs), formerly) as Record<string, unknown>;
   const now = (each: string) => own(formerly, each) ?? each;
   const mirrored = Object.fromEntries(pairs.flatMap(([one, other]) => [[now(one), now(other)] as const, [now(other), now(one)] as const]));
-  return { ...both, sides, mirrored: Object.keys(mirrored).length > 0 ? mirrored : (rest.mirrored ?? {}) };
+  return { ...both, sides, mirrored };
 }
 
 /** Ids that keep a name they had before, wherever they stand. */
@@ -57,8 +61,11 @@ const isForOne = (value: unknown): boolean => {
 };
 
 /** What tells an entry of a list from the others. */
-const idOf = (value: object): unknown =>
-  (['id', 'fault', 'from', 'result'] as const).map((key) => (value as Record<string, unknown>)[key]).find((each) => typeof each === 'string');
+function idOf(value: object): unknown {
+  const { faults, ...named } = value as Record<string, unknown>;
+  const own = (['id', 'fault', 'from', 'result'] as const).map((key) => named[key]).find((each) => typeof each === 'string');
+  return own ?? (Array.isArray(faults) ? faults.join(' ') : undefined);
+}
 
 const turns = ([one, other]: Sides): [Side, Side][] => [
   [one, other],
@@ -68,7 +75,7 @@ const turns = ([one, other]: Sides): [Side, Side][] => [
 function bothOf(value: unknown, sides: Sides, pairs: [string, string][]): unknown[] {
   const [one, other] = turns(sides).map((turn) => filled(value, turn));
   const ids = [one, other].map((each) => (typeof each === 'string' ? each : idOf(each as object)));
-  pairs.push(ids as [string, string]);
+  if (ids.every((each): each is string => typeof each === 'string' && !each.includes(' '))) pairs.push(ids as [string, string]);
   return [one, other];
 }
 
@@ -86,7 +93,9 @@ function filled(value: unknown, [here, there]: [Side, Side]): unknown {
   }
   if (Array.isArray(value)) return value.map((each) => filled(each, [here, there]));
   if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(Object.entries(value).map(([key, each]) => [filled(key, [here, there]) as string, filled(each, [here, there])]));
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]) => [filled(key, [here, there]) as string, filled(each, [here, there])]),
+  );
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -99,7 +99,7 @@ function references(pack: Pack): readonly string[] {
   walk(pack, '');
   return list.filter(
     (path) =>
-      !/^(id|complaints\.\d+\.says|questions|driveline\.(bodies|joints)\.\d+\.(material|fit))|results|\.modes\.|figure|boreShape|tools|loose|captures/.test(
+      !/^(id|mirrored|variants|complaints\.\d+\.says|questions|driveline\.(bodies|joints)\.\d+\.(material|fit))|results|\.modes\.|figure|boreShape|tools|loose|captures/.test(
         path,
       ),
   );

@@ -4,6 +4,8 @@ import type { Look, Pack } from './pack.ts';
 export const wantedBy = ({ states }: Pick<Pack, 'states'>, look: Look): readonly string[] => [
   ...new Set([
     ...look.while,
-    ...(look.kind === 'kinematic' && look.power === 'own' ? states.filter(({ powers }) => powers.includes(look.drive.body)).map(({ id }) => id) : []),
+    ...(look.kind === 'kinematic' && look.power === 'own'
+      ? states.filter(({ powers }) => powers.includes(look.drive.body)).map(({ id }) => id)
+      : []),
   ]),
 ];
