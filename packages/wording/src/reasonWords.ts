@@ -15,6 +15,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   cautionForbids: ({ id, given, state }) =>
     `The caution "${given}" forbids "${state}", which the look "${id}" needs: one of them is wrong.`,
   needsWhatItEnds: ({ id, state }) => `The steps before the look "${id}" end what it needs (${state}): it could never be taken.`,
+  givenBackUnclear: ({ id, given, state }) =>
+    `"${id}" gives "${state}" back, and "${given}" ends it: let one of the two steps need the other, so that it is clear which comes last.`,
   stepNeedsItself: ({ id, circle }) => `The step "${id}" needs itself: ${circle}.`,
   notOfThisJoint: ({ id, type }) => `The joint "${id}" (${type}) does not have that.`,
   notForModels: () => 'The model changes what it cannot change.',

@@ -160,6 +160,11 @@ export class Reach {
       .map(({ id }) => ({ id, bit: this.bit.get(id) as number, later: this.maskOf(this.resting(id)) & takers }));
   }
 
+  /** Whether one of two steps needs the other, so that it is clear which is done last. */
+  ordered(one: string, other: string): boolean {
+    return this.resting(one).includes(other) || this.resting(other).includes(one);
+  }
+
   /** Steps that need this one, however far down. */
   private resting(id: string): readonly string[] {
     const direct = this.family.steps.filter(({ needs, ways }) => [...needs, ...ways.flat()].includes(id)).map((each) => each.id);

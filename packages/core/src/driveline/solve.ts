@@ -68,12 +68,12 @@ export function solve(question: Question): ReadonlyMap<string, Motion> {
     const giving = settled.stoppedDrive
       ? faulty.find((joint) => tied(joint) && mayGive(modes.get(joint.id)) && bodiesOf(joint).every((id) => locked.has(id)))
       : undefined;
-    const gripping = giving ? undefined : leading(oneWays, known, { engaged: contacts.engaged, grips });
-    const worm = giving || gripping ? undefined : backDriven(known, joints, contacts.blocked);
+    const gripping = giving ? [] : leading(oneWays, known, { engaged: contacts.engaged, grips });
+    const worm = giving || gripping.length > 0 ? undefined : backDriven(known, joints, contacts.blocked);
     if (giving) contacts = { ...contacts, yielded: including(contacts.yielded, giving.id) };
-    else if (gripping) {
-      grips.set(gripping.id, (grips.get(gripping.id) ?? 0) + 1);
-      contacts = { ...contacts, engaged: including(contacts.engaged, gripping.id) };
+    else if (gripping.length > 0) {
+      for (const { id } of gripping) grips.set(id, (grips.get(id) ?? 0) + 1);
+      contacts = { ...contacts, engaged: new Set([...contacts.engaged, ...gripping.map(({ id }) => id)]) };
     } else if (worm) {
       contacts = { ...contacts, blocked: including(contacts.blocked, worm.id), stuck: including(contacts.stuck, worm.wheel) };
     } else {
@@ -99,17 +99,18 @@ const leadOf = ({ driver, driven, drives }: OneWay, known: ReadonlyMap<string, K
 
 const MOST_GRIPS = 2;
 
-/** A one-way clutch grips when its driver would outrun what it drives; of several the one that leads most. */
+/** One-way clutches grip when their driver would outrun what they drive; of several those that lead most, alike ones at once. */
 function leading(
   oneWays: readonly OneWay[],
   known: ReadonlyMap<string, Known>,
   { engaged, grips }: { readonly engaged: ReadonlySet<string>; readonly grips: ReadonlyMap<string, number> },
-): OneWay | undefined {
-  return oneWays
+): readonly OneWay[] {
+  const ready = oneWays
     .filter(({ id }) => !engaged.has(id) && (grips.get(id) ?? 0) < MOST_GRIPS)
     .map((joint) => ({ joint, lead: leadOf(joint, known) }))
-    .filter(({ lead }) => lead > 1e-12)
-    .reduce<{ joint?: OneWay; lead: number }>((most, each) => (each.lead > most.lead ? each : most), { lead: 0 }).joint;
+    .filter(({ lead }) => lead > 1e-12);
+  const most = Math.max(...ready.map(({ lead }) => lead));
+  return ready.filter(({ lead }) => lead >= most * (1 - 1e-9)).map(({ joint }) => joint);
 }
 
 /** Where the chain binds between clutches that grip, the one that another outruns lets go: the faster carries. */

@@ -11,6 +11,7 @@ export const FAILURE_REASONS = [
   'limitsBetweenResults',
   'cautionForbids',
   'needsWhatItEnds',
+  'givenBackUnclear',
   'stepNeedsItself',
   'notOfThisJoint',
   'notForModels',

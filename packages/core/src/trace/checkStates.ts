@@ -25,6 +25,12 @@ export function checkStates(pack: Pack): void {
   });
   pack.cautions.forEach(({ without }, i) => need(states, without, `cautions.${i}.without`));
   const reach = reachOf(pack);
+  pack.steps.forEach(({ id, gives }, i) =>
+    gives.forEach((state, j) => {
+      const unclear = pack.steps.find((each) => each.takes.includes(state) && !reach.ordered(each.id, id));
+      if (unclear) throw fail('contradiction', `steps.${i}.gives.${j}`, { reason: 'givenBackUnclear', id, given: unclear.id, state });
+    }),
+  );
   pack.looks.forEach((look, i) => {
     need(states, look.while, `looks.${i}.while`);
     const wanted = wantedBy(pack, look);

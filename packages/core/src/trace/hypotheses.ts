@@ -26,6 +26,8 @@ export interface Present {
   readonly mode?: FaultMode | undefined;
   /** Bodies whose own power it takes. */
   readonly dead: readonly string[];
+  /** Whoever watches says that the driver is dead; or else only that what they watch stands. */
+  readonly told?: boolean | undefined;
 }
 
 /** What may be in the machine: one fault in one way, two at once, nothing else, or none of these. */
@@ -80,18 +82,38 @@ export function hypothesesOf(pack: Pack, found: readonly string[] = []): readonl
 }
 
 const singlesOf = (fault: Fault): Omit<Hypothesis, 'besides'>[] =>
-  waysOf(fault).map(({ mode, dead, share }, i) => ({
+  waysOf(fault).map(({ share, ...way }, i) => ({
     id: `${fault.id}/${i}`,
-    faults: [{ fault, mode, dead }],
+    faults: [{ fault, ...way }],
     share: fault.prior * share,
   }));
 
-const waysOf = ({ modes }: Fault): Fault['modes'] => (modes.length > 0 ? modes : [{ share: 1, dead: [] }]);
+/** Share of people who say of a dead driver that it is dead, and not only that what they watch stands (judgement). */
+const SAY_DEAD = 0.6;
+
+type Way = Omit<Present, 'fault'> & { readonly share: number };
+
+/**
+ * The ways in which a fault shows. Where it takes the driver's power, there are two of each: who watches
+ * says so at every look, or says at none more than that the watched thing stands. So three looks by one
+ * person at a dead motor are not three proofs of a broken gear.
+ */
+function waysOf({ modes }: Fault): readonly Way[] {
+  if (modes.length === 0) return [{ share: 1, dead: [] }];
+  return modes.flatMap((each): Way[] =>
+    each.dead.length === 0
+      ? [each]
+      : [
+          { ...each, told: true, share: each.share * SAY_DEAD },
+          { ...each, told: false, share: each.share * (1 - SAY_DEAD) },
+        ],
+  );
+}
 
 /** A found fault in the way in which it shows most often. */
 function usualWay(fault: Fault): Present {
   const [usual] = [...waysOf(fault)].sort((p, q) => q.share - p.share);
-  return { fault, mode: usual?.mode, dead: usual?.dead ?? [] };
+  return { fault, mode: usual?.mode, dead: usual?.dead ?? [], told: usual?.told };
 }
 
 /** What else there may be, each by its chance once the first is there. */
@@ -122,10 +144,12 @@ function chanceOfSecond(pack: Pack, first: Fault, second: Fault): number {
 }
 
 function pairsOf(pack: Pack): Hypothesis[] {
-  return pack.faults
+  const pairs = pack.faults
     .flatMap((first, i) => pack.faults.slice(i + 1).flatMap((second) => pairWays(pack, first, second)))
-    .sort((p, q) => q.share - p.share)
-    .slice(0, MOST_PAIRS);
+    .sort((p, q) => q.share - p.share);
+  // Those as likely as the last one kept stay too: a pair and its like on the other side go together.
+  const least = (pairs[MOST_PAIRS - 1]?.share ?? 0) * (1 - 1e-9);
+  return pairs.filter(({ share }) => share >= least);
 }
 
 function pairWays(pack: Pack, first: Fault, second: Fault): Hypothesis[] {

@@ -75,20 +75,21 @@ export function lookAhead(pack: Pack, model: PackModel, progress: Progress, conf
   const follow = follower(flat, confidence);
   const plans = byRate(flat, belief, seen, reached)
     .slice(0, FIRST_LOOKS)
-    .map(({ look }) => {
+    .map(({ look, rate }) => {
       const each = flat.looks[look] as FlatLook;
-      return { look: each.id, now: minutesOf(each, reached), minutesToVerdict: follow.after(look, belief, seen, reached, 1) };
+      return { look: each.id, rate, now: minutesOf(each, reached), minutesToVerdict: follow.after(look, belief, seen, reached, 1) };
     })
     .sort((p, q) => p.minutesToVerdict - q.minutesToVerdict);
   const bar = (plans[0]?.minutesToVerdict ?? 0) * AS_GOOD;
-  const close = plans.filter(({ minutesToVerdict }) => minutesToVerdict <= bar).sort((p, q) => p.now - q.now);
+  const tells = plans[0]?.rate ?? 0;
+  const close = plans.filter(({ minutesToVerdict, rate }) => minutesToVerdict <= bar && rate >= tells).sort((p, q) => p.now - q.now);
   return [...close.slice(0, 1), ...plans.filter((plan) => plan !== close[0])].map(({ look, minutesToVerdict }) => ({
     look,
     minutesToVerdict,
   }));
 }
 
-/** Plans this close are as good as each other; then the quickest look goes first, for it commits to the least. */
+/** Plans this close are as good as each other; then the quickest look that tells as much a minute goes first, for it commits to the least. */
 const AS_GOOD = 1.06;
 
 function flatten(pack: Pack, model: PackModel): Flat {

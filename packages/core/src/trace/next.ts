@@ -32,7 +32,7 @@ const SURE = { little: 2 / 3, fairly: 5 / 6, very: 0.95 } as const;
 /** Chance from which on two faults at once are shown as both. */
 const SHOWN_PAIR = 0.1;
 /** That there is nothing else ends the search later than a fault does: the machine is closed on it. */
-const NOTHING_ELSE_CONFIDENCE = 0.95;
+const NOTHING_ELSE_CONFIDENCE = 0.98;
 
 /**
  * Which fault is it, and which look is worth the next minutes? Bayes' rule over the faults of one

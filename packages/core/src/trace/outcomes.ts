@@ -27,9 +27,9 @@ export const SOUND_MACHINE: Hypothesis = { id: SOUND, faults: [], share: 0, besi
  */
 function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   const first = sideOutcomes(pack, look, { watch: look.watch, hypotheses });
-  const sides = look.beside ? bothSides(pack, look, first, sideOutcomes(pack, look, { watch: look.beside, hypotheses })) : first;
+  const sides = look.beside ? bothSides(pack, look, [first, sideOutcomes(pack, look, { watch: look.beside, hypotheses })]) : first;
   if (look.power !== 'own') return sides;
-  const dead = new Map(hypotheses.map((each) => [each.id, isDead(look, each) ? DEAD_TOLD : DEAD_MISTAKEN]));
+  const dead = new Map(hypotheses.map((each) => [each.id, deadTold(look, each)]));
   const told = (id: string) => dead.get(id) ?? DEAD_BY_NONE;
   return [
     ...sides.map((each) => ({ ...each, likelihood: (id: string) => each.likelihood(id) * (1 - told(id)) })),
@@ -37,18 +37,23 @@ function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly
   ];
 }
 
-/** Chance that somebody who watches one thing says of a dead driver that it is dead, and not only that the watched thing stands (judgement). */
-const DEAD_TOLD = 0.65;
-/** Chance that a driver which runs is called dead, and what "none of these" makes of it (judgements). */
+/** Chance of saying what one is used to say of a dead driver; that one that runs is called dead; what "none of these" makes of it (judgements). */
+const DEAD_TOLD = 0.97;
 const DEAD_MISTAKEN = 0.01;
 const DEAD_BY_NONE = 0.1;
 const DEAD_WORDS = 'The motor itself does not run';
 
+function deadTold(look: KinematicLook, hypothesis: Hypothesis): number {
+  const dead = presentIn(hypothesis).filter((each) => each.dead.includes(look.drive.body));
+  if (dead.length === 0) return DEAD_MISTAKEN;
+  return dead.some(({ told }) => told) ? DEAD_TOLD : 1 - DEAD_TOLD;
+}
+
 const isDead = ({ drive }: KinematicLook, hypothesis: Hypothesis) => presentIn(hypothesis).some(({ dead }) => dead.includes(drive.body));
 
-const bothSides = (pack: Pack, look: KinematicLook, first: readonly LookOutcome[], second: readonly LookOutcome[]): LookOutcome[] =>
-  first.flatMap((one) =>
-    second.map((other) => ({
+const bothSides = (pack: Pack, look: KinematicLook, [first, second]: readonly (readonly LookOutcome[])[]): LookOutcome[] =>
+  (first ?? []).flatMap((one) =>
+    (second ?? []).map((other) => ({
       result: `${one.result}-${other.result}`,
       name: `${bodyName(pack, look.watch)}: ${lower(one.name)}. ${bodyName(pack, look.beside as string)}: ${lower(other.name)}`,
       likelihood: (id) => one.likelihood(id) * other.likelihood(id),
@@ -126,13 +131,18 @@ function predictor(pack: Pack, look: KinematicLook, watch: string): (hypothesis:
       .map(({ joint, mode }) => `${joint} ${mode}`)
       .sort()
       .join(',');
-    const made = known.get(key) ?? predict(pack, look, faults, watch);
+    const made = known.get(key) ?? predict(pack, look, { faults, watch });
     known.set(key, made);
     return made;
   };
 }
 
-function predict(pack: Pack, look: KinematicLook, faults: readonly { joint: string; mode: FaultMode }[], watch: string): Predicted {
+interface PredictOptions {
+  readonly faults: readonly { readonly joint: string; readonly mode: FaultMode }[];
+  readonly watch: string;
+}
+
+function predict(pack: Pack, look: KinematicLook, { faults, watch }: PredictOptions): Predicted {
   const moved = lookMotion(pack, look, faults, watch);
   // Where what one drives will not go, that is all there is to see, however far away one looks.
   if (moved.bodies[look.drive.body]?.state === 'locked') return { state: 'locked', visible: 0 };

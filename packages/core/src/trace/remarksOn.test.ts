@@ -68,7 +68,7 @@ describe('a family that ships has no remark, and each weakness has its own', () 
 
   test('no parts that fail without an outward sign', () => {
     const pack = changed((each) =>
-      each.faults.forEach((fault) => Object.assign(fault, { at: 'worm-pinion', modes: [{ mode: 'slips', share: 1 }] })),
+      each.faults.forEach((fault) => Object.assign(fault, { at: 'worm-pinion', modes: [{ mode: 'slips', share: 1, dead: [] }] })),
     );
     expect(remarksOn(pack)).toContainEqual({ code: 'noInnocents', path: 'faults', detail: {} });
   });

@@ -1,0 +1,92 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { keysOf, NOTHING_ELSE, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import { z } from 'zod';
+import { forbidden } from '../packages/core/src/trace/forbidden.ts';
+
+const story = z.strictObject({
+  title: z.string(),
+  kind: z.string(),
+  family: z.string(),
+  facts: z.record(z.string(), z.union([z.string(), z.number(), z.boolean()])),
+  observations: z.array(z.strictObject({ look: z.string(), result: z.string() })),
+  verdict: z.array(z.string()).min(1),
+  minProbability: z.number(),
+});
+export type Story = z.infer<typeof story>;
+
+export const storiesIn = (folder: string): readonly Story[] =>
+  readdirSync(folder).flatMap((file) => z.array(story).parse(JSON.parse(readFileSync(join(folder, file), 'utf8'))));
+
+/** A look is left unasked after so many: nobody takes more. */
+const MOST_LOOKS = 30;
+
+export function told({ family, facts, observations, verdict, minProbability }: Story, pack: Pack) {
+  const { suspects } = traceNext(traceInput.parse({ family, facts, observations }), pack);
+  const first = suspects.slice(0, verdict.length);
+  return {
+    right: verdict.every((fault) => first.some((each) => each.fault === fault && each.probability >= minProbability)),
+    // A wrong fault that would be the verdict, though the machine does not have it.
+    wrong: suspects.some(({ fault, probability }) => probability >= 0.9 && !verdict.includes(fault)),
+    said: first.map(({ fault, probability }) => `${fault} ${probability.toFixed(2)}`).join(', '),
+  };
+}
+
+/** What the machine of a story shows at each look: what was told, the last time it was, or else the likeliest. */
+function machine({ observations, verdict }: Story, pack: Pack): (look: string) => string {
+  const { hypotheses, outcomes } = packModel(pack);
+  const chance = (look: string, result: string, id: string) =>
+    outcomes
+      .get(look)
+      ?.find((each) => each.result === result)
+      ?.likelihood(id) ?? 0;
+  const same = (keys: readonly string[]) => keys.length === verdict.length && verdict.every((each) => keys.includes(each));
+  const fitting = hypotheses
+    .filter((each) => same(keysOf(each)))
+    .map(({ id }) => ({ id, fit: observations.reduce((sum, { look, result }) => sum + Math.log(chance(look, result, id) + 1e-4), 0) }))
+    .sort((p, q) => q.fit - p.fit);
+  const truth = fitting[0]?.id;
+  if (truth === undefined) throw new Error(`no such machine: ${verdict.join(' and ')}`);
+  return (look) =>
+    observations.findLast((each) => each.look === look)?.result ??
+    [...(outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(truth) - p.likelihood(truth))[0]?.result ??
+    '';
+}
+
+export interface OwnResult {
+  readonly right: boolean;
+  readonly wrong: boolean;
+  readonly forbidden: readonly string[];
+  readonly looks: readonly string[];
+  readonly minutes: number;
+}
+
+export function byItself(each: Story, pack: Pack): OwnResult {
+  const shows = machine(each, pack);
+  const seen: { look: string; result: string }[] = [];
+  const found: string[] = [];
+  const trespasses: string[] = [];
+  let reached: readonly string[] = [];
+  let minutes = 0;
+  const end = (right: boolean, wrong: boolean) => ({ right, wrong, forbidden: trespasses, looks: seen.map(({ look }) => look), minutes });
+  for (let count = 0; count < MOST_LOOKS; count++) {
+    const { next, verdict } = traceNext(
+      traceInput.parse({ family: each.family, facts: each.facts, observations: seen, reached, found }),
+      pack,
+    );
+    if (verdict) {
+      if (verdict.fault === NOTHING_ELSE) return end(false, true);
+      if (verdict.faults.some((fault) => fault !== NOTHING_ELSE && !each.verdict.includes(fault))) return end(false, true);
+      found.push(...verdict.faults.filter((fault) => fault !== NOTHING_ELSE));
+      if (each.verdict.every((fault) => found.includes(fault))) return end(true, false);
+      continue;
+    }
+    if (!next) return end(false, false);
+    trespasses.push(...forbidden(pack, next, reached));
+    const undone = new Set(next.undo.map(({ id }) => id));
+    reached = [...reached.filter((id) => !undone.has(id)), ...next.steps.map(({ id }) => id)];
+    minutes += next.minutes;
+    seen.push({ look: next.look, result: shows(next.look) });
+  }
+  return end(false, false);
+}

@@ -1,0 +1,30 @@
+import type { LookAdvice } from './schema.ts';
+import type { Pack } from './pack.ts';
+
+/**
+ * For tests and benches: what the state of the machine forbids about a look that was advised, with these
+ * steps done in this order. The state is kept by replaying the steps, not by the code that plans. Empty
+ * where nothing is forbidden.
+ */
+export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, reached: readonly string[]): readonly string[] {
+  const undone = new Set(undo.map((step) => step.id));
+  const done = [...reached.filter((step) => !undone.has(step)), ...steps.map((step) => step.id)];
+  const holds = new Map(pack.states.map((state) => [state.id, true]));
+  for (const step of done.flatMap((each) => pack.steps.filter((known) => known.id === each))) {
+    step.takes.forEach((each) => holds.set(each, false));
+    step.gives.forEach((each) => holds.set(each, true));
+  }
+  const look = pack.looks.find((each) => each.id === id);
+  if (!look) return [`there is no look ${id}`];
+  const powered = look.kind === 'kinematic' && look.power === 'own' ? look.drive.body : undefined;
+  const wanted = [
+    ...look.while,
+    ...pack.states.filter(({ powers }) => powered !== undefined && powers.includes(powered)).map((each) => each.id),
+  ];
+  const cautioned = look.cautions.flatMap((each) => pack.cautions.find((caution) => caution.id === each)?.without ?? []);
+  return [
+    ...wanted.filter((state) => holds.get(state) !== true).map((state) => `${id}: ${state} does not hold`),
+    ...wanted.filter((state) => cautioned.includes(state)).map((state) => `${id}: a caution forbids ${state}`),
+    ...look.needs.filter((step) => !done.includes(step)).map((step) => `${id}: ${step} is not done`),
+  ];
+}
