@@ -1,6 +1,7 @@
 export type { LedgerLine, LooseNote } from './access/ledger.ts';
 export { openingTo, stepsThatFree, stepsToReach } from './access/opening.ts';
-export { openNow, reachOf, type Approach } from './access/state.ts';
+export { reachOf, type Approach } from './access/state.ts';
+export { openSteps, piecesBack } from './job/standing.ts';
 export { accessPlan, inReach, type AccessPlan, type Aim } from './access/plan.ts';
 export { reassembly } from './access/reassembly.ts';
 export { snag, type Snag } from './access/snag.ts';
@@ -134,4 +135,4 @@ export {
 export { wantedBy } from './trace/wanted.ts';
 export { packModel } from './trace/packModel.ts';
 export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
-export { advisedLooks, facts, traceInput, type LookAdvice, type TraceOutput } from './trace/schema.ts';
+export { advisedLooks, facts, traceInput, type LookAdvice, SURENESS, type OwnLook, type TraceOutput } from './trace/schema.ts';

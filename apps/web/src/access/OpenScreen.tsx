@@ -1,4 +1,4 @@
-import { accessPlan, stepsThatFree, type Aim } from '@patient-badger/core';
+import { accessPlan, openSteps, stepsThatFree, type Aim } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -53,9 +53,10 @@ function planOf(view: JobView, { places, step }: Chosen) {
   const { pack, state } = view;
   const usual = usualAim(view);
   const aim: Aim = places ? { places } : usual.aim;
-  const free = accessPlan(pack, aim, { opened: state.reached, stuck: state.stuck.map((each) => each.step) });
+  const opened = openSteps(pack, state);
+  const free = accessPlan(pack, aim, { opened, stuck: state.stuck.map((each) => each.step) });
   // Where what is stuck bars every way, the plan is shown all the same: it has to be freed.
-  const plan = free ?? accessPlan(pack, aim, { opened: state.reached });
+  const plan = free ?? accessPlan(pack, aim, { opened });
   const left = plan?.steps ?? [];
   return { name: usual.name, barred: free === null, plan, left, step: left.find(({ id }) => id === step) ?? left[0] };
 }

@@ -1,4 +1,4 @@
-import { captureRecords, jobLedger, reassembly, type ClosingStep } from '@patient-badger/core';
+import { captureRecords, jobLedger, piecesBack, reassembly, type ClosingStep } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';
@@ -24,7 +24,8 @@ export function WayBack({ view }: { view: JobView }) {
   const { pack, state } = view;
   const pieces = reassembly(pack, state.reached);
   const [pressed, setPressed] = useState<string | null>(null);
-  const isDone = (id: string) => state.closingDone.includes(id);
+  const back = piecesBack(pack, state);
+  const isDone = (id: string) => back.includes(id);
   const left = pieces.filter(({ id }) => !isDone(id));
   const open = left.find(({ id }) => id === pressed) ?? left[0];
   useArrows(left, open?.id, setPressed);

@@ -1,4 +1,4 @@
-import { inReach } from '@patient-badger/core';
+import { inReach, openSteps } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -9,7 +9,7 @@ import { type JobView } from '../job/JobView.ts';
 /** What is worth doing since it lies open already, each with its own minutes. */
 export function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
   const { write, problem } = useRecord(job.id);
-  const list = inReach(pack, state.reached);
+  const list = inReach(pack, openSteps(pack, state));
   if (list.length === 0) return null;
   return (
     <View className="gap-2">

@@ -1,4 +1,4 @@
-import { foldJob, type Entry, type JobState, type Pack } from '@patient-badger/core';
+import { foldJob, packForFacts, type Entry, type JobState, type Pack } from '@patient-badger/core';
 import { job, machine, machineHistory, machinePage, shelfItem, type Job, type Machine, type ShelfItem } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -75,12 +75,13 @@ export function useJob(id: string): { open: OpenJob | null; isLoading: boolean; 
   const begun = useMemo(() => begunBy(local), [local]);
   const found = query.data ?? begun;
   const machine = useMachine(found?.machineId);
-  const pack = found && packOf(found.family, machine?.modelId);
+  const family = found && packOf(found.family, machine?.modelId);
   const open = useMemo(() => {
-    if (!found || !pack) return null;
+    if (!found || !family) return null;
     const entries = [...found.entries, ...local.filter((each) => !found.entries.some(({ id }) => id === each.id))];
-    return { job: { ...found, entries }, state: foldJob(id, entries), pack, machine };
-  }, [id, found, local, pack, machine]);
+    const state = foldJob(id, entries);
+    return { job: { ...found, entries }, state, pack: packForFacts(family, state.facts), machine };
+  }, [id, found, local, family, machine]);
   return { open, isLoading: query.isPending && query.fetchStatus !== 'paused' && !open, error: open ? null : query.error };
 }
 

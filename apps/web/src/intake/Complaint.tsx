@@ -10,13 +10,16 @@ import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { nearestComplaint } from '../families/search.ts';
+import { AT_SERVICE, FoundAtService, type Find } from './FoundAtService.tsx';
 import { Question } from './Question.tsx';
+import { variantQuestion } from './variantQuestion.ts';
 
 /** What the owner says, and what is known of the machine that makes some faults more likely. */
 export function Complaint({ machine, pack, onOther }: { machine: Machine | MachineDraft; pack: Pack; onOther: () => void }) {
   const router = useRouter();
   const [words, setWords] = useState('');
   const [facts, setFacts] = useState<Facts>(machine.facts);
+  const [find, setFind] = useState<Find | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const said = pack.complaints.find(({ id }) => id === facts[COMPLAINT_FACT]);
 
@@ -24,12 +27,14 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
     setWords(text);
     const { [COMPLAINT_FACT]: _, ...rest } = facts;
     setFacts(complaint ? { ...rest, [COMPLAINT_FACT]: complaint.id } : rest);
+    setFind(null);
   };
   const start = async () => {
     if (words.trim() === '') return setProblem('Write what the owner says, or press one of the sentences.');
     const jobId = newJobId();
     try {
       await record(jobId, { kind: 'takenIn', machineId: machine.id, family: pack.id, complaint: words.trim(), facts });
+      if (find) await record(jobId, { kind: 'lookRecorded', ...find });
       router.navigate(`/jobs/${jobId}`);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
@@ -50,22 +55,33 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
     >
       <Field label="What does the owner say?" value={words} onChangeText={setWords} multiline numberOfLines={3} />
       <Meaning pack={pack} words={words} said={said} onSay={(complaint) => say(complaint)} />
+      <FoundAtService
+        pack={pack}
+        find={find}
+        onFind={(next, text) => {
+          say(pack.complaints.find(({ id }) => id === AT_SERVICE) ?? null, text);
+          setFind(next);
+        }}
+      />
       <View className="flex-row flex-wrap gap-2">
-        {pack.complaints.flatMap((each) =>
-          each.says.map((text) => (
-            <Button
-              key={text}
-              className="max-w-full"
-              label={text}
-              variant={words === text ? 'chosen' : 'plain'}
-              onPress={() => say(each, text)}
-            />
-          )),
-        )}
+        {pack.complaints
+          .filter(({ id }) => id !== AT_SERVICE)
+          .flatMap((each) =>
+            each.says.map((text) => (
+              <Button
+                key={text}
+                className="max-w-full"
+                label={text}
+                variant={words === text ? 'chosen' : 'plain'}
+                onPress={() => say(each, text)}
+              />
+            )),
+          )}
       </View>
       <Card>
         <Text variant="head">What is known of it</Text>
         <Text variant="soft">Leave out what you do not know.</Text>
+        {pack.variants.length > 0 ? <Question question={variantQuestion(pack)} facts={facts} onChange={setFacts} /> : null}
         {pack.questions.map((question) => (
           <Question key={question.fact} question={question} facts={facts} onChange={setFacts} />
         ))}

@@ -1,3 +1,4 @@
+import { openSteps } from '@patient-badger/core';
 import { useState } from 'react';
 import { depthByPlace } from '../driveline/depth.ts';
 import { DriveLine } from '../driveline/DriveLine.tsx';
@@ -15,7 +16,7 @@ export function SuspicionLine({ view }: { view: JobView }) {
       <DriveLine
         pack={pack}
         trace={trace}
-        depth={depthByPlace(pack, state.reached)}
+        depth={depthByPlace(pack, openSteps(pack, state))}
         onPlace={(each) => setPlace(each === place ? null : each)}
         opened={place === null ? undefined : { place, content: <LooksAt view={view} place={place} /> }}
       />

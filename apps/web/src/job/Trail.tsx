@@ -6,6 +6,7 @@ import { Text } from '../design/Text.tsx';
 import { readingText } from '../wording/readingText.ts';
 import type { JobView } from './JobView.ts';
 import { resultName } from '../wording/resultName.ts';
+import { SURE_WORDS } from '../wording/sureWords.ts';
 
 /** What was seen so far, and whom each look moved the most; the last can be taken back right here. */
 export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) {
@@ -14,17 +15,32 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
   return (
     <View className="gap-3">
       <Text variant="head">Seen so far</Text>
-      {state.observations.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
+      {state.observations.length + state.ownLooks.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
       {state.observations.map(({ look, result, entryId, reading }) => (
         <View key={entryId} className="border-l-4 border-line pl-3">
           <Text variant="soft">{pack.looks.find(({ id }) => id === look)?.name ?? look}</Text>
           <Text variant="strong">{resultName(pack, look, result)}</Text>
           {reading ? <Text variant="soft">{readingText(reading)}</Text> : null}
+          {explanationOf(pack, trace, { look, result }).map((words) => (
+            <Text key={words}>{words}</Text>
+          ))}
           {movedMost(trace, look).map((words) => (
             <Text key={words} variant="soft">
               {words}
             </Text>
           ))}
+        </View>
+      ))}
+      {state.ownLooks.map(({ entryId, saw, fault, speaks, sure }) => (
+        <View key={entryId} className="border-l-4 border-line pl-3">
+          <Text variant="soft">Seen besides, {SURE_WORDS[sure].toLowerCase()}</Text>
+          <Text variant="strong">{saw}</Text>
+          <Text variant="soft">
+            {speaks}: {pack.faults.find(({ id }) => id === fault)?.name ?? fault}
+          </Text>
+          {state.decided ? null : (
+            <Button variant="quiet" label="Take this back" onPress={() => void write({ kind: 'withdrawn', entry: entryId })} />
+          )}
         </View>
       ))}
       {last && !state.decided ? (
@@ -34,6 +50,14 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
       <ToldByMachine pack={pack} shifts={trace.factShifts} />
     </View>
   );
+}
+
+/** Which suspect explains a find that a sound machine would not show; nothing where it is nothing unusual. */
+function explanationOf(pack: Pack, { finds }: TraceOutput, { look, result }: { look: string; result: string }): string[] {
+  const find = finds.find((each) => each.look === look && each.result === result);
+  if (!find) return [];
+  const names = find.explainedBy.slice(0, 2).map((id) => pack.faults.find((each) => each.id === id)?.name ?? id);
+  return [names.length > 0 ? `Explained by: ${names.join('; or ')}` : 'Nothing likely on the list explains it'];
 }
 
 /** How many faults are named that one reason moves. */

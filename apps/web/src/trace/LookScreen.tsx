@@ -1,4 +1,14 @@
-import { CANNOT_TELL, cautionsOn, healthyMisread, packModel, stepsToReach, type InstrumentReading, type Look } from '@patient-badger/core';
+import {
+  CANNOT_TELL,
+  cautionsOn,
+  healthyMisread,
+  openSteps,
+  packModel,
+  reachOf,
+  wantedBy,
+  type InstrumentReading,
+  type Look,
+} from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -11,8 +21,10 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Cautions, useUnacknowledged } from '../job/Cautions.tsx';
+import { NotPossible } from './NotPossible.tsx';
 import { OpeningSteps } from './OpeningSteps.tsx';
 import { Results } from './Results.tsx';
+import { TriedRemedy } from './TriedRemedy.tsx';
 import { TwoSides } from './TwoSides.tsx';
 import { seeText } from './seeText.ts';
 import { ByInstrument } from './ByInstrument.tsx';
@@ -34,7 +46,10 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const { job, pack, state, machine } = view;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
-  const steps = stepsToReach(pack, look.needs, { reached: new Set(state.reached) });
+  const way = reachOf(pack).approachOf({ needs: look.needs, while: wantedBy(pack, look) }, openSteps(pack, state));
+  const steps = way?.steps ?? [];
+  const undo = way?.undo ?? [];
+  const ready = way !== null && steps.length === 0 && undo.length === 0;
   const cautions = cautionsOn(pack, look.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
@@ -53,7 +68,9 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
         {look.tools.length > 0 ? <Text variant="label">Lay out: {look.tools.join(', ')}</Text> : null}
         {look.kind === 'kinematic' ? <Text variant="label">About {percent(healthyMisread(pack, look))} are misread</Text> : null}
       </View>
-      <OpeningSteps view={view} steps={steps} />
+      {look.kind === 'table' && look.tries ? <TriedRemedy uses={look.tries.uses} minutes={look.minutes} /> : null}
+      <NotPossible view={view} look={look} undo={way === null ? null : undo} />
+      {undo.length === 0 ? <OpeningSteps view={view} steps={steps} /> : null}
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       <Card>
         <Text variant="head">What to do</Text>
@@ -61,11 +78,9 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
         {look.kind === 'kinematic' ? <Text variant="soft">{seeText(pack, look)}</Text> : null}
       </Card>
       <Text variant="head">What do you see?</Text>
-      {steps.length > 0 ? <Text variant="soft">Open it as far as above first, or answer if you see it all the same.</Text> : null}
+      {ready ? null : <Text variant="soft">It is not yet as the look needs it, see above. Answer if you see it all the same.</Text>}
       {blocked ? <Text variant="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
-      {blocked || steps.length > 0 ? null : (
-        <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />
-      )}
+      {blocked || !ready ? null : <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />}
       {look.kind === 'kinematic' && look.beside !== undefined ? (
         <TwoSides pack={pack} look={look} disabled={blocked} before={seen?.result} onSay={(result) => void say(result)} />
       ) : (
@@ -73,7 +88,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
           results={packModel(pack).outcomes.get(look.id) ?? []}
           disabled={blocked}
           // Digits typed before it is open would answer a look that was not taken.
-          keys={steps.length === 0}
+          keys={ready}
           before={seen?.result}
           onSay={(result) => void say(result)}
         />

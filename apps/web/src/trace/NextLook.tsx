@@ -1,3 +1,4 @@
+import type { LookAdvice } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -18,7 +19,7 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
     return (
       <Card tone="next">
         <Text variant="head">No look left that is worth its minutes</Text>
-        <Text>Decide on what is known, or write down a look of your own as a remark.</Text>
+        <Text>Decide on what is known, or add below what you saw besides.</Text>
         <Button variant="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       </Card>
     );
@@ -28,12 +29,14 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
   return (
     <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">
-        <Text variant="label">The next useful look</Text>
+        <Text variant="label">{next.tries ? 'Try this' : 'The next useful look'}</Text>
         <Text variant="figure">{minutesText(next.minutes)}</Text>
       </View>
       <Text variant="head">{next.name}</Text>
       <Text>
-        {next.steps.length > 0 ? `${next.steps.length} ${next.steps.length === 1 ? 'step' : 'steps'} to open first. ` : 'Nothing to open. '}
+        {next.tries && next.tries.uses.length > 0 ? `It uses ${next.tries.uses.join(', ')}. ` : ''}
+        {next.undo.length > 0 ? `${next.undo.map(({ name }) => name).join(', ')}: to be put back first. ` : ''}
+        {openText(next)}
         {closedMinutes(pack, next.look) - next.minutes > 0.05
           ? `It was ${minutesText(closedMinutes(pack, next.look))} with everything closed. `
           : ''}
@@ -57,13 +60,21 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
             It {worthText(next.expectedBits)}: {next.expectedBits.toFixed(2)} bits in {minutesText(next.minutes)}. A bit halves what is left
             to doubt.
           </Text>
-          {next.results.map(({ result, name, probability }) => (
-            <Text key={result} variant="soft">
-              {percent(probability)}: {name}
-            </Text>
-          ))}
+          {next.results
+            .filter(({ probability }) => probability >= 0.005)
+            .map(({ result, name, probability }) => (
+              <Text key={result} variant="soft">
+                {percent(probability)}: {name}
+              </Text>
+            ))}
         </View>
       ) : null}
     </Card>
   );
+}
+
+/** What has to be opened before, in a sentence. */
+function openText({ steps, undo }: LookAdvice): string {
+  if (steps.length > 0) return `${steps.length} ${steps.length === 1 ? 'step' : 'steps'} to open first. `;
+  return undo.length > 0 ? '' : 'Nothing to open. ';
 }

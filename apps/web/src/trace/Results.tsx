@@ -1,10 +1,11 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 
 interface Props {
-  readonly results: readonly { readonly result: string; readonly name: string }[];
+  readonly results: readonly { readonly result: string; readonly name: string; readonly parts?: readonly [string, string] }[];
   readonly disabled: boolean;
   /** Whether the digits press them. */
   readonly keys: boolean;
@@ -13,9 +14,13 @@ interface Props {
 }
 
 /** What can be seen, one big button each; on the counter by its number. */
-export function Results({ results, disabled, keys, before, onSay }: Props) {
+export function Results({ results: all, disabled, keys, before, onSay }: Props) {
+  const results = all.filter(({ parts }) => !parts);
+  const twos = all.filter(({ parts }) => parts);
+  const [several, setSeveral] = useState(false);
   const pressed = results.map(({ result }, i) => [String(i + 1), () => onSay(result)] as const);
-  useKeys(disabled || !keys ? {} : Object.fromEntries(pressed));
+  useKeys(disabled || !keys || several ? {} : Object.fromEntries(pressed));
+  if (several) return <TwoAtOnce results={results} twos={twos} disabled={disabled} onSay={onSay} onOne={() => setSeveral(false)} />;
   return (
     <View className="gap-3">
       {results.map(({ result, name }, i) => (
@@ -30,6 +35,52 @@ export function Results({ results, disabled, keys, before, onSay }: Props) {
           icon={<KeyHint number={i + 1} />}
         />
       ))}
+      {twos.length > 0 ? (
+        <Button variant="quiet" disabled={disabled} label="I see two of these" testID="two-at-once" onPress={() => setSeveral(true)} />
+      ) : null}
+    </View>
+  );
+}
+
+interface TwoProps {
+  readonly results: Props['results'];
+  readonly twos: Props['results'];
+  readonly disabled: boolean;
+  readonly onSay: (result: string) => void;
+  readonly onOne: () => void;
+}
+
+/** Two things in one sight: torn teeth and a rough bearing under the same lamp. */
+function TwoAtOnce({ results, twos, disabled, onSay, onOne }: TwoProps) {
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const both = twos.find(({ parts }) => chosen.length === 2 && parts?.every((each) => chosen.includes(each)));
+  const offered = results.filter(({ result }) => twos.some(({ parts }) => parts?.includes(result)));
+  const toggle = (result: string) =>
+    setChosen(chosen.includes(result) ? chosen.filter((each) => each !== result) : [...chosen, result].slice(-2));
+  return (
+    <View className="gap-3">
+      <Text variant="soft">Press the two that you see.</Text>
+      {offered.map(({ result, name }) => (
+        <Button
+          key={result}
+          big
+          disabled={disabled}
+          label={name}
+          variant={chosen.includes(result) ? 'chosen' : 'plain'}
+          checked={chosen.includes(result)}
+          testID={`part-${result}`}
+          onPress={() => toggle(result)}
+        />
+      ))}
+      <Button
+        variant="primary"
+        big
+        disabled={disabled || !both}
+        label={both ? both.name : 'Two of them'}
+        testID="say-two"
+        onPress={() => both && onSay(both.result)}
+      />
+      <Button variant="quiet" label="Only one of them" onPress={onOne} />
     </View>
   );
 }

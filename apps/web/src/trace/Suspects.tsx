@@ -1,5 +1,6 @@
 import { NONE_OF_THESE, NOTHING_ELSE } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
+import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
@@ -43,13 +44,48 @@ export function Suspects({ view }: { view: JobView }) {
     );
   }
   const verdict = pack.faults.find(({ id }) => id === trace.verdict?.fault);
-  if (!verdict || !trace.verdict) return <NextLook view={view} />;
+  if (!verdict || !trace.verdict) {
+    return (
+      <>
+        <NextLook view={view} />
+        <PerhapsBoth view={view} />
+      </>
+    );
+  }
+  const both = pack.faults.filter(({ id }) => id !== verdict.id && trace.verdict?.faults.includes(id));
   return (
     <Card tone="next">
-      <Text variant="label">Verdict, {percent(trace.verdict.probability)} sure</Text>
+      <Text variant="label">
+        {both.length > 0 ? 'Verdict: both' : 'Verdict'}, {percent(trace.verdict.probability)} sure
+      </Text>
       <Text variant="head">{verdict.name}</Text>
       <Text>{verdict.remedy.text}</Text>
+      {both.map(({ id, name, remedy }) => (
+        <View key={id} className="gap-1">
+          <Text variant="head">{`And: ${name}`}</Text>
+          <Text>{remedy.text}</Text>
+        </View>
+      ))}
       {toVerdict}
+    </Card>
+  );
+}
+
+/** The likeliest two that may be there at once, as the two that they are. */
+function PerhapsBoth({ view: { pack, trace } }: { view: JobView }) {
+  const [pair] = trace.pairs;
+  if (!pair) return null;
+  const names = pair.faults.map((id) => pack.faults.find((each) => each.id === id)?.name ?? id);
+  const why = pack.together.find(({ faults, share }) => share > 0 && faults.every((id) => pair.faults.includes(id)))?.why;
+  return (
+    <Card>
+      <Text variant="label">Perhaps both, {percent(pair.probability)}</Text>
+      {names.map((name) => (
+        <Text key={name} variant="strong">
+          {name}
+        </Text>
+      ))}
+      {why ? <Text variant="soft">{why}</Text> : null}
     </Card>
   );
 }

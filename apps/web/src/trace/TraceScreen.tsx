@@ -16,6 +16,7 @@ import { Trail } from '../job/Trail.tsx';
 import { useWide } from '../design/useMedia.ts';
 import { priceText } from '../wording/lookWords.ts';
 import { closedMinutes } from '../job/closedMinutes.ts';
+import { OwnLook } from './OwnLook.tsx';
 import { Suspects } from './Suspects.tsx';
 
 /** How many other looks are listed before one asks for more. */
@@ -54,6 +55,7 @@ function Tracing({ view }: { view: JobView }) {
       {moving || wide ? null : <SuspicionLine view={view} />}
       {wide ? null : <Trail view={view} />}
       <OtherLooks view={view} />
+      {state.decided ? null : <OwnLook view={view} />}
       {state.decided ? null : (
         <Button variant="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       )}
@@ -86,8 +88,8 @@ function FoundSoFar({ view: { pack, state, trace } }: { view: JobView }) {
 function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
   const router = useRouter();
   const [all, setAll] = useState(false);
-  const { alternatives } = trace;
-  if (alternatives.length === 0) return null;
+  const { alternatives, notPossible } = trace;
+  if (alternatives.length === 0 && notPossible.length === 0) return null;
   const shown = all ? alternatives : alternatives.slice(0, FIRST_OTHERS);
   return (
     <View className="gap-2">
@@ -103,6 +105,16 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
       {alternatives.length > shown.length ? (
         <Button variant="quiet" label={`${alternatives.length - shown.length} more looks`} onPress={() => setAll(true)} />
       ) : null}
+      {notPossible.map(({ look, states }) => (
+        <Text key={look} variant="soft">
+          Not possible any more: {pack.looks.find(({ id }) => id === look)?.name}. It needs{' '}
+          {pack.states
+            .filter(({ id }) => states.includes(id))
+            .map(({ name }) => name.toLowerCase())
+            .join('; ')}
+          .
+        </Text>
+      ))}
     </View>
   );
 }

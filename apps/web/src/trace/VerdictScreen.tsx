@@ -16,18 +16,31 @@ export const VerdictScreen = () => (
   </JobFrame>
 );
 
+function headOf({ verdict }: TraceOutput): string {
+  if (!verdict) return 'Not sure yet: most likely';
+  return verdict.faults.length > 1 ? 'Verdict: both' : 'Verdict';
+}
+
 export function Verdict({ view }: { view: JobView }) {
   const { pack, state, trace } = view;
   if (trace.verdict?.fault === NOTHING_ELSE) return <NothingElse view={view} />;
   const [first, ...others] = trace.suspects;
   const fault = pack.faults.find(({ id }) => id === first?.fault);
   if (!first || !fault) return null;
+  const also = pack.faults.filter(({ id }) => id !== fault.id && trace.verdict?.faults.includes(id));
   return (
     <>
-      <Text variant="label">{trace.verdict ? 'Verdict' : 'Not sure yet: most likely'}</Text>
+      <Text variant="label">{headOf(trace)}</Text>
       <Text variant="title">{fault.name}</Text>
       <Meter chance={first.probability} />
       <Text>{fault.tell}</Text>
+      {also.map(({ id, name, tell }) => (
+        <View key={id} className="gap-1">
+          <Text variant="title">And: {name}</Text>
+          <Text>{tell}</Text>
+        </View>
+      ))}
+      {also.length > 0 ? <Text variant="soft">Keep the first as found and go on: the other then stands as the second.</Text> : null}
       <Card tone="next">
         <Text variant="head">{fault.remedy.part ? 'A part is needed' : 'No gear to buy'}</Text>
         <Text>{fault.remedy.text}</Text>
@@ -60,7 +73,11 @@ export function Verdict({ view }: { view: JobView }) {
   );
 }
 
-function Reasons({ view: { pack }, suspect }: { view: JobView; suspect: TraceOutput['suspects'][number] }) {
+/** The words of a look of one's own, which stands in the reasons by its place. */
+const ownWords = (state: JobView['state'], look: string): string | undefined =>
+  look.startsWith('own:') ? `You saw: ${state.ownLooks[Number(look.slice(4))]?.saw ?? ''}` : undefined;
+
+function Reasons({ view: { pack, state }, suspect }: { view: JobView; suspect: TraceOutput['suspects'][number] }) {
   if (suspect.because.length === 0) {
     return (
       <Text variant="soft">
@@ -73,9 +90,7 @@ function Reasons({ view: { pack }, suspect }: { view: JobView; suspect: TraceOut
       <Text variant="soft">{percent(suspect.prior)} at the start, by how often it happens on such a machine.</Text>
       {suspect.because.map(({ look, result, bits }) => (
         <View key={look} className="border-l-4 border-line pl-3">
-          <Text>
-            {pack.looks.find(({ id }) => id === look)?.name}: {resultName(pack, look, result)}
-          </Text>
+          <Text>{ownWords(state, look) ?? `${pack.looks.find(({ id }) => id === look)?.name}: ${resultName(pack, look, result)}`}</Text>
           <Text variant="soft">
             {bitsText(bits)} ({bits > 0 ? '+' : '−'}
             {Math.abs(bits).toFixed(1)} bits)

@@ -4,10 +4,12 @@ import { minutesText } from './words.ts';
 /** What a look costs, what it did before something was opened, and what it would tell as things stand. */
 export function priceText(advice: LookAdvice | undefined, minutes: number, closed: number): string {
   if (!advice) return `${minutesText(minutes)}, tells next to nothing as things stand`;
-  const { steps } = advice;
+  const { steps, undo, tries } = advice;
+  const back = undo.length > 0 ? `, ${undo.length} ${undo.length === 1 ? 'step' : 'steps'} to put back first` : '';
+  const trying = tries ? `try this${tries.uses.length > 0 ? `, it uses ${tries.uses.join(', ')}` : ''}: ` : '';
   const open = steps.length > 0 ? `, ${steps.length} ${steps.length === 1 ? 'step' : 'steps'} to open first` : '';
   const before = closed - advice.minutes > 0.05 ? ` (${minutesText(closed)} when it was closed)` : '';
-  return `${minutesText(advice.minutes)}${before}${open}; ${worthText(advice.expectedBits)}`;
+  return `${trying}${minutesText(advice.minutes)}${before}${back}${open}; ${worthText(advice.expectedBits)}`;
 }
 
 /** Expected information in words; a whole bit halves the list. */

@@ -1,4 +1,3 @@
-import { openNow } from '../access/state.ts';
 import { gearKindOf } from '../gear/kinds.ts';
 import { NOTHING_ELSE } from '../trace/hypotheses.ts';
 import { traceNext } from '../trace/next.ts';
@@ -7,6 +6,7 @@ import { traceInput, type TraceOutput } from '../trace/schema.ts';
 import { z } from 'zod';
 import type { EntryPayload } from './entry.ts';
 import type { JobState } from './jobState.ts';
+import { openSteps } from './standing.ts';
 import { toSetRight } from './toSetRight.ts';
 
 const text = z.string();
@@ -57,7 +57,7 @@ export const bearsOnMove = (payload: EntryPayload): boolean =>
 
 /** Suspects and next look of a job as it is now. */
 export const traceOfJob = ({ handled, ...asked }: ReturnType<typeof askedOf>, pack: Pack): TraceOutput =>
-  traceNext(traceInput.parse({ family: pack.id, ...asked, reached: openNow(pack, handled) }), pack);
+  traceNext(traceInput.parse({ family: pack.id, ...asked, reached: [...openSteps(pack, { handled })] }), pack);
 
 /** Whether parts are found for this gear by its dimensions: its kind is known by measuring. */
 export const findsParts = (pack: Pack, gear: string | undefined): boolean =>

@@ -1,6 +1,7 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { NONE_OF_THESE } from '../trace/hypotheses.ts';
 import { CANNOT_TELL } from '../trace/next.ts';
+import { inEveryVariant } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
 import type { Entry, EntryKind, EntryPayload, Payload } from './entry.ts';
@@ -223,6 +224,25 @@ export const ruleOf = (payload: EntryPayload): EntryRule => ENTRY_RULES[payload.
  * @throws CoreFailure with the path inside the payload
  */
 export function checkEntry(payload: EntryPayload, pack: Pack): void {
+  // Which variant a machine is may be told at any time: an entry may speak of any.
+  const [known, ...variants] = inEveryVariant(pack);
+  try {
+    checkAgainst(payload, known as Pack);
+  } catch (error) {
+    if (!variants.some((each) => isKnownTo(payload, each))) throw error;
+  }
+}
+
+function isKnownTo(payload: EntryPayload, pack: Pack): boolean {
+  try {
+    checkAgainst(payload, pack);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function checkAgainst(payload: EntryPayload, pack: Pack): void {
   ruleOf(payload).check?.(payload, pack, (list, given, path) => {
     if (!list.some(({ id }) => id === given))
       throw fail('unknownId', `payload.${path}`, { given, known: list.map(({ id }) => id).join(', ') });

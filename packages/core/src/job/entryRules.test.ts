@@ -25,6 +25,7 @@ const [caution, proof, closing, look] = [
 ];
 const result = look?.kind === 'table' ? (look.results[0]?.id ?? '') : '';
 const hash = 'a'.repeat(64);
+const bentPlate = { kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very' } as const;
 const order: Payload<'partOrdered'> = {
   kind: 'partOrdered',
   gear: 'wheel',
@@ -91,16 +92,7 @@ const written = { at: at(0), by: 'tobin' };
 /** For each kind: what is written, and all that the job is otherwise than before it. */
 const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readonly EntryPayload[], change: Partial<JobState>])[] } = {
   takenIn: [[[taken], { takenIn: taken, takenInAt: at(0), facts: { hours: 12 } }]],
-  ownLookRecorded: [
-    [
-      [{ kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very' }],
-      {
-        ownLooks: [
-          { kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very', entryId: id(0) },
-        ],
-      },
-    ],
-  ],
+  ownLookRecorded: [[[bentPlate], { ownLooks: [{ ...bentPlate, entryId: id(0) }] }]],
   lookRecorded: [
     [[{ kind: 'lookRecorded', look: look?.id ?? '', result }], { observations: [{ look: look?.id ?? '', result, entryId: id(0) }] }],
     [

@@ -1,12 +1,13 @@
 import { ledgerOf, unbalanced, type LedgerLine } from '../access/ledger.ts';
 import type { Pack } from '../trace/pack.ts';
 import type { JobState } from './jobState.ts';
+import { piecesBack } from './standing.ts';
 
-type Kept = Pick<JobState, 'reached' | 'skipped' | 'closingDone' | 'looseNotes' | 'short' | 'torques'>;
+type Kept = Pick<JobState, 'reached' | 'skipped' | 'closingDone' | 'handled' | 'looseNotes' | 'short' | 'torques'>;
 
 /** Everything that came off in this job, where it is now, and how tight it goes: the sheet's figure where one was noted. */
-export const jobLedger = (pack: Pack, { reached, skipped, closingDone, looseNotes, short, torques }: Kept): readonly LedgerLine[] =>
-  ledgerOf(pack, { opened: reached, skipped, closed: closingDone, notes: looseNotes, short }).map((line) => {
+export const jobLedger = (pack: Pack, { reached, skipped, looseNotes, short, torques, ...back }: Kept): readonly LedgerLine[] =>
+  ledgerOf(pack, { opened: reached, skipped, closed: piecesBack(pack, back), notes: looseNotes, short }).map((line) => {
     const noted = torques.find(({ step, item }) => step === line.step && item === line.item.id)?.torque;
     return noted ? { ...line, item: { ...line.item, torque: noted } } : line;
   });

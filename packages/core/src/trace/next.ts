@@ -1,5 +1,6 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { update, type Belief, type Likelihood } from '../inference/belief.ts';
+import { own } from '../operation/own.ts';
 import { rankLooks } from './advice.ts';
 import {
   byFault,
@@ -58,7 +59,8 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
   const verdict = verdictOf(faults, input.confidence);
-  const progress = { belief, taken: new Set(seen.map(({ look }) => look)), reached: new Set(input.reached) };
+  const taken = new Set(seen.filter((each) => !worthAnother(each, input, pack)).map(({ look }) => look));
+  const progress = { belief, taken, reached: new Set(input.reached) };
   const plans = verdict ? [] : lookAhead(pack, model, progress, input.confidence);
   const ranked = rankLooks({ pack, model, ...progress });
   const advice = beforeTheEyesFirst(inOrderOf(plans, ranked.possible), saidOf(pack, input.facts)?.first ?? []);
@@ -76,6 +78,17 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
     remainingMinutesEstimate: plans[0]?.minutesToVerdict ?? 0,
     factShifts: [...shiftsOf(pack, input.facts)],
   };
+}
+
+/**
+ * A sight that showed what was found is worth another look beside it, once: whoever saw the torn teeth may
+ * have passed over the rough bearing.
+ */
+function worthAnother({ look: id, result }: Observation, { observations, found }: TraceInput, pack: Pack): boolean {
+  const look = pack.looks.find((each) => each.id === id);
+  if (look?.kind !== 'table' || !look.seen || observations.filter((each) => each.look === id).length > 1) return false;
+  const place = look.results.findIndex((each) => each.id === result);
+  return found.some((fault) => (own(look.likelihoods, fault)?.[place] ?? 0) >= 0.5);
 }
 
 /** Every fault that is sure, the surest first; "nothing else" needs more. */

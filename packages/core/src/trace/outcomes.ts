@@ -1,15 +1,11 @@
 import { MOTION_STATES, type FaultMode, type MotionState } from '../driveline/schema.ts';
-import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
-import type { Outcome } from '../inference/expectedInformation.ts';
 import { jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
 import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
-import { DEAD_DRIVER, type KinematicLook, type Look, type Pack, type TableLook } from './pack.ts';
-import { own } from '../operation/own.ts';
+import { DEAD_DRIVER, type KinematicLook, type Look, type Pack } from './pack.ts';
+import type { LookOutcome } from './lookOutcome.ts';
+import { tableOutcomes } from './tableOutcomes.ts';
 
-export interface LookOutcome extends Outcome {
-  /** What to write on the button. */
-  readonly name: string;
-}
+export type { LookOutcome } from './lookOutcome.ts';
 
 /** Results of a look with their likelihood under every hypothesis of the pack. */
 export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
@@ -161,43 +157,3 @@ const DEFAULT_WORDS: Readonly<Record<MotionState, string>> = {
   locked: 'Nothing will turn',
   irregular: 'It jerks',
 };
-
-function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
-  const rows = new Map(hypotheses.map((each) => [each.id, rowOf(look, each)]));
-  const none = noneRow(look);
-  return look.results.map(({ id, name }, i) => ({
-    result: id,
-    name,
-    likelihood: (hypothesis) => (rows.get(hypothesis) ?? none)[i] as number,
-  }));
-}
-
-/** What is seen in the open follows from what is there; anything else may come from something that is not on the list. */
-const NONE_AS_SOUND = { seen: 0.99, told: 0.5 } as const;
-
-/** Chances under "none of these": what is not on the list can explain an odd noise, and not torn teeth that one sees. */
-function noneRow({ noneOfThese, otherwise, results, seen }: TableLook): readonly number[] {
-  const sound = seen ? NONE_AS_SOUND.seen : NONE_AS_SOUND.told;
-  return noneOfThese ?? otherwise.map((chance) => sound * chance + (1 - sound) / results.length);
-}
-
-/**
- * Chances of the results under one hypothesis; null under "none of these". Of two faults at once either
- * shows in its own way, and what a sound machine shows is seen only where both are missed.
- */
-function rowOf(look: TableLook, hypothesis: Hypothesis): readonly number[] | null {
-  if (hypothesis.id === NONE_OF_THESE) return null;
-  const [first, ...others] = presentIn(hypothesis).flatMap(({ fault }): (readonly number[])[] => {
-    const row = own(look.likelihoods, fault.id);
-    return row ? [row] : [];
-  });
-  return others.reduce((one, other) => together(look, one, other), first ?? look.otherwise);
-}
-
-function together({ otherwise }: TableLook, one: readonly number[], other: readonly number[]): readonly number[] {
-  const usual = otherwise.indexOf(Math.max(...otherwise));
-  const asSound = Math.min(1, ((one[usual] as number) * (other[usual] as number)) / Math.max(otherwise[usual] as number, LEAST_LIKELIHOOD));
-  const shown = otherwise.map((_, i) => (i === usual ? 0 : (one[i] as number) + (other[i] as number)));
-  const total = shown.reduce((sum, chance) => sum + chance, 0);
-  return otherwise.map((_, i) => (i === usual ? asSound : (total > 0 ? (shown[i] as number) / total : 0) * (1 - asSound)));
-}

@@ -1,0 +1,9 @@
+import { VARIANT_FACT, type Pack } from '@patient-badger/core';
+
+/** Which of the family's orders of parts this machine has, as a question like the others. */
+export const variantQuestion = ({ variants }: Pack): Pack['questions'][number] => ({
+  fact: VARIANT_FACT,
+  ask: `Built otherwise? ${variants.map(({ name, tell }) => `${name}: ${tell}`).join(' ')}`,
+  kind: 'choice',
+  choices: variants.map(({ id, name }) => ({ is: id, name })),
+});

@@ -1,0 +1,52 @@
+import { openSteps, reachOf, wantedBy, type Look, type Step } from '@patient-badger/core';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { minutesText } from '../wording/words.ts';
+
+interface Props {
+  readonly view: JobView;
+  readonly look: Look;
+  /** Steps to put back first, latest first; null where nothing brings it back. */
+  readonly undo: readonly Step[] | null;
+}
+
+/** Why a look cannot be taken as the machine stands, and what it takes to get there. */
+export function NotPossible({ view: { job, pack, state }, look, undo }: Props) {
+  const { write, problem } = useRecord(job.id);
+  if (undo !== null && undo.length === 0) return null;
+  const reach = reachOf(pack);
+  const done = reach.maskOf(openSteps(pack, state));
+  const lacking = wantedBy(pack, look).filter((id) => !reach.holds(id, done));
+  const names = pack.states.filter(({ id }) => lacking.includes(id)).map(({ name }) => name);
+  const pieces = (undo ?? []).map((step) => pack.closing.find(({ closes }) => closes.includes(step.id)) ?? step);
+  const once = pieces.filter((piece, i) => pieces.indexOf(piece) === i);
+  return (
+    <Card tone="sunken">
+      <Text variant="strong">Not possible as it stands now</Text>
+      <Text>This look needs: {names.join('; ').toLowerCase()}.</Text>
+      {undo === null ? (
+        <Text variant="soft">Nothing brings that back from here. Take another look, or answer if you saw it before.</Text>
+      ) : (
+        <View className="gap-2">
+          <Text variant="soft">
+            Put back first, {minutesText(once.reduce((sum, { minutes }) => sum + minutes, 0))} in all. It goes back on record, and counts as
+            open again when it comes off once more.
+          </Text>
+          {once.map((piece) => (
+            <Button
+              key={piece.id}
+              label={`It is back: ${piece.name}`}
+              testID={`back-${piece.id}`}
+              onPress={() => void write({ kind: 'closingDone', step: piece.id })}
+            />
+          ))}
+        </View>
+      )}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </Card>
+  );
+}

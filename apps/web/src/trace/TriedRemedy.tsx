@@ -1,0 +1,13 @@
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText } from '../wording/words.ts';
+
+/** A remedy that is tried as a look: what it takes, and what it uses up. */
+export const TriedRemedy = ({ uses, minutes }: { uses: readonly string[]; minutes: number }) => (
+  <Card>
+    <Text variant="strong">Try this: it sets it right, or it tells</Text>
+    <Text variant="soft">
+      {minutesText(minutes)}. {uses.length > 0 ? `It uses ${uses.join(', ')}.` : 'It uses nothing up.'}
+    </Text>
+  </Card>
+);

@@ -1,0 +1,107 @@
+import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
+import { own } from '../operation/own.ts';
+import { NONE_OF_THESE, presentIn, type Hypothesis } from './hypotheses.ts';
+import type { LookOutcome } from './lookOutcome.ts';
+import type { TableLook } from './pack.ts';
+
+type Row = readonly number[];
+
+/**
+ * Results of a look by its table of likelihoods. In a look that is a sight two faults can be seen at once,
+ * torn teeth and a rough bearing under the same lamp: each two results that a sound machine does not show
+ * are one result more.
+ */
+export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
+  const none = noneRow(look);
+  const rows = new Map(hypotheses.map((each) => [each.id, each.id === NONE_OF_THESE ? null : namedRows(look, each)]));
+  const twos = twoAtOnce(look);
+  const rowOf = (named: readonly Row[] | null): Row => {
+    if (named === null) return none;
+    return twos.length > 0 ? ownShow(look, named) : together(look, named);
+  };
+  const shown = new Map([...rows].map(([id, named]) => [id, rowOf(named)]));
+  const both = (id: string, i: number, j: number) => {
+    const named = rows.get(id);
+    return named && named.length > 1 ? SAY_BOTH * bothSeen(named, i, j) : 0;
+  };
+  return [
+    ...look.results.map(({ id, name }, i) => ({
+      result: id,
+      name,
+      likelihood: (hypothesis: string) =>
+        ((shown.get(hypothesis) ?? none)[i] as number) -
+        // Who says both says neither alone.
+        twos.reduce((sum, [p, q]) => sum + (p === i || q === i ? both(hypothesis, p, q) / 2 : 0), 0),
+    })),
+    ...twos.map(([i, j]): LookOutcome => {
+      const [one, other] = [look.results[i], look.results[j]] as [TableLook['results'][number], TableLook['results'][number]];
+      return {
+        result: `${one.id}+${other.id}`,
+        name: `${one.name}, and ${lower(other.name)}`,
+        parts: [one.id, other.id],
+        likelihood: (hypothesis) => both(hypothesis, i, j),
+      };
+    }),
+  ];
+}
+
+/** Share of people who tell both of two things that they see in one look, and not only the one that strikes them (judgement). */
+const SAY_BOTH = 0.7;
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+const usualOf = ({ otherwise }: TableLook) => otherwise.indexOf(Math.max(...otherwise));
+
+/** Results that can be seen beside each other, two by two; none where a look is no sight, or is a figure. */
+function twoAtOnce(look: TableLook): readonly (readonly [number, number])[] {
+  if (!look.seen || look.figure) return [];
+  const telling = look.results.map((_, i) => i).filter((i) => i !== usualOf(look));
+  return telling.flatMap((i, place) => telling.slice(place + 1).map((j) => [i, j] as const));
+}
+
+const namedRows = (look: TableLook, hypothesis: Hypothesis): readonly Row[] =>
+  presentIn(hypothesis).flatMap(({ fault }): Row[] => {
+    const row = own(look.likelihoods, fault.id);
+    return row ? [row] : [];
+  });
+
+/** Chance that the first two of these show, the one this and the other that. */
+const bothSeen = ([one = [], other = []]: readonly Row[], i: number, j: number) =>
+  (one[i] ?? 0) * (other[j] ?? 0) + (one[j] ?? 0) * (other[i] ?? 0);
+
+/** Where each shows by itself: nothing is seen where all are missed, and of two that show either strikes as often. */
+function ownShow(look: TableLook, named: readonly Row[]): Row {
+  const [one, other] = named;
+  if (!one || !other) return one ?? look.otherwise;
+  const usual = usualOf(look);
+  return look.otherwise.map((_, i) => {
+    const [p, q] = [one[i] as number, other[i] as number];
+    if (i === usual) return p * q;
+    const alone = p * (other[usual] as number) + (one[usual] as number) * q + p * q;
+    const beside = look.otherwise.reduce((sum, __, j) => sum + (j === i || j === usual ? 0 : bothSeen(named, i, j)), 0);
+    return alone + beside / 2;
+  });
+}
+
+/** Of several at once any shows in its own way, and what a sound machine shows is seen only where all are missed. */
+function together(look: TableLook, named: readonly Row[]): Row {
+  const [first, ...others] = named;
+  const usual = usualOf(look);
+  return others.reduce<Row>((one, other) => {
+    const asSound = Math.min(
+      1,
+      ((one[usual] as number) * (other[usual] as number)) / Math.max(look.otherwise[usual] as number, LEAST_LIKELIHOOD),
+    );
+    const shown = one.map((chance, i) => (i === usual ? 0 : chance + (other[i] as number)));
+    const total = shown.reduce((sum, chance) => sum + chance, 0);
+    return shown.map((chance, i) => (i === usual ? asSound : (total > 0 ? chance / total : 0) * (1 - asSound)));
+  }, first ?? look.otherwise);
+}
+
+/** What is seen in the open follows from what is there; anything else may come from something that is not on the list. */
+const NONE_AS_SOUND = { seen: 0.99, told: 0.5 } as const;
+
+/** Chances under "none of these": what is not on the list can explain an odd noise, and not torn teeth that one sees. */
+function noneRow({ noneOfThese, otherwise, results, seen }: TableLook): Row {
+  const sound = seen ? NONE_AS_SOUND.seen : NONE_AS_SOUND.told;
+  return noneOfThese ?? otherwise.map((chance) => sound * chance + (1 - sound) / results.length);
+}
