@@ -67,7 +67,8 @@ test('a job runs on the shop’s own family, and a new file that would make nons
 
   const without = own();
   const looks = without.looks.filter(({ id }) => id !== 'wrap-look');
-  const refused = await keep({ ...without, looks, textbookOrder: looks.map(({ id }) => id) });
+  const complaints = without.complaints.map((each) => ({ ...each, first: [] }));
+  const refused = await keep({ ...without, looks, complaints, finds: [], textbookOrder: looks.map(({ id }) => id) });
   expect(refused.json<Problem>()).toMatchObject({ code: 'familyInUse', sentence: expect.stringContaining('"wrap-look"') as string });
   expect((await keep(own())).statusCode).toBe(200);
 });

@@ -37,8 +37,8 @@ test('marks where the next look is, and suspicion by word and figure', () => {
 });
 
 test('says how deep a place lies, and less once it is open', () => {
-  expect(depthByPlace(pack, [])['worm-pinion']).toBe(6);
-  expect(depthByPlace(pack, ['lead-off', 'cover-off', 'bar-off', 'piston-held', 'clutch-off'])['worm-pinion']).toBe(1);
+  expect(depthByPlace(pack, [])['worm-pinion']).toBe(7);
+  expect(depthByPlace(pack, ['lead-off', 'cover-off', 'bar-off', 'piston-held', 'clutch-off'])['worm-pinion']).toBe(2);
   render(<DriveLine pack={pack} depth={{ 'worm-pinion': 1, 'arm-worm': 6 }} />);
   expect(screen.getByText('1 step in')).toBeTruthy();
   expect(screen.getByText('6 steps in')).toBeTruthy();

@@ -13,13 +13,13 @@ const adviceFor = (look: string, reached: string[] = []): LookAdvice => {
 
 test('a look behind closed covers says how many steps and what it tells', () => {
   const closed = closedMinutes(pack, 'chips-on-worm');
-  expect(priceText(adviceFor('chips-on-worm'), 0.5, closed)).toMatch(/^10 min, 6 steps to open first; tells /);
+  expect(priceText(adviceFor('chips-on-worm'), 0.5, closed)).toMatch(/^10 min, 7 steps to open first; tells /);
 });
 
 test('once something is open it is cheaper, and the price before is named', () => {
   const closed = closedMinutes(pack, 'chips-on-worm');
   const words = priceText(adviceFor('chips-on-worm', ['lead-off', 'cover-off', 'bar-off']), 0.5, closed);
-  expect(words).toMatch(/^7 min \(10 min when it was closed\), 3 steps to open first; tells /);
+  expect(words).toMatch(/^7 min \(10 min when it was closed\), 4 steps to open first; tells /);
   const open = priceText(
     adviceFor(
       'chips-on-worm',

@@ -29,8 +29,8 @@ const LINES: readonly [EntryPayload, string][] = [
     { kind: 'lookRecorded', look: 'tank-level', result: 'full', reading: { instrument: 'eye', value: 12.5, unit: 'mm' } },
     'Look into the oil tank: Full, has not gone down (12.5 mm)',
   ],
-  [{ kind: 'stepSkipped', step: 'drum-off', reason: 'off already' }, 'Passed over: Drum off, worm in view (off already)'],
-  [{ kind: 'stepStuck', step: 'drum-off', snag: 'rusted-clip' }, 'Will not come: Drum off, worm in view (Clip rusted into its groove)'],
+  [{ kind: 'stepSkipped', step: 'drum-off', reason: 'off already' }, 'Passed over: Drum off (off already)'],
+  [{ kind: 'stepStuck', step: 'drum-off', snag: 'rusted-clip' }, 'Will not come: Drum off (Clip rusted into its groove)'],
   [
     { kind: 'captured', step: 'worm-out', capture: 'face', text: 'pen' },
     'Taken down: Mark the outer face of the worm and where its arm pointed pen',
@@ -47,10 +47,14 @@ const LINES: readonly [EntryPayload, string][] = [
   [{ kind: 'photoMarked', hash: 'a'.repeat(64), strokes: [] }, 'Marks drawn on a photo'],
   [{ kind: 'faultFound', fault: 'chips-packed', probability: 0.9 }, 'Found: Chips and gummed oil packed round the worm'],
   [{ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.4, note: 'Nut in the oilway' }, 'Decided: Nut in the oilway'],
-  [{ kind: 'stepDone', step: 'drum-off' }, 'Opened: Drum off, worm in view'],
+  [
+    { kind: 'ownLookRecorded', saw: 'oil inside the cover', fault: 'worm-stripped', speaks: 'for', sure: 'very' },
+    'Seen: “oil inside the cover”, for Worm threads smeared or stripped',
+  ],
+  [{ kind: 'stepDone', step: 'drum-off' }, 'Opened: Drum off'],
   [
     { kind: 'cautionAcknowledged', caution: 'flying-clip' },
-    'Caution confirmed: The clip on the drum can fly: eye protection on, a rag over it.',
+    'Caution confirmed: A clip or circlip can fly: eye protection on, a rag over it.',
   ],
   [
     {
@@ -110,7 +114,7 @@ const LINES: readonly [EntryPayload, string][] = [
     { kind: 'plateRead', partNumber: 'QB-7700-K', where: 'under the bar cover', gear: 'worm' },
     'Read off the machine: QB-7700-K (under the bar cover)',
   ],
-  [{ kind: 'closingDone', step: 'drum-on' }, 'Closed up: Needle bearing, drum, washer, clip'],
+  [{ kind: 'closingDone', step: 'drum-on' }, 'Closed up: Washer, needle bearing, drum'],
   [{ kind: 'proofDone', proof: 'paper-proof', passed: false }, 'Paper test passes: no'],
   [{ kind: 'secondChecked', note: 'nuts and mesh' }, 'Second check done: nuts and mesh'],
   [{ kind: 'remark', text: 'smells of plant oil' }, 'smells of plant oil'],

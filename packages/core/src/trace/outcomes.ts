@@ -1,5 +1,5 @@
 import { MOTION_STATES, type FaultMode, type MotionState } from '../driveline/schema.ts';
-import { jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
+import { hypothesesOf, jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
 import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import { DEAD_DRIVER, type KinematicLook, type Look, type Pack } from './pack.ts';
 import type { LookOutcome } from './lookOutcome.ts';
@@ -66,7 +66,10 @@ export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypothese
   const predictions = predictor(pack, look, watch);
   const predicted = new Map(hypotheses.map((each) => [each.id, each.id === NONE_OF_THESE ? null : predictions(each)]));
   const sound = predictions(SOUND_MACHINE);
-  const seen = new Set([...predicted.values()].map((each) => (each ?? sound).state));
+  // Every result that any fault of the family shows, so that what was seen stays a result when a fault was found.
+  const seen = new Set(
+    [sound, ...hypothesesOf(pack).flatMap((each) => (each.faults.length === 1 ? [predictions(each)] : []))].map(({ state }) => state),
+  );
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
   const chance = (truth: Predicted, state: MotionState): number => {
     const missed = misreadChance(look, truth);

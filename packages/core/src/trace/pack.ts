@@ -64,4 +64,4 @@ export const packSchema = z.preprocess((raw) => withRowsInOrder(withSidesWritten
 
 export type Pack = z.infer<typeof packSchema>;
 export { DEAD_DRIVER, INSTRUMENT_KINDS } from './packParts.ts';
-export type { Caution, Complaint, Fault, GearCard, InstrumentKind, KinematicLook, Look, TableLook, Together } from './packParts.ts';
+export type { Caution, Complaint, Fault, GearCard, InstrumentKind, KinematicLook, Look, TableLook } from './packParts.ts';

@@ -207,4 +207,3 @@ export type TableLook = z.infer<typeof tableLook>;
 export type Complaint = z.infer<typeof complaint>;
 export type Caution = z.infer<typeof caution>;
 export type GearCard = z.infer<typeof gearCard>;
-export type Together = z.infer<typeof together>;

@@ -62,9 +62,12 @@ const isForOne = (value: unknown): boolean => {
 
 /** What tells an entry of a list from the others. */
 function idOf(value: object): unknown {
-  const { faults, ...named } = value as Record<string, unknown>;
+  const { faults, order, ...named } = value as Record<string, unknown>;
+  const whole = [faults, order].find((each): each is unknown[] => Array.isArray(each));
+
   const own = (['id', 'fault', 'from', 'result'] as const).map((key) => named[key]).find((each) => typeof each === 'string');
-  return own ?? (Array.isArray(faults) ? faults.join(' ') : undefined);
+  // A lane of the drawing and two faults together are told by all that they name.
+  return whole ? [own, ...whole].join(' ') : own;
 }
 
 const turns = ([one, other]: Sides): [Side, Side][] => [
