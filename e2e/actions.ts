@@ -78,6 +78,7 @@ export async function confirmCautions(page: Page): Promise<void> {
 /** Confirms cautions and does steps until nothing stands between the hand and the look. */
 export async function openUp(page: Page): Promise<void> {
   await page.getByRole('heading', { name: 'What do you see?' }).waitFor();
+  await pressAll(page, '[data-testid^="back-"]');
   await pressAll(page, '[data-testid="step-done"]');
   await confirmCautions(page);
 }
