@@ -184,6 +184,7 @@ const SOUND: Truth = {
   'tank-level': 'full',
   'oil-feel': 'right',
   'wet-underneath': 'dry',
+  'chain-runs': 'runs',
   'paper-test': 'none',
   'fresh-oil': 'same',
   'vent-open': 'same',

@@ -123,8 +123,8 @@ test('any entry can be taken back and put back', async () => {
   await arrive(page, stage.address, 'Wren');
   await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
   await page.getByTestId('do-look').click();
-  await page.getByTestId('result-thick').click();
-  await page.getByText('Thick or gummy').waitFor();
+  await page.getByTestId('result-partly').click();
+  await page.getByText('Partly used').first().waitFor();
   await link(page, 'Log').click();
   await button(page, 'Take it back').click();
   await page.getByText('Taken back').waitFor();
@@ -133,7 +133,7 @@ test('any entry can be taken back and put back', async () => {
   await link(page, 'Log').click();
   await button(page, 'Put it back').click();
   await link(page, 'Trace').click();
-  await page.getByText('Thick or gummy').waitFor();
+  await page.getByText('Partly used').first().waitFor();
 });
 
 test('without a connection the work goes on, survives a reload and is sent when it is back', async () => {
@@ -204,9 +204,9 @@ test('everything on a look sheet can be reached and pressed by keyboard', async 
   await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
   await page.getByTestId('do-look').focus();
   await page.keyboard.press('Enter');
-  await page.getByTestId('result-right').waitFor();
+  await page.getByTestId('result-full').waitFor();
   await page.keyboard.press('1');
-  await page.getByText('Flows, draws threads').first().waitFor();
+  await page.getByText('Full, has not gone down').first().waitFor();
   await page.keyboard.press('u');
   await page.getByText('Nothing yet.').waitFor();
   await page.keyboard.press('?');
