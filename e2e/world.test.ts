@@ -1,6 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
-import { arrive, button, heading, honest, openUp, takeIn, trace, type Truth } from './actions.ts';
+import { arrive, button, heading, honest, openUp, radio, takeIn, trace, type Truth } from './actions.ts';
 import { PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -90,8 +90,8 @@ test('something that the family does not foresee is kept as evidence, and two th
   await takeIn(page, /Ferry slip trimmer/, 'Head gets hot and howls');
   await page.getByTestId('own-look').click();
   await page.getByLabel('I saw').fill('blue colour at the spindle');
-  await button(page, 'Bearing collapsed').click();
-  await button(page, 'Very sure').click();
+  await radio(page, 'Bearing collapsed').click();
+  await radio(page, 'Very sure').click();
   await page.getByTestId('keep-own').click();
   await page.getByText('blue colour at the spindle').waitFor();
   const job = new URL(page.url()).pathname;

@@ -134,16 +134,21 @@ function approachBy(reach: Reach, ways: ReturnType<Reach['waysTo']>): FlatLook['
 /** Belief that may be left out of the planning, so that it stays quick with every pair in it. */
 const LEFT_OUT = 0.004;
 const MOST_PLANNED = 56;
+const LEAST_PLANNED = 24;
+/** Ways times results that are weighed at each turn of the plan: a family with very many results is planned with fewer ways. */
+const MOST_WEIGHED = 9000;
 
 /** Only the hypotheses that carry the belief: planning weighs what is likely, the belief itself stays exact. */
 function likeliestOf(flat: Flat, belief: Belief): Flat {
   const weights = flat.hypotheses
     .map(({ id, part }, i) => ({ i, weight: part * (belief[id] ?? 0) }))
     .sort((p, q) => q.weight - p.weight || p.i - q.i);
+  const results = flat.looks.reduce((sum, { rows }) => sum + rows.length, 0);
+  const most = Math.min(MOST_PLANNED, Math.max(LEAST_PLANNED, Math.floor(MOST_WEIGHED / results)));
   let carried = 0;
   const kept = weights
     .filter(({ weight }, place) => {
-      const needed = carried < 1 - LEFT_OUT && place < MOST_PLANNED;
+      const needed = carried < 1 - LEFT_OUT && place < most;
       carried += weight;
       return needed;
     })

@@ -51,10 +51,14 @@ const SAY_BOTH = 0.7;
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 const usualOf = ({ otherwise }: TableLook) => otherwise.indexOf(Math.max(...otherwise));
 
+/** With more results than these their pairs would be a list that nobody reads, and would slow the planning. */
+const MOST_TELLING = 5;
+
 /** Results that can be seen beside each other, two by two; none where a look is no sight, or is a figure. */
 function twoAtOnce(look: TableLook): readonly (readonly [number, number])[] {
   if (!look.seen || look.figure) return [];
   const telling = look.results.map((_, i) => i).filter((i) => i !== usualOf(look));
+  if (telling.length > MOST_TELLING) return [];
   return telling.flatMap((i, place) => telling.slice(place + 1).map((j) => [i, j] as const));
 }
 
