@@ -105,6 +105,7 @@ export { cautionsOn } from './trace/cautionsOn.ts';
 export { checkPack } from './trace/checkPack.ts';
 export { explainPack, type PackReport } from './trace/explainPack.ts';
 export {
+  AT_SERVICE,
   COMPLAINT_FACT,
   NONE_OF_THESE,
   NOTHING_ELSE,

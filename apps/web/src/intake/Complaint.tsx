@@ -1,4 +1,4 @@
-import { COMPLAINT_FACT, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
+import { AT_SERVICE, COMPLAINT_FACT, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -10,7 +10,7 @@ import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { nearestComplaint } from '../families/search.ts';
-import { AT_SERVICE, FoundAtService, type Find } from './FoundAtService.tsx';
+import { FoundAtService, type Find } from './FoundAtService.tsx';
 import { Question } from './Question.tsx';
 import { variantQuestion } from './variantQuestion.ts';
 

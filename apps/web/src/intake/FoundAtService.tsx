@@ -6,9 +6,6 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { resultName } from '../wording/resultName.ts';
 
-/** The complaint of nobody: it came up at a service. */
-export const AT_SERVICE = 'at-service';
-
 export type Find = Pack['finds'][number];
 
 interface Props {
@@ -30,15 +27,17 @@ export function FoundAtService({ pack, find, onFind }: Props) {
       <Text variant="soft">It is kept as the first look, and tracing starts from it.</Text>
       <View className="gap-2">
         {pack.finds.map((each) => {
-          const words = `${pack.looks.find(({ id }) => id === each.look)?.name ?? each.look}: ${resultName(pack, each.look, each.result)}`;
+          const result = resultName(pack, each.look, each.result);
+          const look = pack.looks.find(({ id }) => id === each.look)?.name ?? each.look;
           const chosen = find?.look === each.look && find.result === each.result;
           return (
             <Button
-              key={words}
-              label={words}
+              key={`${each.look} ${each.result}`}
+              label={result}
+              detail={look}
               variant={chosen ? 'chosen' : 'plain'}
               testID={`find-${each.look}-${each.result}`}
-              onPress={() => onFind(each, words)}
+              onPress={() => onFind(each, `${result} (${look})`)}
             />
           );
         })}

@@ -35,6 +35,7 @@ export function OwnLook({ view: { job, trace } }: { view: JobView }) {
     <Card>
       <Text variant="head">Something else that you saw</Text>
       <Field label="I saw" example="oil on the inside of the cover" value={saw} onChangeText={setSaw} maxLength={500} />
+      <Text variant="label">Which way it speaks</Text>
       <Segments
         label="Which way it speaks"
         options={[
@@ -44,12 +45,14 @@ export function OwnLook({ view: { job, trace } }: { view: JobView }) {
         value={speaks}
         onChange={setSpeaks}
       />
-      <View role="radiogroup" aria-label="This suspect" className="gap-2">
+      <Text variant="label">About which suspect</Text>
+      <View role="radiogroup" aria-label="About which suspect" className="gap-2">
         {suspects.map(({ fault: id, name }) => (
           <Button key={id} label={name} variant={fault === id ? 'chosen' : 'plain'} checked={fault === id} onPress={() => setFault(id)} />
         ))}
       </View>
       {all || trace.suspects.length <= FIRST_SUSPECTS ? null : <Button variant="quiet" label="All suspects" onPress={() => setAll(true)} />}
+      <Text variant="label">How sure</Text>
       <Segments
         label="How sure"
         options={(['little', 'fairly', 'very'] as const).map((each) => [each, SURE_WORDS[each]] as const)}

@@ -75,26 +75,35 @@ export function NotListed({ view: { job, trace } }: { view: JobView }) {
 export function Accept({
   view: { job },
   fault,
+  besides = [],
   probability,
   main = false,
 }: {
   view: JobView;
   fault: Fault;
+  /** Others that are there beyond doubt; they are kept as found. */
+  besides?: readonly Fault[];
   probability: number;
   main?: boolean | undefined;
 }) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
+  const part = [fault, ...besides].map(({ remedy }) => remedy.part).find((each) => each !== undefined);
   const accept = async () => {
+    for (const each of besides) if (!(await write({ kind: 'faultFound', fault: each.id, probability }))) return;
     if (!(await write({ kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability }))) return;
-    router.navigate(`/jobs/${job.id}${fault.remedy.part ? `/gear/${fault.remedy.part}` : '/close'}`);
+    router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`);
   };
   return (
     <>
       <Button
         variant={main ? 'primary' : 'quiet'}
         big={main}
-        label={main ? `Decide: ${fault.remedy.part ? 'measure and replace' : VERB[fault.remedy.kind]}` : 'Decide for this one'}
+        label={
+          main
+            ? `Decide: ${besides.length > 0 ? 'both, ' : ''}${part ? 'measure and replace' : VERB[fault.remedy.kind]}`
+            : 'Decide for this one'
+        }
         testID={main ? 'decide' : undefined}
         onPress={() => void accept()}
       />

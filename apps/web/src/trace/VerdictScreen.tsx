@@ -40,12 +40,13 @@ export function Verdict({ view }: { view: JobView }) {
           <Text>{tell}</Text>
         </View>
       ))}
-      {also.length > 0 ? <Text variant="soft">Keep the first as found and go on: the other then stands as the second.</Text> : null}
       <Card tone="next">
-        <Text variant="head">{fault.remedy.part ? 'A part is needed' : 'No gear to buy'}</Text>
-        <Text>{fault.remedy.text}</Text>
-        <Text variant="soft">About {minutesText(fault.remedy.minutes)} of work.</Text>
-        <Accept view={view} fault={fault} probability={first.probability} main />
+        <Text variant="head">{[fault, ...also].some(({ remedy }) => remedy.part) ? 'A part is needed' : 'No gear to buy'}</Text>
+        {[fault, ...also].map(({ id, remedy }) => (
+          <Text key={id}>{remedy.text}</Text>
+        ))}
+        <Text variant="soft">About {minutesText([fault, ...also].reduce((sum, { remedy }) => sum + remedy.minutes, 0))} of work.</Text>
+        <Accept view={view} fault={fault} besides={also} probability={first.probability} main />
         {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
       </Card>
       <Text variant="head">Why</Text>

@@ -190,10 +190,15 @@ export function shiftsOf(pack: Pack, facts: Facts): readonly Shifted[] {
   const said = saidOf(pack, facts);
   return pack.faults.flatMap((fault) => {
     const factor = said ? complaintChance(pack, said, fault.id) * pack.complaints.length : 1;
-    const spoken = said && Math.abs(factor - 1) > 0.05 ? [{ factor, why: `the owner says “${said.says[0]}”` }] : [];
+    const spoken = said && Math.abs(factor - 1) > 0.05 ? [{ factor, why: saidText(said) }] : [];
     return [...spoken, ...factShifts(fault, facts)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
   });
 }
+
+/** The complaint of nobody: it came up at a service. */
+export const AT_SERVICE = 'at-service';
+
+const saidText = ({ id, says }: Complaint): string => (id === AT_SERVICE ? 'it came up at a service' : `the owner says “${says[0]}”`);
 
 /** The fact that holds which of the family's complaints the owner made. */
 export const COMPLAINT_FACT = 'complaint';
