@@ -16,7 +16,9 @@ export interface Story {
 }
 
 export const storiesIn = (folder: string): readonly Story[] =>
-  readdirSync(folder).flatMap((file) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as readonly Story[]);
+  readdirSync(folder)
+    .filter((file) => file.endsWith('.json'))
+    .flatMap((file) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as readonly Story[]);
 
 /** A look is left unasked after so many: nobody takes more. */
 const MOST_LOOKS = 30;

@@ -11,12 +11,12 @@ import {
   COMPLAINT_FACT,
   complaintChance,
   keysOf,
+  lookWants,
   packModel,
   priorOf,
   reachOf,
   traceInput,
   traceNext,
-  wantedBy,
   type Complaint,
   type Look,
   type Pack,
@@ -139,7 +139,7 @@ const byTheBook =
 
 /** Opens what the look needs and puts back what it cannot do without; minutes. */
 function getTo(pack: Pack, look: Look, reached: string[]): number {
-  const way = reachOf(pack).approachOf({ needs: look.needs, while: wantedBy(pack, look) }, reached);
+  const way = reachOf(pack).approachOf(lookWants(pack, look), reached);
   const undone = new Set(way?.undo.map(({ id }) => id));
   const left = reached.filter((id) => !undone.has(id));
   reached.splice(0, reached.length, ...left, ...(way?.steps ?? []).map(({ id }) => id));
@@ -193,10 +193,7 @@ function shortestProof(pack: Pack): number {
   const single = hypotheses.filter(({ faults }) => faults.length === 1);
   const reach = reachOf(pack);
   const minutesTo = new Map(
-    pack.looks.map((look) => [
-      look.id,
-      look.minutes + (reach.approachOf({ needs: look.needs, while: wantedBy(pack, look) }, [])?.minutes ?? 0),
-    ]),
+    pack.looks.map((look) => [look.id, look.minutes + (reach.approachOf(lookWants(pack, look), [])?.minutes ?? 0)]),
   );
   const sure = (id: string, fault: string, look: string): boolean =>
     (outcomes.get(look) ?? []).some(({ likelihood }) => {

@@ -2,10 +2,10 @@ import {
   CANNOT_TELL,
   cautionsOn,
   healthyMisread,
+  lookWants,
   openSteps,
   packModel,
   reachOf,
-  wantedBy,
   type InstrumentReading,
   type Look,
 } from '@patient-badger/core';
@@ -46,7 +46,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const { job, pack, state, machine } = view;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
-  const way = reachOf(pack).approachOf({ needs: look.needs, while: wantedBy(pack, look) }, openSteps(pack, state));
+  const way = reachOf(pack).approachOf(lookWants(pack, look), openSteps(pack, state));
   const steps = way?.steps ?? [];
   const undo = way?.undo ?? [];
   const ready = way !== null && steps.length === 0 && undo.length === 0;

@@ -6,7 +6,7 @@ import { cautionsOn } from './cautionsOn.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Look, Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
-import { wantedBy } from './wanted.ts';
+import { lookWants, wantedBy } from './wanted.ts';
 import type { LookAdvice } from './schema.ts';
 
 /** A look that promises less than this is not worth getting up for. */
@@ -34,7 +34,7 @@ export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken
     .filter(({ id }) => !taken.has(id))
     .map((look) => ({ look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []) }))
     .filter(({ information }) => information.bits >= LEAST_BITS)
-    .map((each) => ({ ...each, way: reach.approachOf({ needs: each.look.needs, while: wantedBy(pack, each.look) }, reached) }));
+    .map((each) => ({ ...each, way: reach.approachOf(lookWants(pack, each.look), reached) }));
   return {
     possible: worth
       .flatMap(({ look, information, way }) => (way ? [advise(pack, { look, information, way })] : []))

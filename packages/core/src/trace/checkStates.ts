@@ -1,7 +1,7 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { reachOf } from '../access/state.ts';
 import type { Pack } from './pack.ts';
-import { wantedBy } from './wanted.ts';
+import { lookWants, wantedBy } from './wanted.ts';
 
 /**
  * Refuses states that do not meet: one that is not there, a look whose own steps end what it needs, a look
@@ -38,7 +38,7 @@ export function checkStates(pack: Pack): void {
       const state = pack.cautions.find((each) => each.id === id)?.without.find((each) => wanted.includes(each));
       if (state) throw fail('contradiction', `looks.${i}.cautions.${j}`, { reason: 'cautionForbids', id: look.id, given: id, state });
     });
-    if (reach.waysTo({ needs: look.needs, while: wanted }).length === 0) {
+    if (reach.waysTo(lookWants(pack, look)).length === 0) {
       throw fail('contradiction', `looks.${i}.needs`, { reason: 'needsWhatItEnds', id: look.id, state: wanted.join(', ') });
     }
   });

@@ -114,6 +114,11 @@ describe('two faults at once', () => {
   test('each find names who explains it', () => {
     const { finds } = ask(head, { observations: seen });
     expect(finds.find(({ look }) => look === 'cutter-turn')?.explainedBy[0]).toBe('bearing-gone');
+    const both = finds.find(({ look }) => look === 'teeth-lamp')?.explainedBy;
+    expect([...(both ?? [])].sort()).toEqual(['bearing-gone', 'teeth-stripped']);
+    // What was found and kept still explains what it showed.
+    const kept = ask(head, { observations: seen.slice(0, 1), found: ['bearing-gone'] }).finds;
+    expect(kept[0]?.explainedBy[0]).toBe('bearing-gone');
   });
 
   test('one find kept, the complaint is not counted again for what it explains', () => {

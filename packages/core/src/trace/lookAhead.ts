@@ -5,7 +5,7 @@ import { reachOf, type Reach } from '../access/state.ts';
 import type { LookOutcome } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
-import { wantedBy } from './wanted.ts';
+import { lookWants } from './wanted.ts';
 
 /** How far a job is, as the planner sees it. */
 export interface Progress {
@@ -109,7 +109,7 @@ function flatten(pack: Pack, model: PackModel): Flat {
     faults: faultIds.length,
     none: faultIds.indexOf(NONE_OF_THESE),
     looks: pack.looks.flatMap((look) => {
-      const ways = reach.waysTo({ needs: look.needs, while: wantedBy(pack, look) });
+      const ways = reach.waysTo(lookWants(pack, look));
       const rows = rowsOf(outcomes.get(look.id) ?? [], hypotheses);
       return ways.length > 0 ? [{ id: look.id, minutes: look.minutes, approach: approachBy(reach, ways), rows }] : [];
     }),

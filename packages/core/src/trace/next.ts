@@ -19,6 +19,7 @@ import { lookAhead, type Plan } from './lookAhead.ts';
 import type { Pack } from './pack.ts';
 import { packForFacts } from './overrides.ts';
 import { packModel, type Outcomes, type PackModel } from './packModel.ts';
+import type { LookOutcome } from './lookOutcome.ts';
 import type { LookAdvice, TraceInput, TraceOutput } from './schema.ts';
 
 /** The result that any look may have: it was tried and told nothing. */
@@ -73,7 +74,7 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
     notPossible: ranked.notPossible,
     pairs: pairsIn(hypotheses, belief),
     verdict,
-    finds: seen.flatMap((each) => explained(each, { pack, model, faults })),
+    finds: seen.flatMap((each) => explained(each, { pack, model, faults, found: input.found })),
     ...(NOTHING_ELSE in faults ? { nothingElseProbability: faults[NOTHING_ELSE] } : {}),
     remainingMinutesEstimate: plans[0]?.minutesToVerdict ?? 0,
     factShifts: [...shiftsOf(pack, input.facts)],
@@ -113,19 +114,26 @@ function pairsIn(hypotheses: readonly Hypothesis[], belief: Belief): TraceOutput
   return [...sums.values()].filter(({ probability }) => probability >= SHOWN_PAIR).sort((p, q) => q.probability - p.probability);
 }
 
-/** A find that a sound machine would most likely not show, with the suspects that would. */
+/** A find that a sound machine would most likely not show, with the suspects that would; of two seen at once, those of either. */
 function explained(
   { look, result }: Observation,
-  { pack, model: { hypotheses, outcomes }, faults }: { pack: Pack; model: PackModel; faults: Belief },
+  { pack, model: { hypotheses, outcomes }, faults, found }: { pack: Pack; model: PackModel; faults: Belief; found: readonly string[] },
 ): TraceOutput['finds'] {
-  const outcome = outcomes.get(look)?.find((each) => each.result === result);
-  if (!outcome || outcome.likelihood(SOUND) > UNUSUAL) return [];
-  const best = (fault: string) => Math.max(0, ...waysAlone(hypotheses, fault).map(({ id }) => outcome.likelihood(id)));
-  const chances = pack.faults
-    .filter(({ id }) => (faults[id] ?? 0) >= WORTH_NAMING)
-    .map(({ id }) => ({ id, chance: best(id) }))
-    .filter(({ chance }) => chance >= 2 * outcome.likelihood(SOUND) && chance >= UNUSUAL / 2);
-  return [{ look, result, explainedBy: chances.sort((p, q) => q.chance - p.chance).map(({ id }) => id) }];
+  const results = outcomes.get(look) ?? [];
+  const seen = results.find((each) => each.result === result);
+  if (!seen || seen.likelihood(SOUND) > UNUSUAL) return [];
+  const parts = seen.parts ? results.filter((each) => seen.parts?.includes(each.result)) : [seen];
+  const chanceOf = (fault: string, { likelihood }: LookOutcome) =>
+    found.includes(fault) ? likelihood(NOTHING_ELSE) : Math.max(0, ...waysAlone(hypotheses, fault).map(({ id }) => likelihood(id)));
+  const explains = (fault: string, part: LookOutcome) => {
+    const chance = chanceOf(fault, part);
+    return chance >= 2 * part.likelihood(SOUND) && chance >= UNUSUAL / 2 ? chance : 0;
+  };
+  const explaining = pack.faults
+    .filter(({ id }) => found.includes(id) || (faults[id] ?? 0) >= WORTH_NAMING)
+    .map(({ id }) => ({ id, chance: Math.max(...parts.map((part) => explains(id, part))) }))
+    .filter(({ chance }) => chance > 0);
+  return [{ look, result, explainedBy: explaining.sort((p, q) => q.chance - p.chance).map(({ id }) => id) }];
 }
 
 /** What a sound machine shows no oftener than this is a find. */

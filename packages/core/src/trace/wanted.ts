@@ -1,3 +1,4 @@
+import type { Wanted } from '../access/state.ts';
 import type { Look, Pack } from './pack.ts';
 
 /** States that must hold for a look: those it names, and under own power those by which what it drives has its power. */
@@ -9,3 +10,6 @@ export const wantedBy = ({ states }: Pick<Pack, 'states'>, look: Look): readonly
       : []),
   ]),
 ];
+
+/** What must be done, and what must hold, before a look can be taken. */
+export const lookWants = (pack: Pick<Pack, 'states'>, look: Look): Wanted => ({ needs: look.needs, while: wantedBy(pack, look) });
