@@ -127,7 +127,9 @@ function explained(
     found.includes(fault) ? likelihood(NOTHING_ELSE) : Math.max(0, ...waysAlone(hypotheses, fault).map(({ id }) => likelihood(id)));
   const explains = (fault: string, part: LookOutcome) => {
     const chance = chanceOf(fault, part);
-    return chance >= 2 * part.likelihood(SOUND) && chance >= UNUSUAL / 2 ? chance : 0;
+    // Beside what was found, a second explains only what the first does not.
+    const without = part.likelihood(found.length > 0 && !found.includes(fault) ? NOTHING_ELSE : SOUND);
+    return chance >= 2 * without && chance >= UNUSUAL / 2 ? chance : 0;
   };
   const explaining = pack.faults
     .filter(({ id }) => found.includes(id) || (faults[id] ?? 0) >= WORTH_NAMING)

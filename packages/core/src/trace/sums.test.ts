@@ -55,7 +55,8 @@ describe('the odds of two faults are Bayes’ rule on paper', () => {
     const h = (p: readonly number[]) => -p.reduce((sum, each) => sum + (each > 0 ? each * Math.log2(each) : 0), 0);
     for (const advice of [...(next ? [next] : []), ...alternatives]) {
       const look = pack.looks.find(({ id }) => id === advice.look);
-      if (look?.kind !== 'table') continue;
+      // A sight has results more, of two things seen at once.
+      if (look?.kind !== 'table' || look.seen) continue;
       const belief = [
         ...suspects.map(({ fault, probability }) => ({ row: look.likelihoods[fault] ?? look.otherwise, probability })),
         { row: noneOnPaper(look), probability: noneOfTheseProbability },

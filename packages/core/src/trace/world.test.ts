@@ -91,7 +91,11 @@ describe.each(FAMILIES.filter(({ mirrored }) => Object.keys(mirrored).length > 0
   const otherResult = (look: string, result: string) => {
     const found = pack.looks.find(({ id }) => id === look);
     if (found?.kind === 'kinematic') return found.beside ? result.split('-').reverse().join('-') : result;
-    return found?.results.some(({ id }) => id === other(result)) ? other(result) : result;
+    const parts = result.split('+').map((each) => (found?.results.some(({ id }) => id === other(each)) ? other(each) : each));
+    const mirrored = (packModel(pack).outcomes.get(other(look)) ?? []).find(
+      (each) => each.parts && parts.every((part) => each.parts?.includes(part)),
+    );
+    return parts.length > 1 ? (mirrored?.result ?? result) : (parts[0] ?? result);
   };
   const results = (look: Pack['looks'][number]) => (packModel(pack).outcomes.get(look.id) ?? []).map(({ result }) => result);
   const observation = fc
