@@ -100,8 +100,11 @@ start_database() {
     port=$(as_database_user sed -n 4p "$home/cluster/postmaster.pid")
   else
     port=$(free_port "$(cat "$home/port" 2>/dev/null || echo 54329)")
+    # A cleaner at work in a throw-away database belongs to the keeper, and would keep the app's role from dropping it.
+    local cleaning=on
+    case "$(basename "$home")" in test*) cleaning=off ;; esac
     as_database_user "$bin/pg_ctl" -w -D "$home/cluster" -l "$home/log" \
-      -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home" start >/dev/null || die "PostgreSQL did not start; see $home/log."
+      -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home -c autovacuum=$cleaning" start >/dev/null || die "PostgreSQL did not start; see $home/log."
   fi
   if [ ! -e "$home/password" ]; then
     # A folder from before the app had a role of its own.

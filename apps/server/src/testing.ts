@@ -46,6 +46,9 @@ export async function serverOn(url: string): Promise<{ app: FastifyInstance; dat
 export async function inCluster(url: string, sql: string): Promise<void> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
-  await client.query(sql);
-  await client.end();
+  try {
+    await client.query(sql);
+  } finally {
+    await client.end();
+  }
 }

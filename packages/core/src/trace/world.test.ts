@@ -9,6 +9,9 @@ import type { KinematicLook, Pack } from './pack.ts';
 import { packModel } from './packModel.ts';
 import { advisedLooks, traceInput, type TraceOutput } from './schema.ts';
 
+/** The same machines each time, so that a change is what makes it fail; others with SEED=n. */
+const DRAWN = { seed: Number(process.env.SEED ?? 14) };
+
 const ask = (pack: Pack, more: object) => traceNext(traceInput.parse({ family: pack.id, ...more }), pack);
 const chanceOf = ({ suspects }: TraceOutput, fault: string) => suspects.find((each) => each.fault === fault)?.probability ?? 0;
 
@@ -43,7 +46,7 @@ describe.each(FAMILIES)('$id', (pack) => {
           }
         },
       ),
-      { numRuns: 12 },
+      { ...DRAWN, numRuns: 12 },
     );
   });
 
@@ -80,7 +83,7 @@ describe.each(FAMILIES)('$id', (pack) => {
             .sort();
         expect(looks(other)).toEqual(looks(one));
       }),
-      { numRuns: 8 },
+      { ...DRAWN, numRuns: 8 },
     );
   });
 });
@@ -109,7 +112,7 @@ describe.each(FAMILIES.filter(({ mirrored }) => Object.keys(mirrored).length > 0
         const [one, two] = [ask(pack, { observations }), ask(pack, { observations: mirrored })];
         for (const { fault, probability } of one.suspects) expect(chanceOf(two, other(fault))).toBeCloseTo(probability, 9);
       }),
-      { numRuns: 15 },
+      { ...DRAWN, numRuns: 15 },
     );
   });
 
