@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { keysOf, NOTHING_ELSE, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
-import { forbidden } from '../packages/core/src/trace/forbidden.ts';
+import { forbidden, openAfter } from '../packages/core/src/trace/forbidden.ts';
 
 /** A machine told by the looks that people took, in their order, and what was wrong with it in the end. */
 export interface Story {
@@ -85,8 +85,7 @@ export function byItself(each: Story, pack: Pack): OwnResult {
     }
     if (!next) return end(false, false);
     trespasses.push(...forbidden(pack, next, reached));
-    const undone = new Set(next.undo.map(({ id }) => id));
-    reached = [...reached.filter((id) => !undone.has(id)), ...next.steps.map(({ id }) => id)];
+    reached = openAfter(next, reached);
     minutes += next.minutes;
     seen.push({ look: next.look, result: shows(next.look) });
   }

@@ -22,6 +22,7 @@ import {
   type Pack,
 } from '@patient-badger/core';
 import { FAMILIES } from '@patient-badger/knowledge';
+import { openAfter } from '../packages/core/src/trace/forbidden.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);
@@ -140,9 +141,7 @@ const byTheBook =
 /** Opens what the look needs and puts back what it cannot do without; minutes. */
 function getTo(pack: Pack, look: Look, reached: string[]): number {
   const way = reachOf(pack).approachOf(lookWants(pack, look), reached);
-  const undone = new Set(way?.undo.map(({ id }) => id));
-  const left = reached.filter((id) => !undone.has(id));
-  reached.splice(0, reached.length, ...left, ...(way?.steps ?? []).map(({ id }) => id));
+  if (way) reached.splice(0, reached.length, ...openAfter(way, reached));
   return way?.minutes ?? 0;
 }
 

@@ -133,7 +133,7 @@ export {
   type Pack,
   type TableLook,
 } from './trace/pack.ts';
-export { lookWants, wantedBy } from './trace/wanted.ts';
+export { lookWants, statesLacking } from './trace/wanted.ts';
 export { packModel } from './trace/packModel.ts';
 export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
 export { advisedLooks, facts, traceInput, type LookAdvice, SURENESS, type OwnLook, type TraceOutput } from './trace/schema.ts';

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
+import { faultName } from '../wording/faultName.ts';
 import { readingText } from '../wording/readingText.ts';
 import type { JobView } from './JobView.ts';
 import { resultName } from '../wording/resultName.ts';
@@ -36,7 +37,7 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
           <Text variant="soft">Seen besides, {SURE_WORDS[sure].toLowerCase()}</Text>
           <Text variant="strong">{saw}</Text>
           <Text variant="soft">
-            {speaks}: {pack.faults.find(({ id }) => id === fault)?.name ?? fault}
+            {speaks}: {faultName(pack, fault)}
           </Text>
           {state.decided ? null : (
             <Button variant="quiet" label="Take this back" onPress={() => void write({ kind: 'withdrawn', entry: entryId })} />
@@ -56,7 +57,7 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
 function explanationOf(pack: Pack, { finds }: TraceOutput, { look, result }: { look: string; result: string }): string[] {
   const find = finds.find((each) => each.look === look && each.result === result);
   if (!find) return [];
-  const names = find.explainedBy.slice(0, 2).map((id) => pack.faults.find((each) => each.id === id)?.name ?? id);
+  const names = find.explainedBy.slice(0, 2).map((id) => faultName(pack, id));
   return [names.length > 0 ? `Explained by: ${names.join('; or ')}` : 'Nothing likely on the list explains it'];
 }
 
@@ -68,7 +69,7 @@ function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['fact
   if (shifts.length === 0) return null;
   const names = (list: typeof shifts) => {
     const strongest = [...list].sort((p, q) => Math.abs(Math.log(q.factor)) - Math.abs(Math.log(p.factor)));
-    const shown = strongest.slice(0, FIRST_NAMES).map(({ fault }) => pack.faults.find(({ id }) => id === fault)?.name ?? fault);
+    const shown = strongest.slice(0, FIRST_NAMES).map(({ fault }) => faultName(pack, fault));
     return [...shown, ...(list.length > FIRST_NAMES ? [`and ${list.length - FIRST_NAMES} more`] : [])].join('; ');
   };
   return (

@@ -1,10 +1,11 @@
-import { openSteps, reachOf, wantedBy, type Look, type Step } from '@patient-badger/core';
+import { openSteps, statesLacking, type Look, type Step } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { statesText } from '../wording/statesText.ts';
 import { minutesText } from '../wording/words.ts';
 
 interface Props {
@@ -18,16 +19,12 @@ interface Props {
 export function NotPossible({ view: { job, pack, state }, look, undo }: Props) {
   const { write, problem } = useRecord(job.id);
   if (undo !== null && undo.length === 0) return null;
-  const reach = reachOf(pack);
-  const done = reach.maskOf(openSteps(pack, state));
-  const lacking = wantedBy(pack, look).filter((id) => !reach.holds(id, done));
-  const names = pack.states.filter(({ id }) => lacking.includes(id)).map(({ name }) => name);
   const pieces = (undo ?? []).map((step) => pack.closing.find(({ closes }) => closes.includes(step.id)) ?? step);
   const once = pieces.filter((piece, i) => pieces.indexOf(piece) === i);
   return (
     <Card tone="sunken">
       <Text variant="strong">Not possible as it stands now</Text>
-      <Text>This look needs: {names.join('; ').toLowerCase()}.</Text>
+      <Text>This look needs: {statesText(pack, statesLacking(pack, look, openSteps(pack, state)))}.</Text>
       {undo === null ? (
         <Text variant="soft">Nothing brings that back from here. Take another look, or answer if you saw it before.</Text>
       ) : (

@@ -4,8 +4,10 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { faultName } from '../wording/faultName.ts';
 import { percent } from '../wording/words.ts';
 import { type JobView } from '../job/JobView.ts';
+import { alsoSure } from './alsoSure.ts';
 import { NextLook } from './NextLook.tsx';
 
 /** What stands at the top: the decision, the verdict, or the next look. */
@@ -52,7 +54,7 @@ export function Suspects({ view }: { view: JobView }) {
       </>
     );
   }
-  const both = pack.faults.filter(({ id }) => id !== verdict.id && trace.verdict?.faults.includes(id));
+  const both = alsoSure(view, verdict.id);
   return (
     <Card tone="next">
       <Text variant="label">
@@ -75,7 +77,7 @@ export function Suspects({ view }: { view: JobView }) {
 function PerhapsBoth({ view: { pack, trace } }: { view: JobView }) {
   const [pair] = trace.pairs;
   if (!pair) return null;
-  const names = pair.faults.map((id) => pack.faults.find((each) => each.id === id)?.name ?? id);
+  const names = pair.faults.map((id) => faultName(pack, id));
   const why = pack.together.find(({ faults, share }) => share > 0 && faults.every((id) => pair.faults.includes(id)))?.why;
   return (
     <Card>

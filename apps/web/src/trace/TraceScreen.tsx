@@ -15,6 +15,7 @@ import { SuspicionLine } from '../job/SuspicionLine.tsx';
 import { Trail } from '../job/Trail.tsx';
 import { useWide } from '../design/useMedia.ts';
 import { priceText } from '../wording/lookWords.ts';
+import { statesText } from '../wording/statesText.ts';
 import { closedMinutes } from '../job/closedMinutes.ts';
 import { OwnLook } from './OwnLook.tsx';
 import { Suspects } from './Suspects.tsx';
@@ -107,12 +108,7 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
       ) : null}
       {notPossible.map(({ look, states }) => (
         <Text key={look} variant="soft">
-          Not possible any more: {pack.looks.find(({ id }) => id === look)?.name}. It needs{' '}
-          {pack.states
-            .filter(({ id }) => states.includes(id))
-            .map(({ name }) => name.toLowerCase())
-            .join('; ')}
-          .
+          Not possible any more: {pack.looks.find(({ id }) => id === look)?.name}. It needs {statesText(pack, states)}.
         </Text>
       ))}
     </View>

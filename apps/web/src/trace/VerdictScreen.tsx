@@ -7,6 +7,7 @@ import { bitsText, minutesText, percent } from '../wording/words.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { resultName } from '../wording/resultName.ts';
+import { alsoSure } from './alsoSure.ts';
 import { GoOn, NothingElse, NotListed, Accept } from './VerdictAnswers.tsx';
 
 /** Who did it, why we think so, and what to do about it. The mechanic decides; the app gives reasons. */
@@ -27,7 +28,7 @@ export function Verdict({ view }: { view: JobView }) {
   const [first, ...others] = trace.suspects;
   const fault = pack.faults.find(({ id }) => id === first?.fault);
   if (!first || !fault) return null;
-  const also = pack.faults.filter(({ id }) => id !== fault.id && trace.verdict?.faults.includes(id));
+  const also = alsoSure(view, fault.id);
   return (
     <>
       <Text variant="label">{headOf(trace)}</Text>

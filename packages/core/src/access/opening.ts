@@ -56,7 +56,7 @@ export function shortestOpening(
   const first = take(byId, wanted, new Set(), done, blocked);
   if (first) search(first.chosen, first.minutes);
   const found = best as { readonly chosen: ReadonlySet<string>; readonly minutes: number } | null;
-  return found && { steps: inOrder(byId, found.chosen), minutes: found.minutes };
+  return found && { steps: inOrder(steps, found.chosen), minutes: found.minutes };
 }
 
 /** Every way in which the wanted steps can be done from a closed machine, each as the set of its steps. */
@@ -109,14 +109,16 @@ function firstOpenChoice(
   return null;
 }
 
-/** Each step after what it needs, in the order of the graph otherwise. */
-function inOrder(byId: ReadonlyMap<string, PlanStep>, chosen: ReadonlySet<string>): readonly string[] {
+/** The chosen steps, each after those of them that it needs, in the order of the graph otherwise. */
+export function inOrder(steps: readonly PlanStep[], chosen: ReadonlySet<string>): readonly string[] {
+  const byId = new Map(steps.map((step) => [step.id, step]));
   const list: string[] = [];
   const visit = (id: string): void => {
     if (!chosen.has(id) || list.includes(id)) return;
     const step = byId.get(id);
     step?.needs.forEach(visit);
-    step?.ways?.filter((way) => way.every((each) => chosen.has(each))).forEach((way) => way.forEach(visit));
+    // Of a way that is half done already, the other half still comes before.
+    step?.ways?.flat().forEach(visit);
     list.push(id);
   };
   for (const id of byId.keys()) visit(id);

@@ -1,5 +1,5 @@
-import type { Step } from './step.ts';
-import { waysToReach } from './opening.ts';
+import { inOrder, waysToReach } from './opening.ts';
+import { stepsNamed, type Step } from './step.ts';
 
 interface Family {
   readonly steps: readonly Step[];
@@ -39,6 +39,7 @@ export class Reach {
   private readonly needs: Int32Array;
   private readonly anyWay: Int32Array;
   private readonly ways: readonly (readonly number[])[];
+  private readonly knownWays = new Map<string, readonly Way[]>();
 
   constructor(private readonly family: Family) {
     this.bit = new Map(family.steps.map(({ id }, i) => [id, 1 << i]));
@@ -58,19 +59,28 @@ export class Reach {
 
   /** Whether a state holds with these steps done: nothing ended it, or a step gave it back after. */
   holds(state: string, reached: number): boolean {
-    const takers = this.masked(({ takes }) => takes.includes(state));
-    if ((reached & takers) === 0) return true;
+    if ((reached & this.takers(state)) === 0) return true;
     return this.givers(state).some(({ bit, later }) => (reached & bit) !== 0 && (reached & later) === 0);
   }
 
   /**
    * Every way to where something can be done. A state that is wanted holds because no step that ends it
-   * is done, or because a step gives it back; both are ways.
+   * is done, or because a step gives it back; both are ways. What was asked once is remembered: looks ask
+   * at each press.
    */
-  waysTo({ needs, while: states }: Wanted): readonly Way[] {
+  waysTo(wanted: Wanted): readonly Way[] {
+    const key = JSON.stringify([wanted.needs, wanted.while]);
+    const made = this.knownWays.get(key) ?? this.worksOutWays(wanted);
+    this.knownWays.set(key, made);
+    return made;
+  }
+
+  private worksOutWays({ needs, while: states }: Wanted): readonly Way[] {
     const choices = states.reduce<readonly (readonly { give: string[]; undone: number }[])[]>((all, state) => {
-      const takers = this.masked(({ takes }) => takes.includes(state));
-      return [...all, [{ give: [], undone: takers }, ...this.givers(state).map(({ id, later }) => ({ give: [id], undone: later }))]];
+      return [
+        ...all,
+        [{ give: [], undone: this.takers(state) }, ...this.givers(state).map(({ id, later }) => ({ give: [id], undone: later }))],
+      ];
     }, []);
     const combined = choices.reduce<readonly { give: readonly string[]; undone: number }[]>(
       (list, more) =>
@@ -106,8 +116,8 @@ export class Reach {
     const found = this.approach(this.waysTo(wanted), this.maskOf(reached), this.maskOf(blocked));
     return (
       found && {
-        undo: this.family.steps.filter((_, i) => found.undo & (1 << i)).reverse(),
-        steps: this.inOrder(found.steps),
+        undo: stepsNamed(this.family.steps, [...this.idsIn(found.undo)].reverse()),
+        steps: stepsNamed(this.family.steps, inOrder(this.family.steps, this.idsIn(found.steps))),
         minutes: found.minutes,
       }
     );
@@ -141,20 +151,13 @@ export class Reach {
     return undo;
   }
 
-  private inOrder(mask: number): readonly Step[] {
-    const left = this.family.steps.filter((_, i) => mask & (1 << i));
-    const order: Step[] = [];
-    const visit = (step: Step): void => {
-      if (order.includes(step)) return;
-      for (const each of left) if (step.needs.includes(each.id) || step.ways.some((way) => way.includes(each.id))) visit(each);
-      order.push(step);
-    };
-    left.forEach(visit);
-    return order;
+  /** The steps of these bits, in the order of the family. */
+  private idsIn(mask: number): ReadonlySet<string> {
+    return new Set(this.family.steps.filter((_, i) => mask & (1 << i)).map(({ id }) => id));
   }
 
   private givers(state: string): { id: string; bit: number; later: number }[] {
-    const takers = this.masked(({ takes }) => takes.includes(state));
+    const takers = this.takers(state);
     return this.family.steps
       .filter(({ gives }) => gives.includes(state))
       .map(({ id }) => ({ id, bit: this.bit.get(id) as number, later: this.maskOf(this.resting(id)) & takers }));
@@ -171,8 +174,9 @@ export class Reach {
     return [...direct, ...direct.flatMap((each) => this.resting(each))];
   }
 
-  private masked(test: (step: Step) => boolean): number {
-    return this.maskOf(this.family.steps.filter(test).map(({ id }) => id));
+  /** Steps that end a state. */
+  private takers(state: string): number {
+    return this.maskOf(this.family.steps.filter(({ takes }) => takes.includes(state)).map(({ id }) => id));
   }
 
   private sum(minutes: Float64Array, mask: number): number {

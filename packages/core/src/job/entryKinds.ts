@@ -224,12 +224,11 @@ export const ruleOf = (payload: EntryPayload): EntryRule => ENTRY_RULES[payload.
  * @throws CoreFailure with the path inside the payload
  */
 export function checkEntry(payload: EntryPayload, pack: Pack): void {
-  // Which variant a machine is may be told at any time: an entry may speak of any.
-  const [known, ...variants] = inEveryVariant(pack);
   try {
-    checkAgainst(payload, known as Pack);
+    checkAgainst(payload, pack);
   } catch (error) {
-    if (!variants.some((each) => isKnownTo(payload, each))) throw error;
+    // Which variant a machine is may be told at any time: an entry may speak of any.
+    if (!inEveryVariant(pack).some((each) => isKnownTo(payload, each))) throw error;
   }
 }
 

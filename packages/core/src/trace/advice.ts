@@ -3,10 +3,10 @@ import { expectedInformation } from '../inference/expectedInformation.ts';
 import { keysOf, NONE_OF_THESE, NOTHING_ELSE, type Hypothesis } from './hypotheses.ts';
 import { reachOf, type Approach } from '../access/state.ts';
 import { cautionsOn } from './cautionsOn.ts';
-import type { LookOutcome } from './outcomes.ts';
+import type { LookOutcome } from './lookOutcome.ts';
 import type { Look, Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
-import { lookWants, wantedBy } from './wanted.ts';
+import { lookWants, statesLacking } from './wanted.ts';
 import type { LookAdvice } from './schema.ts';
 
 /** A look that promises less than this is not worth getting up for. */
@@ -29,7 +29,6 @@ interface Ranked {
 /** Looks not yet taken, best information per minute first. Information is about faults, not about how they show. */
 export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached }: Question): Ranked {
   const reach = reachOf(pack);
-  const done = reach.maskOf(reached);
   const worth = pack.looks
     .filter(({ id }) => !taken.has(id))
     .map((look) => ({ look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []) }))
@@ -39,9 +38,7 @@ export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken
     possible: worth
       .flatMap(({ look, information, way }) => (way ? [advise(pack, { look, information, way })] : []))
       .sort((p, q) => q.expectedBits / q.minutes - p.expectedBits / p.minutes),
-    notPossible: worth
-      .filter(({ way }) => !way)
-      .map(({ look }) => ({ look: look.id, states: wantedBy(pack, look).filter((state) => !reach.holds(state, done)) })),
+    notPossible: worth.filter(({ way }) => !way).map(({ look }) => ({ look: look.id, states: [...statesLacking(pack, look, reached)] })),
   };
 }
 

@@ -1,6 +1,7 @@
 import { checkDriveline } from '../driveline/check.ts';
 import { fail } from '../failure/CoreFailure.ts';
 import { checkStates } from './checkStates.ts';
+import { idsOf, need, unique } from './names.ts';
 import type { Pack, TableLook } from './pack.ts';
 
 /**
@@ -19,18 +20,15 @@ export function checkPack(pack: Pack): Pack {
   const cautions = unique(pack.cautions, 'cautions');
   const gears = unique(pack.gears, 'gears');
   const places = new Set([...bodies, ...joints, ...auxiliaries]);
-  const need = (known: ReadonlySet<string>, given: string, path: string) => {
-    if (!known.has(given)) throw fail('unknownId', path, { given, known: [...known].join(', ') });
-  };
 
   pack.order.forEach((each, i) => need(bodies, each, `order.${i}`));
-  checkDrawing(pack, need);
+  checkDrawing(pack);
   unique(pack.complaints, 'complaints');
   pack.complaints.forEach(({ first }, i) => first.forEach((look, j) => need(looks, look, `complaints.${i}.first.${j}`)));
   pack.finds.forEach(({ look, result }, i) => {
     need(looks, look, `finds.${i}.look`);
     const found = pack.looks.find(({ id }) => id === look);
-    if (found?.kind === 'table') need(new Set(found.results.map(({ id }) => id)), result, `finds.${i}.result`);
+    if (found?.kind === 'table') need(idsOf(found.results), result, `finds.${i}.result`);
   });
   pack.together.forEach((each, i) => each.faults.forEach((id, j) => need(faults, id, `together.${i}.faults.${j}`)));
   unique(pack.variants, 'variants');
@@ -118,10 +116,8 @@ export function checkPack(pack: Pack): Pack {
 /** Every wait of the way in and back; a running time is known by its id alone. */
 const waitsOf = ({ steps, closing }: Pack) => [...steps, ...closing].flatMap((each) => each.wait ?? []);
 
-type Need = (known: ReadonlySet<string>, given: string, path: string) => void;
-
 /** Every body is drawn once, on the main line or on one of the branches, and each branch starts at a body drawn before it. */
-function checkDrawing(pack: Pack, need: Need): void {
+function checkDrawing(pack: Pack): void {
   const drawn = new Set<string>();
   const draw = (order: readonly string[], path: string) =>
     order.forEach((each, i) => {
@@ -148,15 +144,6 @@ function checkFigure({ id, results, figure }: TableLook, path: string): void {
     id,
     results: results.length,
   });
-}
-
-function unique(list: readonly { readonly id: string }[], path: string): ReadonlySet<string> {
-  const seen = new Set<string>();
-  list.forEach(({ id }, i) => {
-    if (seen.has(id)) throw fail('duplicateId', `${path}.${i}.id`, { given: id });
-    seen.add(id);
-  });
-  return seen;
 }
 
 function refuseCircles(pack: Pack): void {

@@ -1,5 +1,6 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { reachOf } from '../access/state.ts';
+import { idsOf, need, unique } from './names.ts';
 import type { Pack } from './pack.ts';
 import { lookWants, wantedBy } from './wanted.ts';
 
@@ -9,21 +10,16 @@ import { lookWants, wantedBy } from './wanted.ts';
  * @throws CoreFailure naming the field at fault
  */
 export function checkStates(pack: Pack): void {
-  const states = new Set(pack.states.map(({ id }) => id));
-  const bodies = new Set(pack.driveline.bodies.map(({ id }) => id));
-  const need = (known: ReadonlySet<string>, list: readonly string[], path: string) =>
-    list.forEach((given, i) => {
-      if (!known.has(given)) throw fail('unknownId', `${path}.${i}`, { given, known: [...known].join(', ') });
-    });
-  pack.states.forEach(({ id, powers }, i) => {
-    if (pack.states.findIndex((each) => each.id === id) !== i) throw fail('duplicateId', `states.${i}.id`, { given: id });
-    need(bodies, powers, `states.${i}.powers`);
-  });
+  const states = unique(pack.states, 'states');
+  const bodies = idsOf(pack.driveline.bodies);
+  const needAll = (known: ReadonlySet<string>, list: readonly string[], path: string) =>
+    list.forEach((given, i) => need(known, given, `${path}.${i}`));
+  pack.states.forEach(({ powers }, i) => needAll(bodies, powers, `states.${i}.powers`));
   pack.steps.forEach(({ takes, gives }, i) => {
-    need(states, takes, `steps.${i}.takes`);
-    need(states, gives, `steps.${i}.gives`);
+    needAll(states, takes, `steps.${i}.takes`);
+    needAll(states, gives, `steps.${i}.gives`);
   });
-  pack.cautions.forEach(({ without }, i) => need(states, without, `cautions.${i}.without`));
+  pack.cautions.forEach(({ without }, i) => needAll(states, without, `cautions.${i}.without`));
   const reach = reachOf(pack);
   pack.steps.forEach(({ id, gives }, i) =>
     gives.forEach((state, j) => {
@@ -32,7 +28,7 @@ export function checkStates(pack: Pack): void {
     }),
   );
   pack.looks.forEach((look, i) => {
-    need(states, look.while, `looks.${i}.while`);
+    needAll(states, look.while, `looks.${i}.while`);
     const wanted = wantedBy(pack, look);
     look.cautions.forEach((id, j) => {
       const state = pack.cautions.find((each) => each.id === id)?.without.find((each) => wanted.includes(each));

@@ -1,3 +1,4 @@
+import type { Approach } from '../access/state.ts';
 import type { LookAdvice } from './schema.ts';
 import type { Pack } from './pack.ts';
 
@@ -7,8 +8,7 @@ import type { Pack } from './pack.ts';
  * where nothing is forbidden.
  */
 export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, reached: readonly string[]): readonly string[] {
-  const undone = new Set(undo.map((step) => step.id));
-  const done = [...reached.filter((step) => !undone.has(step)), ...steps.map((step) => step.id)];
+  const done = openAfter({ undo, steps }, reached);
   const holds = new Map(pack.states.map((state) => [state.id, true]));
   for (const step of done.flatMap((each) => pack.steps.filter((known) => known.id === each))) {
     step.takes.forEach((each) => holds.set(each, false));
@@ -28,3 +28,9 @@ export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, rea
     ...look.needs.filter((step) => !done.includes(step)).map((step) => `${id}: ${step} is not done`),
   ];
 }
+
+/** For tests and benches: the steps that are open once a look was got to as advised. */
+export const openAfter = ({ undo, steps }: Pick<Approach, 'undo' | 'steps'>, reached: readonly string[]): readonly string[] => [
+  ...reached.filter((open) => !undo.some(({ id }) => id === open)),
+  ...steps.map(({ id }) => id),
+];

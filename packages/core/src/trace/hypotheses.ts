@@ -74,12 +74,13 @@ export function hypothesesOf(pack: Pack, found: readonly string[] = []): readonl
   const besides = pack.faults.filter(({ id }) => found.includes(id)).map(usualWay);
   const others = pack.faults.filter(({ id }) => !found.includes(id));
   const none: Hypothesis = { id: NONE_OF_THESE, faults: [], share: 0, besides: [] };
-  const singles = others.flatMap((fault) => singlesOf(fault).map((each) => ({ ...each, besides })));
-  if (besides.length > 0) {
-    return [...withNothingElse(pack, singles, besides), none];
-  }
-  return [...singles, ...pairsOf(pack), none];
+  const singles = eachAlone(others, besides);
+  return besides.length > 0 ? [...withNothingElse(pack, singles, besides), none] : [...singles, ...pairsOf(pack), none];
 }
+
+/** Each of these faults in each of its ways, with no other but what was found. */
+export const eachAlone = (faults: readonly Fault[], besides: readonly Present[] = []): readonly Hypothesis[] =>
+  faults.flatMap((fault) => singlesOf(fault).map((each) => ({ ...each, besides })));
 
 const singlesOf = (fault: Fault): Omit<Hypothesis, 'besides'>[] =>
   waysOf(fault).map(({ share, ...way }, i) => ({
@@ -171,7 +172,7 @@ export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesi
   const factors = new Map(
     pack.faults.map((fault) => [fault.id, factShifts(fault, facts).reduce((product, { factor }) => product * factor, 1)]),
   );
-  const chances = new Map(pack.faults.map(({ id }) => [id, said ? complaintChance(pack, said, id) * pack.complaints.length : 1]));
+  const chances = new Map(pack.faults.map(({ id }) => [id, said ? complaintFactor(pack, said, id) : 1]));
   const weights: Record<string, number> = {};
   for (const each of hypotheses) {
     const shifted = each.faults.reduce((product, { fault }) => product * (factors.get(fault.id) ?? 1), each.share);
@@ -189,7 +190,7 @@ export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesi
 export function shiftsOf(pack: Pack, facts: Facts): readonly Shifted[] {
   const said = saidOf(pack, facts);
   return pack.faults.flatMap((fault) => {
-    const factor = said ? complaintChance(pack, said, fault.id) * pack.complaints.length : 1;
+    const factor = said ? complaintFactor(pack, said, fault.id) : 1;
     const spoken = said && Math.abs(factor - 1) > 0.05 ? [{ factor, why: saidText(said) }] : [];
     return [...spoken, ...factShifts(fault, facts)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
   });
@@ -210,6 +211,9 @@ export function complaintChance(pack: Pack, said: Complaint, fault: string): num
   const weight = ({ points }: Complaint) => points.find((each) => each.fault === fault)?.factor ?? 1;
   return weight(said) / pack.complaints.reduce((sum, each) => sum + weight(each), 0);
 }
+
+/** By how much the complaint moves a fault against one of which owners make any complaint as often. */
+const complaintFactor = (pack: Pack, said: Complaint, fault: string): number => complaintChance(pack, said, fault) * pack.complaints.length;
 
 function factShifts(fault: Fault, facts: Facts) {
   return fault.shifts.filter(({ fact, is, atLeast }) => {

@@ -2,7 +2,7 @@ import { LEAST_LIKELIHOOD, type Belief } from '../inference/belief.ts';
 import { keysOf, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
 import { LEAST_BITS } from './advice.ts';
 import { reachOf, type Reach } from '../access/state.ts';
-import type { LookOutcome } from './outcomes.ts';
+import type { LookOutcome } from './lookOutcome.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
 import { lookWants } from './wanted.ts';

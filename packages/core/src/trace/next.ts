@@ -1,4 +1,3 @@
-import { fail } from '../failure/CoreFailure.ts';
 import { update, type Belief, type Likelihood } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
 import { rankLooks } from './advice.ts';
@@ -16,6 +15,7 @@ import {
   type Hypothesis,
 } from './hypotheses.ts';
 import { lookAhead, type Plan } from './lookAhead.ts';
+import { idsOf, need } from './names.ts';
 import type { Pack } from './pack.ts';
 import { packForFacts } from './overrides.ts';
 import { packModel, type Outcomes, type PackModel } from './packModel.ts';
@@ -193,26 +193,15 @@ function seenBesides({ fault, speaks, sure }: TraceInput['ownLooks'][number], i:
 type Observation = TraceInput['observations'][number];
 
 function check({ observations, ownLooks, reached, found }: TraceInput, pack: Pack, outcomes: Outcomes): void {
+  const [faults, steps] = [idsOf(pack.faults), idsOf(pack.steps)];
   observations.forEach(({ look, result }, i) => {
-    const found = outcomes.get(look);
-    if (!found) throw fail('unknownId', `observations.${i}.look`, { given: look, known: [...outcomes.keys()].join(', ') });
-    const results = [...found.map((each) => each.result), CANNOT_TELL];
-    if (!results.includes(result)) throw fail('unknownId', `observations.${i}.result`, { given: result, known: results.join(', ') });
+    need(new Set(outcomes.keys()), look, `observations.${i}.look`);
+    const results = (outcomes.get(look) ?? []).map((each) => each.result);
+    need(new Set([...results, CANNOT_TELL]), result, `observations.${i}.result`);
   });
-  const known = pack.faults.map((fault) => fault.id).join(', ');
-  ownLooks.forEach(({ fault }, i) => {
-    if (!pack.faults.some(({ id }) => id === fault)) throw fail('unknownId', `ownLooks.${i}.fault`, { given: fault, known });
-  });
-  found.forEach((id, i) => {
-    if (!pack.faults.some((fault) => fault.id === id)) {
-      throw fail('unknownId', `found.${i}`, { given: id, known });
-    }
-  });
-  reached.forEach((id, i) => {
-    if (!pack.steps.some((step) => step.id === id)) {
-      throw fail('unknownId', `reached.${i}`, { given: id, known: pack.steps.map((step) => step.id).join(', ') });
-    }
-  });
+  ownLooks.forEach(({ fault }, i) => need(faults, fault, `ownLooks.${i}.fault`));
+  found.forEach((id, i) => need(faults, id, `found.${i}`));
+  reached.forEach((id, i) => need(steps, id, `reached.${i}`));
 }
 
 function lastOfEach(observations: readonly Observation[]): readonly Observation[] {

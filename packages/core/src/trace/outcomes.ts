@@ -1,11 +1,9 @@
 import { MOTION_STATES, type FaultMode, type MotionState } from '../driveline/schema.ts';
-import { hypothesesOf, jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
+import { eachAlone, jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
 import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import { DEAD_DRIVER, type KinematicLook, type Look, type Pack } from './pack.ts';
-import type { LookOutcome } from './lookOutcome.ts';
+import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
 import { tableOutcomes } from './tableOutcomes.ts';
-
-export type { LookOutcome } from './lookOutcome.ts';
 
 /** Results of a look with their likelihood under every hypothesis of the pack. */
 export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
@@ -40,18 +38,20 @@ const DEAD_BY_NONE = 0.1;
 const DEAD_WORDS = 'The motor itself does not run';
 
 function deadTold(look: KinematicLook, hypothesis: Hypothesis): number {
-  const dead = presentIn(hypothesis).filter((each) => each.dead.includes(look.drive.body));
+  const dead = takingPower(look, hypothesis);
   if (dead.length === 0) return DEAD_MISTAKEN;
   return dead.some(({ told }) => told) ? DEAD_TOLD : 1 - DEAD_TOLD;
 }
 
-const isDead = ({ drive }: KinematicLook, hypothesis: Hypothesis) => presentIn(hypothesis).some(({ dead }) => dead.includes(drive.body));
+/** What of a hypothesis takes the power of what is driven. */
+const takingPower = ({ drive }: KinematicLook, hypothesis: Hypothesis) =>
+  presentIn(hypothesis).filter(({ dead }) => dead.includes(drive.body));
 
 const bothSides = (pack: Pack, look: KinematicLook, [first, second]: readonly (readonly LookOutcome[])[]): LookOutcome[] =>
   (first ?? []).flatMap((one) =>
     (second ?? []).map((other) => ({
       result: `${one.result}-${other.result}`,
-      name: `${bodyName(pack, look.watch)}: ${lower(one.name)}. ${bodyName(pack, look.beside as string)}: ${lower(other.name)}`,
+      name: `${bodyName(pack, look.watch)}: ${asLaterWords(one.name)}. ${bodyName(pack, look.beside as string)}: ${asLaterWords(other.name)}`,
       likelihood: (id) => one.likelihood(id) * other.likelihood(id),
     })),
   );
@@ -67,9 +67,7 @@ export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypothese
   const predicted = new Map(hypotheses.map((each) => [each.id, each.id === NONE_OF_THESE ? null : predictions(each)]));
   const sound = predictions(SOUND_MACHINE);
   // Every result that any fault of the family shows, so that what was seen stays a result when a fault was found.
-  const seen = new Set(
-    [sound, ...hypothesesOf(pack).flatMap((each) => (each.faults.length === 1 ? [predictions(each)] : []))].map(({ state }) => state),
-  );
+  const seen = new Set([sound, ...eachAlone(pack.faults).map(predictions)].map(({ state }) => state));
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
   const chance = (truth: Predicted, state: MotionState): number => {
     const missed = misreadChance(look, truth);
@@ -124,7 +122,7 @@ interface Predicted {
 function predictor(pack: Pack, look: KinematicLook, watch: string): (hypothesis: Hypothesis) => Predicted {
   const known = new Map<string, Predicted>();
   return (hypothesis) => {
-    if (look.power === 'own' && isDead(look, hypothesis)) return { state: 'still', visible: 0 };
+    if (look.power === 'own' && takingPower(look, hypothesis).length > 0) return { state: 'still', visible: 0 };
     const faults = jointFaults(hypothesis);
     const key = faults
       .map(({ joint, mode }) => `${joint} ${mode}`)
@@ -151,7 +149,6 @@ function predict(pack: Pack, look: KinematicLook, { faults, watch }: PredictOpti
 }
 
 const bodyName = (pack: Pack, id: string) => pack.driveline.bodies.find((each) => each.id === id)?.name ?? id;
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 const DEFAULT_WORDS: Readonly<Record<MotionState, string>> = {
   turns: 'It turns',

@@ -2,6 +2,7 @@ import { fail } from '../failure/CoreFailure.ts';
 import { own } from '../operation/own.ts';
 import { checkPack } from './checkPack.ts';
 import { modelOverrides, type ModelOverrides } from './modelOverrides.ts';
+import { idsOf, need } from './names.ts';
 import { packSchema, type Pack } from './pack.ts';
 
 const remembered = new WeakMap<Pack, Map<string, Pack>>();
@@ -48,8 +49,6 @@ function variantOf(pack: Pack, variant: string | undefined): Pack {
 
 const isEmpty = (overrides: ModelOverrides) =>
   Object.values(overrides).every((each) => each === undefined || Object.keys(each).length === 0);
-
-type Listed = readonly { readonly id: string }[];
 
 /** Entries put in the place of those of the same id, or added, and some left out. */
 function puttingIn<T extends { readonly id: string }>(list: readonly T[], put: readonly T[] = [], without: readonly string[] = []): T[] {
@@ -102,12 +101,8 @@ const leaving = <T>(record: Readonly<Record<string, T>>, gone: ReadonlySet<strin
   Object.fromEntries(Object.entries(record).filter(([id]) => !gone.has(id)));
 
 function checkNamed(pack: Pack, { bodies, joints, steps, faults, withoutSteps, without }: ModelOverrides): void {
-  const known = (list: Listed, ids: readonly string[] | undefined, path: string) =>
-    ids?.forEach((id) => {
-      if (!list.some((each) => each.id === id)) {
-        throw fail('unknownId', `${path}.${id}`, { given: id, known: list.map((each) => each.id).join(', ') });
-      }
-    });
+  const known = (list: readonly { readonly id: string }[], ids: readonly string[] | undefined, path: string) =>
+    ids?.forEach((id) => need(idsOf(list), id, `${path}.${id}`));
   known(pack.driveline.bodies, Object.keys(bodies), 'bodies');
   known(pack.driveline.joints, Object.keys(joints), 'joints');
   known(pack.steps, [...Object.keys(steps), ...withoutSteps], 'steps');

@@ -1,5 +1,6 @@
 import { hypothesesOf, type Hypothesis } from './hypotheses.ts';
-import { outcomesOf, SOUND_MACHINE, type LookOutcome } from './outcomes.ts';
+import type { LookOutcome } from './lookOutcome.ts';
+import { outcomesOf, SOUND_MACHINE } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 
 /** Results of every look, by look; also under a sound machine. */

@@ -1,12 +1,13 @@
 import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
-import { hypothesesOf, waysAlone } from './hypotheses.ts';
+import { waysAlone } from './hypotheses.ts';
 import { inputToSee } from './lookMotion.ts';
-import type { LookOutcome } from './outcomes.ts';
+import type { LookOutcome } from './lookOutcome.ts';
 import type { KinematicLook, Pack } from './pack.ts';
 import { packModel } from './packModel.ts';
 import { traceNext } from './next.ts';
 import { traceInput } from './schema.ts';
+import { usualOf } from './tableOutcomes.ts';
 
 /** What works in a family file, and would serve the mechanic better otherwise. The words live in the wording package. */
 export type RemarkCode =
@@ -125,9 +126,9 @@ const likeliest = (outcomes: readonly LookOutcome[], hypothesis: string): string
 
 /** Faults that never come first, though every look shows what they would show. */
 function unproved(pack: Pack): PackRemark[] {
-  const { outcomes } = packModel(pack);
+  const { hypotheses, outcomes } = packModel(pack);
   return pack.faults.flatMap(({ id }, i) => {
-    const truth = waysAlone(hypothesesOf(pack), id)[0]?.id ?? '';
+    const truth = waysAlone(hypotheses, id)[0]?.id ?? '';
     const observations = pack.looks.map((look) => ({ look: look.id, result: likeliest(outcomes.get(look.id) ?? [], truth) }));
     const [first] = traceNext(traceInput.parse({ family: pack.id, observations }), pack).suspects;
     if (first?.fault === id) return [];
@@ -157,10 +158,10 @@ function unsettled(pack: Pack): PackRemark[] {
 }
 
 /** How many times as likely a fault makes the best of its sights as a sound machine does; null where nothing is seen of it. */
-export function settledBy({ looks }: Pack, fault: string): number | null {
+function settledBy({ looks }: Pack, fault: string): number | null {
   const odds = looks.flatMap((look) => {
     if (look.kind !== 'table' || !look.seen) return [];
-    const usual = look.otherwise.indexOf(Math.max(...look.otherwise));
+    const usual = usualOf(look);
     return (own(look.likelihoods, fault) ?? []).flatMap((chance, r) =>
       r !== usual && chance >= 0.5 ? [chance / Math.max(look.otherwise[r] ?? 0, LEAST_LIKELIHOOD)] : [],
     );

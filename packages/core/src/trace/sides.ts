@@ -26,18 +26,18 @@ export function withSidesWritten(raw: unknown): unknown {
   if (!parsed.success || Object.keys(parsed.data.mirrored).length > 0) return raw;
   const { sides, formerly, mirrored: _, ...rest } = parsed.data;
   const pairs: [string, string][] = [];
-  const both = renaming(written(rest, sides, pairs), formerly) as Record<string, unknown>;
   const now = (each: string) => own(formerly, each) ?? each;
+  const both = withTexts(written(rest, sides, pairs), now) as Record<string, unknown>;
   const mirrored = Object.fromEntries(pairs.flatMap(([one, other]) => [[now(one), now(other)] as const, [now(other), now(one)] as const]));
   return { ...both, sides, mirrored };
 }
 
-/** Ids that keep a name they had before, wherever they stand. */
-function renaming(value: unknown, formerly: Readonly<Record<string, string>>): unknown {
-  if (typeof value === 'string') return own(formerly, value) ?? value;
-  if (Array.isArray(value)) return value.map((each) => renaming(each, formerly));
+/** A value with every text in it changed, the names of its fields too. */
+function withTexts(value: unknown, change: (text: string) => string): unknown {
+  if (typeof value === 'string') return change(value);
+  if (Array.isArray(value)) return value.map((each) => withTexts(each, change));
   if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(Object.entries(value).map(([key, each]) => [own(formerly, key) ?? key, renaming(each, formerly)]));
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [change(key), withTexts(each, change)]));
 }
 
 const FOR_ONE = /\{(?:side|letter)\}/;
@@ -48,7 +48,7 @@ function written(value: unknown, sides: Sides, pairs: [string, string][]): unkno
   return Object.fromEntries(
     Object.entries(value).flatMap(([key, each]): [string, unknown][] =>
       FOR_ONE.test(key)
-        ? turns(sides).map((turn) => [filled(key, turn) as string, filled(each, turn)])
+        ? turns(sides).map((turn) => [filler(turn)(key), withTexts(each, filler(turn))])
         : [[key, written(each, sides, pairs)]],
     ),
   );
@@ -64,10 +64,9 @@ const isForOne = (value: unknown): boolean => {
 function idOf(value: object): unknown {
   const { faults, order, ...named } = value as Record<string, unknown>;
   const whole = [faults, order].find((each): each is unknown[] => Array.isArray(each));
-
-  const own = (['id', 'fault', 'from', 'result'] as const).map((key) => named[key]).find((each) => typeof each === 'string');
+  const name = (['id', 'fault', 'from', 'result'] as const).map((key) => named[key]).find((each) => typeof each === 'string');
   // A lane of the drawing and two faults together are told by all that they name.
-  return whole ? [own, ...whole].join(' ') : own;
+  return whole ? [name, ...whole].join(' ') : name;
 }
 
 const turns = ([one, other]: Sides): [Side, Side][] => [
@@ -76,29 +75,25 @@ const turns = ([one, other]: Sides): [Side, Side][] => [
 ];
 
 function bothOf(value: unknown, sides: Sides, pairs: [string, string][]): unknown[] {
-  const [one, other] = turns(sides).map((turn) => filled(value, turn));
+  const [one, other] = turns(sides).map((turn) => withTexts(value, filler(turn)));
   const ids = [one, other].map((each) => (typeof each === 'string' ? each : idOf(each as object)));
   if (ids.every((each): each is string => typeof each === 'string' && !each.includes(' '))) pairs.push(ids as [string, string]);
   return [one, other];
 }
 
-function filled(value: unknown, [here, there]: [Side, Side]): unknown {
-  if (typeof value === 'string') {
-    return value
-      .replaceAll('{side}', here.id)
-      .replaceAll('{other}', there.id)
-      .replaceAll('{letter}', here.letter)
-      .replaceAll('{otherLetter}', there.letter)
-      .replaceAll('{Name}', capital(here.name))
-      .replaceAll('{OtherName}', capital(there.name))
-      .replaceAll('{name}', here.name)
-      .replaceAll('{otherName}', there.name);
-  }
-  if (Array.isArray(value)) return value.map((each) => filled(each, [here, there]));
-  if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(
-    Object.entries(value).map(([key, each]) => [filled(key, [here, there]) as string, filled(each, [here, there])]),
-  );
+/** Fills in the side that something is for, and the other. */
+function filler([here, there]: [Side, Side]): (text: string) => string {
+  const words: Readonly<Record<string, string>> = {
+    side: here.id,
+    other: there.id,
+    letter: here.letter,
+    otherLetter: there.letter,
+    name: here.name,
+    otherName: there.name,
+    Name: capital(here.name),
+    OtherName: capital(there.name),
+  };
+  return (text) => text.replaceAll(/\{(\w+)\}/g, (whole, word: string) => own(words, word) ?? whole);
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,7 +1,7 @@
 import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
 import { NONE_OF_THESE, presentIn, type Hypothesis } from './hypotheses.ts';
-import type { LookOutcome } from './lookOutcome.ts';
+import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
 import type { TableLook } from './pack.ts';
 
 type Row = readonly number[];
@@ -37,7 +37,7 @@ export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]
       const [one, other] = [look.results[i], look.results[j]] as [TableLook['results'][number], TableLook['results'][number]];
       return {
         result: `${one.id}+${other.id}`,
-        name: `${one.name}, and ${lower(other.name)}`,
+        name: `${one.name}, and ${asLaterWords(other.name)}`,
         parts: [one.id, other.id],
         likelihood: (hypothesis) => both(hypothesis, i, j),
       };
@@ -48,8 +48,8 @@ export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]
 /** Share of people who tell both of two things that they see in one look, and not only the one that strikes them (judgement). */
 const SAY_BOTH = 0.7;
 
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
-const usualOf = ({ otherwise }: TableLook) => otherwise.indexOf(Math.max(...otherwise));
+/** Which result a sound machine shows most often. */
+export const usualOf = ({ otherwise }: TableLook) => otherwise.indexOf(Math.max(...otherwise));
 
 /** With more results than these their pairs would be a list that nobody reads, and would slow the planning. */
 const MOST_TELLING = 5;

@@ -1,4 +1,4 @@
-import type { Wanted } from '../access/state.ts';
+import { reachOf, type Wanted } from '../access/state.ts';
 import type { Look, Pack } from './pack.ts';
 
 /** States that must hold for a look: those it names, and under own power those by which what it drives has its power. */
@@ -13,3 +13,10 @@ export const wantedBy = ({ states }: Pick<Pack, 'states'>, look: Look): readonly
 
 /** What must be done, and what must hold, before a look can be taken. */
 export const lookWants = (pack: Pick<Pack, 'states'>, look: Look): Wanted => ({ needs: look.needs, while: wantedBy(pack, look) });
+
+/** States that a look needs and that do not hold with these steps open. */
+export function statesLacking(pack: Pack, look: Look, open: Iterable<string>): readonly string[] {
+  const reach = reachOf(pack);
+  const done = reach.maskOf(open);
+  return wantedBy(pack, look).filter((state) => !reach.holds(state, done));
+}

@@ -2,7 +2,7 @@ import { FAMILIES } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { reachOf } from '../access/state.ts';
 import { own } from '../operation/own.ts';
-import { forbidden } from './forbidden.ts';
+import { forbidden, openAfter } from './forbidden.ts';
 import { waysAlone } from './hypotheses.ts';
 import { traceNext } from './next.ts';
 import type { KinematicLook, Pack } from './pack.ts';
@@ -40,8 +40,7 @@ describe.each(FAMILIES)('$id', (pack) => {
             expect(advised.flatMap((each) => forbidden(pack, each, reached))).toEqual([]);
             const taken = advised[choice % Math.max(1, advised.length)];
             if (!taken) return;
-            const undone = new Set(taken.undo.map(({ id }) => id));
-            reached = [...reached.filter((id) => !undone.has(id)), ...taken.steps.map(({ id }) => id)];
+            reached = openAfter(taken, reached);
             observations.push({ look: taken.look, result: shown(pack, taken.look, hypotheses[truth]?.id ?? '') });
           }
         },

@@ -1,0 +1,3 @@
+import type { Pack } from '@patient-badger/core';
+
+export const faultName = ({ faults }: Pick<Pack, 'faults'>, id: string): string => faults.find((each) => each.id === id)?.name ?? id;
