@@ -8,7 +8,7 @@
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { BrowserContext, CDPSession, Page } from 'playwright-core';
-import { PHONE, start, type Stage } from '../e2e/stage.ts';
+import { letIn, PHONE, start, type Stage } from '../e2e/stage.ts';
 
 const LINE = { offline: false, downloadThroughput: 1.6e6 / 8, uploadThroughput: 0.75e6 / 8, latency: 150 };
 const SLOWED = 4;
@@ -66,6 +66,7 @@ interface Visits {
 
 async function run(stage: Stage): Promise<Visits> {
   const { context } = await stage.device(PHONE);
+  await letIn(context, stage.address, 'Imke');
   const visit = async () => {
     const opened = await slowPage(context);
     const seen = await load(opened, stage.address);

@@ -9,7 +9,7 @@ import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
 import type { EntryReceipt, JobPage } from '@patient-badger/contract';
-import { start } from '../e2e/stage.ts';
+import { cookieOf, start } from '../e2e/stage.ts';
 
 const RATE = Number(process.env.RATE ?? 300);
 const SECONDS = Number(process.env.SECONDS ?? 20);
@@ -17,6 +17,8 @@ const CONNECTIONS = 16;
 const THROUGH_SECONDS = 8;
 const TO_REACH = { p99Ms: 50, ofBare: 0.5 };
 const PEOPLE = ['imke', 'tobin', 'wren'];
+/** Each from a device of their own. */
+const cookies = new Map<string, string>();
 
 type Post = (i: number) => Promise<void>;
 
@@ -24,7 +26,12 @@ type Post = (i: number) => Promise<void>;
 function poster(address: string, agent: Agent) {
   return (path: string, body: string, person: string) =>
     new Promise<string>((resolve, reject) => {
-      const headers = { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body), 'x-person': person };
+      const headers = {
+        'content-type': 'application/json',
+        'content-length': Buffer.byteLength(body),
+        'x-person': person,
+        cookie: cookies.get(person) ?? '',
+      };
       const asked = request(`${address}${path}`, { method: 'POST', agent, headers }, (answer) => {
         let text = '';
         answer.setEncoding('utf8').on('data', (chunk: string) => (text += chunk));
@@ -73,7 +80,10 @@ const bare = spawn(process.execPath, ['--import', 'tsx', 'bench/bareInsert.ts'],
 try {
   const bareAddress = await new Promise<string>((resolve) => bare.stdout.once('data', (chunk: Buffer) => resolve(chunk.toString().trim())));
   const agent = new Agent({ keepAlive: true, maxSockets: 64 });
-  const { rows } = (await (await fetch(`${stage.address}/api/jobs?state=open`)).json()) as JobPage;
+  for (const person of PEOPLE) cookies.set(person, await cookieOf(stage.address, person));
+  const { rows } = (await (
+    await fetch(`${stage.address}/api/jobs?state=open`, { headers: { cookie: cookies.get('imke') ?? '' } })
+  ).json()) as JobPage;
   const entryOf = (i: number) => ({
     id: randomUUID(),
     jobId: rows[i % rows.length]?.id,

@@ -108,7 +108,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
 
 test('a screw left over keeps the job open until a reason is given, and the record says so', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await link(page, /Ferry slip trimmer/).click();
   await link(page, 'Open').click();
   await page.getByTestId('other-place').click();

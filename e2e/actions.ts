@@ -17,6 +17,14 @@ export async function arrive(page: Page, address: string, person: string): Promi
   await link(page, `${person} is at the bench`).waitFor();
 }
 
+/** On "You and this device": somebody else takes it over by PIN. */
+export async function handOver(page: Page, person: string, pin = '2580'): Promise<void> {
+  await radio(page, new RegExp(`^${person}`)).click();
+  await page.getByLabel(`PIN of ${person}`).fill(pin);
+  await page.getByTestId('prove').click();
+  await link(page, `${person} is at the bench`).waitFor();
+}
+
 export async function takeIn(page: Page, machine: RegExp, complaint: string): Promise<void> {
   await button(page, 'Take in a machine').click();
   await button(page, machine).click();

@@ -103,7 +103,7 @@ test('two windows on one job: what one writes the other shows within two seconds
 
 test('two windows of one device see each other’s notes before they are sent', async () => {
   const { page, context } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/log'));
   const other = await context.newPage();
@@ -120,7 +120,7 @@ test('two windows of one device see each other’s notes before they are sent', 
 
 test('any entry can be taken back and put back', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
   await page.getByTestId('do-look').click();
   await page.getByTestId('result-partly').click();
@@ -174,7 +174,7 @@ test('without a connection the work goes on, survives a reload and is sent when 
 
 test('a reading that makes no sense, a huge photo and a text for a number are refused in a sentence, and nothing is lost', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Lighthouse road saw/, 'Chain runs dry, no oil on the bar');
   await link(page, 'Measure').click();
   await read(page, 'tipDiameterMm', '15');
@@ -219,7 +219,7 @@ test('everything on a look sheet can be reached and pressed by keyboard', async 
 
 test('a machine nobody knows is written down without a connection, taken in, photographed, and all of it arrives', async () => {
   const { page, context } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await context.route('**/api/**', (route) => route.abort());
   await button(page, 'Take in a machine').click();
   await button(page, 'It is not on the list: write it down').click();

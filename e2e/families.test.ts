@@ -3,7 +3,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { arrive, button, clearTheWay, heading, honest, link, openUp, radio, takeIn, trace } from './actions.ts';
+import { arrive, button, clearTheWay, handOver, heading, honest, link, openUp, radio, takeIn, trace } from './actions.ts';
 import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -16,7 +16,7 @@ afterAll(() => stage.stop());
 
 test('a cargo bike that hums, on the phone: traced to its stripped nylon gear', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await link(page, /Cargo bike/).click();
   const taken = await trace(page, honest('mid-drive-motor', 'nylon-stripped'));
   expect(taken.length).toBeGreaterThan(1);
@@ -75,10 +75,10 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
   await page.getByText('Somebody else must look it over first: it is a safety-critical job.').waitFor();
   expect(await page.getByText('You worked on it yourself, Imke.', { exact: false }).isVisible()).toBe(true);
   await link(page, 'Imke is at the bench').click();
-  await radio(page, /Wren/).click();
+  await handOver(page, 'Tobin');
   await page.goBack();
   await page.getByTestId('second-check').click();
-  await page.getByText('Looked over by Wren').waitFor();
+  await page.getByText('Looked over by Tobin').waitFor();
 });
 
 test('one half of an auger stands: its pin is found, the tracing goes on, and nothing else is wrong', async () => {
@@ -116,7 +116,7 @@ test('the mechanic’s own order: a place is pressed, its look is taken, and wha
 
 test('a family is found by the owner’s words, its chain runs beside one with a fault, and a machine of it is taken in', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await link(page, 'Families').click();
   await page.getByLabel('What does the owner say, or what is it?').fill('wall goes out crooked');
   await link(page, 'Slide with two racks').click();

@@ -91,7 +91,7 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
 
 test('turns counted on both shafts name the tooth counts; a train is reckoned and found without a job', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await link(page, 'Ratios').click();
   await radio(page, 'Count turns').click();
   await page.getByTestId('count-input').fill('37');

@@ -4,6 +4,7 @@ import { existsSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import pg from 'pg';
+import { SAMPLE } from '../apps/server/src/demo/sample.ts';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 
 export const PHONE = { width: 390, height: 844 } as const;
@@ -25,6 +26,8 @@ export const CHROMIUM = {
 
 export interface Stage {
   readonly address: string;
+  /** Where the first shop is made, as the start of the server prints it; the address itself where there is one. */
+  readonly firstVisit: string;
   readonly browser: Browser;
   readonly databaseUrl: string;
   /** A window of its own device: nothing kept from others. */
@@ -35,7 +38,7 @@ export interface Stage {
 }
 
 /** The real app on a real server and database, in Debian's Chromium. */
-export async function start(): Promise<Stage> {
+export async function start({ demo = true } = {}): Promise<Stage> {
   const root = process.cwd();
   const dist = join(root, 'apps/web/dist');
   if (!existsSync(join(dist, 'index.html'))) throw new Error('The app is not built: run the tests with npm test');
@@ -45,12 +48,18 @@ export async function start(): Promise<Stage> {
   await sql(cluster, `CREATE DATABASE ${name}`);
   const databaseUrl = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
   const port = await freePort();
-  const server = await startServer(root, { DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: dist });
+  const { server, said } = await startServer(root, {
+    ...{ DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: dist },
+    SEED_DEMO: demo ? '1' : '0',
+    // All the devices of a story come from one address.
+    SIGN_INS_PER_MINUTE: '1000',
+  });
   const browser = await chromium.launch(CHROMIUM);
   const address = `http://127.0.0.1:${port}`;
   const contexts: BrowserContext[] = [];
   return {
     address,
+    firstVisit: /Make the shop at (\S+)/.exec(said())?.[1] ?? address,
     browser,
     databaseUrl,
     device: async (viewport) => {
@@ -72,23 +81,39 @@ export async function start(): Promise<Stage> {
   };
 }
 
-async function startServer(cwd: string, env: Record<string, string>): Promise<ChildProcess> {
+async function startServer(cwd: string, env: Record<string, string>): Promise<{ server: ChildProcess; said: () => string }> {
   const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
     cwd,
-    env: { ...process.env, ...env, SEED_DEMO: '1', LOG_LEVEL: 'error', NODE_ENV: 'production' },
+    env: { ...process.env, ...env, LOG_LEVEL: 'error', NODE_ENV: 'production' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   let said = '';
   await new Promise<void>((resolve, reject) => {
     const hear = (chunk: Buffer) => {
       said += String(chunk);
-      if (said.includes('Patient Badger is at')) resolve();
+      if (said.includes(env.SEED_DEMO === '1' ? 'Patient Badger is at' : 'Make the shop at')) resolve();
     };
     server.stdout.on('data', hear);
     server.stderr.on('data', hear);
     server.once('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
   });
-  return server;
+  return { server, said: () => said };
+}
+
+/** A device of the made-up shop that is no browser: what it shows to be let in. */
+export async function cookieOf(address: string, name: string): Promise<string> {
+  const answer = await fetch(`${address}/api/sign-in`, {
+    method: 'POST',
+    body: JSON.stringify({ name, passphrase: SAMPLE.passphrase, device: 'A bench' }),
+    headers: { 'content-type': 'application/json' },
+  });
+  return (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+}
+
+/** A browser that was signed in before this visit. */
+export async function letIn(context: BrowserContext, address: string, name: string): Promise<void> {
+  const [cookie = '', value = ''] = (await cookieOf(address, name)).split('=');
+  await context.addCookies([{ name: cookie, value, url: address, httpOnly: true, sameSite: 'Strict' }]);
 }
 
 /** What the database holds, asked again until it is what is wanted: a screen shows what was written before the server has it. */

@@ -42,7 +42,7 @@ test('a walk-behind drive jammed on the right by its pin', async () => {
 
 test('a grooved stem and a turned seal are found together', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Old estate car/, 'Oil at the cable');
   const sights = { 'oil-trail': 'wet', 'seal-look': 'turned', 'driven-look': 'groove', 'needle-steady': 'steady' };
   await traceBoth(page, { ...honest('speedometer-takeoff', 'seal-turned'), ...sights });
@@ -86,7 +86,7 @@ test('a look is refused because the bar is off, says what it takes, and is possi
 
 test('something that the family does not foresee is kept as evidence, and two things are seen in one sight', async () => {
   const { page } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Wren');
+  await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Ferry slip trimmer/, 'Head gets hot and howls');
   await page.getByTestId('own-look').click();
   await page.getByLabel('I saw').fill('blue colour at the spindle');

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntryReceipt, JobPage } from '@patient-badger/contract';
 import pg from 'pg';
+import { cookieOf } from '../../e2e/stage.ts';
 import { isWell, openShop } from './shopServer.ts';
 import { pause, until, type Campaign, type Tally } from './tally.ts';
 
@@ -10,8 +11,11 @@ const EACH = 6;
 /** Three writers and a listener while the server, or the database with it, is killed at a random moment. */
 export async function serverKilled({ rounds, database }: Campaign): Promise<Tally> {
   const { url, server, tally, random } = await openShop(database, 41);
-  const { rows } = (await (await fetch(`${server.address}/api/jobs?state=open`)).json()) as JobPage;
-  const ear = listen(server.address);
+  const cookies = new Map<string, string>();
+  for (const by of WRITERS) cookies.set(by, await cookieOf(server.address, by));
+  const cookie = cookies.get('imke') ?? '';
+  const { rows } = (await (await fetch(`${server.address}/api/jobs?state=open`, { headers: { cookie } })).json()) as JobPage;
+  const ear = listen(server.address, cookie);
 
   for (let round = 0; round < rounds; round++) {
     const written: string[] = [];
@@ -27,7 +31,7 @@ export async function serverKilled({ rounds, database }: Campaign): Promise<Tall
           payload: { kind: 'remark', text: `${round}/${i}` },
         };
         // As the device does: the same entry until the server has said that it is kept.
-        if (!(await until(() => send(server.address, entry), 60_000))) unsent++;
+        if (!(await until(() => send(server.address, entry, cookies.get(by) ?? ''), 60_000))) unsent++;
         written.push(id);
         await pause(random() * 30);
       }
@@ -59,11 +63,11 @@ export async function serverKilled({ rounds, database }: Campaign): Promise<Tall
   return tally;
 }
 
-async function send(address: string, entry: { readonly id: string; readonly by: string }): Promise<boolean> {
+async function send(address: string, entry: { readonly id: string; readonly by: string }, cookie: string): Promise<boolean> {
   const answer = await fetch(`${address}/api/entries`, {
     method: 'POST',
     body: JSON.stringify([entry]),
-    headers: { 'content-type': 'application/json', 'x-person': entry.by },
+    headers: { 'content-type': 'application/json', 'x-person': entry.by, cookie },
     signal: AbortSignal.timeout(5000),
   });
   const [receipt] = (await answer.json()) as EntryReceipt[];
@@ -79,12 +83,12 @@ export async function inRecord(url: string, ids: readonly string[]): Promise<Rea
 }
 
 /** A listener that comes back with its last number whenever the stream ends, as the app does. */
-function listen(address: string) {
+function listen(address: string, cookie: string) {
   const heard = new Map<string, number>();
   const stop = new AbortController();
   let last = '';
   const follow = async () => {
-    const response = await fetch(`${address}/api/events${last ? `?after=${last}` : ''}`, { signal: stop.signal });
+    const response = await fetch(`${address}/api/events${last ? `?after=${last}` : ''}`, { signal: stop.signal, headers: { cookie } });
     let text = '';
     for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
       text += new TextDecoder().decode(chunk);

@@ -4,6 +4,7 @@ import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
+import { readFileSync } from 'node:fs';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
@@ -19,8 +20,11 @@ import { instrumentRoutes } from './instruments/routes.ts';
 import { importRoutes } from './imports/routes.ts';
 import { machineRoutes } from './machines/routes.ts';
 import { jobRoutes } from './jobs/routes.ts';
+import { sampleRoutes } from './demo/sampleRoutes.ts';
 import { operationRoutes } from './operations/routes.ts';
 import { partRoutes } from './parts/routes.ts';
+import { peopleRoutes } from './people/routes.ts';
+import { newSetupCode, signInRoutes } from './people/signInRoutes.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
@@ -29,9 +33,18 @@ import { shopRoutes } from './shop/routes.ts';
 const REQUEST_MS = 120_000;
 
 /** The whole server on an open database, not yet listening. */
-export async function buildApp(config: Config, dataSource: DataSource): Promise<FastifyInstance> {
+export async function buildApp(config: Config, dataSource: DataSource, setupCode = newSetupCode()): Promise<FastifyInstance> {
+  const { TLS_CERT_FILE, TLS_KEY_FILE, TRUST_PROXY } = config;
+  const tls = TLS_CERT_FILE && TLS_KEY_FILE ? { cert: readFileSync(TLS_CERT_FILE), key: readFileSync(TLS_KEY_FILE) } : null;
   const app = Fastify({
-    logger: { level: config.LOG_LEVEL },
+    // The server of Node differs in type with TLS, and in nothing that is used here.
+    ...((tls ? { https: tls } : {}) as object),
+    ...(TRUST_PROXY !== undefined && { trustProxy: TRUST_PROXY.split(',') }),
+    logger: {
+      level: config.LOG_LEVEL,
+      // A token, a passphrase or a PIN is never written down, whoever logs a whole request one day.
+      redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]', 'body', 'req.body'],
+    },
     bodyLimit: 2 * 1024 * 1024,
     forceCloseConnections: true,
     requestTimeout: REQUEST_MS,
@@ -49,10 +62,13 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
         'img-src': ["'self'", 'data:', 'blob:'],
         'worker-src': ["'self'", 'blob:'],
         'connect-src': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        'form-action': ["'self'"],
         'upgrade-insecure-requests': null,
       },
     },
-    strictTransportSecurity: false,
+    // Only over TLS does it mean anything; a shop with plain HTTP is not shut out of its own address.
+    strictTransportSecurity: tls ? { maxAge: 31_536_000, includeSubDomains: false } : false,
   });
   await app.register(compress, {
     encodings: ['br', 'gzip'],
@@ -70,8 +86,15 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
   });
   await app.register(actor, { dataSource });
   await app.register(feed, { databaseUrl: config.DATABASE_URL });
+  await app.register(signInRoutes, {
+    ...{ dataSource, setupCode },
+    isSample: config.SEED_DEMO === '1',
+    signInsPerMinute: config.SIGN_INS_PER_MINUTE,
+  });
+  await app.register(shopRoutes, { dataSource, config });
   const features = [
-    shopRoutes,
+    peopleRoutes,
+    sampleRoutes,
     machineRoutes,
     familyRoutes,
     jobRoutes,
@@ -84,7 +107,7 @@ export async function buildApp(config: Config, dataSource: DataSource): Promise<
   ];
   for (const routes of features) await app.register(routes, { dataSource });
   await app.register(operationRoutes);
-  app.get('/api/openapi.json', { schema: { hide: true }, config: { shopless: true } }, async () => app.swagger());
+  app.get('/api/openapi.json', { schema: { hide: true }, config: { open: true } }, async () => app.swagger());
   await app.register(healthRoute, { dataSource });
   if (config.STATIC_DIR) await serveApp(app, config.STATIC_DIR);
   return app;

@@ -1,8 +1,20 @@
-import { existsSync } from 'node:fs';
+import { accessSync, constants, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 
-const schema = z.object({
+function isReadable(file: string): boolean {
+  try {
+    accessSync(file, constants.R_OK);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+const readable = (name: string) =>
+  z.string().refine(isReadable, `${name} must be a file that the server can read; started as root it runs as nobody.`).optional();
+
+const settings = z.object({
   HOST: z.string().min(1).default('127.0.0.1'),
   PORT: z.coerce
     .number('PORT must be a number.')
@@ -26,11 +38,33 @@ const schema = z.object({
     .min(60, 'REQUESTS_PER_MINUTE must be 60 or more.')
     .max(1_000_000)
     .default(1200),
+  SIGN_INS_PER_MINUTE: z.coerce
+    .number('SIGN_INS_PER_MINUTE must be a number.')
+    .int()
+    .min(3, 'SIGN_INS_PER_MINUTE must be 3 or more.')
+    .max(1000)
+    .default(10),
+  TLS_CERT_FILE: readable('TLS_CERT_FILE'),
+  TLS_KEY_FILE: readable('TLS_KEY_FILE'),
+  TRUST_PROXY: z
+    .string()
+    .regex(
+      /^[0-9a-f.:/]+(,[0-9a-f.:/]+)*$/i,
+      'TRUST_PROXY must be the addresses of the proxies in front, such as 127.0.0.1 or 10.0.0.0/8,127.0.0.1.',
+    )
+    .optional(),
+  PUBLIC_ADDRESS: z
+    .url({ protocol: /^https?$/, error: 'PUBLIC_ADDRESS must be the address that phones open, such as https://badger.example.' })
+    .optional(),
   SEED_DEMO: z.enum(['0', '1'], 'SEED_DEMO must be 1 to lay the demo world into an empty database, or 0.').default('0'),
   LOG_LEVEL: z
     .enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent'], 'LOG_LEVEL must be fatal, error, warn, info, debug or silent.')
     .default('info'),
 });
+const schema = settings.refine(
+  ({ TLS_CERT_FILE, TLS_KEY_FILE }) => (TLS_CERT_FILE === undefined) === (TLS_KEY_FILE === undefined),
+  'TLS_CERT_FILE and TLS_KEY_FILE belong together: give both, or neither.',
+);
 export type Config = z.infer<typeof schema>;
 
 /** Reads the environment once. Throws one sentence per wrong setting; nothing is guessed. */

@@ -8,6 +8,7 @@ import { PartWords1700000000004 } from './migrations/1700000000004-PartWords.ts'
 import { SellersAndShelf1700000000005 } from './migrations/1700000000005-SellersAndShelf.ts';
 import { SizesByPitch1700000000006 } from './migrations/1700000000006-SizesByPitch.ts';
 import { JobRows1700000000007 } from './migrations/1700000000007-JobRows.ts';
+import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
 /** No statement of the server takes so long; one that does is stuck, and would hold its connection for ever. */
 const STATEMENT_MS = 30_000;
@@ -32,6 +33,7 @@ export const createDataSource = (url: string, { patient = false }: Limits = {}):
       SellersAndShelf1700000000005,
       SizesByPitch1700000000006,
       JobRows1700000000007,
+      PeopleAndSessions1700000000008,
     ],
     synchronize: false,
     installExtensions: false,

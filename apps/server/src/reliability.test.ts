@@ -18,7 +18,7 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const asTobin = { 'x-person': 'tobin' };
-const health = () => server.app.inject('/api/health');
+const health = () => server.inject('/api/health');
 
 test('two servers on one empty database both come up, and it is filled once', async () => {
   const cluster = process.env.TEST_DATABASE_URL ?? '';
@@ -88,10 +88,10 @@ test('a record that is read-only is said to be, by health and by every write, an
     by: 'tobin',
     payload: { kind: 'remark', text: 'x' },
   };
-  const written = await server.app.inject({ method: 'POST', url: '/api/entries', payload: [entry], headers: asTobin });
+  const written = await server.inject({ method: 'POST', url: '/api/entries', payload: [entry], headers: asTobin });
   expect([written.statusCode, written.json<{ code: string }>().code]).toEqual([503, 'recordReadOnly']);
   expect([(await health()).statusCode, (await health()).json<{ code: string }>().code]).toEqual([503, 'recordReadOnly']);
-  expect((await server.app.inject('/api/jobs')).statusCode).toBe(200);
+  expect((await server.inject('/api/jobs')).statusCode).toBe(200);
   await inCluster(
     server.url,
     `BEGIN; SET LOCAL default_transaction_read_only = off; SET TRANSACTION READ WRITE; ALTER DATABASE ${name} RESET default_transaction_read_only; COMMIT`,
@@ -105,7 +105,7 @@ test('a record that is read-only is said to be, by health and by every write, an
 });
 
 test('a list that was given up for dead stays so, and nothing of it is kept', async () => {
-  const begin = await server.app.inject({
+  const begin = await server.inject({
     method: 'POST',
     url: '/api/imports?duplicates=refuse',
     headers: { ...asTobin, 'content-type': 'application/x-ndjson' },
@@ -124,7 +124,7 @@ test('a list that was given up for dead stays so, and nothing of it is kept', as
   const { id } = begin.json<{ id: string }>();
   // The clock of the one who asks has run on: the thread said nothing for too long.
   await server.dataSource.getRepository(imports).update({ id }, { touchedAt: new Date(0) });
-  const state = async () => (await server.app.inject(`/api/imports/${id}`)).json<{ state: string; sentence: string }>();
+  const state = async () => (await server.inject(`/api/imports/${id}`)).json<{ state: string; sentence: string }>();
   const told = await state();
   await new Promise((resolve) => setTimeout(resolve, 4000));
   expect((await state()).state).toBe(told.state);
@@ -134,27 +134,27 @@ test('a list that was given up for dead stays so, and nothing of it is kept', as
 
 test('a line of sixty megabytes is refused in a sentence', async () => {
   const payload = `{"partNumber":"LONG","name":"${'x'.repeat(60 * 1024 * 1024)}"}`;
-  const begin = await server.app.inject({
+  const begin = await server.inject({
     method: 'POST',
     url: '/api/imports?duplicates=refuse',
     headers: asTobin,
     payload: Buffer.from(payload),
   });
   const { id } = begin.json<{ id: string }>();
-  const state = async () => (await server.app.inject(`/api/imports/${id}`)).json<{ state: string; sentence: string }>();
+  const state = async () => (await server.inject(`/api/imports/${id}`)).json<{ state: string; sentence: string }>();
   while ((await state()).state === 'running') await new Promise((resolve) => setTimeout(resolve, 100));
   expect(await state()).toMatchObject({ state: 'failed', sentence: expect.stringContaining('Line 1') as string });
 });
 
 test('answers are packed for who can unpack them', async () => {
-  const plain = await server.app.inject('/api/jobs');
-  const packed = await server.app.inject({ url: '/api/jobs', headers: { 'accept-encoding': 'gzip, br' } });
+  const plain = await server.inject('/api/jobs');
+  const packed = await server.inject({ url: '/api/jobs', headers: { 'accept-encoding': 'gzip, br' } });
   expect(packed.headers['content-encoding']).toBe('br');
   expect(packed.rawPayload.length).toBeLessThan(plain.rawPayload.length / 2);
 });
 
 test.each(['/API/jobs', '/api', '/Api/unheard-of', '/%', '/%E0%A4%A', '/api/%'])('%s is answered in the house’s own form', async (url) => {
-  const answer = await server.app.inject(url);
+  const answer = await server.inject(url);
   expect([answer.statusCode, answer.json<Problem>()]).toEqual([404, { code: 'notFound', sentence: problemSentence('notFound') }]);
 });
 

@@ -1,46 +1,84 @@
 import { randomUUID } from 'node:crypto';
-import type { FastifyInstance } from 'fastify';
+import { PERSON_HEADER } from '@patient-badger/contract';
+import { SCENARIO } from '@patient-badger/knowledge/scenario';
+import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';
 import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
+import { beginSession } from './people/sessions.ts';
+
+type Inject = (asked: string | InjectOptions) => Promise<LightMyRequestResponse>;
 
 export interface TestServer {
   readonly app: FastifyInstance;
   readonly dataSource: DataSource;
   readonly url: string;
+  /** A request from a device on which the person of the header is signed in; without one, Tobin. */
+  readonly inject: Inject;
   readonly stop: () => Promise<void>;
 }
 
 /** A server on a real database of its own, made for this test and dropped after it. */
 export async function testServer(): Promise<TestServer> {
-  const cluster = process.env.TEST_DATABASE_URL;
-  if (!cluster) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
-  const name = `t_${randomUUID().replaceAll('-', '')}`;
-  await inCluster(cluster, `CREATE DATABASE ${name}`);
-  const url = new URL(cluster);
-  url.pathname = `/${name}`;
-  const { app, dataSource } = await serverOn(url.href);
+  const { url, drop } = await emptyDatabase();
+  const served = await serverOn(url);
+  const { app, dataSource } = served;
   return {
-    app,
-    dataSource,
-    url: url.href,
+    ...served,
+    url,
     stop: async () => {
       await app.close();
       if (dataSource.isInitialized) await dataSource.destroy();
-      await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
+      await drop();
     },
   };
 }
 
+/** A database with nothing in it, not even tables. */
+export async function emptyDatabase(): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
+  const cluster = process.env.TEST_DATABASE_URL;
+  if (!cluster) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  await inCluster(cluster, `CREATE DATABASE ${name}`);
+  const url = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
+  return { url, drop: () => inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`) };
+}
+
 /** One more server process on the same database, as it would run elsewhere. */
-export async function serverOn(url: string): Promise<{ app: FastifyInstance; dataSource: DataSource }> {
+export async function serverOn(url: string): Promise<Pick<TestServer, 'app' | 'dataSource' | 'inject'>> {
   const dataSource = await openDataSource(url, seedDemo);
-  const app = await buildApp(readConfig({ DATABASE_URL: url, LOG_LEVEL: 'silent' }), dataSource);
+  const app = await buildApp(
+    readConfig({ DATABASE_URL: url, LOG_LEVEL: 'silent', SEED_DEMO: '1', SIGN_INS_PER_MINUTE: '1000' }),
+    dataSource,
+    SETUP_CODE,
+  );
   await app.ready();
-  return { app, dataSource };
+  return { app, dataSource, inject: await signedIn(app, dataSource) };
+}
+
+export const SETUP_CODE = 'let-me-begin';
+
+/** A device of their own for each person of the demo; the cookie as their browsers would hold it. */
+export async function cookiesOf(dataSource: DataSource): Promise<ReadonlyMap<string, string>> {
+  const shopId = SCENARIO.shop.id;
+  const made = SCENARIO.people.map(
+    async ({ id }) => [id, `badger=${await beginSession(dataSource.manager, { shopId, personId: id, device: 'A test' })}`] as const,
+  );
+  return new Map(await Promise.all(made));
+}
+
+async function signedIn(app: FastifyInstance, dataSource: DataSource): Promise<Inject> {
+  const cookies = await cookiesOf(dataSource);
+  return (asked) => {
+    const options = typeof asked === 'string' ? { url: asked } : asked;
+    const person = String(options.headers?.[PERSON_HEADER] ?? 'tobin');
+    // Somebody who does not work here asks from a device of those who do.
+    const cookie = cookies.get(person) ?? cookies.get('tobin') ?? '';
+    return app.inject({ ...options, headers: { cookie, ...options.headers } });
+  };
 }
 
 export async function inCluster(url: string, sql: string): Promise<void> {

@@ -3,6 +3,8 @@ import { Slot } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { DataProvider } from '../src/data/DataProvider.tsx';
 import { registerOfflineWorker } from '../src/data/offline.ts';
+import { Entrance } from '../src/entrance/Entrance.tsx';
+import { ShopUnits } from '../src/entrance/ShopUnits.tsx';
 import { KeySheet } from '../src/shell/KeySheet.tsx';
 import { useSchemeClass } from '../src/shell/useSchemeClass.ts';
 
@@ -15,8 +17,11 @@ export default function RootLayout() {
   return (
     <SafeAreaProvider>
       <DataProvider>
-        <Slot />
-        <KeySheet />
+        <Entrance>
+          <Slot />
+          <KeySheet />
+          <ShopUnits />
+        </Entrance>
       </DataProvider>
     </SafeAreaProvider>
   );

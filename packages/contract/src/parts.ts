@@ -90,6 +90,9 @@ export const DUPLICATES = ['replace', 'skip', 'refuse'] as const;
 export const importQuery = z.object({ duplicates: z.enum(DUPLICATES) });
 export type Duplicates = (typeof DUPLICATES)[number];
 
+/** How many of the made-up parts of the first visit are in the catalogue, or were taken out. */
+export const sampleParts = z.object({ count: z.int() }).meta({ id: 'SampleParts' });
+
 export const importReceipt = z.object({ added: z.int(), replaced: z.int(), skipped: z.int() });
 /** How far a list has come; it counts only once it is done. */
 export const importState = z

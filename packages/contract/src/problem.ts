@@ -4,6 +4,20 @@ import { z } from 'zod';
 export const PROBLEM_CODES = [
   'invalidInput',
   'unknownPerson',
+  'signInFirst',
+  'wrongPassphrase',
+  'wrongPin',
+  'pinSpent',
+  'lockedOut',
+  'weakPassphrase',
+  'weakPin',
+  'nameTaken',
+  'wrongCode',
+  'shopThere',
+  'confirmWho',
+  'ownersOnly',
+  'lastOwner',
+  'otherOrigin',
   'unknownMachine',
   'unknownModel',
   'unknownJob',
@@ -15,6 +29,10 @@ export const PROBLEM_CODES = [
   'instrumentLost',
   'ledgerOpen',
   'secondCheckMissing',
+  'secondCheckNotHere',
+  'lookOverMissing',
+  'notForApprentices',
+  'notAlone',
   'notYourEntry',
   'cannotBeKept',
   'partsKnown',
@@ -43,5 +61,5 @@ export type ProblemCode = (typeof PROBLEM_CODES)[number];
 export const problem = z.object({ code: z.string(), path: z.string().optional(), sentence: z.string() }).meta({ id: 'Problem' });
 export type Problem = z.infer<typeof problem>;
 
-/** Who writes: the header that names the person at the bench. */
+/** Who wrote what is sent: somebody who has shown on this device that it is them. Without it, whoever has the device now. */
 export const PERSON_HEADER = 'x-person';

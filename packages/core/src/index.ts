@@ -64,7 +64,7 @@ export { foldJob } from './job/fold.ts';
 export type { GearReadings, GearState, JobState, Order } from './job/jobState.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';
 export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
-export { secondCheckedBy, workersOf } from './job/secondCheck.ts';
+export { secondCheckOf, SIGNED_SHEET, workersOf } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';
 export { fit } from './match/fit.ts';
 export {

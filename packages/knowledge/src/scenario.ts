@@ -9,7 +9,7 @@ const scenarioPayload = z.looseObject({ kind: z.string() });
 
 const scenarioSchema = z.strictObject({
   shop: z.strictObject({ id: key, name: z.string(), currency: z.string().length(3) }),
-  people: z.array(z.strictObject({ id: key, name: z.string(), role: z.string() })),
+  people: z.array(z.strictObject({ id: key, name: z.string(), role: z.enum(['owner', 'mechanic', 'apprentice']), about: z.string() })),
   models: z.array(
     z.strictObject({
       key,

@@ -98,16 +98,16 @@ function pinions(base: Base): readonly Listed[] {
   ];
 }
 
-/** The demo catalogue: worms, pump pinions, spur and helical gears with their near-misses, the same at every seeding. */
-export function demoParts(): PartRow[] {
+/** The demo catalogue: worms, pump pinions, spur and helical gears with their near-misses, the same at every seeding of a shop. */
+export function demoParts(shopId = SCENARIO.shop.id): PartRow[] {
   const listed: readonly Listed[] = [...BASES.flatMap((base) => [...worms(base), ...pinions(base)]), ...spurParts()];
   return listed.map(({ name, attributes, claims }, i) => {
     const worm = attributes.type === 'worm';
     const partNumber = `QB-${7700 + i}-${'KLMNPRT'[i % 7]}`;
     const dear = attributes.material === 'steel' ? 520 : 0;
     return {
-      id: idOf('part', partNumber),
-      shopId: SCENARIO.shop.id,
+      id: idOf('part', shopId === SCENARIO.shop.id ? partNumber : `${shopId}/${partNumber}`),
+      shopId,
       partNumber,
       name,
       supplier: SUPPLIERS[i % SUPPLIERS.length] ?? SUPPLIERS[0],

@@ -1,6 +1,6 @@
 import { foldJob, type Entry } from '@patient-badger/core';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
-import type { DataSource, EntityManager } from 'typeorm';
+import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { idOf } from '../idOf.ts';
 import { pastJobs } from './pastJobs.ts';
 import { demoListings, demoLinks } from './sellers.ts';
@@ -10,19 +10,28 @@ import { people, shops } from '../shop/entities.ts';
 import { machineModels, machines } from '../machines/entities.ts';
 import { writeRow } from '../jobs/commit.ts';
 import { entries, jobs } from '../jobs/entities.ts';
-import { listings, partLinks, parts } from '../parts/entities.ts';
+import { listings, partLinks, parts, type PartRow } from '../parts/entities.ts';
+import { hashSecret } from '../people/secrets.ts';
+import { SAMPLE } from './sample.ts';
 import { shelf } from '../shelf/entities.ts';
+
+const UNITS = { lengthUnit: 'mm', distanceUnit: 'km', torqueUnit: 'N·m' } as const;
+const RATE_MINOR = 5400;
 
 /** Fills an empty database with the demo world; leaves any other as it is. True where it was filled. */
 export async function seedDemo(dataSource: DataSource, now = new Date()): Promise<boolean> {
-  if ((await dataSource.getRepository(shops).count()) > 0) return false;
+  if ((await dataSource.getRepository(shops).count()) > 0) {
+    await letIn(dataSource);
+    return false;
+  }
   const { shop } = SCENARIO;
   const shopId = shop.id;
+  const [passphrase, pin] = await Promise.all([hashSecret(SAMPLE.passphrase), hashSecret(SAMPLE.pin)]);
   await dataSource.transaction(async (manager) => {
-    await manager.insert(shops, shop);
+    await manager.insert(shops, { ...shop, ...UNITS, rateMinor: RATE_MINOR });
     await manager.insert(
       people,
-      SCENARIO.people.map((each) => ({ ...each, shopId })),
+      SCENARIO.people.map((each) => ({ ...each, shopId, passphrase, pin })),
     );
     await manager.insert(
       machineModels,
@@ -37,11 +46,7 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
         shopId,
       })),
     );
-    // In batches: a statement takes no more than 65,535 values.
-    const list = demoParts();
-    for (let i = 0; i < list.length; i += 1000) await manager.insert(parts, list.slice(i, i + 1000));
-    await manager.insert(listings, demoListings(list));
-    await manager.insert(partLinks, demoLinks(list));
+    const list = await insertSampleParts(manager, shopId);
     await manager.insert(shelf, demoShelf(now));
     const past = pastJobs(list, now).map(({ id, machine, entries: written }) => ({ id, machine, written }));
     const onBench = SCENARIO.jobs.map((scenarioJob) => {
@@ -60,6 +65,24 @@ export async function seedDemo(dataSource: DataSource, now = new Date()): Promis
     await insertJobs(manager, shopId, [...past, ...onBench]);
   });
   return true;
+}
+
+/** Parts of made-up makers with their sellers and successors. */
+export async function insertSampleParts(manager: EntityManager, shopId: string): Promise<PartRow[]> {
+  const list = demoParts(shopId);
+  // In batches: a statement takes no more than 65,535 values.
+  for (let i = 0; i < list.length; i += 1000) await manager.insert(parts, list.slice(i, i + 1000));
+  await manager.insert(listings, demoListings(list));
+  await manager.insert(partLinks, demoLinks(list));
+  return list;
+}
+
+/** A made-up shop from before people signed in: its people get their passphrase now. */
+async function letIn(dataSource: DataSource): Promise<void> {
+  const shopId = SCENARIO.shop.id;
+  if (!(await dataSource.getRepository(people).existsBy({ shopId, passphrase: IsNull() }))) return;
+  const [passphrase, pin] = await Promise.all([hashSecret(SAMPLE.passphrase), hashSecret(SAMPLE.pin)]);
+  await dataSource.getRepository(people).update({ shopId, passphrase: IsNull() }, { passphrase, pin });
 }
 
 interface Written {

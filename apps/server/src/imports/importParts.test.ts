@@ -24,13 +24,13 @@ const draft = (n: number, more: object = {}) => ({
 });
 const headers = { [PERSON_HEADER]: 'imke', 'content-type': 'application/x-ndjson' };
 const begin = (rows: readonly object[], duplicates: string, who: Record<string, string> = headers) =>
-  server.app.inject({
+  server.inject({
     method: 'POST',
     url: `/api/imports?duplicates=${duplicates}`,
     headers: who,
     payload: rows.map((row) => JSON.stringify(row)).join('\n'),
   });
-const stateOf = async (id: string) => importState.parse((await server.app.inject(`/api/imports/${id}`)).json());
+const stateOf = async (id: string) => importState.parse((await server.inject(`/api/imports/${id}`)).json());
 
 /** Waits until the list is in, refused or stopped. */
 async function send(rows: readonly object[], duplicates: string): Promise<ImportState> {
@@ -51,7 +51,7 @@ test('a list of five thousand is taken in, and found by its dimensions', async (
     'refuse',
   );
   expect(answer).toMatchObject({ state: 'done', done: 5000, total: 5000, receipt: { added: 5000, replaced: 0, skipped: 0 } });
-  const found = await server.app.inject({
+  const found = await server.inject({
     method: 'POST',
     url: '/api/parts/search',
     payload: { wanted: { type: 'spur', teeth: 17, normalModuleMm: 1.5, boreDiameterMm: 8, faceWidthMm: 10 } },
@@ -92,7 +92,7 @@ test('a list with a row that is no part changes nothing and says which; nobody u
   const bad = await send([draft(9100), draft(9101, { attributes: { teeth: -3 } })], 'skip');
   expect(bad).toMatchObject({ state: 'failed', receipt: null });
   expect(bad.sentence).toMatch(/^Row 2: /);
-  expect((await begin([draft(9100)], 'skip', { 'content-type': 'application/x-ndjson' })).statusCode).toBe(401);
+  expect((await begin([draft(9100)], 'skip', { cookie: '', 'content-type': 'application/x-ndjson' })).statusCode).toBe(401);
   expect((await begin([], 'skip')).statusCode).toBe(400);
   expect(await count()).toBe(before);
 });
@@ -105,7 +105,7 @@ test('a part that gives only a diametral pitch is stored with its size, and foun
   ]);
   for (const size of [{ diametralPitch: 22 }, { normalModuleMm: 25.4 / 22 }]) {
     const payload = { wanted: { type: 'spur', teeth: 19, boreDiameterMm: 8, faceWidthMm: 10, ...size } };
-    const found = await server.app.inject({ method: 'POST', url: '/api/parts/search', payload });
+    const found = await server.inject({ method: 'POST', url: '/api/parts/search', payload });
     expect(found.json<{ part: { partNumber: string } }[]>()[0]?.part.partNumber).toBe('LIST-9300');
   }
 });
@@ -135,7 +135,7 @@ test('a list that is stopped on its way leaves nothing behind', async () => {
   const before = await count();
   const rows = Array.from({ length: 40_000 }, (_, i) => draft(20_000 + i));
   const { id } = (await begin(rows, 'refuse')).json<ImportState>();
-  await server.app.inject({ method: 'POST', url: `/api/imports/${id}/cancel`, headers: { [PERSON_HEADER]: 'imke' } });
+  await server.inject({ method: 'POST', url: `/api/imports/${id}/cancel`, headers: { [PERSON_HEADER]: 'imke' } });
   let state = await stateOf(id);
   while (state.state === 'running') {
     await new Promise((resolve) => setTimeout(resolve, 50));
@@ -146,12 +146,12 @@ test('a list that is stopped on its way leaves nothing behind', async () => {
 });
 
 test('what is written out is the same when it is read in again', async () => {
-  const csv = (await server.app.inject('/api/parts/export?format=csv')).body;
+  const csv = (await server.inject('/api/parts/export?format=csv')).body;
   const { data, meta } = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: true });
   const drafts = data.map((row) => readPartRow(row, guessMapping(meta.fields ?? []), 'mm'));
   expect(drafts.filter(({ ok }) => !ok)).toEqual([]);
   const rows = drafts.flatMap((each) => (each.ok ? [each.draft] : []));
-  const parts = (await server.app.inject('/api/parts/export?format=json')).json<{ partNumber: string; listings: unknown[] }[]>();
+  const parts = (await server.inject('/api/parts/export?format=json')).json<{ partNumber: string; listings: unknown[] }[]>();
   expect(rows.length).toBe(parts.reduce((sum, part) => sum + 1 + part.listings.length, 0));
   const table = async () =>
     query(`SELECT part_number, name, supplier, module_mm, teeth, bore_mm, face_mm, price_minor, stock, claims,

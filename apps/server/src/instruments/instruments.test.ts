@@ -10,12 +10,12 @@ let server: TestServer;
 let jobs: JobRow[];
 beforeAll(async () => {
   server = await testServer();
-  jobs = (await server.app.inject('/api/jobs')).json<JobPage>().rows;
+  jobs = (await server.inject('/api/jobs')).json<JobPage>().rows;
 });
 afterAll(() => server.stop());
 
 const jobOf = (family: string) => jobs.find((each) => each.family === family)?.id ?? '';
-const read = (payload: object) => server.app.inject({ method: 'POST', url: '/api/instruments/read', payload });
+const read = (payload: object) => server.inject({ method: 'POST', url: '/api/instruments/read', payload });
 
 /** Asks until the connection holds. */
 async function steady(payload: object): Promise<InstrumentAnswer> {

@@ -5,11 +5,12 @@ import {
   foldJob,
   openLedger,
   ruleOf,
-  secondCheckedBy,
+  secondCheckOf,
   type Entry,
   type JobState,
   type Pack,
 } from '@patient-badger/core';
+import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
@@ -21,6 +22,7 @@ export const CHANNEL = 'badger_entries';
 /** An entry whose form is sound; of a take-in the pack of its machine is known. */
 export interface Checked {
   readonly entry: Entry;
+  readonly role: Role;
   readonly pack: Pack | null;
 }
 
@@ -124,7 +126,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       if (!pack) throw new ServerProblem('unknownJob', { path: 'jobId' });
       checkEntry(payload, pack);
       const job = there ?? (await begin(entry));
-      if (payload.kind === 'closed') refuseUnfinished(pack, await stateOf(job.id), payload.despiteLedger);
+      if (payload.kind === 'closed') refuseUnfinished(pack, await stateOf(job.id), { ...payload, role: checked.role });
       unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId });
       known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });
       lastSeq.set(job.id, { seq, bears: bearsOnMove(payload) || lastSeq.get(job.id)?.bears === true });
@@ -147,10 +149,17 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
   };
 }
 
-/** A job is closed only with everything back that came off, or a reason; and looked over where someone can be hurt by it. */
-function refuseUnfinished(pack: Pack, state: JobState, despiteLedger: string | undefined): void {
+interface Closing {
+  readonly despiteLedger?: string | undefined;
+  readonly role: Role;
+}
+
+/** A job is closed only with everything back that came off, or a reason; and looked over where someone can be hurt by it, or an apprentice closes it. */
+function refuseUnfinished(pack: Pack, state: JobState, { despiteLedger, role }: Closing): void {
   if (despiteLedger === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
-  if (pack.safetyCritical && secondCheckedBy(state) === null) throw new ServerProblem('secondCheckMissing');
+  if (secondCheckOf(state) !== null) return;
+  if (pack.safetyCritical) throw new ServerProblem('secondCheckMissing');
+  if (role === 'apprentice') throw new ServerProblem('lookOverMissing');
 }
 
 /** What lists show of a job, as its entries have it; the next move is worked out elsewhere. */

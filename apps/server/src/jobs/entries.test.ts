@@ -25,7 +25,7 @@ const takeIn = (jobId: string): Entry =>
   entry(jobId, { kind: 'takenIn', machineId: MACHINE, family: 'saw-oil-pump', complaint: 'dry', facts: {} });
 
 const send = async (entries: readonly unknown[], person = 'tobin') => {
-  const response = await server.app.inject({
+  const response = await server.inject({
     method: 'POST',
     url: '/api/entries',
     payload: entries as object[],
@@ -33,7 +33,7 @@ const send = async (entries: readonly unknown[], person = 'tobin') => {
   });
   return { status: response.statusCode, body: response.json<EntryReceipt[]>() };
 };
-const read = async (id: string) => (await server.app.inject(`/api/jobs/${id}`)).json<Job>();
+const read = async (id: string) => (await server.inject(`/api/jobs/${id}`)).json<Job>();
 
 test('entries make a job and come back as they were written', async () => {
   const jobId = randomUUID();
@@ -91,14 +91,13 @@ test('an unknown machine, job or person is refused with a sentence', async () =>
   });
   expect((await send([entry(randomUUID(), { kind: 'remark', text: 'lost' })])).body[0]).toMatchObject({ status: 'refused', path: 'jobId' });
   expect((await send([{ ...takeIn(randomUUID()), by: 'nobody' }])).body[0]).toMatchObject({ status: 'refused', path: 'by' });
-  expect((await send([takeIn(randomUUID())], 'nobody')).status).toBe(401);
-  expect((await send([takeIn(randomUUID())], '')).status).toBe(401);
+  expect((await send([takeIn(randomUUID())], 'nobody')).status).toBe(403);
 });
 
 test('a closed job leaves the bench, and comes back when the closing is taken back', async () => {
   const jobId = randomUUID();
   const closing = entry(jobId, { kind: 'closed', outcome: 'cleaned', found: 'chips' });
-  const open = async () => (await server.app.inject('/api/jobs?state=open')).json<JobPage>().rows.some(({ id }) => id === jobId);
+  const open = async () => (await server.inject('/api/jobs?state=open')).json<JobPage>().rows.some(({ id }) => id === jobId);
   await send([takeIn(jobId)]);
   expect(await open()).toBe(true);
   await send([closing]);
@@ -145,14 +144,14 @@ test('a text that no database can keep is refused with its place, and what was s
   ]);
   expect([status, body.map((each) => each.status)]).toEqual([200, ['stored', 'refused', 'refused', 'refused', 'stored']]);
   expect(body[1]).toMatchObject({ path: 'payload.text', sentence: expect.stringContaining('cannot be kept') as string });
-  const machine = await server.app.inject({
+  const machine = await server.inject({
     method: 'POST',
     url: '/api/machines',
     payload: { id: randomUUID(), family: 'saw-oil-pump', label: 'Saw\0' },
     headers: { 'x-person': 'wren' },
   });
   expect([machine.statusCode, machine.json<{ path: string }>().path]).toEqual([400, 'label']);
-  expect((await server.app.inject('/api/jobs?words=a%00b')).statusCode).toBe(400);
+  expect((await server.inject('/api/jobs?words=a%00b')).statusCode).toBe(400);
 });
 
 test('entries of other kinds, other shops and impossible times are refused, none of them breaks the server', async () => {
@@ -178,7 +177,7 @@ test('a machine id of another shop is refused, and nothing of that shop is told'
     [id],
   );
   const payload = { id, family: 'saw-oil-pump', label: 'Mine' };
-  const answer = await server.app.inject({ method: 'POST', url: '/api/machines', payload, headers: { 'x-person': 'wren' } });
+  const answer = await server.inject({ method: 'POST', url: '/api/machines', payload, headers: { 'x-person': 'wren' } });
   expect([answer.statusCode, answer.body.includes('Secret')]).toEqual([400, false]);
 });
 
@@ -194,7 +193,7 @@ test('many writers at once: every entry is kept, numbered in order, and known to
   const texts = Array.from({ length: 60 }, (_, i) => `note ${i}`);
   await Promise.all(
     texts.map((text, i) =>
-      (i % 2 ? other : server).app.inject({
+      (i % 2 ? other : server).inject({
         method: 'POST',
         url: '/api/entries',
         payload: [entry(jobId, { kind: 'remark', text })],
@@ -212,10 +211,10 @@ test('many writers at once: every entry is kept, numbered in order, and known to
 
 test('a machine sent twice is one machine; one of an unknown family is refused', async () => {
   const draft = { id: randomUUID(), family: 'saw-oil-pump', label: 'Spare saw' };
-  const post = (payload: object) => server.app.inject({ method: 'POST', url: '/api/machines', payload, headers: { 'x-person': 'wren' } });
+  const post = (payload: object) => server.inject({ method: 'POST', url: '/api/machines', payload, headers: { 'x-person': 'wren' } });
   expect((await post(draft)).statusCode).toBe(200);
   expect((await post(draft)).statusCode).toBe(200);
-  const all = (await server.app.inject('/api/machines')).json<MachinePage>().machines;
+  const all = (await server.inject('/api/machines')).json<MachinePage>().machines;
   expect(all.filter(({ id }) => id === draft.id)).toHaveLength(1);
   const odd = await post({ ...draft, id: randomUUID(), family: 'toaster' });
   expect([odd.statusCode, odd.json<{ path: string }>().path]).toEqual([422, 'family']);

@@ -16,7 +16,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const page = async (query: string) => (await server.app.inject(`/api/jobs?${query}`)).json<JobPage>();
+const page = async (query: string) => (await server.inject(`/api/jobs?${query}`)).json<JobPage>();
 
 async function everyPage(query: string): Promise<readonly JobRow[]> {
   const rows: JobRow[] = [];
@@ -72,7 +72,7 @@ test('words find jobs by machine, owner, complaint and finding, each by its begi
 test.each(['after=yesterday', 'after=2026-13-77T99:99:99Z_x', 'most=0', 'most=51', 'state=half', 'machine=seven'])(
   '%s is refused with a sentence',
   async (query) => {
-    const answer = await server.app.inject(`/api/jobs?${query}`);
+    const answer = await server.inject(`/api/jobs?${query}`);
     expect([answer.statusCode, answer.json<{ sentence: string }>().sentence.length > 5]).toEqual([400, true]);
   },
 );
@@ -94,7 +94,7 @@ test('a row changes with its job in the same breath, and a move that is out of d
   const jobId = randomUUID();
   const machineId = idOf('machine', 'pruner');
   const send = (payload: object) =>
-    server.app.inject({
+    server.inject({
       method: 'POST',
       url: '/api/entries',
       headers: { 'x-person': 'tobin' },

@@ -1,11 +1,12 @@
 import { brokenTextAt, CoreFailure, entry as entrySchema, failureFromZod, type Entry, type Pack } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { failureSentence } from '@patient-badger/wording';
-import type { DataSource } from 'typeorm';
+import { IsNull, Not, type DataSource } from 'typeorm';
 import { packOfMachine } from '../machines/packs.ts';
 import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseErrors.ts';
 import { ServerProblem } from '../problems.ts';
 import type { Actor } from '../shop/actor.ts';
+import { people } from '../shop/entities.ts';
 import { commit, type Checked, type Outcome } from './commit.ts';
 import { commitPlain, isPlain, type KnownJobs } from './commitPlain.ts';
 
@@ -63,7 +64,12 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
     async store(actor, batch) {
       const readyOf = async (raw: unknown): Promise<Checked> => {
         const entry = read(raw, actor);
-        return { entry, pack: entry.payload.kind === 'takenIn' ? await packOfTakeIn(dataSource, actor.shopId, entry.payload) : null };
+        if (entry.payload.kind === 'outsideChecked') await refuseWithCompany(dataSource, actor);
+        return {
+          entry,
+          role: actor.role,
+          pack: entry.payload.kind === 'takenIn' ? await packOfTakeIn(dataSource, actor.shopId, entry.payload) : null,
+        };
       };
       // Machines and families are looked up before the queue: a transaction waits for nothing but the disk.
       const ready = await Promise.all(batch.map((raw) => readyOf(raw).catch((error: unknown) => refused(raw, error))));
@@ -118,7 +124,20 @@ function read(raw: unknown, actor: Actor): Entry {
   if (!parsed.success) throw failureFromZod(parsed.error, raw);
   // Who sends is who writes: nobody signs with another's name, least of all the second check.
   if (parsed.data.by !== actor.personId) throw new ServerProblem('notYourEntry', { path: 'by' });
+  if (parsed.data.payload.kind === 'secondChecked') refuseHollowCheck(actor);
   return parsed.data;
+}
+
+/** A second check is worth something where whoever signs it stands there, and knows the work. */
+function refuseHollowCheck({ role, hasDevice }: Actor): void {
+  if (role === 'apprentice') throw new ServerProblem('notForApprentices');
+  if (!hasDevice) throw new ServerProblem('secondCheckNotHere');
+}
+
+/** An outside checker is for who works alone: where somebody else here can look it over, they do. */
+async function refuseWithCompany({ manager }: DataSource, { shopId, personId }: Actor): Promise<void> {
+  const others = await manager.countBy(people, { shopId, id: Not(personId), role: Not('apprentice'), retiredAt: IsNull() });
+  if (others > 0) throw new ServerProblem('notAlone');
 }
 
 async function packOfTakeIn(

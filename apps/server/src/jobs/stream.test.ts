@@ -5,13 +5,15 @@ import { join } from 'node:path';
 import { buildApp } from '../app.ts';
 import { readConfig } from '../config.ts';
 import { idOf } from '../idOf.ts';
-import { testServer, type TestServer } from '../testing.ts';
+import { cookiesOf, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);
 
 let server: TestServer;
+let cookie: string;
 beforeAll(async () => {
   server = await testServer();
+  cookie = (await cookiesOf(server.dataSource)).get('tobin') ?? '';
 });
 afterAll(() => server.stop());
 
@@ -26,7 +28,7 @@ async function listen(address: string, lastId?: string) {
   const stop = new AbortController();
   const response = await fetch(`${address}/api/events`, {
     signal: stop.signal,
-    headers: lastId === undefined ? {} : { 'last-event-id': lastId },
+    headers: { cookie, ...(lastId !== undefined && { 'last-event-id': lastId }) },
   });
   const told: Told[] = [];
   const waiting = new Set<() => void>();
@@ -69,7 +71,7 @@ const send = (address: string, list: readonly object[]) =>
   fetch(`${address}/api/entries`, {
     method: 'POST',
     body: JSON.stringify(list),
-    headers: { 'content-type': 'application/json', 'x-person': 'tobin' },
+    headers: { 'content-type': 'application/json', 'x-person': 'tobin', cookie },
   });
 const texts = (told: readonly Told[]) =>
   told.flatMap(({ event, data }) => {
@@ -198,10 +200,10 @@ test('the app’s files and screens come from the same address; unknown calls an
 });
 
 test('an unknown job and an unknown part are refused in a sentence', async () => {
-  expect((await server.app.inject(`/api/jobs/${randomUUID()}`)).json()).toEqual({
+  expect((await server.inject(`/api/jobs/${randomUUID()}`)).json()).toEqual({
     code: 'unknownJob',
     sentence: 'There is no such job in this shop.',
   });
-  expect((await server.app.inject(`/api/parts/${randomUUID()}`)).statusCode).toBe(404);
-  expect((await server.app.inject('/api/jobs/seven')).statusCode).toBe(400);
+  expect((await server.inject(`/api/parts/${randomUUID()}`)).statusCode).toBe(404);
+  expect((await server.inject('/api/jobs/seven')).statusCode).toBe(400);
 });

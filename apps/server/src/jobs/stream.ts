@@ -1,6 +1,7 @@
 import type { ServerResponse } from 'node:http';
 import type { FastifyInstance, FastifyPluginAsync } from 'fastify';
 import type { DataSource } from 'typeorm';
+import { tokenOf } from '../shop/actor.ts';
 import { shops } from '../shop/entities.ts';
 import { toEntry } from './commit.ts';
 import { entries } from './entities.ts';
@@ -27,6 +28,7 @@ export const streamRoutes: FastifyPluginAsync<{ dataSource: DataSource }> = asyn
     { schema: { hide: true }, config: { rateLimit: false } },
     async (request, reply) => {
       const { shopId } = request;
+      const token = tokenOf(request) ?? '';
       const last = await lastSeq(dataSource, shopId);
       // A browser that had to begin a new stream says in the address where it stopped.
       const given = Number(request.headers['last-event-id'] ?? request.query.after);
@@ -35,7 +37,15 @@ export const streamRoutes: FastifyPluginAsync<{ dataSource: DataSource }> = asyn
       raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', connection: 'keep-alive' });
       streams.add(raw);
       const stop = follow(app, dataSource, { raw, shopId, from, last });
+      // Whoever is signed out hears no more: the connection is ended, and a new one is refused.
+      const signedIn = setInterval(() => {
+        void app.sessions.find(token).then(
+          (session) => session ?? raw.end(),
+          () => undefined,
+        );
+      }, HEARTBEAT_MS);
       raw.on('close', () => {
+        clearInterval(signedIn);
         streams.delete(raw);
         stop();
       });

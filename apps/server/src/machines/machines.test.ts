@@ -9,7 +9,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const get = async <T>(url: string) => (await server.app.inject(url)).json<T>();
+const get = async <T>(url: string) => (await server.inject(url)).json<T>();
 const found = async (words: string) => (await get<MachinePage>(`/api/machines?words=${encodeURIComponent(words)}`)).machines;
 
 test('machines are found by the beginnings of name, owner and plate, by model, and by what kind they are', async () => {
@@ -30,9 +30,9 @@ test('machines are found by the beginnings of name, owner and plate, by model, a
 test('one machine is told by its id, with its model; one that is not there is said not to be', async () => {
   const [first] = (await get<MachinePage>('/api/machines')).machines as [Machine];
   expect(await get<Machine>(`/api/machines/${first.id}`)).toEqual(first);
-  const missing = await server.app.inject('/api/machines/00000000-0000-4000-8000-000000000000');
+  const missing = await server.inject('/api/machines/00000000-0000-4000-8000-000000000000');
   expect([missing.statusCode, missing.json<Problem>().code]).toEqual([404, 'notFound']);
-  expect((await server.app.inject('/api/machines/seven')).statusCode).toBe(400);
+  expect((await server.inject('/api/machines/seven')).statusCode).toBe(400);
 });
 
 test('machines are counted by family', async () => {

@@ -15,10 +15,10 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const post = (url: string, payload: object) => server.app.inject({ method: 'POST', url, payload });
+const post = (url: string, payload: object) => server.inject({ method: 'POST', url, payload });
 
 test('every operation answers over HTTP as it does when called, and stands in the OpenAPI document', async () => {
-  const document = (await server.app.inject('/api/openapi.json')).json<{ openapi: string; paths: Record<string, unknown> }>();
+  const document = (await server.inject('/api/openapi.json')).json<{ openapi: string; paths: Record<string, unknown> }>();
   expect(document.openapi).toBe('3.1.0');
   for (const { name } of operations.list) expect(Object.keys(document.paths)).toContain(`/api/operations/${name}`);
   const input = { starts: 2, wheelTeeth: 31, axialModuleMm: 1.25, wormPitchDiameterMm: 18 };
@@ -40,7 +40,7 @@ test('a heavy sum is worked out on a thread: the same answer, the same refusal, 
   expect([refused.statusCode, refused.json<Problem>().path]).toEqual([422, 'outputTurns']);
   const order: string[] = [];
   const many = Promise.all(Array.from({ length: 30 }, () => post('/api/operations/ratio.infer', { ...input, worm: true, most: 200 })));
-  await Promise.all([many.then(() => order.push('sums')), server.app.inject('/api/health').then(() => order.push('health'))]);
+  await Promise.all([many.then(() => order.push('sums')), server.inject('/api/health').then(() => order.push('health'))]);
   expect(order).toEqual(['health', 'sums']);
   // Two at work, twenty waiting; who comes after is told so at once.
   const answers = await many;
@@ -55,7 +55,7 @@ test('an operation refuses over HTTP with the path and the sentence', async () =
     { code: 'notPositive', path: 'starts', sentence: 'The number of starts must be more than zero. You gave 0.' },
   ]);
   expect((await post('/api/operations/gear.cube', {})).json<Problem>().path).toBe('op');
-  const broken = await server.app.inject({
+  const broken = await server.inject({
     method: 'POST',
     url: '/api/operations/match.fit',
     payload: '{"wanted":',
@@ -106,9 +106,9 @@ test('every refusal the server can give is in the docs, and no other', async () 
 test('with the database stopped every call gets a sentence, and the next one works when it is back', async () => {
   const own = await testServer();
   await own.dataSource.destroy();
-  const answer = await own.app.inject('/api/jobs');
+  const answer = await own.inject('/api/jobs');
   expect([answer.statusCode, answer.json<Problem>()]).toEqual([503, { code: 'databaseAway', sentence: problemSentence('databaseAway') }]);
   await own.dataSource.initialize();
-  expect((await own.app.inject('/api/jobs')).statusCode).toBe(200);
+  expect((await own.inject('/api/jobs')).statusCode).toBe(200);
   await own.stop();
 });

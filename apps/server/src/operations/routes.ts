@@ -35,13 +35,12 @@ export const operationRoutes: FastifyPluginAsyncZod = async (app) => {
       `/api/operations/${name}`,
       {
         schema: { summary, body: input, response: { 200: output } },
-        config: { shopless: true },
         validatorCompiler: () => (value) => ({ value }),
       },
       (request, reply) => answer(name, request, reply) as never,
     );
   }
-  app.post('/api/operations/:name', { schema: { hide: true }, config: { shopless: true } }, (request, reply) =>
+  app.post('/api/operations/:name', { schema: { hide: true } }, (request, reply) =>
     answer((request.params as { name: string }).name, request, reply),
   );
 };

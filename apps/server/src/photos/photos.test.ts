@@ -15,7 +15,7 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const send = (bytes: Buffer, type = 'image/png') =>
-  server.app.inject({ method: 'POST', url: '/api/photos', payload: bytes, headers: { 'content-type': type, 'x-person': 'wren' } });
+  server.inject({ method: 'POST', url: '/api/photos', payload: bytes, headers: { 'content-type': type, 'x-person': 'wren' } });
 
 function png(width: number, height: number): Buffer {
   const image = new PNG({ width, height });
@@ -47,9 +47,9 @@ test('a photo is kept by its hash, once, and given back byte for byte with a sma
   const receipt = (await send(bytes)).json<PhotoReceipt>();
   expect(receipt).toMatchObject({ type: 'image/png', width: 600, height: 400, bytes: bytes.length });
   expect((await send(bytes)).json<PhotoReceipt>().hash).toBe(receipt.hash);
-  const back = await server.app.inject(`/api/photos/${receipt.hash}`);
+  const back = await server.inject(`/api/photos/${receipt.hash}`);
   expect(back.rawPayload.equals(bytes)).toBe(true);
-  const small = await server.app.inject(`/api/photos/${receipt.hash}/preview`);
+  const small = await server.inject(`/api/photos/${receipt.hash}/preview`);
   expect(typeOf(small.rawPayload)).toBe('image/jpeg');
   expect(jpeg.decode(small.rawPayload)).toMatchObject({ width: 240, height: 160 });
 });

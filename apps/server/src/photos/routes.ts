@@ -51,7 +51,7 @@ export const photoRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
       });
       if (!found) throw new ServerProblem('notFound');
       return reply
-        .header('cache-control', 'public, max-age=31536000, immutable')
+        .header('cache-control', 'private, max-age=31536000, immutable')
         .type(column === 'preview' ? 'image/jpeg' : found.type)
         .send(found[column]);
     });

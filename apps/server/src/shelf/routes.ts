@@ -14,7 +14,7 @@ export const shelfRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
 
   app.get('/api/shelf', { schema: { response: { 200: z.array(shelfItem) } } }, async (request) => {
     const rows = await repository.find({ where: { shopId: request.shopId }, order: { addedAt: 'DESC' } });
-    return withDetails(dataSource, rows);
+    return withDetails(dataSource, request.shopId, rows);
   });
 
   app.post('/api/shelf', { schema: { body: shelfDraft, response: { 200: shelfItem } } }, async (request) => {
@@ -36,17 +36,17 @@ export const shelfRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
 };
 
 async function answer(dataSource: DataSource, shopId: string, id: string): Promise<ShelfItem> {
-  const [found] = await withDetails(dataSource, await dataSource.getRepository(shelf).findBy({ id, shopId }));
+  const [found] = await withDetails(dataSource, shopId, await dataSource.getRepository(shelf).findBy({ id, shopId }));
   if (!found) throw new ServerProblem('notFound');
   return found;
 }
 
-async function withDetails(dataSource: DataSource, rows: readonly ShelfRow[]): Promise<ShelfItem[]> {
+async function withDetails(dataSource: DataSource, ofShop: string, rows: readonly ShelfRow[]): Promise<ShelfItem[]> {
   const used = await dataSource.query<{ id: string; job: string }[]>(
     `SELECT e.payload->>'partId' AS id, e.job_id AS job FROM entries e
-     WHERE e.payload->>'kind' = 'partFitted' AND e.payload->>'partId' = ANY($1)
+     WHERE e.payload->>'kind' = 'partFitted' AND e.payload->>'partId' = ANY($1) AND e.shop_id = $2
        AND ${IS_ACTIVE}`,
-    [rows.map(({ id }) => id)],
+    [rows.map(({ id }) => id), ofShop],
   );
   return rows.map(({ shopId: _, addedAt, ...row }) => ({
     ...row,

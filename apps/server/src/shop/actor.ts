@@ -1,64 +1,120 @@
-import { PERSON_HEADER } from '@patient-badger/contract';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import { PERSON_HEADER, type Role } from '@patient-badger/contract';
+import cookie from '@fastify/cookie';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
+import { createSessions, SESSION_SECONDS, type Session, type Sessions } from '../people/sessions.ts';
 import { ServerProblem } from '../problems.ts';
-import { people, shops } from './entities.ts';
 
 export interface Actor {
   readonly personId: string;
   readonly shopId: string;
+  readonly role: Role;
+  /** Has the device at this moment; others who have shown on it that it is them may still send what they wrote. */
+  readonly hasDevice: boolean;
 }
 
 declare module 'fastify' {
   interface FastifyContextConfig {
-    /** Answers without the record of any shop: no look-up for it. */
-    shopless?: boolean;
+    /** Answers whoever asks: nothing of any shop is in it. */
+    open?: boolean;
+  }
+  interface FastifyInstance {
+    sessions: Sessions;
   }
   interface FastifyRequest {
-    /** Who asks; reading is open to everybody in the shop, writing needs a name. */
+    /** Who asks; null on the few routes that answer whoever asks. */
     actor: Actor | null;
-    /** Whose rows are read: the shop of who asks, or the one shop of this installation until sign-in comes. */
+    session: Session | null;
+    /** Whose rows are read and written: those of the shop in which this device is signed in. */
     shopId: string;
   }
 }
 
-const KNOWN_MS = 10_000;
-const MOST_KNOWN = 1000;
+/** Over TLS a name that browsers tie to this host and to TLS; plain HTTP cannot have it. */
+const COOKIE = 'badger';
+const COOKIE_OVER_TLS = '__Host-badger';
 
-/** Resolves who is asking, in one place, before any route runs. */
+/** Resolves who is asking, in one place, before any route runs. No route under /api but the open ones answers without a session. */
 export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSource: DataSource }) => {
-  let installed: string | undefined;
-  const oneShop = async () => (installed ??= (await dataSource.getRepository(shops).find({ take: 1, order: { id: 'ASC' } }))[0]?.id) ?? '';
-  /** Who works here hardly ever changes: asked for again after a while, not with every note. */
-  const known = new Map<string, { readonly actor: Actor; readonly until: number }>();
-  const actorOf = async (id: string): Promise<Actor | null> => {
-    const before = known.get(id);
-    if (before && before.until > Date.now()) return before.actor;
-    const person = await dataSource.getRepository(people).findOneBy({ id });
-    if (!person) return null;
-    const found = { personId: person.id, shopId: person.shopId };
-    if (known.size >= MOST_KNOWN) known.clear();
-    known.set(id, { actor: found, until: Date.now() + KNOWN_MS });
-    return found;
-  };
+  await app.register(cookie);
+  const sessions = createSessions(dataSource);
+  app.decorate('sessions', sessions);
   app.decorateRequest('actor', null);
+  app.decorateRequest('session', null);
   app.decorateRequest('shopId', '');
   app.addHook('onRequest', async (request) => {
-    const given = request.headers[PERSON_HEADER];
-    if (typeof given !== 'string' || given === '') {
-      const { url, config } = request.routeOptions;
-      if (url?.startsWith('/api/') && !config.shopless) request.shopId = await oneShop();
-      return;
+    const { url, config } = request.routeOptions;
+    if (!url?.startsWith('/api/')) return;
+    refuseOtherOrigins(request);
+    const token = tokenOf(request);
+    request.session = token ? await sessions.find(token) : null;
+    if (!request.session) {
+      if (config.open) return;
+      throw new ServerProblem('signInFirst');
     }
-    request.actor = await actorOf(given);
-    if (!request.actor) throw new ServerProblem('unknownPerson');
-    request.shopId = request.actor.shopId;
+    request.shopId = request.session.shopId;
+    request.actor = actorOf(request.session, request.headers[PERSON_HEADER]);
   });
 });
 
+/** The token that the browser showed, if it showed one. */
+export const tokenOf = ({ cookies, protocol }: FastifyRequest): string | undefined =>
+  cookies[protocol === 'https' ? COOKIE_OVER_TLS : COOKIE];
+
+function actorOf({ shopId, activeId, proven }: Session, given: string | string[] | undefined): Actor {
+  const personId = typeof given === 'string' && given !== '' ? given : activeId;
+  const role = proven.get(personId);
+  if (role === undefined) throw new ServerProblem('confirmWho');
+  return { shopId, personId, role, hasDevice: personId === activeId };
+}
+
+/**
+ * A page of somebody else's can make a browser send what it likes. Browsers say where a request comes from;
+ * what is no browser has no cookie of ours. Beside SameSite, for browsers that do not know that.
+ */
+function refuseOtherOrigins({ headers, host }: FastifyRequest): void {
+  const { origin } = headers;
+  const site = headers['sec-fetch-site'];
+  const foreign =
+    (typeof site === 'string' && !['same-origin', 'none'].includes(site)) || (origin !== undefined && hostOf(origin) !== host);
+  if (foreign) throw new ServerProblem('otherOrigin');
+}
+
+function hostOf(origin: string): string | null {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return null;
+  }
+}
+
+/** Hands the token to the browser, which shows it to no script. */
+export function giveCookie(request: FastifyRequest, reply: FastifyReply, token: string): void {
+  const secure = request.protocol === 'https';
+  reply.setCookie(secure ? COOKIE_OVER_TLS : COOKIE, token, {
+    ...{ path: '/', httpOnly: true, sameSite: 'strict', secure, maxAge: SESSION_SECONDS },
+  });
+}
+
+export function takeCookie(reply: FastifyReply): void {
+  for (const name of [COOKIE, COOKIE_OVER_TLS]) reply.clearCookie(name, { path: '/', secure: name === COOKIE_OVER_TLS });
+}
+
 /** For routes that write. */
-export function needActor(request: FastifyRequest): Actor {
-  if (!request.actor) throw new ServerProblem('unknownPerson');
-  return request.actor;
+export function needActor({ actor }: FastifyRequest): Actor {
+  if (!actor) throw new ServerProblem('signInFirst');
+  return actor;
+}
+
+/** For the settings of the shop, and everything that goes beyond one machine or job. */
+export function needOwner(request: FastifyRequest): Actor {
+  const actor = needActor(request);
+  if (actor.role !== 'owner' || !actor.hasDevice) throw new ServerProblem('ownersOnly');
+  return actor;
+}
+
+export function needSession({ session }: FastifyRequest): Session {
+  if (!session) throw new ServerProblem('signInFirst');
+  return session;
 }

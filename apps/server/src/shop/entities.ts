@@ -1,9 +1,8 @@
+import type { Role, ShopSettings } from '@patient-badger/contract';
 import { EntitySchema } from 'typeorm';
 
-export interface ShopRow {
+export interface ShopRow extends ShopSettings {
   id: string;
-  name: string;
-  currency: string;
   /** How many entries its record has taken in. */
   lastSeq?: number;
 }
@@ -14,6 +13,10 @@ export const shops = new EntitySchema<ShopRow>({
     id: { type: 'text', primary: true },
     name: { type: 'text' },
     currency: { type: 'text' },
+    lengthUnit: { type: 'text', name: 'length_unit', default: 'mm' },
+    distanceUnit: { type: 'text', name: 'distance_unit', default: 'km' },
+    torqueUnit: { type: 'text', name: 'torque_unit', default: 'N·m' },
+    rateMinor: { type: 'int', name: 'rate_minor', default: 0 },
     lastSeq: { type: 'bigint', name: 'last_seq', default: 0, select: false },
   },
 });
@@ -22,7 +25,16 @@ export interface PersonRow {
   id: string;
   shopId: string;
   name: string;
-  role: string;
+  about: string;
+  role: Role;
+  /** Hashes, never read unless asked for by name. */
+  passphrase?: string | null;
+  pin?: string | null;
+  retiredAt: Date | null;
+  /** Wrong passphrases in a row, and until when none is tried. */
+  failed?: number;
+  lockedUntil?: Date | null;
+  addedAt?: Date;
 }
 
 export const people = new EntitySchema<PersonRow>({
@@ -31,6 +43,13 @@ export const people = new EntitySchema<PersonRow>({
     id: { type: 'text', primary: true },
     shopId: { type: 'text', name: 'shop_id' },
     name: { type: 'text' },
+    about: { type: 'text' },
     role: { type: 'text' },
+    passphrase: { type: 'text', nullable: true, select: false },
+    pin: { type: 'text', nullable: true, select: false },
+    retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
+    failed: { type: 'int', default: 0, select: false },
+    lockedUntil: { type: 'timestamptz', name: 'locked_until', nullable: true, select: false },
+    addedAt: { type: 'timestamptz', name: 'added_at', createDate: true },
   },
 });

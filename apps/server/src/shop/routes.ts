@@ -1,19 +1,56 @@
-import { shop } from '@patient-badger/contract';
+import { shop, shopSettings } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import type { AddressInfo } from 'node:net';
 import type { DataSource } from 'typeorm';
-
+import { z } from 'zod';
+import { writeAudit } from '../people/audit.ts';
+import { defined } from '../defined.ts';
 import { ServerProblem } from '../problems.ts';
+import type { Config } from '../config.ts';
+import { needOwner } from './actor.ts';
+import { phoneAddress } from './address.ts';
 import { people, shops } from './entities.ts';
 
-/** The shop and its people. */
-export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
-  app.get('/api/shop', { schema: { response: { 200: shop } } }, async (request) => {
-    const id = request.shopId;
+/** The shop and its people, and what the owner sets for everybody. */
+export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config: Config }> = async (app, { dataSource, config }) => {
+  const shopOf = async (id: string) => {
     const [found, staff] = await Promise.all([
       dataSource.getRepository(shops).findOneBy({ id }),
-      dataSource.getRepository(people).find({ where: { shopId: id }, order: { name: 'ASC' } }),
+      dataSource
+        .getRepository(people)
+        .createQueryBuilder('p')
+        .addSelect('p.pin')
+        .where('p.shopId = :id', { id })
+        .orderBy('p.name')
+        .getMany(),
     ]);
     if (!found) throw new ServerProblem('notFound');
-    return { ...found, people: staff.map(({ id, name, role }) => ({ id, name, role })) };
+    return {
+      ...found,
+      people: staff.map(({ id, name, role, about, retiredAt, pin }) => ({
+        ...{ id, name, role, about },
+        retired: retiredAt !== null,
+        hasPin: typeof pin === 'string',
+      })),
+    };
+  };
+
+  app.get('/api/shop', { schema: { response: { 200: shop } } }, async (request) => shopOf(request.shopId));
+
+  app.get('/api/address', { schema: { response: { 200: z.object({ address: z.string().nullable() }) } } }, async () => ({
+    address: phoneAddress(config, portOf(app.server.address()) ?? config.PORT),
+  }));
+
+  app.post('/api/shop', { schema: { body: shopSettings.partial().strict(), response: { 200: shop } } }, async (request) => {
+    const { shopId, personId } = needOwner(request);
+    await dataSource.transaction(async (manager) => {
+      const before = await manager.findOneByOrFail(shops, { id: shopId });
+      const change = defined(request.body);
+      if (Object.keys(change).length > 0) await manager.update(shops, { id: shopId }, change);
+      await writeAudit(manager, { shopId, by: personId, what: 'shopChanged', about: before.name, before, after: { ...before, ...change } });
+    });
+    return shopOf(shopId);
   });
 };
+
+const portOf = (address: AddressInfo | string | null): number | undefined => (typeof address === 'object' ? address?.port : undefined);

@@ -2,6 +2,7 @@ import { TORQUE_UNITS, type Torque } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
+import { torqueUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
@@ -13,7 +14,7 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
   const { write, problem } = useRecord(jobId);
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
-  const [unit, setUnit] = useState<Torque['unit']>('N·m');
+  const [unit, setUnit] = useState<Torque['unit']>(torqueUnit.get);
   const [source, setSource] = useState('');
   const value = typedNumber(typed);
   const wrong = typed.trim() !== '' && !(Number.isFinite(value) && value > 0);

@@ -1,7 +1,8 @@
-import { openLedger, secondCheckedBy, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
+import { openLedger, secondCheckOf, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';
+import { useMe } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -21,12 +22,14 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const open = openLedger(pack, state);
   const [refusal, setRefusal] = useState<string | null>(null);
   const proved = pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
-  const checkedBy = secondCheckedBy(state);
+  const isChecked = secondCheckOf(state) !== null;
+  const isApprentice = useMe()?.role === 'apprentice';
   const needsReason = !proved && note.trim() === '';
 
   const close = async () => {
     if (found.trim() === '') return setRefusal('Write in a few words what was found.');
-    if (pack.safetyCritical && checkedBy === null) return setRefusal('Somebody else must look it over first: it is a safety-critical job.');
+    if (pack.safetyCritical && !isChecked) return setRefusal('Somebody else must look it over first: it is a safety-critical job.');
+    if (isApprentice && !isChecked) return setRefusal('An owner or a mechanic looks it over first.');
     if (open.length > 0 && despite.trim() === '') {
       return setRefusal('The ledger does not balance. Put back what lies on the bench, or write below why it is closed all the same.');
     }

@@ -1,6 +1,7 @@
 import { currentPerson } from './person.ts';
+import { signedOut, standing } from './signedOut.ts';
 
-/** The header that names the person at the bench; the contract has it too, and a test holds them together. */
+/** The header that says who wrote what is sent; the contract has it too, and a test holds them together. */
 export const PERSON_HEADER = 'x-person';
 
 /** A refusal of the shop server, in its own sentence. */
@@ -51,7 +52,7 @@ export async function call<T>(
   { method, json, bytes, person, deadlineMs = DEADLINE_MS }: Call = {},
 ): Promise<T> {
   const body = bytes ?? (json === undefined ? undefined : JSON.stringify(json));
-  const who = person === undefined ? currentPerson() : person;
+  const who = person === undefined ? provenHere() : person;
   const stop = new AbortController();
   const timer = setTimeout(() => stop.abort(), deadlineMs);
   try {
@@ -67,7 +68,9 @@ export async function call<T>(
     });
     const given: unknown = JSON.parse(await response.text());
     if (response.ok) return answer.parse(given);
-    throw new ApiRefusal(response.status, readRefusal(given));
+    const refusal = readRefusal(given);
+    if (refusal.code === 'signInFirst') signedOut();
+    throw new ApiRefusal(response.status, refusal);
   } catch (error) {
     if (error instanceof ApiRefusal) throw error;
     // A portal's page, a proxy's word, half an answer: none of them is the shop server's.
@@ -75,6 +78,12 @@ export async function call<T>(
   } finally {
     clearTimeout(timer);
   }
+}
+
+/** Whoever has the device, once they have shown that it is them; until then what is read is read under whoever it was before. */
+function provenHere(): string | null {
+  const person = currentPerson();
+  return person !== null && standing.get()?.proven.includes(person) ? person : null;
 }
 
 /** Every refusal of the shop server has a code and a sentence. @throws where it is somebody else's */

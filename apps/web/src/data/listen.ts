@@ -2,6 +2,8 @@ import type { Entry } from '@patient-badger/core';
 import type { JobRow } from '@patient-badger/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { setConnection } from './connection.ts';
+import { standing } from './signedOut.ts';
+import { askStanding } from './standing.ts';
 import { addEntry } from './heldJobs.ts';
 import { placeRow } from './rows.ts';
 
@@ -26,15 +28,27 @@ export function listenToShop(client: QueryClient): () => void {
       // A browser gives up for good after an answer that is none of ours: a proxy's error page, say.
       if (source?.readyState !== EventSource.CLOSED) return;
       clearTimeout(retry);
-      retry = setTimeout(open, RETRY_MS);
+      // Or of ours: that nobody is signed in here any more.
+      retry = setTimeout(() => void askStanding().then(follow), RETRY_MS);
     });
     on('here', () => undefined);
     on<Entry>('entry', (entry) => addEntry(client, entry));
     on<JobRow>('row', (row) => placeRow(client, row));
     on('anew', () => void client.invalidateQueries());
   };
-  open();
+  /** Listens while the device is signed in, and not otherwise. */
+  const follow = () => {
+    const isIn = standing.get()?.state === 'signedIn';
+    if (isIn && (!source || source.readyState === EventSource.CLOSED)) open();
+    if (isIn || !source) return;
+    source.close();
+    source = null;
+    setConnection('up');
+  };
+  const unfollow = standing.subscribe(follow);
+  follow();
   return () => {
+    unfollow();
     clearTimeout(retry);
     source?.close();
   };

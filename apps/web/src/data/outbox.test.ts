@@ -8,12 +8,13 @@ import type { Waiting } from './outbox.ts';
 import type * as Person from './person.ts';
 import type * as Record from './record.ts';
 import type * as Send from './send.ts';
+import type * as SignedOut from './signedOut.ts';
 
 // The test's browser lacks it; what is kept here is plain data.
 globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** A fresh start of the app on the same device: every module anew, the device's store as it was. */
-function restart(): typeof Outbox & typeof Person & typeof Send & typeof Record & typeof Connection {
+function restart(): typeof Outbox & typeof Person & typeof Send & typeof Record & typeof Connection & typeof SignedOut {
   jest.resetModules();
   /* eslint-disable @typescript-eslint/no-require-imports */
   return {
@@ -22,6 +23,7 @@ function restart(): typeof Outbox & typeof Person & typeof Send & typeof Record 
     ...require('./send.ts'),
     ...require('./record.ts'),
     ...require('./connection.ts'),
+    ...require('./signedOut.ts'),
   };
   /* eslint-enable @typescript-eslint/no-require-imports */
 }
@@ -65,6 +67,7 @@ const remark = (app: App, text: string) => app.record(JOB, { kind: 'remark', tex
 async function begin(person: string | null = 'tobin'): Promise<App> {
   const app = restart();
   app.choosePerson(person);
+  app.standing.set({ state: 'signedIn', person, proven: ['tobin', 'imke', 'wren'], sample: null });
   await app.openOutbox();
   for (const { key } of app.outbox.get()) await app.remove(key);
   return app;
@@ -225,6 +228,70 @@ test('nobody writes without a name, and nothing impossible is kept', async () =>
   app.choosePerson('imke');
   await expect(app.record('not-a-job', { kind: 'remark', text: 'x' })).rejects.toThrow();
   expect(app.outbox.get()).toEqual([]);
+});
+
+const signedIn = (person: string, proven: readonly string[]) => ({
+  status: 200,
+  body: { state: 'signedIn', person, proven, sample: null },
+});
+
+test('a session that has run out loses nothing: what waits goes out under its author once somebody has signed in again', async () => {
+  const app = await begin('tobin');
+  await remark(app, 'before');
+  answers.push(problem(401, 'signInFirst'), { status: 200, body: { state: 'signIn', person: null, proven: [], sample: null } });
+  await send(app);
+  expect(texts(app.outbox.get())).toEqual(['before']);
+  expect(app.standing.get()?.state).toBe('signIn');
+  // Work goes on, and nobody is asked in vain meanwhile.
+  await remark(app, 'meanwhile');
+  const asked = calls.length;
+  await send(app);
+  expect(calls).toHaveLength(asked);
+  const again = restart();
+  await again.openOutbox();
+  again.standing.set({ ...signedIn('tobin', ['tobin']).body, state: 'signedIn', proven: ['tobin'] });
+  answers.push(stored, stored);
+  await send(again);
+  expect(again.outbox.get()).toEqual([]);
+  expect(calls.slice(-2)).toEqual([
+    { url: '/api/entries', person: 'tobin', texts: ['before'] },
+    { url: '/api/entries', person: 'tobin', texts: ['meanwhile'] },
+  ]);
+});
+
+test('what somebody wrote who took the device without a connection waits for their PIN; the work of others goes out', async () => {
+  const app = await begin('wren');
+  app.standing.set({ state: 'signedIn', person: 'tobin', proven: ['tobin'], sample: null });
+  const made = await app.recordMachine({ modelId: null, family: 'saw-oil-pump', label: 'A saw', serial: '', owner: '', facts: {} });
+  app.choosePerson('tobin');
+  await remark(app, 'by Tobin');
+  // A job on the machine that Wren wrote down cannot be known before it.
+  const takenIn = { kind: 'takenIn', machineId: made.id, family: 'saw-oil-pump', complaint: 'dry', facts: {} } as const;
+  await app.record('0197a000-0000-7000-8000-000000000002', takenIn);
+  answers.push(stored);
+  await send(app);
+  expect(app.outbox.get().map(({ kind }) => kind)).toEqual(['machine', 'entry']);
+  app.standing.set({ state: 'signedIn', person: 'wren', proven: ['tobin', 'wren'], sample: null });
+  answers.push({ status: 200, body: { ...made, modelName: null, instruments: false } }, stored);
+  await send(app);
+  expect(app.outbox.get()).toEqual([]);
+  expect(calls.map(({ url, person }) => [url, person])).toEqual([
+    ['/api/entries', 'tobin'],
+    ['/api/machines', 'wren'],
+    ['/api/entries', 'tobin'],
+  ]);
+});
+
+test('a server that no longer takes somebody’s word asks for it again, and sets nothing aside', async () => {
+  const app = await begin('wren');
+  await remark(app, 'mine');
+  answers.push(problem(403, 'confirmWho'), signedIn('tobin', ['tobin']));
+  await send(app);
+  expect(app.standing.get()?.proven).toEqual(['tobin']);
+  expect(app.outbox.get()[0]?.refused).toBeUndefined();
+  expect(texts(app.outbox.get())).toEqual(['mine']);
+  // Whoever has the phone stays on it until they have shown who they are.
+  expect(app.currentPerson()).toBe('wren');
 });
 
 test('the header that names the person is the contract’s', () => expect(Api.PERSON_HEADER).toBe(PERSON_HEADER));

@@ -25,6 +25,34 @@ export type Note =
 export type Waiting = Note &
   Sending & { readonly key: string; /** It has arrived, and is kept a moment longer; only in memory. */ readonly sent?: true };
 
+/** Under whose name a note goes out. */
+export const authorOf = (item: Note): string => (item.kind === 'entry' ? item.entry.by : item.by);
+
+/** What a note needs to be on record before it: the job, and of a take-in the machine. */
+const needsOf = (item: Note): readonly string[] => {
+  if (item.kind === 'machine') return [item.machine.id];
+  if (item.kind === 'shelf') return [item.item.id, ...(item.item.machineId ? [item.item.machineId] : [])];
+  if (item.kind === 'photo') return [item.jobId];
+  const { jobId, payload } = item.entry;
+  return payload.kind === 'takenIn' ? [jobId, payload.machineId] : [jobId];
+};
+
+/**
+ * Which notes stay until their author has shown on this device that it was them, and with them whatever
+ * builds on those: the work of others goes out meanwhile.
+ */
+export function heldUntilProven(list: readonly Waiting[], proven: readonly string[]): ReadonlySet<string> {
+  const held = new Set<string>();
+  const missing = new Set<string>();
+  for (const item of list) {
+    const needs = needsOf(item);
+    if (proven.includes(authorOf(item)) && !needs.some((id) => missing.has(id))) continue;
+    held.add(item.key);
+    needs.forEach((id) => missing.add(id));
+  }
+  return held;
+}
+
 let store: UseStore | undefined;
 const box = () => (store ??= createStore('patient-badger-outbox', 'waiting'));
 

@@ -1,6 +1,6 @@
 import { createStored } from '../preferences/stored.ts';
 
-/** Who stands at this bench: chosen by name, kept on this device. */
+/** Who has this device: every note that is written on it says so. */
 const person = createStored<string | null>('person', null);
 
 export const currentPerson = person.get;

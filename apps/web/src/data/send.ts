@@ -2,10 +2,14 @@ import { entryReceipt, machine, photoReceipt, shelfItem } from '@patient-badger/
 import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
 import { setConnection } from './connection.ts';
-import { outbox, photoArrived, replace, setAside, type Waiting } from './outbox.ts';
+import { authorOf, heldUntilProven, outbox, photoArrived, replace, setAside, type Waiting } from './outbox.ts';
+import { standing } from './signedOut.ts';
+import { askStanding } from './standing.ts';
 
 /** Answers of the shop server that are about the moment and not about the note. */
 const LATER = new Set(['databaseAway', 'recordReadOnly', 'tooMany', 'photoBusy']);
+/** Answers that are about who is signed in: the note waits until somebody has shown who they are. */
+const WHO = new Set(['signInFirst', 'confirmWho']);
 /** A note at which the server itself broke so often is set aside, so that the rest goes on. */
 const MOST_FAILURES = 3;
 const PHOTO_DEADLINE_MS = 120_000;
@@ -33,7 +37,9 @@ function alone(work: () => Promise<void>): Promise<void> {
 
 async function sendAll(onSent: (sent: Sent) => Promise<void>): Promise<void> {
   for (;;) {
-    const item = outbox.get().find(({ refused, sent }) => refused === undefined && !sent);
+    if (standing.get()?.state !== 'signedIn') return;
+    const held = heldUntilProven(outbox.get(), standing.get()?.proven ?? []);
+    const item = outbox.get().find(({ key, refused, sent }) => refused === undefined && !sent && !held.has(key));
     if (!item) return;
     try {
       const answer = await sendOne(item);
@@ -41,6 +47,7 @@ async function sendAll(onSent: (sent: Sent) => Promise<void>): Promise<void> {
       if (answer.refused !== undefined) await setAside(item, answer.refused);
       else if (item.kind !== 'photo') await onSent({ item, seq: answer.seq });
     } catch (error) {
+      if (error instanceof ApiRefusal && WHO.has(error.code)) return askStanding();
       if (error instanceof ApiRefusal && (await setAsideOrTryOn(item, error))) continue;
       if (!(error instanceof NoAnswer) && !(error instanceof ApiRefusal)) throw error;
       setConnection('down');
@@ -81,7 +88,7 @@ async function sendOne(item: Waiting): Promise<Answer> {
       return {};
     }
     case 'entry': {
-      const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: item.entry.by });
+      const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: authorOf(item) });
       if (receipt?.id !== item.entry.id) throw new NoAnswer();
       return receipt.status === 'refused' ? { refused: receipt.sentence ?? 'The server refused it.' } : { seq: receipt.seq };
     }

@@ -4,6 +4,7 @@ import { useSyncExternalStore } from 'react';
 import { call, type Reader } from './api.ts';
 import { connection } from './connection.ts';
 import { outbox, type Waiting } from './outbox.ts';
+import { usePerson } from './person.ts';
 
 /** Everything in the box of this device: what is on its way, what is set aside, and for a moment what has arrived. */
 export const useOutbox = (): readonly Waiting[] => useSyncExternalStore(outbox.subscribe, outbox.get, outbox.get);
@@ -20,5 +21,11 @@ const shop: Reader<Shop> = {
     return given as Shop;
   },
 };
+
+/** Whoever has the device, as the shop knows them. */
+export function useMe() {
+  const id = usePerson();
+  return useShop().data?.people.find((each) => each.id === id);
+}
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });

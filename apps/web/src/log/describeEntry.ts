@@ -98,6 +98,8 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `${nameIn(pack.proofs, payload.proof)}: ${payload.passed ? 'yes' : 'no'}`;
     case 'secondChecked':
       return `Second check done${payload.note ? `: ${payload.note}` : ''}`;
+    case 'outsideChecked':
+      return `Looked over from outside by ${payload.checker} (${payload.licence}) on ${payload.on}${payload.note ? `: ${payload.note}` : ''}`;
     case 'remark':
       return payload.gear === undefined ? payload.text : `${nameIn(pack.gears, payload.gear)}: ${payload.text}`;
     case 'closed':

@@ -4,30 +4,41 @@ import { useSyncExternalStore } from 'react';
 export function createStored<T>(name: string, initial: T) {
   const key = `patient-badger/${name}`;
   const listeners = new Set<() => void>();
+  let isChosen = false;
   let value = read();
 
   function read(): T {
     try {
       const kept = globalThis.localStorage?.getItem(key);
-      return kept === null || kept === undefined ? initial : (JSON.parse(kept) as T);
+      if (kept === null || kept === undefined) return initial;
+      isChosen = true;
+      return JSON.parse(kept) as T;
     } catch {
       return initial;
     }
   }
 
+  const show = (next: T) => {
+    value = next;
+    listeners.forEach((listener) => listener());
+  };
   const get = () => value;
   const set = (next: T) => {
-    value = next;
+    isChosen = true;
     try {
       globalThis.localStorage?.setItem(key, JSON.stringify(next));
     } catch {
       // A full or forbidden store costs the choice at the next start, not the work.
     }
-    listeners.forEach((listener) => listener());
+    show(next);
+  };
+  /** What holds where nobody has chosen on this device. */
+  const propose = (next: T) => {
+    if (!isChosen && next !== value) show(next);
   };
   const subscribe = (listener: () => void) => {
     listeners.add(listener);
     return () => listeners.delete(listener);
   };
-  return { get, set, use: () => useSyncExternalStore(subscribe, get, () => initial) };
+  return { get, set, propose, subscribe, use: () => useSyncExternalStore(subscribe, get, () => initial) };
 }

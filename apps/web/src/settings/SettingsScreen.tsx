@@ -1,9 +1,12 @@
 import { LENGTH_UNITS } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SetAside } from './SetAside.tsx';
-import { choosePerson, usePerson } from '../data/person.ts';
 import { MOST_KEPT } from '../data/kept.ts';
-import { useShop } from '../data/shop.ts';
+import { OwnSecret } from '../people/OwnSecret.tsx';
+import { SignOut } from '../people/SignOut.tsx';
+import { SwitchPerson } from '../people/SwitchPerson.tsx';
+import { UNIT_NAMES } from '../wording/unitNames.ts';
 import { lengthUnit, scheme } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -11,7 +14,6 @@ import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 
-const UNIT_NAMES = { mm: 'Millimetres', inch: 'Inches', thou: 'Thou' } as const;
 const SCHEMES = [
   ['device', 'As the device'],
   ['light', 'Light, for the sun'],
@@ -22,28 +24,17 @@ const KEPT_WORDS = `For work without a connection: the bench, the latest finishe
 
 /** Who is at the bench, and how this device shows things. */
 export function SettingsScreen() {
-  const shop = useShop();
-  const person = usePerson();
+  const router = useRouter();
   const unit = lengthUnit.use();
   const shade = scheme.use();
   return (
     <Screen title="You and this device" back="/">
+      <SwitchPerson />
+      <OwnSecret />
       <Card>
-        <Text variant="head">Who is at the bench?</Text>
-        <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
-          {shop.data?.people.map(({ id, name, role }) => (
-            <Button
-              key={id}
-              big
-              label={name}
-              detail={role}
-              variant={person === id ? 'chosen' : 'plain'}
-              checked={person === id}
-              onPress={() => choosePerson(id)}
-            />
-          ))}
-        </View>
-        {shop.data ? null : <Text>{shop.error?.message ?? 'Looking who works here …'}</Text>}
+        <Text variant="head">The shop</Text>
+        <Button label="The shop" detail="People, money, units, opening it on a phone" onPress={() => router.navigate('/shop')} />
+        <Button label="Devices" detail="Where somebody is signed in" onPress={() => router.navigate('/devices')} />
       </Card>
       <Card>
         <Text variant="head">Lengths in</Text>
@@ -73,6 +64,7 @@ export function SettingsScreen() {
         <Text>{KEPT_WORDS}</Text>
       </Card>
       <SetAside />
+      <SignOut />
     </Screen>
   );
 }

@@ -3,7 +3,6 @@ import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { ConnectionNote } from './ConnectionNote.tsx';
-import { WhoFirst } from './WhoFirst.tsx';
 import { PersonChip } from './PersonChip.tsx';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
@@ -32,12 +31,6 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
   const router = useRouter();
   const colours = useColours();
   const width = wide ? 'max-w-[1180px]' : 'max-w-[640px]';
-  const work = (
-    <>
-      <WhoFirst />
-      {children}
-    </>
-  );
   return (
     <View className="flex-1 bg-paper">
       <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
@@ -63,12 +56,12 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
       <ConnectionNote />
       {fill ? (
         <View role="main" className="min-h-0 flex-1 items-center px-4 pt-4">
-          <View className={`min-h-0 w-full flex-1 gap-3 ${width}`}>{work}</View>
+          <View className={`min-h-0 w-full flex-1 gap-3 ${width}`}>{children}</View>
         </View>
       ) : (
         <ScrollView key={scrollKey} className="flex-1" contentContainerClassName="items-center p-4 pb-8">
           <View role="main" className={`w-full gap-4 ${width}`}>
-            {work}
+            {children}
           </View>
         </ScrollView>
       )}

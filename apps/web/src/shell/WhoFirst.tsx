@@ -1,23 +1,50 @@
-import { View } from 'react-native';
-import { Button } from '../design/Button.tsx';
+import { lazy, Suspense } from 'react';
+import { usePerson } from '../data/person.ts';
+import { authorOf } from '../data/outbox.ts';
+import { useConnection, useShop, useWaiting } from '../data/shop.ts';
+import { standing } from '../data/signedOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { choosePerson, usePerson } from '../data/person.ts';
-import { useShop } from '../data/shop.ts';
+import { rest } from '../lazy/rest.ts';
 
-/** Every note says who wrote it, so that comes first; gone once somebody is chosen. */
+const SignInForm = lazy(async () => ({ default: (await rest()).SignInForm }));
+const ProveForm = lazy(async () => ({ default: (await rest()).ProveForm }));
+
+/** Before anything more goes out: signing in again where the session has run out, or the PIN of somebody who wrote without a connection. */
 export function WhoFirst() {
+  const now = standing.use();
   const person = usePerson();
-  const shop = useShop().data;
-  if (person || !shop) return null;
+  const down = useConnection() === 'down';
+  const people = useShop().data?.people ?? [];
+  const waiting = useWaiting();
+  if (now === null || down) return null;
+  const me = people.find(({ id }) => id === person);
+  if (now.state === 'signIn') {
+    return (
+      <Card tone="next" className="m-3" testID="sign-in-again">
+        <Text variant="head">Sign in again</Text>
+        <Text>
+          This device is no longer signed in.{' '}
+          {waiting.length === 0 ? 'Everything from here has gone out.' : `What waits here (${waiting.length}) goes out once you are.`}
+        </Text>
+        <Suspense fallback={null}>
+          <SignInForm name={me?.name} />
+        </Suspense>
+      </Card>
+    );
+  }
+  const unproven = [...new Set([...(person === null ? [] : [person]), ...waiting.map(authorOf)])].find((id) => !now.proven.includes(id));
+  const who = people.find(({ id }) => id === unproven);
+  if (now.state !== 'signedIn' || !who) return null;
   return (
-    <Card tone="next">
-      <Text variant="head">Who is at the bench?</Text>
-      <View className="flex-row flex-wrap gap-2">
-        {shop.people.map(({ id, name }) => (
-          <Button key={id} big className="min-w-[96px] flex-1" label={name} onPress={() => choosePerson(id)} />
-        ))}
-      </View>
+    <Card tone="next" className="m-3" testID="prove-first">
+      <Text variant="head">Is it you, {who.name}?</Text>
+      <Text>
+        {who.name} took this device without a connection. What {who.name} wrote stays here until it is sure who it was.
+      </Text>
+      <Suspense fallback={null}>
+        <ProveForm key={who.id} person={who} action={`I am ${who.name}`} />
+      </Suspense>
     </Card>
   );
 }

@@ -134,6 +134,14 @@ export const entryPayload = z.discriminatedUnion('kind', [
   payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),
   /** Somebody who had no hand in the work looked it over. */
   payload('secondChecked', { note: note.optional() }),
+  /** Where nobody else works here: somebody from outside did, and signed the sheet, of which a photo was taken. */
+  payload('outsideChecked', {
+    checker: z.string().trim().min(1).max(120),
+    /** Their licence, or the firm they come from. */
+    licence: z.string().trim().min(1).max(120),
+    on: z.iso.date(),
+    note: note.optional(),
+  }),
   /** Drive and driven gear of a speedometer, with how far it will read off and by what figures. */
   payload('ratioChosen', {
     driveTeeth: z.int().positive().max(300),

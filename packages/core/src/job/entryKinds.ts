@@ -16,6 +16,8 @@ type Need = (list: Listed, given: string, path: string) => void;
 export interface EntryRule<P extends EntryPayload = EntryPayload> {
   /** Work on the machine: whoever did it cannot be the second pair of eyes. */
   readonly isWork?: true;
+  /** Somebody looked the work over: taken back, a job that was closed on it is open again. */
+  readonly isCheck?: true;
   /** It can put the job on the bench or take it off. */
   readonly movesJob?: true;
   /** Refuses what its machine family does not have. */
@@ -197,7 +199,8 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     check: ({ proof }, { proofs }, need) => need(proofs, proof, 'proof'),
     apply: (state, done) => ({ ...state, proofs: inPlaceOf(state.proofs, done, (p, q) => p.proof === q.proof) }),
   },
-  secondChecked: { apply: (state) => state },
+  secondChecked: { isCheck: true, apply: (state) => state },
+  outsideChecked: { isCheck: true, apply: (state) => state },
   ratioChosen: { apply: (state, ratioChosen) => ({ ...state, ratioChosen }) },
   odometerCorrected: {
     check({ before, after, missed }) {

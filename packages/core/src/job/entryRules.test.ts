@@ -204,6 +204,7 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
   photoTaken: [[[{ kind: 'photoTaken', hash, about: 'wheel' }], { photos: [{ kind: 'photoTaken', hash, about: 'wheel' }] }]],
   faultFound: [[[{ kind: 'faultFound', fault: 'f', probability: 0.9 }], { found: ['f'] }]],
   decided: [[[decided], { decided }]],
+  outsideChecked: [[[{ kind: 'outsideChecked', checker: 'Edda', licence: 'Brask & Sons', on: '2026-03-02' }], {}]],
   partChosen: [[[chosen], wheel({ readings: {}, chosen })]],
   partOrdered: [[[order], wheel({ readings: {}, orders: [{ ...stored, state: 'ordered' }] })]],
   partArrived: [

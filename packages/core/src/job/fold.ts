@@ -25,7 +25,7 @@ function after(state: JobState, { payload, ...entry }: Entry, byId: ReadonlyMap<
 function bearsOnClosing(payload: Entry['payload'], byId: ReadonlyMap<string, Entry>): boolean {
   if (payload.kind !== 'withdrawn') return ruleOf(payload).isWork === true;
   const meant = ultimately(payload.entry, byId);
-  return meant !== undefined && (meant.kind === 'secondChecked' || ruleOf(meant).isWork === true);
+  return meant !== undefined && (ruleOf(meant).isCheck === true || ruleOf(meant).isWork === true);
 }
 
 /** What a withdrawal is about in the end: it may take back the taking back of the taking back of it. */

@@ -2,12 +2,14 @@ import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
 import type { Entry, EntryPayload } from './entry.ts';
 import { foldJob } from './fold.ts';
-import { secondCheckedBy } from './secondCheck.ts';
+import { secondCheckOf, SIGNED_SHEET } from './secondCheck.ts';
 import { toSetRight } from './toSetRight.ts';
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
 const pack = findFamily('sector-steering') as Pack;
 const WORK: EntryPayload = { kind: 'closingDone', step: 'closed-up' };
+const SHEET = { kind: 'photoTaken', hash: 'a'.repeat(64), about: SIGNED_SHEET } as const;
+const OUTSIDE: EntryPayload = { kind: 'outsideChecked', checker: 'Edda Brask', licence: 'Inspector 4411', on: '2026-03-02' };
 const CHECK: EntryPayload = { kind: 'secondChecked' };
 
 type Line = readonly [by: string, payload: EntryPayload];
@@ -78,7 +80,56 @@ test.each<[string, Line[], string | null]>([
     ],
     'wren',
   ],
-])('%s', (_name, lines, by) => expect(secondCheckedBy(job(...lines))).toBe(by));
+])('%s', (_name, lines, by) => expect(secondCheckOf(job(...lines))?.by ?? null).toBe(by));
+
+test.each<[string, Line[], string | null]>([
+  [
+    'somebody from outside, with the sheet',
+    [
+      ['imke', WORK],
+      ['imke', SHEET],
+      ['imke', OUTSIDE],
+    ],
+    'Edda Brask',
+  ],
+  [
+    'the sheet photographed after',
+    [
+      ['imke', WORK],
+      ['imke', OUTSIDE],
+      ['imke', SHEET],
+    ],
+    'Edda Brask',
+  ],
+  [
+    'without the sheet',
+    [
+      ['imke', WORK],
+      ['imke', OUTSIDE],
+    ],
+    null,
+  ],
+  [
+    'a photo of something else',
+    [
+      ['imke', WORK],
+      ['imke', { ...SHEET, about: 'sector' }],
+      ['imke', OUTSIDE],
+    ],
+    null,
+  ],
+  [
+    'the sheet of before the last work',
+    [
+      ['imke', WORK],
+      ['imke', SHEET],
+      ['imke', OUTSIDE],
+      ['imke', WORK],
+      ['imke', OUTSIDE],
+    ],
+    null,
+  ],
+])('an outside checker: %s', (_name, lines, outside) => expect(secondCheckOf(job(...lines))?.outside ?? null).toBe(outside));
 
 test('what is to be set right: everything found on the way, and what was decided, each once', () => {
   const found = (fault: string): EntryPayload => ({ kind: 'faultFound', fault, probability: 0.9 });

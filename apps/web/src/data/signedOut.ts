@@ -1,0 +1,11 @@
+import type { Standing } from '@patient-badger/contract';
+import { createStored } from '../preferences/stored.ts';
+
+/** How this device stands with the shop server, as it was told last; null where it never was. */
+export const standing = createStored<Standing | null>('standing', null);
+
+/** The server no longer knows this device: everything stays as it is until somebody signs in again. */
+export function signedOut(): void {
+  const before = standing.get();
+  if (before?.state === 'signedIn') standing.set({ ...before, state: 'signIn' });
+}

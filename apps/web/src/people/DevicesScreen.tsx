@@ -1,0 +1,54 @@
+import { signedInDevice, type SignedInDevice } from '@patient-badger/contract';
+import { useQuery } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { z } from 'zod';
+import { call } from '../data/api.ts';
+import { askStanding } from '../data/standing.ts';
+import { useShop } from '../data/shop.ts';
+import { useRefresh } from '../data/useRefresh.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { Screen } from '../shell/Screen.tsx';
+
+/** Where one is signed in; for an owner all devices of the shop. */
+export function DevicesScreen() {
+  const devices = useQuery({ queryKey: ['devices'], queryFn: () => call('/api/devices', z.array(signedInDevice)) });
+  return (
+    <Screen title="Devices that are signed in" under="A lost phone is signed out here" back="/settings">
+      {devices.data?.map((device) => (
+        <Device key={device.id} device={device} />
+      ))}
+      {devices.data ? null : <Text>{devices.error?.message ?? 'Looking which devices are signed in …'}</Text>}
+    </Screen>
+  );
+}
+
+function Device({ device: { id, name, personId, since, lastSeen, here } }: { device: SignedInDevice }) {
+  const refresh = useRefresh();
+  const people = useShop().data?.people ?? [];
+  const [problem, setProblem] = useState<string | null>(null);
+  const who = people.find((each) => each.id === personId)?.name ?? personId;
+  const signOut = async () => {
+    try {
+      await call(`/api/devices/${id}/sign-out`, z.object({ done: z.literal(true) }), { method: 'POST', json: {} });
+      await (here ? askStanding() : refresh('devices'));
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Card tone={here ? 'next' : 'plain'}>
+      <Text variant="strong">
+        {name || 'A device'}
+        {here ? ', this one' : ''}
+      </Text>
+      <Text variant="soft">
+        Signed in by {who} on {format(parseISO(since), 'd MMM yyyy, HH:mm')}, last here {format(parseISO(lastSeen), 'd MMM, HH:mm')}
+      </Text>
+      <Button label={`Sign ${here ? 'this device' : name || 'it'} out`} onPress={() => void signOut()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </Card>
+  );
+}

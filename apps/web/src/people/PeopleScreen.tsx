@@ -1,0 +1,147 @@
+import { PASSPHRASE_LEAST, personDraft, ROLES, type Person, type Role } from '@patient-badger/contract';
+import { useState } from 'react';
+import { z } from 'zod';
+import { call } from '../data/api.ts';
+import { useMe, useShop } from '../data/shop.ts';
+import { useRefresh } from '../data/useRefresh.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { Screen } from '../shell/Screen.tsx';
+import { ROLE_NAMES } from '../wording/roleNames.ts';
+
+const ROLE_OPTIONS = ROLES.map((each) => [each, ROLE_NAMES[each]] as const);
+const made = z.object({ id: z.string() });
+
+/** Who works here, and who did. */
+export function PeopleScreen() {
+  const shop = useShop().data;
+  const isOwner = useMe()?.role === 'owner';
+  const [chosen, setChosen] = useState<string | null>(null);
+  const people = [...(shop?.people ?? [])].sort((p, q) => Number(p.retired) - Number(q.retired));
+  return (
+    <Screen title="People" under={shop?.name} back="/shop">
+      {people.map((person) =>
+        chosen === person.id ? (
+          <ChangeForm key={person.id} person={person} onDone={() => setChosen(null)} />
+        ) : (
+          <Card key={person.id} tone={person.retired ? 'sunken' : 'plain'}>
+            <Text variant="strong">
+              {person.name}
+              {person.retired ? ', retired' : ''}
+            </Text>
+            <Text variant="soft">
+              {[ROLE_NAMES[person.role], person.about, person.hasPin ? 'has a PIN' : 'no PIN yet'].filter(Boolean).join(' · ')}
+            </Text>
+            {isOwner ? <Button label={`Change ${person.name}`} onPress={() => setChosen(person.id)} /> : null}
+          </Card>
+        ),
+      )}
+      {isOwner ? <AddForm /> : null}
+      <Text variant="soft">
+        Nobody is ever taken out of the record: whoever leaves is retired, is signed out everywhere at once, and stays under what they
+        wrote.
+      </Text>
+    </Screen>
+  );
+}
+
+const EMPTY = { name: '', about: '', passphrase: '', role: 'mechanic' as Role };
+
+function AddForm() {
+  const refresh = useRefresh();
+  const [open, setOpen] = useState(false);
+  const [draft, setDraft] = useState(EMPTY);
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async () => {
+    const parsed = personDraft.safeParse(draft);
+    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
+    try {
+      await call('/api/people', made, { json: parsed.data });
+      await refresh('shop');
+      setDraft(EMPTY);
+      setOpen(false);
+      setProblem(null);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  if (!open) return <Button variant="primary" big label="Add somebody" onPress={() => setOpen(true)} />;
+  return (
+    <Card tone="next">
+      <Text variant="head">Somebody new</Text>
+      <Field label="Name" value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={60} />
+      <Field label="What they mostly do" value={draft.about} onChangeText={(about) => setDraft({ ...draft, about })} maxLength={120} />
+      <Segments label="Role" options={ROLE_OPTIONS} value={draft.role} onChange={(role) => setDraft({ ...draft, role })} />
+      <Text variant="soft">{ROLE_WORDS[draft.role]}</Text>
+      <Field
+        label={`First passphrase, at least ${PASSPHRASE_LEAST} letters`}
+        value={draft.passphrase}
+        onChangeText={(passphrase) => setDraft({ ...draft, passphrase })}
+        secureTextEntry
+        autoComplete="new-password"
+        maxLength={128}
+      />
+      <Text variant="soft">Tell it to them; they change it, and set a PIN, under “You and this device”.</Text>
+      {problem ? (
+        <Text variant="danger" role="alert">
+          {problem}
+        </Text>
+      ) : null}
+      <Button variant="primary" label="Add them" testID="add-person" onPress={() => void add()} />
+      <Button variant="quiet" label="Not now" onPress={() => setOpen(false)} />
+    </Card>
+  );
+}
+
+const ROLE_WORDS: Readonly<Record<Role, string>> = {
+  owner: 'Sets the shop up and does everything a mechanic does.',
+  mechanic: 'Does every job, closes it, and looks over what others did.',
+  apprentice: 'Does every job; somebody else looks it over before it is closed.',
+};
+
+function ChangeForm({ person, onDone }: { person: Person; onDone: () => void }) {
+  const refresh = useRefresh();
+  const [draft, setDraft] = useState({ name: person.name, about: person.about, role: person.role, passphrase: '' });
+  const [problem, setProblem] = useState<string | null>(null);
+  const send = async (change: object) => {
+    try {
+      await call('/api/people/change', made, { json: { id: person.id, ...change } });
+      await refresh('shop');
+      onDone();
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const { passphrase, ...rest } = draft;
+  return (
+    <Card tone="next">
+      <Field label="Name" value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={60} />
+      <Field label="What they mostly do" value={draft.about} onChangeText={(about) => setDraft({ ...draft, about })} maxLength={120} />
+      <Segments label="Role" options={ROLE_OPTIONS} value={draft.role} onChange={(role) => setDraft({ ...draft, role })} />
+      <Text variant="soft">{ROLE_WORDS[draft.role]}</Text>
+      <Field
+        label="New passphrase, where theirs is forgotten"
+        value={passphrase}
+        onChangeText={(next) => setDraft({ ...draft, passphrase: next })}
+        secureTextEntry
+        autoComplete="new-password"
+        maxLength={128}
+      />
+      {problem ? (
+        <Text variant="danger" role="alert">
+          {problem}
+        </Text>
+      ) : null}
+      <Button variant="primary" label="Keep this" onPress={() => void send({ ...rest, ...(passphrase && { passphrase }) })} />
+      <Button
+        variant="danger"
+        label={person.retired ? `${person.name} is back` : `Retire ${person.name}`}
+        onPress={() => void send({ retired: !person.retired })}
+      />
+      <Button variant="quiet" label="Leave it as it is" onPress={onDone} />
+    </Card>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Person } from '@patient-badger/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { choosePerson, usePerson } from '../data/person.ts';
+import { useConnection, useShop } from '../data/shop.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { ROLE_NAMES } from '../wording/roleNames.ts';
+import { ProveForm } from './ProveForm.tsx';
+
+/** Who has this device: handed over by PIN. Without a connection by name, and the PIN is asked for before anything goes out. */
+export function SwitchPerson() {
+  const shop = useShop();
+  const person = usePerson();
+  const down = useConnection() === 'down';
+  const [asked, setAsked] = useState<Person | null>(null);
+  const people = (shop.data?.people ?? []).filter(({ retired }) => !retired);
+  const take = (each: Person) => {
+    if (each.id === person) return setAsked(null);
+    if (!down) return setAsked(each);
+    choosePerson(each.id);
+  };
+  return (
+    <Card>
+      <Text variant="head">Who is at the bench?</Text>
+      <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
+        {people.map((each) => (
+          <Button
+            key={each.id}
+            big
+            label={each.name}
+            detail={[ROLE_NAMES[each.role], each.about].filter(Boolean).join(' · ')}
+            variant={person === each.id ? 'chosen' : 'plain'}
+            checked={person === each.id}
+            onPress={() => take(each)}
+          />
+        ))}
+      </View>
+      {asked ? <ProveForm key={asked.id} person={asked} action={`Hand over to ${asked.name}`} onDone={() => setAsked(null)} /> : null}
+      {down ? (
+        <Text variant="soft">No connection: choose by name. What somebody writes stays here until they have given their PIN.</Text>
+      ) : null}
+      {shop.data ? null : <Text>{shop.error?.message ?? 'Looking who works here …'}</Text>}
+    </Card>
+  );
+}

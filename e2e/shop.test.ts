@@ -1,0 +1,150 @@
+import { arrive, button, closeUp, handOver, heading, link, PACKED, radio, trace } from './actions.ts';
+import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
+
+jest.setTimeout(180_000);
+
+/** A shop of its own each time: nothing of the made-up world is in it. */
+const stages: Stage[] = [];
+async function ownShop(): Promise<Stage> {
+  const stage = await start({ demo: false });
+  stages.push(stage);
+  return stage;
+}
+afterAll(async () => {
+  for (const stage of stages) await stage.stop();
+});
+
+const PASSPHRASE = 'nine kettles by the canal';
+
+test.each([
+  ['phone', PHONE],
+  ['wide', WIDE],
+] as const)(
+  'a shop moves in, at the size of a %s: first visit, a second person, a machine of its own, a job to its closing',
+  async (_, size) => {
+    const stage = await ownShop();
+    const { page } = await stage.device(size);
+    const seen: string[] = [];
+    const look = async () => seen.push(await page.locator('body').innerText());
+
+    await page.goto(stage.firstVisit);
+    await heading(page, 'A shop moves in').waitFor();
+    await page.getByTestId('open-shop').click();
+    await page.getByText('Give the shop a name.').waitFor();
+    await page.getByLabel('Name of the shop').fill('Reed & Daughter');
+    await page.getByLabel('Currency, three letters').fill('nok');
+    await page.getByLabel('Rate per hour').fill('690');
+    await radio(page, 'Miles').click();
+    await page.getByLabel('Your name').fill('Una');
+    await page.getByLabel('A passphrase').fill('unaunaunauna');
+    await page.getByTestId('open-shop').click();
+    await page.getByText('This passphrase is easily guessed.', { exact: false }).waitFor();
+    await page.getByLabel('A passphrase').fill(PASSPHRASE);
+    await page.getByTestId('open-shop').click();
+    await page.getByText('The bench is clear.').waitFor();
+    await look();
+
+    await link(page, 'Una is at the bench').click();
+    await button(page, /^The shop/).click();
+    await button(page, /^People/).click();
+    await button(page, 'Add somebody').click();
+    await page.getByLabel('Name').fill('Per');
+    await page.getByLabel(/^First passphrase/).fill('seven herons over the weir');
+    await page.getByTestId('add-person').click();
+    await page.getByText('Mechanic · no PIN yet').waitFor();
+    await look();
+
+    await page.goto(stage.address);
+    await button(page, 'Take in a machine').click();
+    await button(page, 'It is not on the list: write it down').click();
+    await page.getByLabel('What you call it').fill('The verger’s saw');
+    await page.getByLabel('Owner').fill('The verger');
+    await page.getByLabel('What is it, or what does it do wrong?').fill('saw');
+    await radio(page, /Saw oil pump/).click();
+    await button(page, 'Write it down').click();
+    await button(page, 'Uses no oil at all, tank stays full').click();
+    await page.getByTestId('start-job').click();
+    await page.getByTestId('do-look').waitFor();
+    await look();
+    await trace(page, PACKED);
+    await button(page, 'See the reasons and decide').click();
+    await page.getByTestId('decide').click();
+    await look();
+    await page.waitForURL(/\/(close|gear)/);
+    if (page.url().includes('/gear/')) await button(page, 'Set it right and prove it').click();
+    await heading(page, /^The way back/).waitFor();
+    await closeUp(page);
+    await look();
+    expect(seen.join('\n')).not.toMatch(/demo|Skarrow|made-up shop/i);
+    const rows = await inTime(stage.databaseUrl, `SELECT closed, outcome FROM jobs`, [{ closed: true, outcome: 'repaired' }]);
+    expect(rows).toHaveLength(1);
+  },
+);
+
+test('the session runs out in the middle, the network goes, somebody else takes the phone: nothing is lost, and each note is its author’s', async () => {
+  const stage = await start();
+  stages.push(stage);
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await link(page, /Orchard saw/).click();
+  await page.getByTestId('do-look').waitFor();
+  await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/log'));
+  const write = async (text: string) => {
+    await page.getByLabel('Remark').fill(text);
+    await button(page, 'Write it down').click();
+    await page.getByTestId('entry').filter({ hasText: text }).waitFor();
+  };
+  const remarks = (wanted: readonly object[]) =>
+    inTime(
+      stage.databaseUrl,
+      `SELECT "by", payload->>'text' AS text FROM entries WHERE payload->>'text' LIKE 'story %' ORDER BY seq`,
+      wanted,
+    );
+  await page.getByLabel('Remark').waitFor();
+  // Signed out from elsewhere: the next note stays, and a card asks again.
+  await page.request.post(`${stage.address}/api/sign-out`, { data: {} }).catch(() => undefined);
+  await context.clearCookies();
+  await write('story one');
+  await page.getByTestId('sign-in-again').waitFor();
+  await page.reload();
+  await page.getByTestId('sign-in-again').waitFor();
+  await page.getByTestId('entry').filter({ hasText: 'story one' }).waitFor();
+  await page.getByLabel('Passphrase').fill('wrong words altogether');
+  await page.getByTestId('sign-in').click();
+  await page.getByText('Name and passphrase do not belong together.').waitFor();
+  await page.getByLabel('Passphrase').fill('rain on the tin roof');
+  await page.getByTestId('sign-in').click();
+  await page.getByTestId('sign-in-again').waitFor({ state: 'detached' });
+  const one = { by: 'tobin', text: 'story one' };
+  expect(await remarks([one])).toEqual([one]);
+
+  await context.setOffline(true);
+  await write('story two');
+  await page.getByText('No connection.', { exact: false }).waitFor();
+  const log = page.url();
+  await link(page, 'Tobin is at the bench').click();
+  await radio(page, /^Imke/).click();
+  await link(page, 'Imke is at the bench').waitFor();
+  await page.goBack();
+  await write('story three');
+  await context.setOffline(false);
+  await page.getByTestId('prove-first').waitFor();
+  const two = { by: 'tobin', text: 'story two' };
+  expect(await remarks([one, two])).toEqual([one, two]);
+  await page.reload();
+  await page.getByLabel('PIN of Imke').fill('2580');
+  await page.getByTestId('prove').click();
+  await page.getByTestId('prove-first').waitFor({ state: 'detached' });
+  const three = { by: 'imke', text: 'story three' };
+  expect(await remarks([one, two, three])).toEqual([one, two, three]);
+  expect(page.url()).toBe(log);
+  // No script of the page can read what keeps the device signed in.
+  expect(await page.evaluate(() => document.cookie)).toBe('');
+  expect((await context.cookies()).map(({ name, httpOnly, sameSite }) => [name, httpOnly, sameSite])).toEqual([['badger', true, 'Strict']]);
+
+  await page.goto(`${stage.address}/settings`);
+  await handOver(page, 'Tobin');
+  await button(page, /^Devices/).click();
+  await button(page, 'Sign this device out').click();
+  await heading(page, 'Sign in').waitFor();
+});
