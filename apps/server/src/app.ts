@@ -21,6 +21,7 @@ import { importRoutes } from './imports/routes.ts';
 import { machineRoutes } from './machines/routes.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { sampleRoutes } from './demo/sampleRoutes.ts';
+import { backupSchedule } from './keeping/schedule.ts';
 import { operationRoutes } from './operations/routes.ts';
 import { partRoutes } from './parts/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
@@ -91,6 +92,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
     isSample: config.SEED_DEMO === '1',
     signInsPerMinute: config.SIGN_INS_PER_MINUTE,
   });
+  await app.register(backupSchedule, { dataSource, config });
   await app.register(shopRoutes, { dataSource, config });
   const features = [
     peopleRoutes,

@@ -56,6 +56,13 @@ const settings = z.object({
   PUBLIC_ADDRESS: z
     .url({ protocol: /^https?$/, error: 'PUBLIC_ADDRESS must be the address that phones open, such as https://badger.example.' })
     .optional(),
+  BACKUP_DIR: z.string().min(1).optional(),
+  BACKUP_EVERY_HOURS: z.coerce
+    .number('BACKUP_EVERY_HOURS must be a number.')
+    .min(1, 'BACKUP_EVERY_HOURS must be 1 or more.')
+    .max(720)
+    .default(24),
+  BACKUP_KEEP: z.coerce.number('BACKUP_KEEP must be a number.').int().min(1, 'BACKUP_KEEP must be 1 or more.').max(1000).default(30),
   SEED_DEMO: z.enum(['0', '1'], 'SEED_DEMO must be 1 to lay the demo world into an empty database, or 0.').default('0'),
   LOG_LEVEL: z
     .enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent'], 'LOG_LEVEL must be fatal, error, warn, info, debug or silent.')

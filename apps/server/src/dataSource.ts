@@ -14,27 +14,34 @@ import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-Peopl
 const STATEMENT_MS = 30_000;
 const IDLE_IN_TRANSACTION_MS = 30_000;
 
+const MIGRATIONS = [
+  FirstTables1700000000001,
+  Families1700000000002,
+  PartSearch1700000000003,
+  PartWords1700000000004,
+  SellersAndShelf1700000000005,
+  SizesByPitch1700000000006,
+  JobRows1700000000007,
+  PeopleAndSessions1700000000008,
+];
+
+/** Every state that the tables were ever in, the first one first, by the change that led to it. */
+export const knownMigrations = (): readonly string[] => MIGRATIONS.map(({ name }) => name);
+
 interface Limits {
   /** Imports and migrations take their time. */
   readonly patient?: boolean;
+  /** As the tables were after this change; as they are now where none is named. */
+  readonly upTo?: string | undefined;
 }
 
 /** A connection pool to the shop's database. Tables change by migration only. */
-export const createDataSource = (url: string, { patient = false }: Limits = {}): DataSource =>
+export const createDataSource = (url: string, { patient = false, upTo }: Limits = {}): DataSource =>
   new DataSource({
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [
-      FirstTables1700000000001,
-      Families1700000000002,
-      PartSearch1700000000003,
-      PartWords1700000000004,
-      SellersAndShelf1700000000005,
-      SizesByPitch1700000000006,
-      JobRows1700000000007,
-      PeopleAndSessions1700000000008,
-    ],
+    migrations: upTo === undefined ? MIGRATIONS : MIGRATIONS.slice(0, knownMigrations().indexOf(upTo) + 1),
     synchronize: false,
     installExtensions: false,
     connectTimeoutMS: 4000,
@@ -52,7 +59,7 @@ const MIGRATION_LOCK = 7_316_402;
 /**
  * Opens a database and brings its tables up to date. Several servers may do so on one empty database at
  * once: one does the work, the others wait for it.
- * @throws Error where it cannot be reached
+ * @throws Error where it cannot be reached, or was made by a newer program
  */
 export async function openDataSource(
   url: string,
@@ -65,6 +72,7 @@ export async function openDataSource(
     const runner = patient.createQueryRunner();
     await runner.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK]);
     try {
+      await refuseNewer(patient);
       await patient.runMigrations();
       await fill(patient);
     } finally {
@@ -77,6 +85,19 @@ export async function openDataSource(
   const dataSource = await createDataSource(url).initialize();
   survivesLostConnections(dataSource);
   return dataSource;
+}
+
+/** An older program would write into tables that it does not understand. @throws Error */
+async function refuseNewer(dataSource: DataSource): Promise<void> {
+  const [there] = await dataSource.query<{ t: string | null }[]>(`SELECT to_regclass('migrations')::text AS t`);
+  if (!there?.t) return;
+  const made = await dataSource.query<{ name: string }[]>('SELECT name FROM migrations');
+  const [unknown] = made.filter(({ name }) => !knownMigrations().includes(name));
+  if (unknown) {
+    throw new Error(
+      `This database was made by a newer Patient Badger (it has ${unknown.name}). Start that version or a newer one; nothing was changed.`,
+    );
+  }
 }
 
 /**

@@ -44,6 +44,11 @@ export type ShopSettings = z.infer<typeof shopSettings>;
 export const shop = z.object({ id: z.string(), ...shopSettings.shape, people: z.array(person) }).meta({ id: 'Shop' });
 export type Shop = z.infer<typeof shop>;
 
+/** Backups by themselves: where they lie, and when the last one was made. */
+export const backups = z
+  .object({ schedule: z.object({ folder: z.string(), last: z.iso.datetime().nullable() }).nullable() })
+  .meta({ id: 'Backups' });
+
 export const PASSPHRASE_LEAST = 12;
 /** Long enough for any sentence, and short enough to be hashed without harm. */
 const MOST_LETTERS = 128;

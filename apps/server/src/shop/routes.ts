@@ -1,5 +1,7 @@
-import { shop, shopSettings } from '@patient-badger/contract';
+import { backups, shop, shopSettings } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { Readable } from 'node:stream';
+import { exportShop } from '../keeping/shopOut.ts';
 import type { AddressInfo } from 'node:net';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
@@ -40,6 +42,20 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config:
   app.get('/api/address', { schema: { response: { 200: z.object({ address: z.string().nullable() }) } } }, async () => ({
     address: phoneAddress(config, portOf(app.server.address()) ?? config.PORT),
   }));
+
+  app.get('/api/backups', { schema: { response: { 200: backups } } }, async (request) => {
+    needOwner(request);
+    return { schedule: await app.backups() };
+  });
+
+  app.get('/api/shop/export', { schema: { hide: true } }, async (request, reply) => {
+    const { shopId, personId } = needOwner(request);
+    await writeAudit(dataSource.manager, { shopId, by: personId, what: 'shopExported', about: '' });
+    return reply
+      .type('application/zip')
+      .header('content-disposition', 'attachment; filename="shop.zip"')
+      .send(Readable.from(exportShop(dataSource, shopId)));
+  });
 
   app.post('/api/shop', { schema: { body: shopSettings.partial().strict(), response: { 200: shop } } }, async (request) => {
     const { shopId, personId } = needOwner(request);

@@ -9,6 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
+import { Keeping } from './Keeping.tsx';
 import { PhoneAddress } from './PhoneAddress.tsx';
 import { SampleParts } from './SampleParts.tsx';
 import { rateOf } from './rate.ts';
@@ -33,6 +34,7 @@ export function ShopScreen() {
       </Card>
       <PhoneAddress />
       {shop && isOwner ? <ShopForm key={shop.id} shop={shop} /> : null}
+      {isOwner ? <Keeping /> : null}
       {isOwner ? <SampleParts /> : null}
       {isOwner ? (
         <Button
