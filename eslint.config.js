@@ -11,11 +11,11 @@ import tseslint from 'typescript-eslint';
 const FLOORS = {
   'packages/core/src': [
     ...['failure', 'quantity', 'operation', 'inference', 'fit', 'match', 'driveline', 'access', 'trace', 'gear', 'scan'],
-    ...['instrument', 'ratio', 'job'],
+    ...['instrument', 'ratio', 'job', 'book'],
   ],
   'apps/server/src': [
-    ...['threads', 'migrations', 'plugins', 'shop', 'machines', 'jobs', 'families', 'instruments', 'photos', 'parts', 'imports', 'shelf'],
-    ...['operations', 'demo'],
+    ...['threads', 'migrations', 'plugins', 'people', 'machines', 'jobs', 'families', 'instruments', 'photos', 'parts', 'imports', 'shelf'],
+    ...['operations', 'keeping', 'shop', 'demo', 'entrance'],
   ],
   'apps/web/src': [
     ...[
@@ -35,7 +35,21 @@ const FLOORS = {
       'log',
       'access',
     ],
-    ...['ratio', 'match', 'shelf', 'catalogue', 'trace', 'close', 'machine', 'families', 'intake', 'settings', 'bench'],
+    ...[
+      'ratio',
+      'match',
+      'shelf',
+      'catalogue',
+      'trace',
+      'close',
+      'machine',
+      'families',
+      'intake',
+      'people',
+      'settings',
+      'bench',
+      'entrance',
+    ],
   ],
 };
 

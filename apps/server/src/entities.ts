@@ -1,4 +1,4 @@
-import { shops, people } from './shop/entities.ts';
+import { shops, people } from './people/entities.ts';
 import { machineModels, machines, families } from './machines/entities.ts';
 import { jobs, entries } from './jobs/entities.ts';
 import { photos } from './photos/entities.ts';

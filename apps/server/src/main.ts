@@ -3,10 +3,10 @@ import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
-import { newSetupCode } from './people/signInRoutes.ts';
+import { newSetupCode } from './entrance/routes.ts';
 import { isDatabaseAway } from './plugins/databaseErrors.ts';
 import { phoneAddress } from './shop/address.ts';
-import { shops } from './shop/entities.ts';
+import { shops } from './people/entities.ts';
 
 /** The database of a shop starts with the machine, and may take longer than this server. */
 const TRY_AGAIN_MS = 2000;

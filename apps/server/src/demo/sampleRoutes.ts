@@ -2,7 +2,7 @@ import { sampleParts } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { writeAudit } from '../people/audit.ts';
-import { needOwner } from '../shop/actor.ts';
+import { needOwner } from '../people/actor.ts';
 import { demoParts } from './parts.ts';
 
 /** Of the made-up parts those that no job names: what was worked with stays. */

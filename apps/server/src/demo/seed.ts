@@ -6,7 +6,7 @@ import { pastJobs } from './pastJobs.ts';
 import { demoListings, demoLinks } from './sellers.ts';
 import { demoShelf } from './shelf.ts';
 import { demoParts } from './parts.ts';
-import { people, shops } from '../shop/entities.ts';
+import { people, shops } from '../people/entities.ts';
 import { machineModels, machines } from '../machines/entities.ts';
 import { writeRow } from '../jobs/commit.ts';
 import { entries, jobs } from '../jobs/entities.ts';

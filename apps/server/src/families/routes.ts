@@ -3,7 +3,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { keepFamily } from './keep.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { families } from '../machines/entities.ts';
 
 /** Machine families of the shop's own; those that ship are in the app itself. */

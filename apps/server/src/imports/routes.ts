@@ -4,7 +4,7 @@ import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { takeBytes } from '../plugins/bytes.ts';
 import { ServerProblem } from '../problems.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { beginImport, cancelImport, importStateOf } from './imports.ts';
 
 /** A list of 100,000 parts and some. */

@@ -3,7 +3,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { ServerProblem } from '../problems.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import { historyOf } from './history.ts';

@@ -5,8 +5,8 @@ import { IsNull, Not, type DataSource } from 'typeorm';
 import { packOfMachine } from '../machines/packs.ts';
 import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseErrors.ts';
 import { ServerProblem } from '../problems.ts';
-import type { Actor } from '../shop/actor.ts';
-import { people } from '../shop/entities.ts';
+import type { Actor } from '../people/actor.ts';
+import { people } from '../people/entities.ts';
 import { commit, type Checked, type Outcome } from './commit.ts';
 import { commitPlain, isPlain, type KnownJobs } from './commitPlain.ts';
 

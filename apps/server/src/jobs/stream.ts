@@ -1,8 +1,8 @@
 import type { ServerResponse } from 'node:http';
 import type { FastifyInstance, FastifyPluginAsync } from 'fastify';
 import type { DataSource } from 'typeorm';
-import { tokenOf } from '../shop/actor.ts';
-import { shops } from '../shop/entities.ts';
+import { tokenOf } from '../people/actor.ts';
+import { shops } from '../people/entities.ts';
 import { toEntry } from './commit.ts';
 import { entries } from './entities.ts';
 import { rowsOf } from './rows.ts';

@@ -6,7 +6,7 @@ import { openDataSource } from '../dataSource.ts';
 import { writeAudit } from '../people/audit.ts';
 import { hashSecret, refuseWeakPassphrase } from '../people/secrets.ts';
 import { endSessionsOf } from '../people/sessions.ts';
-import { people, shops } from '../shop/entities.ts';
+import { people, shops } from '../people/entities.ts';
 import { PASSPHRASE_LEAST } from '@patient-badger/contract';
 import { restoreBackup, writeBackup } from './backup.ts';
 import { exportShop } from './shopOut.ts';

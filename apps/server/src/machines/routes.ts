@@ -4,7 +4,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { ServerProblem } from '../problems.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { beginningsQuery, wordsOf } from '../words.ts';
 import { machineModels, machines, type MachineRow, type ModelRow } from './entities.ts';
 import { packOf } from './packs.ts';

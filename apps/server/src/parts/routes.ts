@@ -8,7 +8,7 @@ import { changeParts, listParts } from './partList.ts';
 import { refusalsOf } from './refusals.ts';
 import { searchParts } from './search.ts';
 import { partsWithDetails } from './partDetails.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { ServerProblem } from '../problems.ts';
 import { parts, type PartRow } from './entities.ts';
 

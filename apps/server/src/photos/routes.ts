@@ -4,7 +4,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { createPhotoReader, readInWorker } from './readInWorker.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { takeBytes } from '../plugins/bytes.ts';
 import { ServerProblem } from '../problems.ts';
 import { photos } from './entities.ts';

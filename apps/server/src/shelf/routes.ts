@@ -3,7 +3,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { IS_ACTIVE } from '../jobs/activeEntries.ts';
-import { needActor } from '../shop/actor.ts';
+import { needActor } from '../people/actor.ts';
 import { ServerProblem } from '../problems.ts';
 import { machines } from '../machines/entities.ts';
 import { shelf, type ShelfRow } from './entities.ts';

@@ -9,9 +9,9 @@ import { writeAudit } from '../people/audit.ts';
 import { defined } from '../defined.ts';
 import { ServerProblem } from '../problems.ts';
 import type { Config } from '../config.ts';
-import { needOwner } from './actor.ts';
+import { needOwner } from '../people/actor.ts';
 import { phoneAddress } from './address.ts';
-import { people, shops } from './entities.ts';
+import { people, shops } from '../people/entities.ts';
 
 /** The shop and its people, and what the owner sets for everybody. */
 export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config: Config }> = async (app, { dataSource, config }) => {

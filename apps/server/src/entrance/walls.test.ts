@@ -3,8 +3,8 @@ import type { LightMyRequestResponse } from 'fastify';
 import jpeg from 'jpeg-js';
 import { idOf } from '../idOf.ts';
 import { testServer, type TestServer } from '../testing.ts';
-import { hashSecret } from './secrets.ts';
-import { beginSession } from './sessions.ts';
+import { hashSecret } from '../people/secrets.ts';
+import { beginSession } from '../people/sessions.ts';
 
 jest.setTimeout(120_000);
 

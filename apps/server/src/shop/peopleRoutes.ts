@@ -15,12 +15,12 @@ import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { z } from 'zod';
 import { defined } from '../defined.ts';
 import { ServerProblem } from '../problems.ts';
-import { needActor, needOwner, needSession, takeCookie } from '../shop/actor.ts';
-import { people, shops } from '../shop/entities.ts';
-import { writeAudit } from './audit.ts';
-import { provePassphrase } from './proof.ts';
-import { hashSecret, refuseWeakPassphrase, refuseWeakPin } from './secrets.ts';
-import { endSessionsOf } from './sessions.ts';
+import { needActor, needOwner, needSession, takeCookie } from '../people/actor.ts';
+import { people, shops } from '../people/entities.ts';
+import { writeAudit } from '../people/audit.ts';
+import { provePassphrase } from '../people/proof.ts';
+import { hashSecret, refuseWeakPassphrase, refuseWeakPin } from '../people/secrets.ts';
+import { endSessionsOf } from '../people/sessions.ts';
 
 const made = z.object({ id: z.string() });
 const done = z.object({ done: z.literal(true) });

@@ -6,12 +6,12 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { SAMPLE } from '../demo/sample.ts';
 import { insertSampleParts } from '../demo/seed.ts';
 import { ServerProblem } from '../problems.ts';
-import { giveCookie, needSession, takeCookie } from '../shop/actor.ts';
-import { people, shops } from '../shop/entities.ts';
-import { writeAudit } from './audit.ts';
-import { provePassphrase, provePin } from './proof.ts';
-import { hashSecret, refuseWeakPassphrase } from './secrets.ts';
-import { beginSession } from './sessions.ts';
+import { giveCookie, needSession, takeCookie } from '../people/actor.ts';
+import { people, shops } from '../people/entities.ts';
+import { writeAudit } from '../people/audit.ts';
+import { provePassphrase, provePin } from '../people/proof.ts';
+import { hashSecret, refuseWeakPassphrase } from '../people/secrets.ts';
+import { beginSession } from '../people/sessions.ts';
 
 /** Any number that only this project's servers use: who holds it makes the first shop. */
 const FIRST_SHOP_LOCK = 7_316_403;

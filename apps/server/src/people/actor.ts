@@ -3,7 +3,7 @@ import cookie from '@fastify/cookie';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
-import { createSessions, SESSION_SECONDS, type Session, type Sessions } from '../people/sessions.ts';
+import { createSessions, SESSION_SECONDS, type Session, type Sessions } from './sessions.ts';
 import { ServerProblem } from '../problems.ts';
 
 export interface Actor {
