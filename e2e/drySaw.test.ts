@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { PNG } from 'pngjs';
 import { arrive, button, closeUp, link, PACKED, radio, read, STRIPPED, takeIn, takePhoto, trace } from './actions.ts';
-import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
+import { letIn, inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
 
@@ -90,6 +90,7 @@ test('two windows on one job: what one writes the other shows within two seconds
   const [one, two] = [await stage.device(PHONE), await stage.device(WIDE)];
   await arrive(one.page, stage.address, 'Tobin');
   await takeIn(one.page, /Ferry slip saw/, 'Oils only when it feels like it');
+  await letIn(two.context, stage.address, 'Tobin');
   await two.page.goto(one.page.url());
   await two.page.getByText('Nothing yet.').waitFor();
   await one.page.getByTestId('do-look').click();

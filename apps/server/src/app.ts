@@ -19,6 +19,7 @@ import { familyRoutes } from './families/routes.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { importRoutes } from './imports/routes.ts';
 import { machineRoutes } from './machines/routes.ts';
+import { modelRoutes } from './machines/modelRoutes.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { sampleRoutes } from './demo/sampleRoutes.ts';
 import { backupSchedule } from './keeping/schedule.ts';
@@ -98,6 +99,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
     peopleRoutes,
     sampleRoutes,
     machineRoutes,
+    modelRoutes,
     familyRoutes,
     jobRoutes,
     streamRoutes,

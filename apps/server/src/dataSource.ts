@@ -8,6 +8,7 @@ import { PartWords1700000000004 } from './migrations/1700000000004-PartWords.ts'
 import { SellersAndShelf1700000000005 } from './migrations/1700000000005-SellersAndShelf.ts';
 import { SizesByPitch1700000000006 } from './migrations/1700000000006-SizesByPitch.ts';
 import { JobRows1700000000007 } from './migrations/1700000000007-JobRows.ts';
+import { MachinesKept1700000000009 } from './migrations/1700000000009-MachinesKept.ts';
 import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
 /** No statement of the server takes so long; one that does is stuck, and would hold its connection for ever. */
@@ -23,6 +24,7 @@ const MIGRATIONS = [
   SizesByPitch1700000000006,
   JobRows1700000000007,
   PeopleAndSessions1700000000008,
+  MachinesKept1700000000009,
 ];
 
 /** Every state that the tables were ever in, the first one first, by the change that led to it. */

@@ -1,4 +1,4 @@
-import { facts, modelOverrides } from '@patient-badger/core';
+import { bookLine, facts, modelOverrides } from '@patient-badger/core';
 import { z } from 'zod';
 
 const text = z.string().trim();
@@ -12,6 +12,7 @@ export const machineModel = z
     note: text.nullable(),
     /** What it has otherwise than its family: tooth counts, materials, steps. */
     overrides: modelOverrides.nullable(),
+    retired: z.boolean(),
   })
   .meta({ id: 'MachineModel' });
 export type MachineModel = z.infer<typeof machineModel>;
@@ -25,6 +26,8 @@ export const machineDraft = z
     label: text.min(1, 'Give the machine a name you will know it by.').max(120),
     serial: text.max(120).default(''),
     owner: text.max(120).default(''),
+    /** How the owner is reached. */
+    contact: text.max(200).default(''),
     facts: facts.default({}),
   })
   .meta({ id: 'MachineDraft' });
@@ -36,6 +39,9 @@ export const machine = z
     modelName: z.string().nullable(),
     /** The instruments of the bench can be put on it. */
     instruments: z.boolean(),
+    retired: z.boolean(),
+    /** The record into which this one was merged. */
+    mergedInto: z.uuid().nullable(),
   })
   .meta({ id: 'Machine' });
 export type Machine = z.infer<typeof machine>;
@@ -44,11 +50,103 @@ export type Machine = z.infer<typeof machine>;
 export const machineQuery = z.object({
   words: z.string().trim().max(100).default(''),
   family: z.string().max(80).optional(),
+  /** Retired ones too. */
+  retired: z.enum(['yes', 'no']).default('no'),
 });
 /** So many are told; the rest by further words. */
 export const MOST_MACHINES = 50;
 export const machinePage = z.object({ machines: z.array(machine), more: z.boolean() }).meta({ id: 'MachinePage' });
 export type MachinePage = z.infer<typeof machinePage>;
+
+/** What is changed of a machine that is on record; a field left out stays as it is. */
+export const machineChange = z
+  .strictObject({
+    label: text.min(1, 'Give the machine a name you will know it by.').max(120).optional(),
+    serial: text.max(120).optional(),
+    owner: text.max(120).optional(),
+    contact: text.max(200).optional(),
+    modelId: z.uuid().nullable().optional(),
+    retired: z.boolean().optional(),
+  })
+  .meta({ id: 'MachineChange' });
+
+/** Two records of one machine become one: everything of this one goes into the other. */
+export const machineMerge = z.strictObject({ into: z.uuid() }).meta({ id: 'MachineMerge' });
+
+const meter = (what: string) =>
+  z.number(`${what} is a figure.`).min(0, `${what} cannot be below nothing.`).max(1e7, `${what} is more than any meter shows.`);
+/** A meter read on a day, by whoever is asked. */
+export const meterReading = z
+  .strictObject({
+    id: z.uuid(),
+    on: z.iso.date('Give the day as year-month-day.'),
+    hours: meter('Hours').nullable(),
+    km: meter('The distance').nullable(),
+  })
+  .refine(({ hours, km }) => hours !== null || km !== null, 'Give hours or a distance.')
+  .meta({ id: 'MeterReading' });
+export type MeterReading = z.infer<typeof meterReading>;
+
+export const modelDraft = z
+  .strictObject({
+    id: z.uuid(),
+    maker: text.min(1, 'Say who made it.').max(80),
+    code: text.min(1, 'Give the model as its plate has it.').max(80),
+    family: z.string().min(1, 'Say what kind of chain it has.').max(80),
+    note: text.max(2000).nullable().default(null),
+    overrides: modelOverrides.nullable().default(null),
+  })
+  .meta({ id: 'ModelDraft' });
+export type ModelDraft = z.infer<typeof modelDraft>;
+
+export const modelChange = z
+  .strictObject({
+    maker: text.min(1, 'Say who made it.').max(80).optional(),
+    code: text.min(1, 'Give the model as its plate has it.').max(80).optional(),
+    note: text.max(2000).nullable().optional(),
+    overrides: modelOverrides.nullable().optional(),
+    retired: z.boolean().optional(),
+  })
+  .meta({ id: 'ModelChange' });
+
+/** A line of the model book with where it comes from. */
+export const writtenLine = z.object({
+  line: bookLine,
+  /** The job, or the name of a sheet or another shop. */
+  source: z.string(),
+  jobId: z.uuid().nullable(),
+  by: z.string().nullable(),
+  at: z.iso.datetime(),
+});
+export const bookPage = z.object({ lines: z.array(writtenLine), jobs: z.int(), machines: z.int() }).meta({ id: 'BookPage' });
+export type BookPage = z.infer<typeof bookPage>;
+
+/** So many lines go into a book at once, and so many a book may have. */
+const MOST_LINES = 400;
+/** What a job learnt, as somebody confirmed it; or lines off a sheet. */
+export const bookWriting = z
+  .strictObject({ jobId: z.uuid().nullable(), source: text.max(120).default(''), lines: z.array(bookLine).min(1).max(MOST_LINES) })
+  .refine(({ jobId, source }) => jobId !== null || source !== '', 'Say where it comes from.')
+  .meta({ id: 'BookWriting' });
+export const bookTakenOut = z.strictObject({ key: z.string().max(200), source: z.string().max(120) }).meta({ id: 'BookTakenOut' });
+
+/** A model book as a file that another shop brings in. */
+export const modelBookFile = z
+  .strictObject({
+    format: z.literal('patient-badger-model-book'),
+    version: z.literal(1),
+    model: z.strictObject({
+      maker: text.min(1).max(80),
+      code: text.min(1).max(80),
+      family: z.string().min(1).max(80),
+      note: text.max(2000).nullable(),
+      overrides: modelOverrides.nullable(),
+    }),
+    from: text.min(1).max(80),
+    lines: z.array(z.strictObject({ line: bookLine, at: z.iso.datetime(), source: z.string().max(120) })).max(5000),
+  })
+  .meta({ id: 'ModelBookFile' });
+export type ModelBookFile = z.infer<typeof modelBookFile>;
 
 const since = z.number().optional();
 /** What is known of one machine from all its jobs. */
@@ -70,6 +168,10 @@ export const machineHistory = z
     ),
     plates: z.array(z.object({ partNumber: z.string(), where: z.string(), at: z.string() })),
     again: z.array(z.object({ gear: z.string(), times: z.int() })),
+    /** Read by hand and at take-ins, newest first. */
+    meters: z.array(z.object({ on: z.string(), hours: z.number().nullable(), km: z.number().nullable() })),
+    /** What it works in a year by its meters; null where they were not watched for long enough. */
+    yearly: z.object({ hours: z.number().nullable(), km: z.number().nullable() }),
   })
   .meta({ id: 'MachineHistory' });
 export type MachineHistory = z.infer<typeof machineHistory>;

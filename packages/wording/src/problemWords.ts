@@ -22,6 +22,10 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
   otherOrigin: 'This came from a page that is not this shop’s, and was not carried out.',
   unknownMachine: 'This machine is not on record. Take it in first.',
   unknownModel: 'This machine model is not on record.',
+  modelTaken: 'A model of that maker and code is in the book already.',
+  modelInUse: 'A job on record needs what the model would no longer have.',
+  otherMachine: 'Two records become one only where both are of one family, and neither is the other.',
+  bookBroken: 'This file is no model book that can be read.',
   unknownJob: 'There is no such job in this shop.',
   unknownFamily: 'The app does not know this machine family.',
   otherFamily: 'The machine is on record as another family than the job says.',
@@ -62,6 +66,7 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
 /** Codes that say more where more is known. */
 const WITH_DETAIL: Readonly<Partial<Record<ProblemCode, (detail: ProblemDetail) => string>>> = {
   familyInUse: ({ given }) => `A job on record has "${given}", which the new file no longer has. Keep it, or give the family another id.`,
+  modelInUse: ({ given }) => `A job on record has "${given}", which the model would no longer have.`,
   rowTooLong: ({ row }) => `Line ${row} of this list is longer than any part needs. Look for a quotation mark that is never closed.`,
   anotherGear: ({ partNumber, supplier }) =>
     `${partNumber} from ${supplier} is another gear than the one of that number: one number is one gear, whoever sells it. Compare the dimensions.`,

@@ -10,6 +10,7 @@ jest.setTimeout(120_000);
 
 const PHOTO = jpeg.encode({ width: 8, height: 8, data: Buffer.alloc(256, 120) }, 80).data;
 const ANOTHER = jpeg.encode({ width: 8, height: 8, data: Buffer.alloc(256, 60) }, 80).data;
+const STRANGE_MACHINE = '0197a000-0000-7000-8000-00000000000e';
 const STRANGE = 'strange-shop';
 
 /** Routes that answer whoever asks, since nothing of a shop is in them. */
@@ -33,6 +34,10 @@ beforeAll(async () => {
     STRANGE,
     await hashSecret('four buckets under the eaves'),
   ]);
+  await dataSource.query(
+    `INSERT INTO machines (id, shop_id, family, label, serial, owner, facts) VALUES ($1, $2, 'saw-oil-pump', 'Theirs', '', '', '{}')`,
+    [STRANGE_MACHINE, STRANGE],
+  );
   strange = `badger=${await beginSession(dataSource.manager, { shopId: STRANGE, personId: 'odd', device: 'Next door’s phone' })}`;
   ours = `badger=${await beginSession(dataSource.manager, { shopId: 'skarrow', personId: 'imke', device: 'Ours' })}`;
 });
@@ -162,6 +167,20 @@ const BODIES: Readonly<Record<string, (id: string, table: string) => readonly (o
     const taken = table === 'machines' ? [{ ...draft, id, modelId: null }] : [];
     return isUuid(id) ? [...taken, { ...draft, id: randomUUID(), modelId: id }] : [];
   },
+  '/api/machines/:id/change': () => [{ label: 'Taken' }, { retired: true }, { modelId: null }],
+  '/api/machines/:id/merge': (id) => (isUuid(id) ? [{ into: id }, { into: STRANGE_MACHINE }] : []),
+  '/api/machines/:id/meter': () => [{ id: randomUUID(), on: '2026-01-01', hours: 7, km: null }],
+  '/api/models': (id, table) => {
+    const draft = { maker: 'Taken', code: randomUUID(), family: 'saw-oil-pump' };
+    return table === 'machine_models' ? [{ ...draft, id }] : [{ ...draft, id: randomUUID() }];
+  },
+  '/api/models/:id/change': () => [{ maker: 'Taken' }, { retired: true }, { overrides: null }],
+  '/api/models/:id/book': (id) => {
+    const lines = [{ kind: 'note', text: 'Taken' }];
+    return [{ jobId: null, source: 'x', lines }, ...(isUuid(id) ? [{ jobId: id, lines }] : [])];
+  },
+  '/api/models/:id/book/out': () => [{ key: 'note/ours', source: 'ours' }],
+  '/api/model-books': () => [{}],
   '/api/families': () => [{}],
   '/api/entries': (id) => {
     const at = new Date().toISOString();
@@ -206,6 +225,10 @@ test('with the session of another shop no row of ours is told and none is change
      SELECT gen_random_uuid(), 'skarrow', 'imke', 'done', 0, 0, false, now()
      WHERE NOT EXISTS (SELECT 1 FROM imports WHERE shop_id = 'skarrow')`,
   );
+  await server.dataSource.query(
+    `INSERT INTO book_lines (model_id, shop_id, key, line, source) SELECT id, shop_id, 'note/ours', '{"kind":"note","text":"ours"}', 'ours'
+     FROM machine_models WHERE shop_id = 'skarrow'`,
+  );
   const names = await namesOfOurs();
   expect(names.length).toBeGreaterThan(20);
   expect(names.every(({ id }) => typeof id === 'string' && id !== '')).toBe(true);
@@ -228,6 +251,8 @@ test('with the session of another shop no row of ours is told and none is change
         const answer = await ask({ ...route, url: `${url}${query}` }, { ...headers, ...type }, body);
         const told = names.filter(({ id }) => answer.body.includes(`"${id}"`) && !JSON.stringify([body, url]).includes(id));
         expect([route.url, told]).toEqual([route.url, []]);
+        // A try that was turned away for its number has tried nothing; one's own secret is guarded closer than that.
+        if (route.url !== '/api/me/secret') expect([route.url, answer.statusCode]).not.toEqual([route.url, 429]);
         const isOurs = route.url.includes('/:') && answer.statusCode < 300 && answer.body.includes(name);
         expect([route.url, name, isOurs]).toEqual([route.url, name, false]);
       }
@@ -240,7 +265,6 @@ test('with the session of another shop no row of ours is told and none is change
 test('the other shop’s lists hold its own and nothing else, and its stream is silent of ours', async () => {
   const rows = async (url: string) => (await ask({ method: 'GET', url }, { cookie: strange })).json<unknown>();
   expect(await rows('/api/jobs')).toEqual({ rows: [], next: null });
-  expect(await rows('/api/models')).toEqual([]);
   expect(await rows('/api/shelf')).toEqual([]);
   expect(await rows('/api/parts?limit=5')).toEqual([]);
   const address = await server.app.listen({ port: 0, host: '127.0.0.1' });

@@ -29,6 +29,8 @@ export const SHOP_TABLES: readonly ShopTable[] = [
   { name: 'listings', ofShop: OF_PART, order: 'part_id, supplier', without: [] },
   { name: 'part_links', ofShop: OF_PART, order: 'part_id, kind, to_number', without: [] },
   plain('shelf'),
+  plain('meter_readings'),
+  plain('book_lines', 'model_id, key, source'),
   plain('imports'),
   plain('audit'),
 ];

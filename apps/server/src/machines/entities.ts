@@ -9,6 +9,7 @@ export interface ModelRow {
   family: string;
   note: string | null;
   overrides: ModelOverrides | null;
+  retiredAt: Date | null;
 }
 
 export const machineModels = new EntitySchema<ModelRow>({
@@ -21,6 +22,7 @@ export const machineModels = new EntitySchema<ModelRow>({
     family: { type: 'text' },
     note: { type: 'text', nullable: true },
     overrides: { type: 'jsonb', nullable: true },
+    retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
   },
 });
 
@@ -32,9 +34,14 @@ export interface MachineRow {
   label: string;
   serial: string;
   owner: string;
+  /** How the owner is reached. */
+  contact: string;
   facts: Facts;
   /** Of made-up machines only: what the stand-ins for the instruments measure. Never sent. */
   truth: HiddenTruth | null;
+  retiredAt: Date | null;
+  /** The record that holds everything of this one since two were made one. */
+  mergedInto: string | null;
 }
 
 export const machines = new EntitySchema<MachineRow>({
@@ -47,8 +54,11 @@ export const machines = new EntitySchema<MachineRow>({
     label: { type: 'text' },
     serial: { type: 'text' },
     owner: { type: 'text' },
+    contact: { type: 'text', default: '' },
     facts: { type: 'jsonb' },
     truth: { type: 'jsonb', nullable: true },
+    retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
+    mergedInto: { type: 'uuid', name: 'merged_into', nullable: true },
   },
 });
 

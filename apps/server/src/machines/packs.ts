@@ -1,4 +1,4 @@
-import { applyOverrides, type Pack } from '@patient-badger/core';
+import { applyOverrides, type ModelOverrides, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
@@ -18,25 +18,41 @@ interface OnMachine {
   readonly pack: Pack;
 }
 
-/** A machine's family and model never change once it is on record, and shipped packs only with the server: kept for so many machines. */
+/** A machine's model and what that has otherwise hardly ever change: asked for again after a while, and at once where they were changed here. */
+const KNOWN_MS = 10_000;
 const REMEMBERED = 5000;
-const ofMachine = new Map<string, OnMachine>();
+const ofMachine = new Map<string, OnMachine & { readonly until: number; readonly stamp: string }>();
+
+/** A machine or a model was changed. */
+export const forgetPacks = () => ofMachine.clear();
+
+/** The pack of a family as a model with these has it. */
+export async function packWith(
+  manager: EntityManager,
+  { shopId, family }: { readonly shopId: string; readonly family: string },
+  overrides: ModelOverrides | null | undefined,
+): Promise<Pack> {
+  const pack = await packOf(manager, shopId, family);
+  if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
+  return applyOverrides(pack, overrides);
+}
 
 /** The pack of a machine as its model has it; null where the shop has no such machine. */
 export async function packOfMachine(manager: EntityManager, shopId: string, machineId: string): Promise<OnMachine | null> {
   const key = `${shopId}/${machineId}`;
   const before = ofMachine.get(key);
-  if (before) return before;
+  if (before && before.until > Date.now()) return before;
   const machine = await manager.findOneBy(machines, { id: machineId, shopId });
   if (!machine) return null;
-  const pack = await packOf(manager, shopId, machine.family);
-  if (!pack) throw new ServerProblem('unknownFamily', { path: 'payload.family' });
   const model = machine.modelId ? await manager.findOneBy(machineModels, { id: machine.modelId, shopId }) : null;
-  const made = { family: machine.family, pack: applyOverrides(pack, model?.overrides) };
+  // The same pack as before is the same object: what was worked out for it is found again.
+  const stamp = JSON.stringify([machine.family, model?.overrides ?? null]);
+  const same = before?.stamp === stamp && findFamily(machine.family);
+  const made = { family: machine.family, pack: same ? before.pack : await packWith(manager, machine, model?.overrides) };
   // A family of the shop's own may get a next version at any time, from any server process: asked for each time.
   if (findFamily(machine.family)) {
     if (ofMachine.size >= REMEMBERED) ofMachine.clear();
-    ofMachine.set(key, made);
+    ofMachine.set(key, { ...made, stamp, until: Date.now() + KNOWN_MS });
   }
   return made;
 }

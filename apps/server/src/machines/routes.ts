@@ -1,4 +1,13 @@
-import { machine, machineDraft, machineModel, machinePage, machineQuery, MOST_MACHINES } from '@patient-badger/contract';
+import {
+  machine,
+  machineChange,
+  machineDraft,
+  machineMerge,
+  machinePage,
+  machineQuery,
+  meterReading,
+  MOST_MACHINES,
+} from '@patient-badger/contract';
 import { FAMILIES } from '@patient-badger/knowledge';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
@@ -7,19 +16,17 @@ import { ServerProblem } from '../problems.ts';
 import { needActor } from '../people/actor.ts';
 import { beginningsQuery, wordsOf } from '../words.ts';
 import { machineModels, machines, type MachineRow, type ModelRow } from './entities.ts';
+import { changeMachine, mergeMachines } from './changes.ts';
 import { packOf } from './packs.ts';
 
 /** The machine models that the shop knows, and the machines on record. */
 export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
   const modelsOf = (shopId: string) => dataSource.getRepository(machineModels).findBy({ shopId });
 
-  app.get('/api/models', { schema: { response: { 200: z.array(machineModel) } } }, async (request) =>
-    dataSource.getRepository(machineModels).find({ where: { shopId: request.shopId }, order: { maker: 'ASC', code: 'ASC' } }),
-  );
-
   app.get('/api/machines', { schema: { querystring: machineQuery, response: { 200: machinePage } } }, async (request) => {
     const { shopId, query } = request;
     const find = dataSource.getRepository(machines).createQueryBuilder('m').where('m.shopId = :shopId', { shopId });
+    if (query.retired === 'no') find.andWhere('m.retired_at IS NULL');
     if (query.family) find.andWhere('m.family = :family', { family: query.family });
     wordsOf(query.words).forEach((word, i) => {
       const kinds = FAMILIES.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase())).map(({ id }) => id);
@@ -42,7 +49,7 @@ export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = 
 
   app.get('/api/machines/counts', { schema: { response: { 200: z.record(z.string(), z.int()) } } }, async (request) => {
     const rows = await dataSource.query<{ family: string; count: string }[]>(
-      'SELECT family, count(*) AS count FROM machines WHERE shop_id = $1 GROUP BY family',
+      'SELECT family, count(*) AS count FROM machines WHERE shop_id = $1 AND retired_at IS NULL GROUP BY family',
       [request.shopId],
     );
     return Object.fromEntries(rows.map(({ family, count }) => [family, Number(count)]));
@@ -73,9 +80,39 @@ export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = 
     if (!row) throw new ServerProblem('invalidInput', { path: 'id' });
     return withModel(row, models);
   });
+
+  const byId = { params, response: { 200: machine } };
+  const answer = async (shopId: string, id: string) => {
+    const row = await dataSource.getRepository(machines).findOneBy({ id, shopId });
+    if (!row) throw new ServerProblem('notFound');
+    return withModel(row, await modelsOf(shopId));
+  };
+
+  app.post('/api/machines/:id/change', { schema: { ...byId, body: machineChange } }, async (request) => {
+    const { shopId, personId } = needActor(request);
+    await changeMachine(dataSource, { shopId, by: personId, id: request.params.id }, request.body);
+    return answer(shopId, request.params.id);
+  });
+
+  app.post('/api/machines/:id/merge', { schema: { ...byId, body: machineMerge } }, async (request) => {
+    const { shopId, personId } = needActor(request);
+    await mergeMachines(dataSource, { shopId, by: personId, id: request.params.id }, request.body.into);
+    return answer(shopId, request.body.into);
+  });
+
+  app.post('/api/machines/:id/meter', { schema: { ...byId, body: meterReading } }, async (request) => {
+    const { shopId, personId } = needActor(request);
+    const { id } = request.params;
+    const found = await answer(shopId, id);
+    await dataSource.query(
+      `INSERT INTO meter_readings (id, shop_id, machine_id, "on", hours, km, "by") VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (id) DO NOTHING`,
+      [request.body.id, shopId, id, request.body.on, request.body.hours, request.body.km, personId],
+    );
+    return found;
+  });
 };
 
-function withModel({ shopId: _, truth, ...row }: MachineRow, models: readonly ModelRow[]) {
+function withModel({ shopId: _, truth, retiredAt, ...row }: MachineRow, models: readonly ModelRow[]) {
   const model = models.find(({ id }) => id === row.modelId);
-  return { ...row, modelName: model ? `${model.maker} ${model.code}` : null, instruments: truth !== null };
+  return { ...row, modelName: model ? `${model.maker} ${model.code}` : null, instruments: truth !== null, retired: retiredAt !== null };
 }

@@ -10,7 +10,9 @@ import { useOutbox } from './shop.ts';
 import type { Waiting } from './outbox.ts';
 
 const writtenHere = (box: readonly Waiting[]): readonly Machine[] =>
-  box.flatMap((item) => (item.kind === 'machine' ? [{ ...item.machine, modelName: null, instruments: false }] : []));
+  box.flatMap((item) =>
+    item.kind === 'machine' ? [{ ...item.machine, modelName: null, instruments: false, retired: false, mergedInto: null }] : [],
+  );
 
 const entriesHere = (box: readonly Waiting[], jobId: string): readonly Entry[] =>
   box.flatMap((item) => (item.kind === 'entry' && item.entry.jobId === jobId ? [item.entry] : []));

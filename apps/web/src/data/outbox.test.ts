@@ -262,7 +262,15 @@ test('a session that has run out loses nothing: what waits goes out under its au
 test('what somebody wrote who took the device without a connection waits for their PIN; the work of others goes out', async () => {
   const app = await begin('wren');
   app.standing.set({ state: 'signedIn', person: 'tobin', proven: ['tobin'], sample: null });
-  const made = await app.recordMachine({ modelId: null, family: 'saw-oil-pump', label: 'A saw', serial: '', owner: '', facts: {} });
+  const made = await app.recordMachine({
+    modelId: null,
+    family: 'saw-oil-pump',
+    label: 'A saw',
+    serial: '',
+    owner: '',
+    contact: '',
+    facts: {},
+  });
   app.choosePerson('tobin');
   await remark(app, 'by Tobin');
   // A job on the machine that Wren wrote down cannot be known before it.

@@ -84,6 +84,10 @@ const LINES: readonly [EntryPayload, string][] = [
   ],
   [{ kind: 'limitNoted', gear: 'worm', thinningMm: 0.15, source: 'sheet 4' }, 'Limit noted: 0.15 mm thinner (sheet 4)'],
   [{ kind: 'handNoted', gear: 'worm', hand: 'left' }, 'Left-hand thread'],
+  [
+    { kind: 'outsideChecked', checker: 'Edda Brask', licence: 'Inspector 4411', on: '2026-03-02' },
+    'Looked over from outside by Edda Brask (Inspector 4411) on 2026-03-02',
+  ],
   [{ kind: 'photoTaken', hash: 'a'.repeat(64), about: 'tank-level' }, 'Photo taken'],
   [{ kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.9 }, 'Decided: Chips and gummed oil packed round the worm'],
   [{ kind: 'partChosen', gear: 'worm', partId: ID, partNumber: 'QB-7700-K', name: 'Worm', probability: 0.9 }, 'Part chosen: QB-7700-K'],

@@ -26,7 +26,7 @@ test.each<[EntryPayload, string | null]>([
 test('a machine is changed by its name; a photo has no words', () => {
   const machine: Waiting = {
     ...{ kind: 'machine', key: '1', by: 'wren' },
-    machine: { id: 'm', modelId: null, family: 'f', label: 'Saw', serial: '', owner: '', facts: {} },
+    machine: { id: 'm', modelId: null, family: 'f', label: 'Saw', serial: '', owner: '', contact: '', facts: {} },
   };
   expect(textOf(changeText(machine, 'Big saw'))).toBe('Big saw');
   const photo: Waiting = { kind: 'photo', key: '2', entryId: 'e', jobId: 'j', about: 'worm', blob: new Blob(), by: 'wren', at: '' };

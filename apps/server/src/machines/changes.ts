@@ -1,0 +1,81 @@
+import { machineChange } from '@patient-badger/contract';
+import type { DataSource, EntityManager } from 'typeorm';
+import type { z } from 'zod';
+import { defined } from '../defined.ts';
+import { writeAudit } from '../people/audit.ts';
+import { ServerProblem } from '../problems.ts';
+import { machineModels, machines, type MachineRow } from './entities.ts';
+import { refuseOrphans } from './orphans.ts';
+import { forgetPacks, packWith } from './packs.ts';
+
+interface Asked {
+  readonly shopId: string;
+  readonly by: string;
+  readonly id: string;
+}
+
+/** Changes what is on record of a machine. Its family stays: its jobs speak of that. */
+export async function changeMachine(
+  dataSource: DataSource,
+  { shopId, by, id }: Asked,
+  given: z.output<typeof machineChange>,
+): Promise<void> {
+  const { retired, ...change } = defined(given);
+  await dataSource.transaction(async (manager) => {
+    const before = await locked(manager, shopId, id);
+    if (change.modelId !== undefined && change.modelId !== before.modelId) await refuseModel(manager, before, change.modelId);
+    const after = { ...change, ...(retired !== undefined && { retiredAt: retired ? (before.retiredAt ?? new Date()) : null }) };
+    if (Object.keys(after).length === 0) return;
+    await manager.update(machines, { id, shopId }, after);
+    await rewriteWords(manager, id);
+    await writeAudit(manager, { ...{ shopId, by, before }, what: 'machineChanged', about: before.label, after: { ...before, ...after } });
+  });
+  forgetPacks();
+}
+
+async function refuseModel(manager: EntityManager, machine: MachineRow, modelId: string | null): Promise<void> {
+  const model = modelId === null ? null : await manager.findOneBy(machineModels, { id: modelId, shopId: machine.shopId });
+  if (modelId !== null && model?.family !== machine.family) throw new ServerProblem('unknownModel', { path: 'modelId' });
+  const pack = await packWith(manager, machine, model?.overrides);
+  await refuseOrphans(manager, { pack, code: 'modelInUse', where: 'j.machine_id = $1', of: [machine.id] });
+}
+
+/**
+ * Two records of one machine become one: jobs, shelf and meters of this one go into the other, which keeps
+ * its own words and takes over what it lacks. This one stays, retired, and says where everything went.
+ */
+export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: Asked, into: string): Promise<void> {
+  await dataSource.transaction(async (manager) => {
+    // In one order whichever way round two people do it at once.
+    const rows = new Map<string, MachineRow>();
+    for (const each of [id, into].sort()) rows.set(each, await locked(manager, shopId, each));
+    const [from, to] = [rows.get(id), rows.get(into)];
+    if (!from || !to || id === into || from.family !== to.family || to.mergedInto !== null)
+      throw new ServerProblem('otherMachine', { path: 'into' });
+    for (const table of ['jobs', 'shelf', 'meter_readings'])
+      await manager.query(`UPDATE ${table} SET machine_id = $2 WHERE machine_id = $1 AND shop_id = $3`, [id, into, shopId]);
+    const words = (['serial', 'owner', 'contact'] as const).flatMap((key) =>
+      to[key] === '' && from[key] !== '' ? [[key, from[key]] as const] : [],
+    );
+    const taken = { ...Object.fromEntries(words), ...(to.modelId === null && { modelId: from.modelId }), truth: to.truth ?? from.truth };
+    await manager.update(machines, { id: into, shopId }, taken);
+    await manager.update(machines, { id, shopId }, { retiredAt: from.retiredAt ?? new Date(), mergedInto: into });
+    await rewriteWords(manager, into);
+    await writeAudit(manager, { shopId, by, what: 'machinesMerged', about: from.label, before: { id }, after: { id: into } });
+  });
+  forgetPacks();
+}
+
+async function locked(manager: EntityManager, shopId: string, id: string): Promise<MachineRow> {
+  const row = await manager.findOne(machines, { where: { id, shopId }, lock: { mode: 'pessimistic_write' } });
+  if (!row) throw new ServerProblem('notFound');
+  return row;
+}
+
+/** The words by which the jobs of a machine are found hold its name and owner. */
+const rewriteWords = (manager: EntityManager, id: string) =>
+  manager.query(
+    `UPDATE jobs j SET words = to_tsvector('simple', regexp_replace(concat_ws(' ', m.label, m.owner, j.complaint, j.found), '[^[:alnum:]]+', ' ', 'g'))
+     FROM machines m WHERE m.id = $1 AND j.machine_id = m.id`,
+    [id],
+  );
