@@ -5,6 +5,9 @@
 export { OpenScreen } from './access/OpenScreen.tsx';
 export { SheetScreen } from './access/SheetScreen.tsx';
 export { TrayScreen } from './access/TrayScreen.tsx';
+export { ModelScreen } from './book/ModelScreen.tsx';
+export { ModelsScreen } from './book/ModelsScreen.tsx';
+export { MachinesScreen } from './machine/MachinesScreen.tsx';
 export { CatalogueScreen } from './catalogue/CatalogueScreen.tsx';
 export { ImportPartsScreen } from './catalogue/ImportPartsScreen.tsx';
 export { CloseScreen } from './close/CloseScreen.tsx';

@@ -94,7 +94,7 @@ export { isOneGear } from './match/standsIn.ts';
 export { checkLines } from './book/checkLines.ts';
 export { learnt, type IdentifiedGear } from './book/learnt.ts';
 export { bookKey, bookLine, type BookLine } from './book/line.ts';
-export { modelBook, type GearInBook, type ModelBook, type WrittenLine } from './book/modelBook.ts';
+export { differencesOf, modelBook, type GearInBook, type ModelBook, type WrittenLine } from './book/modelBook.ts';
 export { weighByBook } from './book/weighByBook.ts';
 export { yearlyUse, type YearlyUse } from './job/yearlyUse.ts';
 export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';

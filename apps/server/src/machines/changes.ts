@@ -1,4 +1,4 @@
-import { machineChange } from '@patient-badger/contract';
+import { type machineChange } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { defined } from '../defined.ts';

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import Archive from 'lucide-react-native/icons/archive';
 import Calculator from 'lucide-react-native/icons/calculator';
 import Package from 'lucide-react-native/icons/package';
+import Wrench from 'lucide-react-native/icons/wrench';
 import Workflow from 'lucide-react-native/icons/workflow';
 import { View } from 'react-native';
 import { LinkArea } from '../design/LinkArea.tsx';
@@ -9,6 +10,7 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 
 const PLACES = [
+  { to: '/machines', name: 'Machines', Icon: Wrench },
   { to: '/families', name: 'Families', Icon: Workflow },
   { to: '/ratio', name: 'Ratios', Icon: Calculator },
   { to: '/parts', name: 'Parts', Icon: Package },

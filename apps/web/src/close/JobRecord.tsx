@@ -1,6 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
+import { Learnt } from '../book/Learnt.tsx';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -10,7 +11,8 @@ import { describeEntry } from '../log/describeEntry.ts';
 import { OUTCOMES } from '../wording/outcomes.ts';
 
 /** The record of a finished job: what came in, what was found, what was done, and that it was proved. */
-export function JobRecord({ view: { job, state, pack, machine } }: { view: JobView }) {
+export function JobRecord({ view }: { view: JobView }) {
+  const { job, state, pack, machine } = view;
   const { write, problem } = useRecord(job.id);
   const people = useShop().data?.people ?? [];
   const closed = state.closed;
@@ -41,6 +43,7 @@ export function JobRecord({ view: { job, state, pack, machine } }: { view: JobVi
         )}
         <Text>{state.proofs.some(({ passed }) => passed) ? 'Proved in use.' : 'Closed without a proof.'}</Text>
       </Card>
+      <Learnt view={view} />
       <View className="gap-1">
         <Text variant="head">How it went</Text>
         {told.map((entry) => (

@@ -18,8 +18,8 @@ const entriesHere = (box: readonly Waiting[], jobId: string): readonly Entry[] =
   box.flatMap((item) => (item.kind === 'entry' && item.entry.jobId === jobId ? [item.entry] : []));
 
 /** Machines with these words, or of one family; with those written down here and not yet sent. */
-export function useMachines(words: string, family?: string | undefined) {
-  const asked = new URLSearchParams({ words, ...(family && { family }) }).toString();
+export function useMachines(words: string, family?: string | undefined, retired = false) {
+  const asked = new URLSearchParams({ words, ...(family && { family }), ...(retired && { retired: 'yes' }) }).toString();
   const query = useQuery({
     queryKey: ['machines', asked],
     queryFn: () => call(`/api/machines?${asked}`, machinePage),

@@ -4,7 +4,7 @@ import type { Query, QueryClient } from '@tanstack/react-query';
 const PLAIN = new Set(['rows', 'machines']);
 const WHOLE = new Set(['shop', 'families', 'models', 'shelf', 'machine-counts']);
 /** Of each of these the ones read last. */
-export const MOST_KEPT: Readonly<Record<string, number>> = { job: 40, machine: 60, 'machine-history': 20, part: 40 };
+export const MOST_KEPT: Readonly<Record<string, number>> = { job: 40, machine: 60, 'machine-history': 20, part: 40, book: 20 };
 
 /**
  * What of all that was read is kept on the device for work without a connection: the shop, the plain lists,
@@ -27,7 +27,7 @@ export function isKept(client: QueryClient): (query: Query) => boolean {
 
 const isPlain = (asked: unknown): boolean => {
   const given = typeof asked === 'string' ? Object.fromEntries(new URLSearchParams(asked)) : (asked as Record<string, string>);
-  return !given.words && !given.machine && !given.family;
+  return !given.words && !given.machine && !given.family && !given.retired;
 };
 
 /** Of a list that was gone through page by page the first ones. */

@@ -71,6 +71,7 @@ function Shown({ pack }: { pack: Pack }) {
             detailOf={({ note, overrides }) => [note, differenceText(pack, overrides)].filter(Boolean).join('. ')}
             onChoose={setModel}
           />
+          {model ? <Button label="The book of this model" onPress={() => router.navigate(`/models/${model}`)} /> : null}
         </Part>
       ) : null}
       <Part head="The chain">

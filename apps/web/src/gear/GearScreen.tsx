@@ -1,4 +1,5 @@
 import { GearFrame } from '../job/GearFrame.tsx';
+import { BookGear } from './BookGear.tsx';
 import { kindFor } from './kinds.ts';
 import { NoCardYet } from './NoCardYet.tsx';
 
@@ -7,7 +8,12 @@ export const GearScreen = () => (
   <GearFrame stage="measure">
     {(view, card) => {
       const Card = kindFor(view.pack, card)?.view.Card ?? NoCardYet;
-      return <Card view={view} card={card} />;
+      return (
+        <>
+          <BookGear view={view} card={card} />
+          <Card view={view} card={card} />
+        </>
+      );
     }}
   </GearFrame>
 );

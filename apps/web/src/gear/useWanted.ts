@@ -1,9 +1,11 @@
 import type { GearAttributes, GearCard, GearKind, GearState, Pack, RankedCandidate } from '@patient-badger/core';
+import { useGearInBook } from '../data/book.ts';
 import { kindFor } from './kinds.ts';
-import { useAnswer } from './useIdentified.ts';
+import { useAnswer, withBook } from './useIdentified.ts';
 
 interface Identified {
   readonly candidates: readonly RankedCandidate[];
+  readonly noneOfTheseProbability: number;
 }
 
 export interface Wanted {
@@ -12,16 +14,21 @@ export interface Wanted {
   readonly probability: number;
 }
 
+interface Asked {
+  readonly gear: GearState | undefined;
+  readonly pick?: string | undefined;
+  /** The machine's model, of which the book may know the gear. */
+  readonly modelId?: string | null | undefined;
+}
+
 /** The gear to look for, by the candidate that was picked or the likeliest; null while too little is measured. */
-export function useWanted(
-  pack: Pack,
-  card: GearCard,
-  { gear, pick }: { gear: GearState | undefined; pick?: string | undefined },
-): Wanted | null {
+export function useWanted(pack: Pack, card: GearCard, { gear, pick, modelId }: Asked): Wanted | null {
   const kind: GearKind | undefined = kindFor(pack, card)?.kind;
+  const known = useGearInBook(modelId, card.id);
   const { data } = useAnswer<Identified>(kind?.identification, gear);
   if (!gear || !kind?.identification || !data) return null;
   const { key, wanted } = kind.identification;
-  const candidate = data.candidates.find((each) => key(each) === pick) ?? data.candidates[0];
+  const { candidates } = withBook(data, { known, asks: kind.identification, gear, card });
+  const candidate = candidates.find((each) => key(each) === pick) ?? candidates[0];
   return candidate === undefined ? null : { attributes: wanted(candidate, gear, card), probability: candidate.probability };
 }

@@ -18,6 +18,7 @@ type Form = z.input<typeof form>;
 const FIELDS = [
   ['label', 'What you call it'],
   ['owner', 'Owner'],
+  ['contact', 'How the owner is reached'],
   ['serial', 'Serial plate'],
 ] as const;
 
@@ -40,10 +41,10 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
     formState: { errors },
   } = useForm<Form, unknown, z.output<typeof form>>({
     resolver: zodResolver(form),
-    defaultValues: { label: '', owner: '', serial: '', modelId: null, family: asked ?? '', facts: {} },
+    defaultValues: { label: '', owner: '', contact: '', serial: '', modelId: null, family: asked ?? '', facts: {} },
   });
   const [family, modelId] = useWatch({ control, name: ['family', 'modelId'] });
-  const ofFamily = models.filter((each) => each.family === family);
+  const ofFamily = models.filter((each) => each.family === family && !each.retired);
   const add = handleSubmit(async (draft) => {
     try {
       onAdded(await recordMachine(draft));

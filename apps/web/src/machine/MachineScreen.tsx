@@ -4,6 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { usePackOf } from '../data/families.ts';
 import { useMachine, useMachineHistory } from '../data/jobs.ts';
 import { useRows } from '../data/rows.ts';
+import { ChangeMachine, Meters } from './MachineForms.tsx';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { type Outcome, OUTCOMES } from '../wording/outcomes.ts';
@@ -17,8 +18,11 @@ export function MachineScreen() {
   const machine = useMachine(id);
   const history = useMachineHistory(id);
   return (
-    <Screen title={machine?.label ?? 'Machine'} under={[machine?.owner, machine?.modelName].filter(Boolean).join(' · ')} back="/">
+    <Screen title={machine?.label ?? 'Machine'} under={[machine?.owner, machine?.modelName].filter(Boolean).join(' · ')} back="/machines">
+      {machine?.mergedInto ? <MergedInto id={machine.mergedInto} /> : null}
       {machine ? <Plate machine={machine} plates={history.data?.plates ?? []} /> : null}
+      {machine && history.data ? <Meters machine={machine} history={history.data} /> : null}
+      {machine && !machine.mergedInto ? <ChangeMachine key={machine.id} machine={machine} /> : null}
       {history.data ? (
         <Record history={history.data} machine={machine} />
       ) : (
@@ -32,7 +36,9 @@ export function MachineScreen() {
 const Plate = ({ machine, plates }: { machine: Machine; plates: MachineHistory['plates'] }) => (
   <Card>
     <Text variant="head">Plate</Text>
+    {machine.contact ? <Text>Owner reached: {machine.contact}</Text> : null}
     <Text>{machine.serial ? `Serial plate: ${machine.serial}` : 'No serial plate noted.'}</Text>
+    <BookLink machine={machine} />
     {plates.map(({ partNumber, where, at }) => (
       <Text key={partNumber}>
         {partNumber}: {where} <Text variant="soft">({day(at)})</Text>
@@ -40,6 +46,22 @@ const Plate = ({ machine, plates }: { machine: Machine; plates: MachineHistory['
     ))}
   </Card>
 );
+
+function BookLink({ machine: { modelId, modelName } }: { machine: Machine }) {
+  const router = useRouter();
+  if (!modelId) return null;
+  return <Button label={`The book of ${modelName}`} onPress={() => router.navigate(`/models/${modelId}`)} />;
+}
+
+function MergedInto({ id }: { id: string }) {
+  const router = useRouter();
+  return (
+    <Card tone="sunken">
+      <Text variant="strong">This record was made one with another of the same machine.</Text>
+      <Button label="To that record" onPress={() => router.navigate(`/machines/${id}`)} />
+    </Card>
+  );
+}
 
 function Jobs({ machineId }: { machineId: string }) {
   const jobs = useRows({ machine: machineId });

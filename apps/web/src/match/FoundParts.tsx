@@ -5,6 +5,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { z } from 'zod';
 import { call } from '../data/api.ts';
+import { useBook } from '../data/book.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -14,6 +15,7 @@ import { OnTheShelf, WORTH } from './OnTheShelf.tsx';
 import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
 import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
+import { SentBack } from './SentBack.tsx';
 import { PlateNumber, platesFor } from './PlateNumber.tsx';
 
 export interface FoundProps {
@@ -24,6 +26,8 @@ export interface FoundProps {
 }
 
 export const FIRST = 8;
+/** So many numbers are judged however ill they fit. */
+const MOST_NUMBERS = 8;
 
 export function Found({ view, card, wanted, machineModel }: FoundProps) {
   const { job, state } = view;
@@ -32,7 +36,15 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
   const [all, setAll] = useState(false);
   const [filters, setFilters] = useState(NO_FILTERS);
   const numbers = platesFor(state, card).map(({ partNumber }) => partNumber);
-  const asked = { wanted, machineModel, numbers, ...filterQuery(filters), limit: 30 };
+  const inBook = useBook(view.machine?.modelId).data?.book.parts.filter(({ gear }) => gear === card.id) ?? [];
+  const provedNumbers = inBook.filter(({ proved }) => proved > 0).map(({ partNumber }) => partNumber);
+  const asked = {
+    wanted,
+    machineModel,
+    numbers: [...numbers, ...provedNumbers].slice(0, MOST_NUMBERS),
+    ...filterQuery(filters),
+    limit: 30,
+  };
   const search = useQuery({
     queryKey: ['parts', asked],
     queryFn: () => call('/api/parts/search', z.array(partMatch), { json: asked }),
@@ -45,7 +57,8 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
   };
   const found = search.data ?? [];
   const onPlate = found.filter(({ part }) => numbers.includes(part.partNumber));
-  const rest = found.filter(({ part }) => !numbers.includes(part.partNumber));
+  const held = found.filter(({ part }) => provedNumbers.includes(part.partNumber) && !numbers.includes(part.partNumber));
+  const rest = found.filter((each) => !onPlate.includes(each) && !held.includes(each));
   const contradicted = rest.filter(({ fit }) => fit.contradiction !== undefined);
   const shown = rest.filter(({ fit }) => fit.contradiction === undefined);
   const fitting = shown.filter(({ fit }) => fit.probability > WORTH);
@@ -83,6 +96,9 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
       <PlateNumber view={view} card={card} />
       {onPlate.length > 0 ? <Text variant="head">By the number on the machine</Text> : null}
       {onPlate.map(partCard)}
+      {held.length > 0 ? <Text variant="head">Proved on this model</Text> : null}
+      {held.map(partCard)}
+      <SentBack parts={inBook} />
       <OnTheShelf view={view} card={card} wanted={wanted} />
       <PartFilters value={filters} onChange={setFilters} />
       {search.data ? (

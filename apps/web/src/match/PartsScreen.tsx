@@ -34,7 +34,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
   const { pick } = useLocalSearchParams<{ pick?: string }>();
   const gear = state.gears[card.id];
-  const wanted = useWanted(view.pack, card, { gear, pick });
+  const wanted = useWanted(view.pack, card, { gear, pick, modelId: machine?.modelId });
   if (!wanted) {
     return (
       <Card tone="sunken">

@@ -8,7 +8,7 @@ import { BEVEL_WORDS } from './words.ts';
 
 /** A bevel, measured at its large end: which it was. */
 export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const identified = useIdentified(bevel, view.state.gears[card.id] ?? { readings: {} });
+  const identified = useIdentified(bevel, view.state.gears[card.id] ?? { readings: {} }, { view, card });
   return (
     <SizedCard
       view={view}

@@ -31,7 +31,7 @@ export function CylindricalCard({ view, card }: { view: JobView; card: GearCard 
   const [asked, setAsked] = useState<{ quantity: CylindricalQuantity; over?: number } | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
   const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
-  const { data, error, isPlaceholderData: stale } = useIdentified(cylindrical, gear);
+  const { data, error, isPlaceholderData: stale } = useIdentified(cylindrical, gear, { view, card });
   const candidates = data?.candidates ?? [];
   const picked = candidates.find((each) => keyOf(each) === pressed) ?? candidates[0];
   const next = error || stale ? null : wantedReading(card, gear, data);

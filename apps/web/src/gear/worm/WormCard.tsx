@@ -29,7 +29,7 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
   const [quantity, setQuantity] = useState<WormQuantity | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
   const gear: GearState = state.gears[card.id] ?? { readings: {} };
-  const { data, error } = useIdentified(worm, gear);
+  const { data, error } = useIdentified(worm, gear, { view, card });
   const candidates = data?.candidates ?? [];
   const picked = candidates.find((each) => keyOf(each) === pressed) ?? candidates[0];
   const advice = data?.nextMeasurement;

@@ -12,7 +12,7 @@ const DRAWN_TEETH = 24;
 /** A worm wheel, measured in its throat: which it was. */
 export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
   const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
-  const identified = useIdentified(wormWheel, gear);
+  const identified = useIdentified(wormWheel, gear, { view, card });
   const teeth = countOf(gear.readings.teeth);
   return (
     <SizedCard

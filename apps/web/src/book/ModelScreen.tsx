@@ -1,0 +1,242 @@
+import { bookPage, machineModel, type BookPage, type MachineModel } from '@patient-badger/contract';
+import { bookKey, type ModelBook, type Pack } from '@patient-badger/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { call } from '../data/api.ts';
+import { useBook } from '../data/book.ts';
+import { usePackOf, useModels } from '../data/families.ts';
+import { saveAddress } from '../data/saveFile.ts';
+import { useRefresh } from '../data/useRefresh.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { Screen } from '../shell/Screen.tsx';
+import { attributeName, attributeWords } from '../wording/attributeWords.ts';
+import { bookText } from '../wording/bookText.ts';
+
+/** One machine model: what its jobs have taught, what it is called, and the counts in which it differs from its family. */
+export function ModelScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const model = useModels().data?.find((each) => each.id === id);
+  const packOf = usePackOf();
+  const pack = model && packOf(model.family, model.id);
+  const book = useBook(id);
+  if (!model || !pack) {
+    return (
+      <Screen title="Model" back="/models">
+        <Text>No such model is on record.</Text>
+      </Screen>
+    );
+  }
+  return (
+    <Screen title={`${model.maker} ${model.code}`} under={pack.name} back="/models">
+      {model.note ? <Text>{model.note}</Text> : null}
+      {book.data ? (
+        <Book model={model} pack={pack} {...book.data} />
+      ) : (
+        <Text variant="soft">{book.error?.message ?? 'Opening the book …'}</Text>
+      )}
+      <AddLine model={model} />
+      <ChangeForm key={model.id} model={model} />
+      <Button label="Save the book as a file" onPress={() => saveAddress('model-book.json', `/api/models/${model.id}/book/export`)} />
+    </Screen>
+  );
+}
+
+interface BookProps {
+  readonly model: MachineModel;
+  readonly pack: Pack;
+  readonly page: BookPage;
+  readonly book: ModelBook;
+}
+
+function Book({ model, pack, page, book }: BookProps) {
+  const gearName = (id: string) => pack.gears.find((each) => each.id === id)?.name ?? id;
+  const faultName = (id: string) => pack.faults.find((each) => each.id === id)?.name ?? id;
+  const chain = pack.driveline.joints.flatMap((joint) => {
+    const counts = Object.entries(joint).flatMap(([key, value]) =>
+      ['teethA', 'teethB', 'starts', 'teeth'].includes(key) && typeof value === 'number' ? [`${COUNT_WORDS[key] ?? key} ${value}`] : [],
+    );
+    return counts.length > 0 ? [`${joint.name}: ${counts.join(', ')}`] : [];
+  });
+  return (
+    <>
+      <Text variant="soft">
+        {page.machines} {page.machines === 1 ? 'machine' : 'machines'} here, {page.jobs} finished {page.jobs === 1 ? 'job' : 'jobs'}.
+      </Text>
+      {page.lines.length === 0 ? (
+        <Card tone="sunken">
+          <Text variant="strong">Nothing in the book yet.</Text>
+          <Text>When a job on such a machine is closed, it offers to write what it learnt in here.</Text>
+        </Card>
+      ) : null}
+      {chain.length > 0 ? (
+        <Card>
+          <Text variant="head">The chain</Text>
+          {chain.map((each) => (
+            <Text key={each}>{each}</Text>
+          ))}
+        </Card>
+      ) : null}
+      {Object.entries(book.gears).map(([gear, { attributes, agree, of }]) => (
+        <Card key={gear}>
+          <Text variant="head">{gearName(gear)}</Text>
+          {attributeWords(attributes).map(([name, value]) => (
+            <Text key={name}>
+              {name}: {value}
+            </Text>
+          ))}
+          <Text variant="soft">
+            As measured in {agree} of {of} {of === 1 ? 'job' : 'jobs'}
+          </Text>
+          {book.contradictions
+            .filter((each) => each.gear === gear)
+            .map(({ differs }) => (
+              <Text key={gear} variant="danger">
+                Jobs contradict each other: {differs.map((each) => attributeName(each).toLowerCase()).join(', ')}.
+              </Text>
+            ))}
+        </Card>
+      ))}
+      {book.parts.length > 0 ? (
+        <Card>
+          <Text variant="head">Parts</Text>
+          {book.parts.map(({ gear, partNumber, name, proved, refused }) => (
+            <Text key={`${gear}/${partNumber}`} variant={refused.length > 0 ? 'danger' : 'body'}>
+              {[partNumber, name, gearName(gear)].filter(Boolean).join(' · ')}:{' '}
+              {proved > 0 ? `held ${proved === 1 ? 'once' : `${proved} times`}` : ''}
+              {proved > 0 && refused.length > 0 ? '; ' : ''}
+              {refused.map(({ deciding, note }) => `sent back, ${attributeName(deciding).toLowerCase()}: ${note}`).join('; ')}
+            </Text>
+          ))}
+        </Card>
+      ) : null}
+      {book.faults.length > 0 ? (
+        <Card>
+          <Text variant="head">What it was</Text>
+          {book.faults.map(({ fault, times }) => (
+            <Text key={fault}>
+              {faultName(fault)}: {times} of {book.faults.reduce((sum, each) => sum + each.times, 0)}
+            </Text>
+          ))}
+        </Card>
+      ) : null}
+      {book.rest.length > 0 ? (
+        <Card>
+          <Text variant="head">Torques, fills, plates, notes</Text>
+          {book.rest.map(({ line, source }) => (
+            <Line key={`${bookKey(line)}/${source}`} model={model} text={bookText(line, pack)} about={{ key: bookKey(line), source }} />
+          ))}
+        </Card>
+      ) : null}
+    </>
+  );
+}
+
+const COUNT_WORDS: Readonly<Record<string, string>> = { teethA: 'driving teeth', teethB: 'driven teeth', starts: 'starts', teeth: 'teeth' };
+
+interface LineProps {
+  readonly model: MachineModel;
+  readonly text: string;
+  readonly about: { readonly key: string; readonly source: string };
+}
+
+function Line({ model, text, about }: LineProps) {
+  const refresh = useRefresh();
+  const [problem, setProblem] = useState<string | null>(null);
+  const out = async () => {
+    try {
+      await call(`/api/models/${model.id}/book/out`, bookPage, { json: about });
+      await refresh('book');
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <>
+      <Text>{text}</Text>
+      <Button variant="quiet" label="Take this out" onPress={() => void out()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}
+
+/** A fill or a note off a sheet, with whose figure it is. */
+function AddLine({ model }: { model: MachineModel }) {
+  const refresh = useRefresh();
+  const [draft, setDraft] = useState({ place: '', what: '', source: '' });
+  const [problem, setProblem] = useState<string | null>(null);
+  const { place, what, source } = draft;
+  const add = async () => {
+    try {
+      const line =
+        place.trim() === ''
+          ? { kind: 'note', text: what.trim() }
+          : { kind: 'fill', place: place.trim(), what: what.trim(), source: source.trim() };
+      await call(`/api/models/${model.id}/book`, bookPage, { json: { jobId: null, source: source.trim(), lines: [line] } });
+      await refresh('book');
+      setDraft({ place: '', what: '', source: '' });
+      setProblem(null);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Card>
+      <Text variant="head">Write something in</Text>
+      <Field
+        label="Where it goes, if it is a fill"
+        value={place}
+        onChangeText={(next) => setDraft({ ...draft, place: next })}
+        example="Gearbox"
+        maxLength={200}
+      />
+      <Field
+        label="What"
+        value={what}
+        onChangeText={(next) => setDraft({ ...draft, what: next })}
+        example="120 ml of gear oil"
+        maxLength={200}
+      />
+      <Field
+        label="Whose figure it is"
+        value={source}
+        onChangeText={(next) => setDraft({ ...draft, source: next })}
+        example="Maker’s sheet"
+        maxLength={100}
+      />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button label="Write it in" disabled={what.trim() === '' || source.trim() === ''} onPress={() => void add()} />
+    </Card>
+  );
+}
+
+function ChangeForm({ model }: { model: MachineModel }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const [draft, setDraft] = useState({ maker: model.maker, code: model.code, note: model.note ?? '' });
+  const [open, setOpen] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const send = async (change: object) => {
+    try {
+      await call(`/api/models/${model.id}/change`, machineModel, { json: change });
+      await refresh('models', 'machine', 'machines');
+      setOpen(false);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  if (!open) return <Button label="Change name or note" onPress={() => setOpen(true)} />;
+  return (
+    <Card tone="next">
+      <Field label="Maker" value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
+      <Field label="Model, as its plate has it" value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
+      <Field label="Note" value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} multiline maxLength={2000} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button variant="primary" label="Keep this" onPress={() => void send({ ...draft, note: draft.note.trim() || null })} />
+      <Button label={model.retired ? 'Offer it again' : 'Offer it no more'} onPress={() => void send({ retired: !model.retired })} />
+      <Button variant="quiet" label="Its kind of chain" onPress={() => router.navigate(`/families/${model.family}`)} />
+    </Card>
+  );
+}

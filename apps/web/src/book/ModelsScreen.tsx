@@ -1,0 +1,115 @@
+import { machineModel, modelDraft } from '@patient-badger/contract';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { call } from '../data/api.ts';
+import { useFamilies, useModels } from '../data/families.ts';
+import { useMe } from '../data/shop.ts';
+import { useRefresh } from '../data/useRefresh.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { useWide } from '../design/useMedia.ts';
+import { FamilyChoice } from '../families/FamilyChoice.tsx';
+import { pickFamilyFile } from '../families/pickFile.ts';
+import { Screen } from '../shell/Screen.tsx';
+
+/** Every machine model the shop knows; each has its book. */
+export function ModelsScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const models = useModels();
+  const families = useFamilies();
+  const [words, setWords] = useState('');
+  const sought = words.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = (models.data ?? []).flatMap((model) => {
+    const kind = families.find(({ id }) => id === model.family)?.name ?? '';
+    const text = `${model.maker} ${model.code} ${kind}`.toLowerCase();
+    return sought.every((word) => text.includes(word)) ? [{ model, kind }] : [];
+  });
+  return (
+    <Screen title="Models" under="Each with the book of what its jobs have taught" back="/machines" wide={wide}>
+      <Field label="Find by maker, model or kind" value={words} onChangeText={setWords} />
+      <View className={wide ? 'flex-row flex-wrap gap-3' : 'gap-2'}>
+        {found.map(({ model, kind }) => (
+          <View key={model.id} className={wide ? 'w-[380px]' : ''}>
+            <Button
+              big
+              label={`${model.maker} ${model.code}${model.retired ? ', offered no more' : ''}`}
+              detail={[kind, model.note].filter(Boolean).join(' · ')}
+              onPress={() => router.navigate(`/models/${model.id}`)}
+            />
+          </View>
+        ))}
+      </View>
+      {models.data && found.length === 0 ? <Text>{words ? `No model matches “${words}”.` : 'No model is on record yet.'}</Text> : null}
+      {models.data ? null : <Text variant="soft">{models.error?.message ?? 'Fetching the models …'}</Text>}
+      <AddModel />
+      <BringIn />
+    </Screen>
+  );
+}
+
+const EMPTY = { maker: '', code: '', family: '', note: '' };
+
+function AddModel() {
+  const router = useRouter();
+  const families = useFamilies();
+  const refresh = useRefresh();
+  const [open, setOpen] = useState(false);
+  const [draft, setDraft] = useState(EMPTY);
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async () => {
+    const parsed = modelDraft.safeParse({ ...draft, note: draft.note.trim() || null, id: uuid() });
+    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
+    try {
+      const { id } = await call('/api/models', machineModel, { json: parsed.data });
+      await refresh('models');
+      router.navigate(`/models/${id}`);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  if (!open) return <Button variant="primary" label="Add a model" onPress={() => setOpen(true)} />;
+  return (
+    <Card tone="next">
+      <Text variant="head">A model</Text>
+      <Field label="Maker" value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
+      <Field label="Model, as its plate has it" value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
+      <Field label="Note" value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} maxLength={2000} />
+      <FamilyChoice families={families} chosen={draft.family} onChoose={(family) => setDraft({ ...draft, family })} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button variant="primary" label="Add it" testID="add-model" onPress={() => void add()} />
+      <Button variant="quiet" label="Not now" onPress={() => setOpen(false)} />
+    </Card>
+  );
+}
+
+/** The book of another shop. */
+function BringIn() {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const isOwner = useMe()?.role === 'owner';
+  const [problem, setProblem] = useState<string | null>(null);
+  const bring = async () => {
+    try {
+      const file = await pickFamilyFile();
+      if (!file) return;
+      const { id } = await call('/api/model-books', machineModel, { json: JSON.parse(file.text) as unknown });
+      await refresh('models', 'book');
+      router.navigate(`/models/${id}`);
+    } catch (error) {
+      const said = error instanceof Error ? error.message : String(error);
+      setProblem(error instanceof SyntaxError ? 'This file is no model book.' : said);
+    }
+  };
+  if (!isOwner) return null;
+  return (
+    <>
+      <Button label="Bring in a model book" detail="A file that another shop has saved" onPress={() => void bring()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}

@@ -1,0 +1,171 @@
+import { machine as machineSchema, meterReading, type Machine, type MachineHistory } from '@patient-badger/contract';
+import { format } from 'date-fns';
+import { useRouter } from 'expo-router';
+import { useDeferredValue, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { call } from '../data/api.ts';
+import { useModels } from '../data/families.ts';
+import { useMachines } from '../data/jobs.ts';
+import { useRefresh } from '../data/useRefresh.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { ModelChoice } from '../families/ModelChoice.tsx';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { distanceText, kmFrom } from '../wording/distance.ts';
+
+const failed = (error: unknown) => (error instanceof Error ? error.message : String(error));
+
+/** What is on record of the machine itself: changed, retired, or made one with another record of it. */
+export function ChangeMachine({ machine }: { machine: Machine }) {
+  const refresh = useRefresh();
+  const [open, setOpen] = useState(false);
+  const [draft, setDraft] = useState(machine);
+  const [problem, setProblem] = useState<string | null>(null);
+  const models = (useModels().data ?? []).filter(
+    ({ family, retired, id }) => family === machine.family && (!retired || id === machine.modelId),
+  );
+  const send = async (change: object) => {
+    try {
+      await call(`/api/machines/${machine.id}/change`, machineSchema, { json: change });
+      await refresh('machine', 'machines', 'rows', 'job');
+      setOpen(false);
+      setProblem(null);
+    } catch (error) {
+      setProblem(failed(error));
+    }
+  };
+  if (!open) return <Button label="Change what is on record" onPress={() => setOpen(true)} />;
+  const { label, owner, contact, serial, modelId } = draft;
+  return (
+    <Card tone="next">
+      <Field label="What you call it" value={label} onChangeText={(next) => setDraft({ ...draft, label: next })} maxLength={120} />
+      <Field label="Owner" value={owner} onChangeText={(next) => setDraft({ ...draft, owner: next })} maxLength={120} />
+      <Field
+        label="How the owner is reached"
+        value={contact}
+        onChangeText={(next) => setDraft({ ...draft, contact: next })}
+        maxLength={200}
+      />
+      <Field label="Serial plate" value={serial} onChangeText={(next) => setDraft({ ...draft, serial: next })} maxLength={120} />
+      {models.length > 0 ? (
+        <ModelChoice
+          models={models}
+          chosen={modelId}
+          detailOf={({ note }) => note ?? undefined}
+          onChoose={(next) => setDraft({ ...draft, modelId: next })}
+        />
+      ) : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button
+        variant="primary"
+        label="Keep this"
+        testID="keep-machine"
+        onPress={() => void send({ label, owner, contact, serial, ...(modelId !== machine.modelId && { modelId }) })}
+      />
+      <Button label={machine.retired ? 'It is in use again' : 'Retire it'} onPress={() => void send({ retired: !machine.retired })} />
+      <Merge machine={machine} />
+      <Button variant="quiet" label="Leave it as it is" onPress={() => setOpen(false)} />
+    </Card>
+  );
+}
+
+/** Two records of one machine. */
+function Merge({ machine }: { machine: Machine }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const [words, setWords] = useState('');
+  const [open, setOpen] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const found = useMachines(useDeferredValue(words.trim()), machine.family).data?.machines.filter(({ id }) => id !== machine.id) ?? [];
+  const merge = async (into: string) => {
+    try {
+      await call(`/api/machines/${machine.id}/merge`, machineSchema, { json: { into } });
+      await refresh('machine', 'machines', 'machine-history', 'rows', 'shelf');
+      router.navigate(`/machines/${into}`);
+    } catch (error) {
+      setProblem(failed(error));
+    }
+  };
+  if (!open) return <Button label="It is on record twice" detail="Make two records of one machine one" onPress={() => setOpen(true)} />;
+  return (
+    <Card tone="sunken">
+      <Text>Everything of this record goes into the other; this one stays as retired. It cannot be taken back.</Text>
+      <Field label="The other record, by name or owner" value={words} onChangeText={setWords} />
+      {words.trim() === ''
+        ? null
+        : found
+            .slice(0, 5)
+            .map(({ id, label, owner }) => (
+              <Button key={id} variant="danger" label={`Into ${label}`} detail={owner} onPress={() => void merge(id)} />
+            ))}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </Card>
+  );
+}
+
+/** Hours and distance as they were read over time, and what follows for a year. */
+export function Meters({ machine, history: { meters, yearly } }: { machine: Machine; history: MachineHistory }) {
+  const refresh = useRefresh();
+  const unit = distanceUnit.use();
+  const [open, setOpen] = useState(false);
+  const [draft, setDraft] = useState({ on: format(new Date(), 'yyyy-MM-dd'), hours: '', distance: '' });
+  const [problem, setProblem] = useState<string | null>(null);
+  const figure = (typed: string) => (typed.trim() === '' ? null : typedNumber(typed));
+  const keep = async () => {
+    const distance = figure(draft.distance);
+    const parsed = meterReading.safeParse({
+      ...{ id: uuid(), on: draft.on, hours: figure(draft.hours) },
+      km: distance === null ? null : kmFrom(distance, unit),
+    });
+    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
+    try {
+      await call(`/api/machines/${machine.id}/meter`, machineSchema, { json: parsed.data });
+      await refresh('machine-history');
+      setOpen(false);
+      setProblem(null);
+    } catch (error) {
+      setProblem(failed(error));
+    }
+  };
+  return (
+    <Card>
+      <Text variant="head">Meters</Text>
+      {yearly.hours === null && yearly.km === null ? (
+        <Text variant="soft">How much it works in a year is not known yet: two readings a month or more apart tell it.</Text>
+      ) : (
+        <Text variant="strong">
+          In a year about{' '}
+          {[
+            ...(yearly.hours === null ? [] : [`${Math.round(yearly.hours)} h`]),
+            ...(yearly.km === null ? [] : [distanceText(yearly.km, unit)]),
+          ].join(' and ')}
+        </Text>
+      )}
+      {meters.slice(0, 6).map(({ on, hours, km }, i) => (
+        <Text key={`${on}/${i}`} variant="soft">
+          {format(new Date(on), 'd MMM yyyy')}:{' '}
+          {[...(hours === null ? [] : [`${hours} h`]), ...(km === null ? [] : [distanceText(km, unit)])].join(', ')}
+        </Text>
+      ))}
+      {open ? (
+        <>
+          <Field label="Read on, year-month-day" value={draft.on} onChangeText={(on) => setDraft({ ...draft, on })} maxLength={10} />
+          <Field label="Hours" value={draft.hours} onChangeText={(hours) => setDraft({ ...draft, hours })} inputMode="decimal" />
+          <Field
+            label={unit === 'km' ? 'Kilometres' : 'Miles'}
+            value={draft.distance}
+            onChangeText={(distance) => setDraft({ ...draft, distance })}
+            inputMode="decimal"
+          />
+          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Button variant="primary" label="Keep the reading" testID="keep-meter" onPress={() => void keep()} />
+        </>
+      ) : (
+        <Button label="Read its meter" onPress={() => setOpen(true)} />
+      )}
+    </Card>
+  );
+}
