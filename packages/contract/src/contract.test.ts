@@ -10,6 +10,7 @@ test('a machine needs an id, a family and a name; the rest has a sensible defaul
     modelId: null,
     serial: '',
     owner: '',
+    contact: '',
     facts: {},
   });
   expect(machineDraft.safeParse({ id: ID, family: 'saw-oil-pump', label: '   ' }).success).toBe(false);
