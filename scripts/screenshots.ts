@@ -5,12 +5,11 @@ import {
   clearTheWay,
   closeUp,
   confirmCautions,
-  inspect,
+  handOver,
   link,
   PACKED,
   radio,
   read,
-  readSlidePinion,
   STRIPPED,
   takeIn,
   trace,
@@ -46,6 +45,9 @@ try {
     await page.waitForTimeout(400);
     await page.screenshot({ path: `${folder}/${name}.png` });
   };
+  await page.goto(stage.address);
+  await button(page, 'Tobin').waitFor();
+  await shoot('sign-in-phone');
   await arrive(page, stage.address, 'Tobin');
   // The next moves are worked out beside the record when the bench is first looked at.
   await link(page, /Orchard saw.*Next look/).waitFor();
@@ -55,13 +57,6 @@ try {
   await page.mouse.move(195, 500);
   await page.mouse.wheel(0, 660);
   await shoot('trace-phone');
-  await page.goto(stage.address);
-  await link(page, /Orchard saw/).click();
-  await page.getByTestId('do-look').waitFor();
-  await page.goto(`${page.url()}/look/chips-on-worm`);
-  await page.getByTestId('step-done').waitFor();
-  await shoot('look-phone');
-
   await page.goto(`${stage.address}/families/slide-rack-drive`);
   await radio(page, /Right pinion pack worn/).click();
   await page.getByText('Cross shaft', { exact: true }).first().scrollIntoViewIfNeeded();
@@ -99,7 +94,6 @@ try {
   await page.getByRole('heading', { name: /^The way back/ }).waitFor();
   await shoot('close-phone');
   await closeUp(page);
-  await shoot('record-phone');
 
   await takeInFromBench(/Hedge saw/, 'Uses no oil at all, tank stays full');
   await trace(page, STRIPPED);
@@ -122,7 +116,23 @@ try {
   await page.locator('[data-testid^="table-"]').first().click();
   await page.getByRole('table').scrollIntoViewIfNeeded();
   await shoot('fit-phone');
-  const job = page.url().split('/parts/')[0] ?? '';
+  await page
+    .getByTestId(/^choose-/)
+    .first()
+    .click();
+  await button(page, 'Set up and prove').click();
+  await page.getByTestId('fitted').click();
+  await closeUp(page);
+  await page.getByTestId('learnt').getByText('starts', { exact: false }).waitFor();
+  await page.getByTestId('write-book').click();
+  await page.getByText('What this job learnt stands in it.').waitFor();
+  await page.goto(`${stage.address}/machines`);
+  await button(page, /Hedge saw/).click();
+  await button(page, 'Change what is on record').waitFor();
+  await shoot('machine-phone');
+  await button(page, /^The book of/).click();
+  await page.getByRole('heading', { name: 'Parts' }).waitFor();
+  await shoot('book-phone');
 
   await page.setViewportSize(WIDE);
   await page.goto(stage.address);
@@ -131,9 +141,6 @@ try {
   await link(page, /Cargo bike/).click();
   await page.getByTestId('do-look').waitFor();
   await shoot('trace-wide');
-  await page.goto(`${job}/gear/worm`);
-  await page.getByTestId('find-parts').waitFor();
-  await shoot('gear-wide');
   await page.goto(`${stage.address}/parts`);
   await page.getByTestId('catalogue-text').fill('slide');
   await page.getByRole('checkbox', { name: /Slide pinion pack, wide/ }).waitFor();
@@ -147,19 +154,6 @@ try {
   await chooser.setFiles({ name: 'gear.jpg', mimeType: 'image/jpeg', buffer: gearJpeg() });
   await page.getByTestId('scan-teeth').waitFor();
   await shoot('scan-phone');
-  await page.goto(`${tractor}/gear/gear`);
-  await read(page, 'teeth', '41');
-  await read(page, 'tipDiameterMm', '53.68');
-  await read(page, 'spanMm', '9.93');
-  await page.getByTestId('callout-centreDistanceMm').click();
-  for (const key of '36.35') await page.keyboard.press(key);
-  await page.getByTestId('keep-reading').click();
-  await page.getByTestId('mesh-backlash').waitFor();
-  await page.getByTestId('wear-verdict').scrollIntoViewIfNeeded();
-  await page.mouse.move(195, 500);
-  await page.mouse.wheel(0, 300);
-  await shoot('wear-phone');
-
   await page.goto(`${stage.address}/ratio`);
   for (const [name, text] of [
     ['tyre', '195/70R14'],
@@ -180,23 +174,11 @@ try {
   await page.getByText('Oil pump worm').waitFor();
   await shoot('shelf-phone');
 
-  await page.goto(stage.address);
-  await link(page, /Ticket-office wall/).click();
-  await page.waitForURL(/\/jobs\//);
-  const wall = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
-  await page.goto(`${wall}/gear/rpinion`);
-  await readSlidePinion(page);
-  await page.getByTestId('find-parts').click();
-  await page
-    .getByTestId(/^choose-/)
-    .first()
-    .click();
-  await page.getByTestId('order').click();
-  await page.getByTestId('arrived').click();
-  await inspect(page, 'teeth', '11');
-  await inspect(page, 'faceWidthMm', '12');
-  await page.getByTestId('receive-verdict').waitFor();
-  await shoot('receive-phone');
+  await page.goto(`${stage.address}/settings`);
+  await handOver(page, 'Imke');
+  await page.goto(`${stage.address}/shop/people`);
+  await button(page, 'Add somebody').waitFor();
+  await shoot('people-phone');
 
   async function takeInFromBench(machine: RegExp, complaint: string) {
     await page.goto(stage.address);
@@ -204,5 +186,18 @@ try {
   }
 } finally {
   await stage.stop();
+}
+
+const own = await start({ demo: false });
+try {
+  const { page } = await own.device(PHONE);
+  await page.goto(own.firstVisit);
+  await page.getByLabel('Name of the shop').fill('Reed & Daughter');
+  await page.getByLabel('Currency, three letters').fill('NOK');
+  await page.getByLabel('Rate per hour').fill('690');
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  await page.screenshot({ path: `${folder}/first-phone.png` });
+} finally {
+  await own.stop();
 }
 process.exit(0);
