@@ -15,7 +15,7 @@ const FLOORS = {
   ],
   'apps/server/src': [
     ...['threads', 'migrations', 'plugins', 'people', 'machines', 'jobs', 'families', 'instruments', 'photos', 'parts', 'imports', 'shelf'],
-    ...['operations', 'keeping', 'shop', 'demo', 'entrance'],
+    ...['search', 'operations', 'keeping', 'shop', 'demo', 'entrance'],
   ],
   'apps/web/src': [
     ...[
@@ -48,6 +48,7 @@ const FLOORS = {
       'intake',
       'people',
       'settings',
+      'find',
       'bench',
       'entrance',
     ],

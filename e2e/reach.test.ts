@@ -7,6 +7,8 @@ jest.setTimeout(120_000);
 let stage: Stage;
 let page: Page;
 let job: string;
+let machine: string;
+let model: string;
 beforeAll(async () => {
   stage = await start();
   ({ page } = await stage.device(PHONE));
@@ -14,6 +16,18 @@ beforeAll(async () => {
   await link(page, /Lighthouse road saw/).click();
   await page.waitForURL(/\/jobs\//);
   job = page.url().split('/gear')[0] ?? '';
+  // By the keyboard: find it, go to the first.
+  await page.goto(stage.address);
+  await link(page, 'Imke is at the bench').waitFor();
+  await page.keyboard.press('/');
+  await page.getByLabel('Machine, owner, plate, part number, job or model').fill('hedge saw');
+  await button(page, /Hedge saw/).waitFor();
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/machines\//);
+  machine = page.url();
+  await button(page, /^The book of/).click();
+  await page.waitForURL(/\/models\//);
+  model = page.url();
 });
 afterAll(() => stage.stop());
 
@@ -24,6 +38,15 @@ const SCREENS = [
   ['a family with two lanes', () => `${stage.address}/families/slide-rack-drive`],
   ['bringing in a family', () => `${stage.address}/families/import`],
   ['settings', () => `${stage.address}/settings`],
+  ['the shop', () => `${stage.address}/shop`],
+  ['people', () => `${stage.address}/shop/people`],
+  ['what was changed', () => `${stage.address}/shop/changes`],
+  ['devices', () => `${stage.address}/devices`],
+  ['finding', () => `${stage.address}/find`],
+  ['machines', () => `${stage.address}/machines`],
+  ['a machine', () => machine],
+  ['models', () => `${stage.address}/models`],
+  ['a model book', () => model],
   ['tracing', () => job],
   ['verdict', () => `${job}/verdict`],
   ['opening', () => `${job}/open`],

@@ -28,6 +28,7 @@ import { partRoutes } from './parts/routes.ts';
 import { peopleRoutes } from './shop/peopleRoutes.ts';
 import { newSetupCode, signInRoutes } from './entrance/routes.ts';
 import { photoRoutes } from './photos/routes.ts';
+import { searchRoutes } from './search/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 
@@ -106,6 +107,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
     partRoutes,
     importRoutes,
     shelfRoutes,
+    searchRoutes,
     photoRoutes,
     instrumentRoutes,
   ];

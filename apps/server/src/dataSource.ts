@@ -9,6 +9,7 @@ import { SellersAndShelf1700000000005 } from './migrations/1700000000005-Sellers
 import { SizesByPitch1700000000006 } from './migrations/1700000000006-SizesByPitch.ts';
 import { JobRows1700000000007 } from './migrations/1700000000007-JobRows.ts';
 import { MachinesKept1700000000009 } from './migrations/1700000000009-MachinesKept.ts';
+import { PlatesFound1700000000010 } from './migrations/1700000000010-PlatesFound.ts';
 import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
 /** No statement of the server takes so long; one that does is stuck, and would hold its connection for ever. */
@@ -25,6 +26,7 @@ const MIGRATIONS = [
   JobRows1700000000007,
   PeopleAndSessions1700000000008,
   MachinesKept1700000000009,
+  PlatesFound1700000000010,
 ];
 
 /** Every state that the tables were ever in, the first one first, by the change that led to it. */

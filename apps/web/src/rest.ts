@@ -11,6 +11,7 @@ export { MachinesScreen } from './machine/MachinesScreen.tsx';
 export { CatalogueScreen } from './catalogue/CatalogueScreen.tsx';
 export { ImportPartsScreen } from './catalogue/ImportPartsScreen.tsx';
 export { CloseScreen } from './close/CloseScreen.tsx';
+export { FindScreen } from './find/FindScreen.tsx';
 export { FamiliesScreen } from './families/FamiliesScreen.tsx';
 export { FamilyScreen } from './families/FamilyScreen.tsx';
 export { ImportScreen } from './families/ImportScreen.tsx';

@@ -6,4 +6,5 @@ export * from './parts.ts';
 export * from './people.ts';
 export * from './photos.ts';
 export * from './problem.ts';
+export * from './search.ts';
 export * from './shelf.ts';

@@ -8,15 +8,14 @@ import {
   meterReading,
   MOST_MACHINES,
 } from '@patient-badger/contract';
-import { FAMILIES } from '@patient-badger/knowledge';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { ServerProblem } from '../problems.ts';
 import { needActor } from '../people/actor.ts';
-import { beginningsQuery, wordsOf } from '../words.ts';
 import { machineModels, machines, type MachineRow, type ModelRow } from './entities.ts';
 import { changeMachine, mergeMachines } from './changes.ts';
+import { findMachines } from './findMachines.ts';
 import { packOf } from './packs.ts';
 
 /** The machine models that the shop knows, and the machines on record. */
@@ -25,25 +24,7 @@ export const machineRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = 
 
   app.get('/api/machines', { schema: { querystring: machineQuery, response: { 200: machinePage } } }, async (request) => {
     const { shopId, query } = request;
-    const find = dataSource.getRepository(machines).createQueryBuilder('m').where('m.shopId = :shopId', { shopId });
-    if (query.retired === 'no') find.andWhere('m.retired_at IS NULL');
-    if (query.family) find.andWhere('m.family = :family', { family: query.family });
-    wordsOf(query.words).forEach((word, i) => {
-      const kinds = FAMILIES.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase())).map(({ id }) => id);
-      find.andWhere(
-        `(m.words @@ to_tsquery('simple', :begins${i}) OR m.family = ANY(:kinds${i}) OR m.model_id IN
-          (SELECT id FROM machine_models WHERE shop_id = :shopId AND strpos(lower(maker || ' ' || code), :word${i}) > 0))`,
-        { [`begins${i}`]: beginningsQuery([word]), [`kinds${i}`]: kinds, [`word${i}`]: word.toLowerCase() },
-      );
-    });
-    const [rows, models] = await Promise.all([
-      find
-        .orderBy('m.label')
-        .addOrderBy('m.id')
-        .limit(MOST_MACHINES + 1)
-        .getMany(),
-      modelsOf(shopId),
-    ]);
+    const [rows, models] = await Promise.all([findMachines(dataSource, shopId, { ...query, most: MOST_MACHINES + 1 }), modelsOf(shopId)]);
     return { machines: rows.slice(0, MOST_MACHINES).map((row) => withModel(row, models)), more: rows.length > MOST_MACHINES };
   });
 

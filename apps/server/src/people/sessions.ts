@@ -1,6 +1,7 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
+import { isDatabaseAway } from '../plugins/databaseErrors.ts';
 
 /** A device that is signed in: by whom, who has it now, and who has shown on it that it is them. */
 export interface Session {
@@ -17,6 +18,7 @@ export const SESSION_SECONDS = DAYS * 86_400;
 /** Who is signed in hardly ever changes: asked for again after a while, not with every note. */
 const KNOWN_MS = 10_000;
 const MOST_KNOWN = 2000;
+const TRIES = 3;
 
 const digest = (token: string) => createHash('sha256').update(token).digest();
 
@@ -43,12 +45,22 @@ export function createSessions(dataSource: DataSource) {
     return { ...row, proven: new Map((row.proven ?? []).map(({ id, role }) => [id, role])) };
   };
 
+  /** Connections that were cut while nobody used them are found out by using them: a question that changes nothing is asked again. */
+  const readAgain = async (token: string, tries = TRIES): Promise<Session | null> => {
+    try {
+      return await read(token);
+    } catch (error) {
+      if (tries <= 1 || !isDatabaseAway(error)) throw error;
+      return readAgain(token, tries - 1);
+    }
+  };
+
   return {
     async find(token: string): Promise<Session | null> {
       const key = digest(token).toString('base64');
       const before = known.get(key);
       if (before && before.until > Date.now()) return before.session;
-      const session = await read(token);
+      const session = await readAgain(token);
       if (!session) known.delete(key);
       if (!session?.proven.has(session.activeId)) return null;
       if (known.size >= MOST_KNOWN) known.clear();

@@ -1,6 +1,7 @@
 import type { JobRow } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
+import Search from 'lucide-react-native/icons/search';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
@@ -48,6 +49,12 @@ export function BenchScreen() {
         </>
       }
     >
+      <Button
+        label="Find anything"
+        detail="Machine, owner, plate, part number, job, model"
+        icon={<Search color={colours.accent} size={22} />}
+        onPress={() => router.navigate('/find')}
+      />
       <Segments
         label="Which jobs"
         options={[

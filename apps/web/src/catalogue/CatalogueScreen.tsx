@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { saveAddress } from '../data/saveFile.ts';
@@ -16,7 +16,8 @@ import { useWide } from '../design/useMedia.ts';
 export function CatalogueScreen() {
   const router = useRouter();
   const wide = useWide();
-  const [text, setText] = useState('');
+  const { text: asked = '' } = useLocalSearchParams<{ text?: string }>();
+  const [text, setText] = useState(asked);
   const [teeth, setTeeth] = useState('');
   const [{ order, down }, setOrder] = useState<{ order: Order; down: boolean }>({ order: 'partNumber', down: false });
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());

@@ -280,7 +280,7 @@ test('what somebody wrote who took the device without a connection waits for the
   await send(app);
   expect(app.outbox.get().map(({ kind }) => kind)).toEqual(['machine', 'entry']);
   app.standing.set({ state: 'signedIn', person: 'wren', proven: ['tobin', 'wren'], sample: null });
-  answers.push({ status: 200, body: { ...made, modelName: null, instruments: false } }, stored);
+  answers.push({ status: 200, body: { ...made, modelName: null, instruments: false, retired: false, mergedInto: null } }, stored);
   await send(app);
   expect(app.outbox.get()).toEqual([]);
   expect(calls.map(({ url, person }) => [url, person])).toEqual([
