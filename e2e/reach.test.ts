@@ -19,7 +19,7 @@ beforeAll(async () => {
   // By the keyboard: find it, go to the first.
   await page.goto(stage.address);
   await link(page, 'Imke is at the bench').waitFor();
-  await page.keyboard.press('/');
+  await page.keyboard.press('s');
   await page.getByLabel('Machine, owner, plate, part number, job or model').fill('hedge saw');
   await button(page, /Hedge saw/).waitFor();
   await page.keyboard.press('Enter');

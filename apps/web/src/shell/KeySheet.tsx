@@ -10,7 +10,7 @@ const KEYS = [
   ['b', 'To the bench'],
   ['n', 'Take in a machine'],
   ['f', 'Machine families'],
-  ['/', 'Find a machine, an owner, a plate, a part, a job or a model'],
+  ['s', 'Search: find a machine, an owner, a plate, a part, a job or a model'],
   ['l', 'Do the next look'],
   ['v', 'See the reasons and decide'],
   ['u', 'Take the last look back'],
@@ -35,7 +35,7 @@ export function KeySheet() {
     b: () => router.navigate('/'),
     n: () => router.navigate('/take-in'),
     f: () => router.navigate('/families'),
-    '/': () => router.navigate('/find'),
+    s: () => router.navigate('/find'),
   });
   if (!open) return null;
   return (
