@@ -18,7 +18,7 @@ type Form = z.input<typeof form>;
 const FIELDS = [
   ['label', 'What you call it'],
   ['owner', 'Owner'],
-  ['contact', 'How the owner is reached'],
+  ['contact', 'How to reach them'],
   ['serial', 'Serial plate'],
 ] as const;
 

@@ -44,7 +44,7 @@ export function ChangeMachine({ machine }: { machine: Machine }) {
       <Field label="What you call it" value={label} onChangeText={(next) => setDraft({ ...draft, label: next })} maxLength={120} />
       <Field label="Owner" value={owner} onChangeText={(next) => setDraft({ ...draft, owner: next })} maxLength={120} />
       <Field
-        label="How the owner is reached"
+        label="How to reach them"
         value={contact}
         onChangeText={(next) => setDraft({ ...draft, contact: next })}
         maxLength={200}
