@@ -43,12 +43,7 @@ export function ChangeMachine({ machine }: { machine: Machine }) {
     <Card tone="next">
       <Field label="What you call it" value={label} onChangeText={(next) => setDraft({ ...draft, label: next })} maxLength={120} />
       <Field label="Owner" value={owner} onChangeText={(next) => setDraft({ ...draft, owner: next })} maxLength={120} />
-      <Field
-        label="How to reach them"
-        value={contact}
-        onChangeText={(next) => setDraft({ ...draft, contact: next })}
-        maxLength={200}
-      />
+      <Field label="How to reach them" value={contact} onChangeText={(next) => setDraft({ ...draft, contact: next })} maxLength={200} />
       <Field label="Serial plate" value={serial} onChangeText={(next) => setDraft({ ...draft, serial: next })} maxLength={120} />
       {models.length > 0 ? (
         <ModelChoice
