@@ -6,7 +6,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { SAMPLE } from '../demo/sample.ts';
 import { insertSampleParts } from '../demo/seed.ts';
 import { ServerProblem } from '../problems.ts';
-import { giveCookie, needSession, takeCookie } from '../people/actor.ts';
+import { giveCookie, needSession, takeCookie, tokenOf } from '../people/actor.ts';
 import { people, shops } from '../people/entities.ts';
 import { writeAudit } from '../people/audit.ts';
 import { provePassphrase, provePin } from '../people/proof.ts';
@@ -101,8 +101,7 @@ export const signInRoutes: FastifyPluginAsyncZod<Options> = async (app, { dataSo
       );
       await manager.query('UPDATE sessions SET active_id = $2 WHERE id = $1', [session.id, person]);
     });
-    app.sessions.forget();
-    return { state: 'signedIn' as const, person, proven: [...new Set([...session.proven.keys(), person])], sample: null };
+    return now(request, tokenOf(request) ?? '');
   });
 };
 

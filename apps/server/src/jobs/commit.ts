@@ -14,6 +14,7 @@ import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
 import { ServerProblem } from '../problems.ts';
+import { jobWords } from '../words.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
 
 /** Channel on which a commit is announced to every server process. */
@@ -166,7 +167,7 @@ function refuseUnfinished(pack: Pack, state: JobState, { despiteLedger, role }: 
 export async function writeRow(manager: EntityManager, id: string, { takenIn, takenInAt, closed }: JobState): Promise<void> {
   await manager.query(
     `UPDATE jobs j SET complaint = $2, taken_in_at = coalesce($3::timestamptz, j.taken_in_at), closed = $4, closed_at = $5, found = $6, outcome = $7,
-       words = to_tsvector('simple', regexp_replace(concat_ws(' ', m.label, m.owner, $2::text, $6::text), '[^[:alnum:]]+', ' ', 'g'))
+       words = ${jobWords('$2::text', '$6::text')}
      FROM machines m WHERE j.id = $1 AND m.id = j.machine_id`,
     [id, takenIn?.complaint ?? '', takenInAt, closed !== null, closed?.at ?? null, closed?.found ?? null, closed?.outcome ?? null],
   );

@@ -119,21 +119,25 @@ export async function restoreBackup(url: string, file: string): Promise<BackupHe
 
 /** @throws BackupRefused where there is a table in it */
 export async function refuseUnlessEmpty(url: string): Promise<void> {
-  const dataSource = await createDataSource(url).initialize();
-  const [row] = await dataSource.query<{ n: number }[]>(
+  const [row] = await ask<{ n: number }>(
+    url,
     `SELECT count(*)::int AS n FROM information_schema.tables WHERE table_schema NOT IN ('pg_catalog', 'information_schema')`,
   );
-  await dataSource.destroy();
   if ((row?.n ?? 0) > 0)
     throw new BackupRefused('This database is not empty. What is in it is never overwritten: restore into a new, empty one.');
 }
 
 async function lastMigration(url: string): Promise<string> {
+  const [row] = await ask<{ name: string }>(url, 'SELECT name FROM migrations ORDER BY id DESC LIMIT 1');
+  if (!row) throw new BackupRefused('There is nothing in this database yet.');
+  return row.name;
+}
+
+/** One question to a database that is not open here. */
+async function ask<Row>(url: string, text: string): Promise<readonly Row[]> {
   const dataSource = await createDataSource(url).initialize();
   try {
-    const [row] = await dataSource.query<{ name: string }[]>('SELECT name FROM migrations ORDER BY id DESC LIMIT 1');
-    if (!row) throw new BackupRefused('There is nothing in this database yet.');
-    return row.name;
+    return await dataSource.query<Row[]>(text);
   } finally {
     await dataSource.destroy();
   }

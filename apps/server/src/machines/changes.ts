@@ -1,9 +1,10 @@
 import { type machineChange } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';
-import { defined } from '../defined.ts';
+import { defined, retiring } from '../defined.ts';
 import { writeAudit } from '../people/audit.ts';
 import { ServerProblem } from '../problems.ts';
+import { jobWords } from '../words.ts';
 import { machineModels, machines, type MachineRow } from './entities.ts';
 import { refuseOrphans } from './orphans.ts';
 import { forgetPacks, packWith } from './packs.ts';
@@ -24,7 +25,7 @@ export async function changeMachine(
   await dataSource.transaction(async (manager) => {
     const before = await locked(manager, shopId, id);
     if (change.modelId !== undefined && change.modelId !== before.modelId) await refuseModel(manager, before, change.modelId);
-    const after = { ...change, ...(retired !== undefined && { retiredAt: retired ? (before.retiredAt ?? new Date()) : null }) };
+    const after = { ...change, ...retiring(retired, before) };
     if (Object.keys(after).length === 0) return;
     await manager.update(machines, { id, shopId }, after);
     await rewriteWords(manager, id);
@@ -75,7 +76,7 @@ async function locked(manager: EntityManager, shopId: string, id: string): Promi
 /** The words by which the jobs of a machine are found hold its name and owner. */
 const rewriteWords = (manager: EntityManager, id: string) =>
   manager.query(
-    `UPDATE jobs j SET words = to_tsvector('simple', regexp_replace(concat_ws(' ', m.label, m.owner, j.complaint, j.found), '[^[:alnum:]]+', ' ', 'g'))
+    `UPDATE jobs j SET words = ${jobWords()}
      FROM machines m WHERE m.id = $1 AND j.machine_id = m.id`,
     [id],
   );

@@ -12,7 +12,7 @@ import { bookKey, checkLines, type BookLine } from '@patient-badger/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource, EntityManager } from 'typeorm';
 import { z } from 'zod';
-import { defined } from '../defined.ts';
+import { defined, retiring } from '../defined.ts';
 import { needActor, needOwner } from '../people/actor.ts';
 import { writeAudit } from '../people/audit.ts';
 import { shops } from '../people/entities.ts';
@@ -61,7 +61,7 @@ export const modelRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
         await refuseOrphans(manager, { pack, code: 'modelInUse', where: 'm.model_id = $1', of: [id] });
       }
       await refuseTaken(manager, { ...before, ...change });
-      const after = { ...change, ...(retired !== undefined && { retiredAt: retired ? (before.retiredAt ?? new Date()) : null }) };
+      const after = { ...change, ...retiring(retired, before) };
       if (Object.keys(after).length > 0) await manager.update(machineModels, { id, shopId }, after);
       await writeAudit(manager, {
         ...{ shopId, by: personId, before },

@@ -1,6 +1,7 @@
 import type { partList, partChange } from '@patient-badger/contract';
 import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
+import { beginningPattern } from '../words.ts';
 import { parts, type PartRow } from './entities.ts';
 
 /** Fixed words only: nothing that was sent gets into the statement but as a value. */
@@ -12,7 +13,7 @@ const ORDERS = {
 
 /** By words of the name or supplier, or by the beginning of a part number. */
 export function textCondition(text: string, bind: (value: unknown) => string): string {
-  const begins = bind(`${text.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`);
+  const begins = bind(beginningPattern(text));
   return `(lower(part_number) LIKE ${begins} OR words @@ plainto_tsquery('simple', ${bind(text)}))`;
 }
 

@@ -5,7 +5,7 @@ import { jobRows } from '../jobs/rows.ts';
 import { findMachines } from '../machines/findMachines.ts';
 import { machineModels } from '../machines/entities.ts';
 import { listParts } from '../parts/partList.ts';
-import { wordsOf } from '../words.ts';
+import { beginningPattern, wordsOf } from '../words.ts';
 
 /** One search over everything that the shop has: machines, numbers read off them, jobs, parts, models. */
 export const searchRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
@@ -36,7 +36,7 @@ const platesOf = (dataSource: DataSource, shopId: string, words: string): Promis
     `SELECT DISTINCT ON (m.id, lower(e.payload->>'partNumber')) m.id AS "machineId", m.label, e.payload->>'partNumber' AS "partNumber", e.payload->>'where' AS "where"
      FROM entries e JOIN jobs j ON j.id = e.job_id JOIN machines m ON m.id = j.machine_id
      WHERE e.shop_id = $1 AND e.payload->>'kind' = 'plateRead' AND lower(e.payload->>'partNumber') LIKE $2 LIMIT $3`,
-    [shopId, `${words.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`, FOUND_OF_EACH],
+    [shopId, beginningPattern(words), FOUND_OF_EACH],
   );
 
 async function modelsOf(dataSource: DataSource, shopId: string, words: string): Promise<Found['models']> {

@@ -13,7 +13,7 @@ import {
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { z } from 'zod';
-import { defined } from '../defined.ts';
+import { defined, retiring } from '../defined.ts';
 import { ServerProblem } from '../problems.ts';
 import { needActor, needOwner, needSession, takeCookie } from '../people/actor.ts';
 import { people, shops } from '../people/entities.ts';
@@ -51,15 +51,12 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
       const before = await manager.findOneBy(people, { id, shopId });
       if (!before) throw new ServerProblem('unknownPerson', { path: 'id' });
       if (change.name !== undefined) await refuseTakenName(manager, { shopId, name: change.name, id });
-      const after = {
-        ...defined(change),
-        ...(retired !== undefined && { retiredAt: retired ? (before.retiredAt ?? new Date()) : null }),
-        ...(passphrase !== undefined && { passphrase, pin: null, failed: 0, lockedUntil: null }),
-      };
+      const told = { ...defined(change), ...retiring(retired, before) };
+      const secrets = passphrase === undefined ? {} : { passphrase, pin: null, failed: 0, lockedUntil: null };
+      const after = { ...told, ...secrets };
       if (Object.keys(after).length > 0) await manager.update(people, { id, shopId }, after);
       await refuseWithoutOwner(manager, shopId);
       if (retired === true || passphrase !== undefined) await endSessionsOf(manager, id);
-      const { passphrase: _, pin: __, failed: ___, lockedUntil: ____, ...told } = after as Record<string, unknown>;
       await writeAudit(manager, {
         ...{ shopId, by: personId, about: before.name, before },
         what: passphrase === undefined ? 'personChanged' : 'passphraseReset',

@@ -10,6 +10,7 @@ import { Text } from '../design/Text.tsx';
 import { useWanted } from '../gear/useWanted.ts';
 import type { JobView } from '../job/JobView.ts';
 import { bookText } from '../wording/bookText.ts';
+import { useAttempt } from '../data/useAttempt.ts';
 
 /** What a finished job learnt of the machine's model: asked, not typed again. */
 export function Learnt({ view }: { view: JobView }) {
@@ -19,7 +20,7 @@ export function Learnt({ view }: { view: JobView }) {
   const refresh = useRefresh();
   const [identified, setIdentified] = useState<Readonly<Record<string, IdentifiedGear>>>({});
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const lines = useMemo(() => learnt(pack, state, Object.values(identified)), [pack, state, identified]);
   const note = useCallback((gear: IdentifiedGear) => setIdentified((was) => ({ ...was, [gear.gear]: gear })), []);
   if (!modelId || !book) return null;
@@ -27,13 +28,10 @@ export function Learnt({ view }: { view: JobView }) {
   const open = lines.filter((line) => !written.has(bookKey(line)));
   const chosen = open.filter((line) => !left.has(bookKey(line)));
   const write = async () => {
-    try {
+    await attempt(async () => {
       await call(`/api/models/${modelId}/book`, bookPage, { json: { jobId: job.id, lines: chosen } });
       await refresh('book');
-      setProblem(null);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   const toggle = (line: BookLine) => {
     const key = bookKey(line);

@@ -14,6 +14,7 @@ import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { attributeName, attributeWords } from '../wording/attributeWords.ts';
 import { bookText } from '../wording/bookText.ts';
+import { useAttempt } from '../data/useAttempt.ts';
 
 /** One machine model: what its jobs have taught, what it is called, and the counts in which it differs from its family. */
 export function ModelScreen() {
@@ -144,14 +145,12 @@ interface LineProps {
 
 function Line({ model, text, about }: LineProps) {
   const refresh = useRefresh();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const out = async () => {
-    try {
+    await attempt(async () => {
       await call(`/api/models/${model.id}/book/out`, bookPage, { json: about });
       await refresh('book');
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   return (
     <>
@@ -166,10 +165,10 @@ function Line({ model, text, about }: LineProps) {
 function AddLine({ model }: { model: MachineModel }) {
   const refresh = useRefresh();
   const [draft, setDraft] = useState({ place: '', what: '', source: '' });
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const { place, what, source } = draft;
   const add = async () => {
-    try {
+    await attempt(async () => {
       const line =
         place.trim() === ''
           ? { kind: 'note', text: what.trim() }
@@ -177,10 +176,7 @@ function AddLine({ model }: { model: MachineModel }) {
       await call(`/api/models/${model.id}/book`, bookPage, { json: { jobId: null, source: source.trim(), lines: [line] } });
       await refresh('book');
       setDraft({ place: '', what: '', source: '' });
-      setProblem(null);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   return (
     <Card>
@@ -217,15 +213,13 @@ function ChangeForm({ model }: { model: MachineModel }) {
   const refresh = useRefresh();
   const [draft, setDraft] = useState({ maker: model.maker, code: model.code, note: model.note ?? '' });
   const [open, setOpen] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const send = async (change: object) => {
-    try {
+    await attempt(async () => {
       await call(`/api/models/${model.id}/change`, machineModel, { json: change });
       await refresh('models', 'machine', 'machines');
       setOpen(false);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   if (!open) return <Button label="Change name or note" onPress={() => setOpen(true)} />;
   return (

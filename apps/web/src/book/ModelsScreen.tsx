@@ -15,6 +15,8 @@ import { useWide } from '../design/useMedia.ts';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
 import { pickFamilyFile } from '../families/pickFile.ts';
 import { Screen } from '../shell/Screen.tsx';
+import { useAttempt } from '../data/useAttempt.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** Every machine model the shop knows; each has its book. */
 export function ModelsScreen() {
@@ -60,17 +62,15 @@ function AddModel() {
   const refresh = useRefresh();
   const [open, setOpen] = useState(false);
   const [draft, setDraft] = useState(EMPTY);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem, setProblem } = useAttempt();
   const add = async () => {
     const parsed = modelDraft.safeParse({ ...draft, note: draft.note.trim() || null, id: uuid() });
     if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
-    try {
+    await attempt(async () => {
       const { id } = await call('/api/models', machineModel, { json: parsed.data });
       await refresh('models');
       router.navigate(`/models/${id}`);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   if (!open) return <Button variant="primary" label="Add a model" onPress={() => setOpen(true)} />;
   return (
@@ -101,7 +101,7 @@ function BringIn() {
       await refresh('models', 'book');
       router.navigate(`/models/${id}`);
     } catch (error) {
-      const said = error instanceof Error ? error.message : String(error);
+      const said = messageOf(error);
       setProblem(error instanceof SyntaxError ? 'This file is no model book.' : said);
     }
   };

@@ -8,6 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 const FIELDS = [
   ['stock', 'In stock'],
@@ -34,7 +35,7 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
       await client.invalidateQueries({ queryKey: ['catalogue'] });
       onDone();
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   return (

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { beginImport, followImport } from './bringIn.ts';
 import { checkRows, mended, readPartsFile, type Checked, type PartsFile } from './partsFile.ts';
 import { pickCsv } from './pickCsv.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** A parts list on its way in: chosen, its columns named, its rows checked and mended, then sent. */
 export function useImport() {
@@ -28,7 +29,7 @@ export function useImport() {
       setComing(null);
       setProblem(null);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   const check = async (of = file) => {
@@ -52,7 +53,7 @@ export function useImport() {
       if (ended.state === 'failed') setProblem(ended.sentence);
     } catch (error) {
       setComing(null);
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   const cancel = () => {

@@ -1,6 +1,7 @@
 import type { Entry, EntryPayload } from '@patient-badger/core';
 import { useCallback, useRef, useState } from 'react';
 import { record } from './record.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** Writes entries of one job; the problem, if any, is for the screen to show beside the button. */
 export function useRecord(jobId: string) {
@@ -16,7 +17,7 @@ export function useRecord(jobId: string) {
         setProblem(null);
         return made;
       } catch (error) {
-        setProblem(error instanceof Error ? error.message : String(error));
+        setProblem(messageOf(error));
         return null;
       } finally {
         busy.current = false;

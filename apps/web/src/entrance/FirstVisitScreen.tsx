@@ -16,6 +16,7 @@ import { UnitFields } from '../people/UnitFields.tsx';
 import { rateOf } from '../people/rate.ts';
 import { DoorScreen } from './DoorScreen.tsx';
 import { useDeviceName } from './SignInForm.tsx';
+import { messageOf } from '../wording/messageOf.ts';
 
 type Form = z.input<typeof firstShop>;
 
@@ -52,7 +53,7 @@ export function FirstVisitScreen() {
         takeStanding(next);
         globalThis.history?.replaceState(null, '', '/');
       } catch (error) {
-        setProblem(error instanceof Error ? error.message : String(error));
+        setProblem(messageOf(error));
       }
     },
     () => setProblem('Something is still missing above: it says what beside each field.'),

@@ -7,6 +7,7 @@ import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWide } from '../design/useMedia.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 interface Props {
   /** Whose device it was. */
@@ -26,7 +27,7 @@ export function useSignIn() {
       choosePerson(next.person);
       takeStanding(next);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     } finally {
       setBusy(false);
     }

@@ -13,6 +13,7 @@ import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { pickFamilyFile } from './pickFile.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 interface Read {
   readonly name: string;
@@ -32,7 +33,7 @@ export function ImportScreen() {
       setProblem(null);
     } catch (error) {
       setRead(null);
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   return (
@@ -59,7 +60,7 @@ function readFile({ name, text }: { name: string; text: string }): Read {
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    throw new Error(`${name} is no JSON file: ${error instanceof Error ? error.message : String(error)}.`, { cause: error });
+    throw new Error(`${name} is no JSON file: ${messageOf(error)}.`, { cause: error });
   }
   return { name, raw, report: explainPack(raw) };
 }

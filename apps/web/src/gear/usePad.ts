@@ -4,6 +4,7 @@ import { instrument as instrumentChoice, lengthUnit } from '../preferences/prefe
 import { toolFor, whatIsWrong } from './padReading.ts';
 import type { QuantityWords } from './QuantityWords.ts';
 import { usePadKeys } from './usePadKeys.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 export interface Entered {
   readonly reading: Measured;
@@ -55,7 +56,7 @@ export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
       const { atRest = 0 } = shown;
       setProblem(atRest === 0 ? null : `The jaws stood at ${atRest} ${shown.unit} when shut; that is taken off.`);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   const remove = () => setTyped((was) => was.slice(0, -1));

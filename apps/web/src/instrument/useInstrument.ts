@@ -1,6 +1,7 @@
 import type { InstrumentReading } from '@patient-badger/core';
 import { useState } from 'react';
 import type { Aim, Instrument } from './instruments.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** Reads an instrument and keeps what it showed, or why it showed nothing. */
 export function useInstrument(instrument: Instrument) {
@@ -16,7 +17,7 @@ export function useInstrument(instrument: Instrument) {
       return shown;
     } catch (error) {
       setReading(null);
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
       return null;
     } finally {
       setBusy(false);

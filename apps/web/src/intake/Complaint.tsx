@@ -13,6 +13,7 @@ import { nearestComplaint } from '../families/search.ts';
 import { FoundAtService, type Find } from './FoundAtService.tsx';
 import { Question } from './Question.tsx';
 import { variantQuestion } from './variantQuestion.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** What the owner says, and what is known of the machine that makes some faults more likely. */
 export function Complaint({ machine, pack, onOther }: { machine: Machine | MachineDraft; pack: Pack; onOther: () => void }) {
@@ -37,7 +38,7 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       if (find) await record(jobId, { kind: 'lookRecorded', ...find });
       router.navigate(`/jobs/${jobId}`);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
 

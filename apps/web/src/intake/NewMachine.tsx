@@ -11,6 +11,7 @@ import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { ModelChoice } from '../families/ModelChoice.tsx';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
+import { messageOf } from '../wording/messageOf.ts';
 
 const form = machineDraft.omit({ id: true });
 type Form = z.input<typeof form>;
@@ -49,7 +50,7 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
     try {
       onAdded(await recordMachine(draft));
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   });
   return (

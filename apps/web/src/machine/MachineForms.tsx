@@ -15,27 +15,23 @@ import { typedNumber } from '../design/typedNumber.ts';
 import { ModelChoice } from '../families/ModelChoice.tsx';
 import { distanceUnit } from '../preferences/preferences.ts';
 import { distanceText, kmFrom } from '../wording/distance.ts';
-
-const failed = (error: unknown) => (error instanceof Error ? error.message : String(error));
+import { useAttempt } from '../data/useAttempt.ts';
 
 /** What is on record of the machine itself: changed, retired, or made one with another record of it. */
 export function ChangeMachine({ machine }: { machine: Machine }) {
   const refresh = useRefresh();
   const [open, setOpen] = useState(false);
   const [draft, setDraft] = useState(machine);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const models = (useModels().data ?? []).filter(
     ({ family, retired, id }) => family === machine.family && (!retired || id === machine.modelId),
   );
   const send = async (change: object) => {
-    try {
+    await attempt(async () => {
       await call(`/api/machines/${machine.id}/change`, machineSchema, { json: change });
       await refresh('machine', 'machines', 'rows', 'job');
       setOpen(false);
-      setProblem(null);
-    } catch (error) {
-      setProblem(failed(error));
-    }
+    });
   };
   if (!open) return <Button label="Change what is on record" onPress={() => setOpen(true)} />;
   const { label, owner, contact, serial, modelId } = draft;
@@ -73,16 +69,14 @@ function Merge({ machine }: { machine: Machine }) {
   const refresh = useRefresh();
   const [words, setWords] = useState('');
   const [open, setOpen] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const found = useMachines(useDeferredValue(words.trim()), machine.family).data?.machines.filter(({ id }) => id !== machine.id) ?? [];
   const merge = async (into: string) => {
-    try {
+    await attempt(async () => {
       await call(`/api/machines/${machine.id}/merge`, machineSchema, { json: { into } });
       await refresh('machine', 'machines', 'machine-history', 'rows', 'shelf');
       router.navigate(`/machines/${into}`);
-    } catch (error) {
-      setProblem(failed(error));
-    }
+    });
   };
   if (!open) return <Button label="It is on record twice" detail="Make two records of one machine one" onPress={() => setOpen(true)} />;
   return (
@@ -107,7 +101,7 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
   const unit = distanceUnit.use();
   const [open, setOpen] = useState(false);
   const [draft, setDraft] = useState({ on: format(new Date(), 'yyyy-MM-dd'), hours: '', distance: '' });
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem, setProblem } = useAttempt();
   const figure = (typed: string) => (typed.trim() === '' ? null : typedNumber(typed));
   const keep = async () => {
     const distance = figure(draft.distance);
@@ -116,14 +110,11 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
       km: distance === null ? null : kmFrom(distance, unit),
     });
     if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
-    try {
+    await attempt(async () => {
       await call(`/api/machines/${machine.id}/meter`, machineSchema, { json: parsed.data });
       await refresh('machine-history');
       setOpen(false);
-      setProblem(null);
-    } catch (error) {
-      setProblem(failed(error));
-    }
+    });
   };
   return (
     <Card>

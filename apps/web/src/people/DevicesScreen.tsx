@@ -1,7 +1,6 @@
 import { signedInDevice, type SignedInDevice } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { useState } from 'react';
 import { z } from 'zod';
 import { call } from '../data/api.ts';
 import { askStanding } from '../data/standing.ts';
@@ -11,6 +10,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
+import { useAttempt } from '../data/useAttempt.ts';
 
 /** Where one is signed in; for an owner all devices of the shop. */
 export function DevicesScreen() {
@@ -28,15 +28,13 @@ export function DevicesScreen() {
 function Device({ device: { id, name, personId, since, lastSeen, here } }: { device: SignedInDevice }) {
   const refresh = useRefresh();
   const people = useShop().data?.people ?? [];
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const who = people.find((each) => each.id === personId)?.name ?? personId;
   const signOut = async () => {
-    try {
+    await attempt(async () => {
       await call(`/api/devices/${id}/sign-out`, z.object({ done: z.literal(true) }), { method: 'POST', json: {} });
       await (here ? askStanding() : refresh('devices'));
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   return (
     <Card tone={here ? 'next' : 'plain'}>

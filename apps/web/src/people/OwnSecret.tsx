@@ -8,6 +8,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** What a browser that keeps passphrases is told of each field. */
 const AUTO_COMPLETE = { passphrase: 'current-password', newPassphrase: 'new-password', newPin: 'off' } as const;
@@ -40,7 +41,7 @@ export function OwnSecret() {
       setTold({ good: newPassphrase ? 'Changed. Every other device of yours has to sign in again.' : 'Changed.' });
       await refresh('shop', 'devices');
     } catch (error) {
-      setTold({ bad: error instanceof Error ? error.message : String(error) });
+      setTold({ bad: messageOf(error) });
     }
   };
   return (

@@ -11,6 +11,7 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { ROLE_NAMES } from '../wording/roleNames.ts';
+import { useAttempt } from '../data/useAttempt.ts';
 
 const ROLE_OPTIONS = ROLES.map((each) => [each, ROLE_NAMES[each]] as const);
 const made = z.object({ id: z.string() });
@@ -54,19 +55,16 @@ function AddForm() {
   const refresh = useRefresh();
   const [open, setOpen] = useState(false);
   const [draft, setDraft] = useState(EMPTY);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem, setProblem } = useAttempt();
   const add = async () => {
     const parsed = personDraft.safeParse(draft);
     if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
-    try {
+    await attempt(async () => {
       await call('/api/people', made, { json: parsed.data });
       await refresh('shop');
       setDraft(EMPTY);
       setOpen(false);
-      setProblem(null);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   if (!open) return <Button variant="primary" big label="Add somebody" onPress={() => setOpen(true)} />;
   return (
@@ -105,15 +103,13 @@ const ROLE_WORDS: Readonly<Record<Role, string>> = {
 function ChangeForm({ person, onDone }: { person: Person; onDone: () => void }) {
   const refresh = useRefresh();
   const [draft, setDraft] = useState({ name: person.name, about: person.about, role: person.role, passphrase: '' });
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const send = async (change: object) => {
-    try {
+    await attempt(async () => {
       await call('/api/people/change', made, { json: { id: person.id, ...change } });
       await refresh('shop');
       onDone();
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   const { passphrase, ...rest } = draft;
   return (

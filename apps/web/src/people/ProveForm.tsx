@@ -7,6 +7,7 @@ import { standingReader, takeStanding } from '../data/standing.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
+import { messageOf } from '../wording/messageOf.ts';
 
 interface Props {
   readonly person: Pick<Person, 'id' | 'name' | 'hasPin'>;
@@ -27,7 +28,7 @@ export function ProveForm({ person, action, onDone }: Props) {
       takeStanding(next);
       onDone?.();
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
       setTyped('');
     }
   };

@@ -1,24 +1,22 @@
 import { sampleParts } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { call } from '../data/api.ts';
 import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { useAttempt } from '../data/useAttempt.ts';
 
 /** The made-up parts of the first visit, as long as there are any. */
 export function SampleParts() {
   const refresh = useRefresh();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const count = useQuery({ queryKey: ['sample-parts'], queryFn: () => call('/api/sample-parts', sampleParts) }).data?.count ?? 0;
   const remove = async () => {
-    try {
+    await attempt(async () => {
       await call('/api/sample-parts/remove', sampleParts, { method: 'POST', json: {} });
       await refresh('sample-parts', 'parts');
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   if (count === 0) return null;
   return (

@@ -14,6 +14,7 @@ import { PhoneAddress } from './PhoneAddress.tsx';
 import { SampleParts } from './SampleParts.tsx';
 import { rateOf } from './rate.ts';
 import { UnitFields } from './UnitFields.tsx';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** What an owner sets for everybody. */
 export function ShopScreen() {
@@ -64,7 +65,7 @@ function ShopForm({ shop }: { shop: Shop }) {
       await refresh('shop');
       setTold({ good: 'Kept.' });
     } catch (error) {
-      setTold({ bad: error instanceof Error ? error.message : String(error) });
+      setTold({ bad: messageOf(error) });
     }
   };
   return (

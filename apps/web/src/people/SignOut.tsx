@@ -1,5 +1,4 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { call } from '../data/api.ts';
 import { choosePerson } from '../data/person.ts';
 import { useWaiting } from '../data/shop.ts';
@@ -7,21 +6,20 @@ import { standingReader, takeStanding } from '../data/standing.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { useAttempt } from '../data/useAttempt.ts';
 
 /** Gives the device back: what was read is forgotten here; what waits to be sent stays until its author is back. */
 export function SignOut() {
   const client = useQueryClient();
   const waiting = useWaiting().length;
-  const [problem, setProblem] = useState<string | null>(null);
+  const { attempt, problem } = useAttempt();
   const signOut = async () => {
-    try {
+    await attempt(async () => {
       const next = await call('/api/sign-out', standingReader, { method: 'POST', json: {}, person: null });
       client.clear();
       choosePerson(null);
       takeStanding(next);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
+    });
   };
   return (
     <Card>

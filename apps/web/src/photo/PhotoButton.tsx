@@ -11,6 +11,7 @@ import { cameraPicture } from '../instrument/instruments.ts';
 import { photoRefusal } from './photoRefusal.ts';
 import { pickPhoto } from './pickPhoto.ts';
 import { Thumb } from './Thumb.tsx';
+import { messageOf } from '../wording/messageOf.ts';
 
 interface Props {
   readonly jobId: string;
@@ -34,7 +35,7 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
       setProblem(refused);
       if (refused === null) await recordPhoto(jobId, about, file);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   return (

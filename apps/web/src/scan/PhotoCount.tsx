@@ -11,6 +11,7 @@ import type { JobView } from '../job/JobView.ts';
 import { photoRefusal } from '../photo/photoRefusal.ts';
 import { pickPhoto } from '../photo/pickPhoto.ts';
 import { hashOf } from './photoFile.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** Takes a photo of a gear and leads to the count on it. */
 export function PhotoCount({ view: { job, state, machine }, card }: { view: JobView; card: GearCard }) {
@@ -30,7 +31,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
       await recordPhoto(job.id, card.id, file);
       toScan(hash);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   return (

@@ -3,6 +3,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { photoFile } from './photoFile.ts';
 import type { ScanApi, ScanReply } from './scan.worker.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 export interface ScanExtras {
   readonly scale?: ScanScale | undefined;
@@ -50,7 +51,7 @@ export function useScan(hash: string, first: ScanExtras) {
         const reply = await worker.current.api.scan(blob, extras, proxy(tell));
         if (mine === round.current) setState({ kind: 'done', ...reply });
       } catch (error) {
-        if (mine === round.current) setState({ kind: 'failed', why: error instanceof Error ? error.message : String(error) });
+        if (mine === round.current) setState({ kind: 'failed', why: messageOf(error) });
       }
     },
     [photo, hash],

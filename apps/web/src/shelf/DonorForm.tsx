@@ -11,6 +11,7 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { CONDITIONS } from '../wording/shelfWords.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 interface Props {
   /** What is known of it before anything is typed. */
@@ -71,7 +72,7 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
       });
       onKept();
     } catch (error) {
-      if (!(error instanceof ZodError)) return setProblems({ all: error instanceof Error ? error.message : String(error) });
+      if (!(error instanceof ZodError)) return setProblems({ all: messageOf(error) });
       setProblems(Object.fromEntries(error.issues.map(({ path, message }) => [String(path[0] ?? 'all'), message])));
     }
   };

@@ -13,6 +13,7 @@ import { Text } from '../design/Text.tsx';
 import { attributeLine } from '../wording/attributeWords.ts';
 import { isThere, pastText } from '../wording/shelfWords.ts';
 import { useWide } from '../design/useMedia.ts';
+import { messageOf } from '../wording/messageOf.ts';
 
 /** Used gears kept for their teeth: on the shelf, and still inside machines in the yard. */
 export function ShelfScreen() {
@@ -100,7 +101,7 @@ function WriteOff({ item }: { item: ShelfItem }) {
       setWhy(null);
       setProblem(null);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   return (

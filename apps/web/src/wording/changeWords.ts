@@ -14,9 +14,6 @@ const WHAT: Readonly<Record<string, (about: string) => string>> = {
   modelAdded: (about) => `Model ${about} was added`,
   modelChanged: (about) => `Model ${about} was changed`,
   partsChanged: (about) => `${about} in the catalogue`,
-  partsImported: (about) => `A list of parts was brought in: ${about}`,
-  familyKept: (about) => `Family ${about} was brought in`,
-  shelfChanged: (about) => `${about} on the shelf`,
   modelBookImported: (about) => `A model book was brought in: ${about}`,
 };
 

@@ -1,7 +1,7 @@
 import { findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
-import type { Entry, EntryPayload } from '../job/entry.ts';
-import { foldJob } from '../job/fold.ts';
+import type { EntryPayload } from '../job/entry.ts';
+import { jobOf } from '../job/jobOf.ts';
 import type { Pack } from '../trace/pack.ts';
 import { learnt } from './learnt.ts';
 import { bookKey, bookLine, type BookLine } from './line.ts';
@@ -9,20 +9,9 @@ import { modelBook, type WrittenLine } from './modelBook.ts';
 import { weighByBook } from './weighByBook.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
-const JOB = '0197a000-0000-7000-8000-000000000001';
 const PART = '0197a000-0000-7000-8000-0000000000aa';
 const ORDER = '0197a000-0000-7000-8000-000000000002';
-const job = (...payloads: readonly EntryPayload[]) =>
-  foldJob(
-    JOB,
-    payloads.map((payload, i): Entry => ({
-      id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`,
-      jobId: JOB,
-      at: new Date(1_700_000_000_000 + i * 60_000).toISOString(),
-      by: 'tobin',
-      payload,
-    })),
-  );
+const job = (...payloads: readonly EntryPayload[]) => jobOf(payloads.map((payload) => ['tobin', payload]));
 
 const WORM = { type: 'worm', starts: 1, axialModuleMm: 1.25, outsideDiameterMm: 20.5 } as const;
 const decided: EntryPayload = { kind: 'decided', fault: 'worm-stripped', remedy: 'replace', probability: 0.97 };

@@ -1,23 +1,12 @@
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
 import { captureRecords } from './captures.ts';
-import type { Entry, EntryPayload } from './entry.ts';
-import { foldJob } from './fold.ts';
+import type { EntryPayload } from './entry.ts';
+import { jobOf } from './jobOf.ts';
 import { jobLedger, openLedger } from './ledger.ts';
 
 const pack = findFamily('trimmer-bevel-head') as Pack;
-const JOB = '0197a000-0000-7000-8000-000000000001';
-const after = (...payloads: EntryPayload[]) =>
-  foldJob(
-    JOB,
-    payloads.map((payload, i): Entry => ({
-      id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`,
-      jobId: JOB,
-      at: new Date(1_700_000_000_000 + i * 60_000).toISOString(),
-      by: 'wren',
-      payload,
-    })),
-  );
+const after = (...payloads: EntryPayload[]) => jobOf(payloads.map((payload) => ['wren', payload]));
 const open: EntryPayload = { kind: 'stepDone', step: 'head-off' };
 const shut: EntryPayload = { kind: 'closingDone', step: 'head-on' };
 

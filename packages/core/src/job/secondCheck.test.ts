@@ -1,11 +1,10 @@
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
-import type { Entry, EntryPayload } from './entry.ts';
-import { foldJob } from './fold.ts';
+import type { EntryPayload } from './entry.ts';
+import { jobOf } from './jobOf.ts';
 import { secondCheckOf, SIGNED_SHEET } from './secondCheck.ts';
 import { toSetRight } from './toSetRight.ts';
 
-const JOB = '0197a000-0000-7000-8000-000000000001';
 const pack = findFamily('sector-steering') as Pack;
 const WORK: EntryPayload = { kind: 'closingDone', step: 'closed-up' };
 const SHEET = { kind: 'photoTaken', hash: 'a'.repeat(64), about: SIGNED_SHEET } as const;
@@ -13,17 +12,7 @@ const OUTSIDE: EntryPayload = { kind: 'outsideChecked', checker: 'Edda Brask', l
 const CHECK: EntryPayload = { kind: 'secondChecked' };
 
 type Line = readonly [by: string, payload: EntryPayload];
-const job = (...lines: readonly Line[]) =>
-  foldJob(
-    JOB,
-    lines.map(([by, payload], i): Entry => ({
-      id: `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`,
-      jobId: JOB,
-      at: new Date(1_700_000_000_000 + i * 60_000).toISOString(),
-      by,
-      payload,
-    })),
-  );
+const job = (...lines: readonly Line[]) => jobOf(lines);
 
 test.each<[string, Line[], string | null]>([
   ['nobody looked', [['imke', WORK]], null],
