@@ -6,7 +6,7 @@ const node = (displayName, roots, more = {}) => ({
   testEnvironment: 'node',
   transform: { '\\.[jt]s$': ['babel-jest', { configFile: `${__dirname}/babel.config.cjs` }] },
   // Packages that ship as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(@patient-badger|content-disposition|cookie|fastify-plugin)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@patient-badger|content-disposition|cookie|earcut|fastify-plugin)/)'],
   ...more,
 });
 

@@ -13,7 +13,7 @@ import { searchParts } from '../apps/server/src/parts/search.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { sql } from '../e2e/stage.ts';
 import { layInParts, MODULES } from './manyParts.ts';
-import type { GearAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core';
 
 const SHOP_ID = 'shed';
 const PARTS = Number(process.argv[2] ?? 1_000_000);
@@ -33,7 +33,7 @@ try {
 
   const random = seeded(20261125);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
-  const asked = Array.from({ length: QUESTIONS }, (): GearAttributes => ({
+  const asked = Array.from({ length: QUESTIONS }, (): PartAttributes => ({
     type: pick(['spur', 'helical', 'bevel', 'wormWheel']),
     teeth: 8 + Math.floor(90 * random()),
     normalModuleMm: pick(MODULES),
@@ -41,8 +41,8 @@ try {
     boreDiameterMm: { value: 3 + 17 * random(), plusMinus: 0.03 },
     faceWidthMm: { value: 4 + 20 * random(), plusMinus: 0.03 },
   }));
-  const search = (wanted: GearAttributes) => searchParts(source.manager, { shopId: SHOP_ID, wanted, limit: 20 });
-  const time = async (questions: readonly GearAttributes[]) => {
+  const search = (wanted: PartAttributes) => searchParts(source.manager, { shopId: SHOP_ID, wanted, limit: 20 });
+  const time = async (questions: readonly PartAttributes[]) => {
     const times: number[] = [];
     for (const wanted of questions) {
       const start = performance.now();

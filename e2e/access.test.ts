@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, heading, link, takePhoto } from './actions.ts';
+import { arrive, button, confirmCautions, heading, link, proveAll, takePhoto } from './actions.ts';
 import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -99,7 +99,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
     await page.getByTestId(id).click();
     await page.getByTestId(id).waitFor({ state: 'detached' });
   }
-  await page.locator('[data-testid^="passed-"]').first().click();
+  await proveAll(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
   const confirmed = `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job.split('/').at(-1)}' AND payload->>'kind' = 'captureConfirmed'`;
@@ -133,7 +133,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   for (const piece of ['Head on, shaft home', 'Cutter clamped']) await done(page, piece);
   await page.getByTestId('take-back').click();
   await done(page, 'Cutter clamped');
-  await page.locator('[data-testid^="passed-"]').first().click();
+  await proveAll(page);
   await page.getByTestId('close-job').click();
   await page.getByText('The ledger does not balance.', { exact: false }).waitFor();
   expect(await page.getByText(/Locating screw \(Head off the tube\): 1 on the bench/).isVisible()).toBe(true);

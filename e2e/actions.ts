@@ -172,18 +172,30 @@ export async function inspect(page: Page, quantity: string, keys: string): Promi
   await keepTyped(page, keys);
 }
 
-async function keepTyped(page: Page, keys: string): Promise<void> {
+export async function keepTyped(page: Page, keys: string): Promise<void> {
   await page.getByTestId('pad-display').waitFor();
   for (const key of keys) await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
   await page.getByTestId('pad-display').waitFor({ state: 'detached' });
 }
 
+/** Everything that can be proved before it goes home holds: one after the other, as each is kept. */
+export async function proveAll(page: Page): Promise<void> {
+  await page
+    .getByTestId(/^passed-/)
+    .first()
+    .waitFor();
+  for (const each of await page.getByTestId(/^passed-/).all()) {
+    await each.click();
+    await page.locator(`[data-testid="${await each.getAttribute('data-testid')}"][aria-checked="true"]`).waitFor();
+  }
+}
+
 /** The way back, the proof and the closing. */
 export async function closeUp(page: Page): Promise<void> {
   await page.getByRole('heading', { name: /^The way back/ }).waitFor();
   await pressAll(page, '[data-testid^="back-"]');
-  await page.getByTestId('passed-paper-proof').click();
+  await proveAll(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
 }

@@ -43,6 +43,7 @@ const SCREENS = [
   ['what was changed', () => `${stage.address}/shop/changes`],
   ['devices', () => `${stage.address}/devices`],
   ['finding', () => `${stage.address}/find`],
+  ['what was learnt', () => `${stage.address}/learnt`],
   ['machines', () => `${stage.address}/machines`],
   ['a machine', () => machine],
   ['models', () => `${stage.address}/models`],
@@ -55,6 +56,13 @@ const SCREENS = [
   ['look', () => `${job}/look/hose-pliable`],
   ['gear card', () => `${job}/gear/worm`],
   ['parts', () => `${job}/parts/worm`],
+  ['parts and time', () => `${job}/items`],
+  ['deciding', () => `${job}/decide`],
+  ['quote', () => `${job}/quote`],
+  ['weakest link', () => `${job}/strength`],
+  ['saving a part', () => `${job}/save/worm`],
+  ['making a gear', () => `${job}/make/worm`],
+  ['setting up', () => `${job}/setup`],
   ['closing', () => `${job}/close`],
   ['log', () => `${job}/log`],
 ] as const;
@@ -77,7 +85,7 @@ const pressable = (on: Page): Promise<Found[]> =>
 
 const settled = async () => {
   await page.getByRole('heading', { level: 1 }).first().waitFor();
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(300);
 };
 
 describe.each(SCREENS)('%s', (_name, address) => {

@@ -54,6 +54,24 @@ test.each([
     await page.getByText('Mechanic · no PIN yet').waitFor();
     await look();
 
+    await page.goto(`${stage.address}/models`);
+    await button(page, 'Add a model').click();
+    await page.getByLabel('Maker', { exact: true }).fill('Brackwade');
+    await page.getByTestId('add-model').click();
+    await page.getByText('Give the model as its plate has it.', { exact: false }).waitFor();
+    await page.getByLabel('Model, as its plate has it').fill('Limber 40');
+    await page.getByLabel('What is it, or what does it do wrong?').fill('saw');
+    await radio(page, /Saw oil pump/).click();
+    await page.getByTestId('add-model').click();
+    await page.getByTestId('change-counts').click();
+    await page.getByTestId('count-worm-pinion-teeth').fill('none');
+    await page.getByTestId('keep-counts').click();
+    await page.getByText('Teeth and starts are counted', { exact: false }).waitFor();
+    await page.getByTestId('count-worm-pinion-teeth').fill('19');
+    await page.getByTestId('keep-counts').click();
+    await page.getByText(/teeth 19$/).waitFor();
+    await look();
+
     await page.goto(stage.address);
     await button(page, 'Take in a machine').click();
     await button(page, 'It is not on the list: write it down').click();
@@ -61,6 +79,7 @@ test.each([
     await page.getByLabel('Owner').fill('The verger');
     await page.getByLabel('What is it, or what does it do wrong?').fill('saw');
     await radio(page, /Saw oil pump/).click();
+    await radio(page, /Limber 40/).click();
     await button(page, 'Write it down').click();
     await button(page, 'Uses no oil at all, tank stays full').click();
     await page.getByTestId('start-job').click();
@@ -73,6 +92,21 @@ test.each([
     await page.waitForURL(/\/(close|gear)/);
     if (page.url().includes('/gear/')) await button(page, 'Set it right and prove it').click();
     await heading(page, /^The way back/).waitFor();
+    await page.getByTestId('to-items').click();
+    await page.getByTestId('add-item').click();
+    await page.getByTestId('item-name').fill('Pick-up hose');
+    await page.getByTestId('keep-item').click();
+    await page.getByText('From whom is it coming?').waitFor();
+    await radio(page, 'From the shop').click();
+    await page.getByTestId('item-price').fill('35');
+    await page.getByTestId('keep-item').click();
+    await page.getByTestId('item-fit').click();
+    await page.getByTestId('labour-minutes').fill('40');
+    await page.getByTestId('keep-labour').click();
+    // 35 and two thirds of an hour at 690.
+    await page.getByTestId('bill').getByText('NOK 495.00').waitFor();
+    await look();
+    await page.goBack();
     await closeUp(page);
     await look();
     expect(seen.join('\n')).not.toMatch(/demo|Skarrow|made-up shop/i);

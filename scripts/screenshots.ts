@@ -1,13 +1,13 @@
-import { mkdir } from 'node:fs/promises';
+import { mkdir, readFile } from 'node:fs/promises';
 import {
   arrive,
   button,
   clearTheWay,
   closeUp,
   confirmCautions,
-  handOver,
   link,
   PACKED,
+  proveAll,
   radio,
   read,
   STRIPPED,
@@ -47,7 +47,6 @@ try {
   };
   await page.goto(stage.address);
   await button(page, 'Tobin').waitFor();
-  await shoot('sign-in-phone');
   await arrive(page, stage.address, 'Tobin');
   // The next moves are worked out beside the record when the bench is first looked at.
   await link(page, /Orchard saw.*Next look/).waitFor();
@@ -154,31 +153,117 @@ try {
   await chooser.setFiles({ name: 'gear.jpg', mimeType: 'image/jpeg', buffer: gearJpeg() });
   await page.getByTestId('scan-teeth').waitFor();
   await shoot('scan-phone');
-  await page.goto(`${stage.address}/ratio`);
+  await page.goto(stage.address);
+  await link(page, /motorcycle/).click();
+  await page.waitForURL(/\/jobs\//);
+  const deciding = page.url().replace(/(\/jobs\/[^/?]+).*/, '$1');
+  await page.goto(`${deciding}/verdict`);
+  await page.getByTestId('decide').first().click();
+  await page.waitForURL(/\/(close|gear)/);
+  await page.goto(`${deciding}/decide`);
+  for (const [option, price] of [
+    ['replace', '250'],
+    ['overhauledUnit', '900'],
+  ] as const) {
+    await page.getByTestId(`change-${option}`).click();
+    await page.getByTestId('opt-parts').fill(price);
+    await page.getByTestId('keep-option').click();
+    await page.getByTestId('keep-option').waitFor({ state: 'detached' });
+  }
+  await page.mouse.move(195, 500);
+  await page.mouse.wheel(0, -3000);
+  await shoot('decide-phone');
+  await page.goto(stage.address);
+  await link(page, /Post van/).click();
+  await page.waitForURL(/\/jobs\//);
+  await page.goto(`${page.url().replace(/(\/jobs\/[^/?]+).*/, '$1')}/make/wheel`);
   for (const [name, text] of [
-    ['tyre', '195/70R14'],
-    ['rolledTurns', '10'],
-    ['rolledMetres', '18.62'],
-    ['axleRatio', '3.90'],
-    ['drive', '7, 8'],
-    ['driven', '18-25'],
-    ['nowDrive', '7'],
-    ['nowDriven', '25'],
+    ['teeth', '24'],
+    ['moduleMm', '0.5'],
+    ['faceMm', '4'],
+    ['boreMm', '3'],
   ] as const)
-    await page.getByTestId(`desk-${name}`).fill(text);
-  await page.getByTestId('pair-7-23').scrollIntoViewIfNeeded();
-  await page.mouse.wheel(0, 420);
-  await shoot('ratio-phone');
+    await page.getByTestId(`make-${name}`).fill(text);
+  await page.getByTestId('make-preview').waitFor();
+  await page.mouse.wheel(0, -3000);
+  await shoot('make-phone');
 
-  await page.goto(`${stage.address}/shelf`);
-  await page.getByText('Oil pump worm').waitFor();
-  await shoot('shelf-phone');
+  await takeInFromBench(/Island lorry/, 'Much play at the wheel');
+  const lorry = page.url().replace(/(\/jobs\/[^/?]+).*/, '$1');
+  await page.goto(`${lorry}/setup`);
+  await page.getByTestId('open-sleeve').click();
+  await page.getByTestId('setup-wanted').fill('0.15');
+  for (const [angle, backlash] of [
+    ['0', '0.30'],
+    ['90', '0.20'],
+    ['180', '0.10'],
+  ] as const) {
+    await page.getByTestId('setup-angle').fill(angle);
+    await page.getByTestId('setup-backlash').fill(backlash);
+    await page.getByTestId('keep-trial').click();
+    await page.getByText(`${angle}°: `, { exact: false }).first().waitFor();
+  }
+  await page.getByTestId('next-angle').scrollIntoViewIfNeeded();
+  await shoot('setup-phone');
 
-  await page.goto(`${stage.address}/settings`);
-  await handOver(page, 'Imke');
-  await page.goto(`${stage.address}/shop/people`);
-  await button(page, 'Add somebody').waitFor();
-  await shoot('people-phone');
+  await page.goto(stage.address);
+  await link(page, /Old estate car/).click();
+  await page.waitForURL(/\/jobs\//);
+  const car = page.url().replace(/(\/jobs\/[^/?]+).*/, '$1');
+  await page.goto(`${car}/verdict`);
+  await page.getByTestId('decide').first().click();
+  await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
+  await page.goto(`${car}/close`);
+  await page.getByTestId('speed-shown').waitFor();
+  await confirmCautions(page);
+  for (const [shown, reference] of [
+    ['30', '29.3'],
+    ['50', '48.8'],
+    ['80', '78.6'],
+    ['100', '98'],
+  ] as const) {
+    await page.getByTestId('speed-shown').fill(shown);
+    await page.getByTestId('speed-reference').fill(reference);
+    await page.getByTestId('keep-speed').click();
+  }
+  await page.getByTestId('speed-found').scrollIntoViewIfNeeded();
+  await page.getByTestId('speed-kept').click();
+  await page.waitForTimeout(400);
+  const proving = (await page.screenshot()).toString('base64');
+  await proveAll(page);
+  await page.getByTestId('put-later').click();
+  await page.getByTestId('close-job').click();
+  await page.getByText(/^Finished \d/).waitFor();
+  await page.getByTestId('figures').scrollIntoViewIfNeeded();
+  await page.waitForTimeout(400);
+  const record = (await page.screenshot()).toString('base64');
+  await page.goto(`${stage.address}/learnt`);
+  await radio(page, 'Comes back').click();
+  await shoot('learnt-phone');
+
+  // The whole walk in one picture.
+  const kept = async (name: string) => (await readFile(`${folder}/${name}-phone.png`)).toString('base64');
+  const walk: readonly (readonly [string, string])[] = [
+    ['Trace', await kept('trace')],
+    ['Open', await kept('open')],
+    ['Measure', await kept('gear')],
+    ['Match', await kept('fit')],
+    ['Decide', await kept('decide')],
+    ['Set up', await kept('setup')],
+    ['Prove', proving],
+    ['Record', record],
+  ];
+  await page.setViewportSize({ width: 1000, height: 990 });
+  await page.setContent(
+    `<body style="margin:0;padding:12px;display:grid;grid-template-columns:repeat(4,1fr);gap:12px;background:#e7e3d7;font:600 17px sans-serif">${walk
+      .map(
+        ([name, png]) =>
+          `<figure style="margin:0;text-align:center"><img style="width:100%;display:block" src="data:image/png;base64,${png}">${name}</figure>`,
+      )
+      .join('')}</body>`,
+  );
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${folder}/walk.png`, fullPage: true });
 
   async function takeInFromBench(machine: RegExp, complaint: string) {
     await page.goto(stage.address);
@@ -188,16 +273,4 @@ try {
   await stage.stop();
 }
 
-const own = await start({ demo: false });
-try {
-  const { page } = await own.device(PHONE);
-  await page.goto(own.firstVisit);
-  await page.getByLabel('Name of the shop').fill('Reed & Daughter');
-  await page.getByLabel('Currency, three letters').fill('NOK');
-  await page.getByLabel('Rate per hour').fill('690');
-  await page.evaluate(() => document.fonts.ready.then(() => undefined));
-  await page.screenshot({ path: `${folder}/first-phone.png` });
-} finally {
-  await own.stop();
-}
 process.exit(0);

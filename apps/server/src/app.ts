@@ -18,6 +18,7 @@ import { healthRoute } from './shop/health.ts';
 import { familyRoutes } from './families/routes.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { importRoutes } from './imports/routes.ts';
+import { learningRoutes } from './learning/routes.ts';
 import { machineRoutes } from './machines/routes.ts';
 import { modelRoutes } from './machines/modelRoutes.ts';
 import { jobRoutes } from './jobs/routes.ts';
@@ -112,6 +113,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
     instrumentRoutes,
   ];
   for (const routes of features) await app.register(routes, { dataSource });
+  await app.register(learningRoutes, { dataSource, config });
   await app.register(operationRoutes);
   app.get('/api/openapi.json', { schema: { hide: true }, config: { open: true } }, async () => app.swagger());
   await app.register(healthRoute, { dataSource });

@@ -9,6 +9,8 @@ import { SellersAndShelf1700000000005 } from './migrations/1700000000005-Sellers
 import { SizesByPitch1700000000006 } from './migrations/1700000000006-SizesByPitch.ts';
 import { JobRows1700000000007 } from './migrations/1700000000007-JobRows.ts';
 import { MachinesKept1700000000009 } from './migrations/1700000000009-MachinesKept.ts';
+import { BenchAndNear1700000000011 } from './migrations/1700000000011-BenchAndNear.ts';
+import { FollowUpsAndLearning1700000000012 } from './migrations/1700000000012-FollowUpsAndLearning.ts';
 import { PlatesFound1700000000010 } from './migrations/1700000000010-PlatesFound.ts';
 import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
@@ -27,6 +29,8 @@ const MIGRATIONS = [
   PeopleAndSessions1700000000008,
   MachinesKept1700000000009,
   PlatesFound1700000000010,
+  BenchAndNear1700000000011,
+  FollowUpsAndLearning1700000000012,
 ];
 
 /** Every state that the tables were ever in, the first one first, by the change that led to it. */

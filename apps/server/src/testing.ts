@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { PERSON_HEADER } from '@patient-badger/contract';
+import { PERSON_HEADER, type JobPage, type JobRow } from '@patient-badger/contract';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import pg from 'pg';
@@ -57,6 +57,17 @@ export async function serverOn(url: string): Promise<Pick<TestServer, 'app' | 'd
   );
   await app.ready();
   return { app, dataSource, inject: await signedIn(app, dataSource) };
+}
+
+/** The rows of every page of jobs that was asked for, as a list shows them one below the other. */
+export async function everyJobRow({ inject }: Pick<TestServer, 'inject'>, query: string): Promise<readonly JobRow[]> {
+  const rows: JobRow[] = [];
+  for (let after = ''; ;) {
+    const got = (await inject(`/api/jobs?${query}${after}`)).json<JobPage>();
+    rows.push(...got.rows);
+    if (got.next === null) return rows;
+    after = `&after=${encodeURIComponent(got.next)}`;
+  }
 }
 
 export const SETUP_CODE = 'let-me-begin';

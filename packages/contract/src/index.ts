@@ -1,6 +1,7 @@
 export * from './families.ts';
 export * from './instruments.ts';
 export * from './jobs.ts';
+export * from './learning.ts';
 export * from './machines.ts';
 export * from './parts.ts';
 export * from './people.ts';

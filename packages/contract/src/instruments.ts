@@ -10,6 +10,10 @@ export const instrumentQuestion = z
     look: z.string().max(80).optional(),
     gear: z.string().max(80).optional(),
     quantity: z.string().max(80).optional(),
+    /** The road-speed reference: what the needle is held at. */
+    speed: z.number().positive().max(2000).optional(),
+    /** The dial indicator on a gear whose mate is held; with an eccentric sleeve at this angle. */
+    play: z.strictObject({ sleeveDeg: z.number().min(-360).max(360).optional() }).optional(),
     /** The display was set to nought first. */
     zeroed: z.boolean().default(false),
     /** Counts the readings of this window, so that no two are alike. */

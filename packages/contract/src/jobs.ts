@@ -16,9 +16,13 @@ export const jobRow = z
     complaint: z.string(),
     takenInAt: z.string().nullable(),
     closedAt: z.string().nullable(),
+    /** The day it was promised for. */
+    promisedOn: z.iso.date().nullable(),
     /** What was found, of a finished job. */
     found: z.string().nullable(),
     outcome: z.string().nullable(),
+    /** The soonest thing to be looked at again, or asked; finished or not. */
+    followUp: z.object({ due: z.iso.date(), action: z.enum(['look', 'call']), what: z.string() }).nullable(),
     /** The last of its entries in the shop's record. */
     seq: z.int(),
     /** What can be done next; null while it is being worked out. */
@@ -40,6 +44,10 @@ export const jobQuery = z.object({
   state: z.enum(['open', 'closed']).optional(),
   machine: z.uuid().optional(),
   words: search.default(''),
+  /** Of the open ones: those that wait for a part, or those that can be moved on now. */
+  waits: z.enum(['yes', 'no']).optional(),
+  /** Those with something to be looked at again, the soonest first, finished ones too. */
+  again: z.enum(['yes']).optional(),
   after: z.string().max(100).optional(),
   most: z.coerce.number().int().min(1).max(ROWS_A_PAGE).default(ROWS_A_PAGE),
 });

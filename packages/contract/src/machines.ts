@@ -168,6 +168,17 @@ export const machineHistory = z
     ),
     plates: z.array(z.object({ partNumber: z.string(), where: z.string(), at: z.string() })),
     again: z.array(z.object({ gear: z.string(), times: z.int() })),
+    /** What it wants again, the last word on each. */
+    intervals: z.array(
+      z.object({
+        what: z.string(),
+        every: z.object({ days: z.int().optional(), units: z.number().optional() }),
+        unit: z.enum(['hours', 'km']).optional(),
+        reading: z.number().optional(),
+        source: z.string().optional(),
+        at: z.string(),
+      }),
+    ),
     /** Read by hand and at take-ins, newest first. */
     meters: z.array(z.object({ on: z.string(), hours: z.number().nullable(), km: z.number().nullable() })),
     /** What it works in a year by its meters; null where they were not watched for long enough. */

@@ -1,4 +1,4 @@
-import { gearAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core';
+import { partAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core';
 import { z } from 'zod';
 
 /** What one seller says and asks. */
@@ -18,7 +18,7 @@ export const partLink = z
   .object({
     kind: z.enum(['supersededBy', 'alternative']),
     partNumber: z.string(),
-    part: z.object({ id: z.uuid(), name: z.string(), attributes: gearAttributes }).nullable(),
+    part: z.object({ id: z.uuid(), name: z.string(), attributes: partAttributes }).nullable(),
   })
   .meta({ id: 'PartLink' });
 export type PartLink = z.infer<typeof partLink>;
@@ -29,7 +29,7 @@ export const part = z
     id: z.uuid(),
     partNumber: z.string(),
     name: z.string(),
-    attributes: gearAttributes,
+    attributes: partAttributes,
     ...offer,
     listings: z.array(listing),
     links: z.array(partLink),
@@ -39,7 +39,7 @@ export type Part = z.infer<typeof part>;
 
 export const partSearch = z
   .strictObject({
-    wanted: gearAttributes,
+    wanted: partAttributes,
     machineModel: z.string().optional(),
     /** Words of the name or supplier, or the beginning of a number. */
     text: z.string().trim().max(80).optional(),
@@ -77,7 +77,7 @@ export const partDraft = z
     partNumber: z.string().min(1).max(80),
     name: z.string(),
     /** What it is has to be said: a part without a kind could never be found. */
-    attributes: gearAttributes.required({ type: true }),
+    attributes: partAttributes.required({ type: true }),
     ...offer,
     supersededBy: z.string().max(80).optional(),
     alternatives: z.array(z.string().max(80)).optional(),

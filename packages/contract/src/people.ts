@@ -41,7 +41,12 @@ export const shopSettings = z.object({
 });
 export type ShopSettings = z.infer<typeof shopSettings>;
 
-export const shop = z.object({ id: z.string(), ...shopSettings.shape, people: z.array(person) }).meta({ id: 'Shop' });
+/** What an owner may change: the settings, and whether the shop's own proved verdicts move the priors of the families. */
+export const shopChange = shopSettings.extend({ ownPriors: z.boolean() }).partial().strict();
+
+export const shop = z
+  .object({ id: z.string(), ...shopSettings.shape, ownPriors: z.boolean(), people: z.array(person) })
+  .meta({ id: 'Shop' });
 export type Shop = z.infer<typeof shop>;
 
 /** Backups by themselves: where they lie, and when the last one was made. */

@@ -13,6 +13,8 @@ export const found = z
     jobs: z.array(z.object({ id: z.uuid(), label: z.string(), owner: z.string(), complaint: z.string(), closed: z.boolean() })),
     parts: z.array(z.object({ id: z.uuid(), partNumber: z.string(), name: z.string(), supplier: z.string() })),
     models: z.array(z.object({ id: z.uuid(), name: z.string(), note: z.string().nullable() })),
+    /** Nothing begins with these words; what was found comes near them. */
+    near: z.boolean(),
   })
   .meta({ id: 'Found' });
 export type Found = z.infer<typeof found>;

@@ -1,4 +1,4 @@
-import { gearAttributes } from '@patient-badger/core';
+import { partAttributes } from '@patient-badger/core';
 import { z } from 'zod';
 
 const text = z.string().trim();
@@ -10,7 +10,7 @@ export const shelfDraft = z
   .strictObject({
     id: z.uuid(),
     name: text.min(1, 'Say what it is.').max(120),
-    attributes: gearAttributes,
+    attributes: partAttributes,
     /** The machine it came from, in words and, where it is on record, by id. */
     cameFrom: text.min(1, 'Say what it came from.').max(160),
     machineId: z.uuid().nullable().default(null),

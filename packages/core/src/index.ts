@@ -55,14 +55,40 @@ export { wormWheel } from './gear/wormWheel/kind.ts';
 export type { WormWheelQuantity } from './gear/wormWheel/quantities.ts';
 export { READING_UNITS, instrumentReading, trueValue, type InstrumentReading } from './instrument/reading.ts';
 export { resultOfFigure, resultOfTurns } from './instrument/resultOf.ts';
-export { hiddenTruth, standInDimension, standInLook, standInPhoto, type HiddenTruth } from './instrument/standIn.ts';
+export {
+  hiddenTruth,
+  standInDimension,
+  standInLook,
+  standInPhoto,
+  standInPlay,
+  standInSpeed,
+  type HiddenTruth,
+} from './instrument/standIn.ts';
 export { askedOf, bearsOnMove, benchMove, findsParts, MOVE_KINDS, nextMove, traceOfJob, type BenchMove } from './job/benchMove.ts';
 export { captureAbout, captureRecords, type CaptureRecord } from './job/captures.ts';
-export { PIECES, entry, entryPayload, type Entry, type EntryPayload, type Piece } from './job/entry.ts';
+export { PIECES, entry, entryPayload, type Entry, type EntryPayload, type Payload, type Piece } from './job/entry.ts';
 export { checkEntry, ruleOf } from './job/entryKinds.ts';
 export { foldJob } from './job/fold.ts';
-export type { GearReadings, GearState, JobState, Order } from './job/jobState.ts';
+export type { FollowUp, GearReadings, GearState, JobState, Order } from './job/jobState.ts';
+export { jobSummary } from './job/summary.ts';
+export {
+  learnFrom,
+  type ComesBack,
+  type FamilyVerdicts,
+  type JobSummary,
+  type Learnt,
+  type LifeUnit,
+  type LoggedJob,
+  type MeterRead,
+  type PartLife,
+  type Pays,
+} from './learn/shopLog.ts';
+export { lifeOutput } from './learn/life.ts';
+export { ownPriors, USUAL_EQUIVALENT, withOwnPriors, type FaultCount } from './learn/priors.ts';
+export { intervalDue } from './learn/due.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';
+export { failedProof, isProved, isWithin, laterLooks, openFollowUps, openSettings, proofPlan } from './job/proofPlan.ts';
+export type { Lubricant, Never } from './setup/lubricant.ts';
 export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
 export { secondCheckOf, SIGNED_SHEET, workersOf } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';
@@ -81,13 +107,19 @@ export {
   type PartLengthUnit,
 } from './match/partRow.ts';
 export { partSizeMm } from './match/partSize.ts';
+export { dimensionsOf, isPlain, type PlainQuantity } from './match/plainParts.ts';
 export {
+  GEAR_TYPES,
   PART_TYPES,
-  gearAttributes,
+  PLAIN_TYPES,
+  partAttributes,
+  type AttributeName,
+  type PartType,
+  type PlainType,
   matchFitInput,
   matchFitOutput,
   type AttributeFit,
-  type GearAttributes,
+  type PartAttributes,
   type MatchFit,
 } from './match/schema.ts';
 export { isOneGear } from './match/standsIn.ts';
@@ -96,6 +128,14 @@ export { learnt, type IdentifiedGear } from './book/learnt.ts';
 export { bookKey, bookLine, type BookLine } from './book/line.ts';
 export { differencesOf, modelBook, type GearInBook, type ModelBook, type WrittenLine } from './book/modelBook.ts';
 export { weighByBook } from './book/weighByBook.ts';
+export { draftOptions, guideLife, HOURS_A_YEAR, KM_AN_HOUR, type DraftGiven, type OptionDraft } from './decide/draft.ts';
+export { OPTION_KINDS, type OptionKind, type RankedOption } from './decide/options.ts';
+export { MATERIALS, MATERIAL_IDS, SHEAR_OF_YIELD, type MaterialId } from './material/materials.ts';
+export { SHEET_TORQUE_UNITS } from './setup/torque.ts';
+export { jobBill, type Bill, type BillLine } from './job/bill.ts';
+export { arrivedItem, orderedItem } from './job/itemAttributes.ts';
+export type { Item } from './job/jobState.ts';
+export { MOST_STEPS, withOwn } from './job/withOwn.ts';
 export { yearlyUse, type YearlyUse } from './job/yearlyUse.ts';
 export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
@@ -125,6 +165,7 @@ export {
 export { inputToSee, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
+export { lookChances } from './trace/lookChances.ts';
 export { modelOverrides, type ModelOverrides } from './trace/modelOverrides.ts';
 export { applyOverrides, inEveryVariant, packForFacts, VARIANT_FACT } from './trace/overrides.ts';
 export {
@@ -138,6 +179,12 @@ export {
   type Look,
   type Pack,
   type TableLook,
+  PROOF_PHASES,
+  SETTINGS,
+  type Proof,
+  type ProofPhase,
+  type Setting,
+  type SettingWanted,
 } from './trace/pack.ts';
 export { lookWants, statesLacking } from './trace/wanted.ts';
 export { packModel } from './trace/packModel.ts';

@@ -1,14 +1,20 @@
 import type { z } from 'zod';
 import { accessOperations } from './access/operations.ts';
+import { decideOperations } from './decide/operations.ts';
 import { drivelineOperations } from './driveline/operations.ts';
 import { fail } from './failure/CoreFailure.ts';
 import { fitOperations } from './fit/operations.ts';
 import { gearOperations } from './gear/operations.ts';
+import { learnOperations } from './learn/operations.ts';
+import { makeOperations } from './make/operations.ts';
 import { matchOperations } from './match/operations.ts';
 import type { Operation } from './operation/operation.ts';
 import { packOperations, type Families } from './packOperations.ts';
+import { proveOperations } from './prove/operations.ts';
 import { ratioOperations } from './ratio/operations.ts';
 import { scanOperations } from './scan/operations.ts';
+import { setupOperations } from './setup/operations.ts';
+import { strengthOperations } from './strength/operations.ts';
 
 /** Every operation by its name, with the schemas that its input and output are inferred from. */
 const registryOf = (families: Families) => ({
@@ -20,6 +26,12 @@ const registryOf = (families: Families) => ({
   ...scanOperations,
   ...ratioOperations,
   ...matchOperations,
+  ...strengthOperations,
+  ...decideOperations,
+  ...makeOperations(families),
+  ...setupOperations,
+  ...proveOperations,
+  ...learnOperations(families),
 });
 type Registry = ReturnType<typeof registryOf>;
 

@@ -16,6 +16,11 @@ const gear = { teeth: 25, normalModuleMm: 1 };
 const chain = { bodies: [{ id: 'a' }, { id: 'b' }], joints: [{ id: 'm', type: 'mesh', a: 'a', b: 'b', teethA: 12, teethB: 36 }] };
 const tyre = { driveTeeth: [7], drivenTeeth: [22], axleRatio: 3.73, cableTurnsPerMile: 1000 };
 
+const solid = (diameterMm: number) => ({ diameterMm, material: 'steel' });
+const hub = (outerDiameterMm: number) => ({ outerDiameterMm, lengthMm: 20, material: 'brass' });
+const trial = (sleeveDeg: number) => ({ sleeveDeg, backlashMm: m(0.2) });
+const suspect = { fault: 'a', probability: 1, actMinor: 1, wrongMinor: 1 };
+
 /** What the operation refuses, at which field, for which reason and with which figures. */
 const REFUSALS: readonly (readonly [op: string, input: object, path: string, detail: object])[] = [
   [
@@ -26,6 +31,63 @@ const REFUSALS: readonly (readonly [op: string, input: object, path: string, det
   ],
   ['fit.limits', { nominalMm: 20 }, 'hole', { reason: 'noHoleNoShaft' }],
   ['fit.limits', { nominalMm: 20, hole: 'q7' }, 'hole', { reason: 'noSuchTolerance', code: 'q7', field: 'hole' }],
+  ['fit.press', { shaft: solid(20), hub: hub(20), interferenceMm: 0.01 }, 'hub.outerDiameterMm', { reason: 'hubWithoutWall', leastMm: 20 }],
+  ['fit.press', { shaft: { ...solid(20), boreMm: 20 }, hub: hub(40), interferenceMm: 0.01 }, 'shaft.boreMm', { reason: 'shaftAllBore' }],
+  [
+    'fit.press',
+    { shaft: solid(20), hub: hub(40), interferenceMm: 0.01, wantedTorqueNm: 3 },
+    'wantedTorqueNm',
+    { reason: 'interferenceOrTorque' },
+  ],
+  [
+    'fit.bond',
+    { diameterMm: 10, lengthMm: 9, gapMm: 0.1, shearStrengthMPa: 20, gapRangeMm: { min: 0.2, max: 0.1 } },
+    'gapRangeMm.min',
+    { reason: 'rangeBackwards' },
+  ],
+  [
+    'make.outline',
+    { gear: { teeth: 20, normalModuleMm: 2 }, bore: { shape: 'square', sizeMm: 30 } },
+    'bore.sizeMm',
+    { reason: 'boreThroughRoots', mostMm: 35 },
+  ],
+  [
+    'make.file',
+    { gear: { teeth: 20, normalModuleMm: 2 }, bore: { shape: 'none' }, faceWidthMm: 9, format: '3mf', family: 'sector-steering' },
+    'family',
+    { reason: 'safetyCriticalNotMade' },
+  ],
+  ['setup.eccentric', { trials: [trial(0), trial(90)], wantedMm: 0.1 }, 'trials', { reason: 'moreTrials', given: 2, least: 3 }],
+  [
+    'setup.eccentric',
+    { trials: [trial(0), { ...trial(90), backlashMm: m(5) }], wantedMm: 0.1, eccentricityMm: 0.1 },
+    'trials',
+    { reason: 'trialsAgainstEccentricity' },
+  ],
+  [
+    'prove.speedometer',
+    {
+      points: [
+        { reference: 50, shown: 51 },
+        { reference: 50, shown: 52 },
+      ],
+    },
+    'points',
+    { reason: 'oneSpeed' },
+  ],
+  ['learn.due', { last: { date: '2026-01-01' }, every: {}, today: '2026-01-02' }, 'every', { reason: 'noInterval' }],
+  [
+    'decide.worth',
+    { suspects: [suspect], looks: [{ look: 'x', minutes: 1, results: [{ result: 'y', likelihood: { a: 0.5 } }] }], rateMinorPerHour: 1 },
+    'looks.0.results',
+    { reason: 'resultsNotOne', sum: 0.5, given: 'a' },
+  ],
+  [
+    'decide.worth',
+    { suspects: [{ ...suspect, probability: 0 }], looks: [], rateMinorPerHour: 1 },
+    'suspects',
+    { reason: 'noSuspectLikely' },
+  ],
   ['ratio.takeoff', { ...tyre, turnsPerKm: 534, pairsAllowed: [[8, 21]] }, 'pairsAllowed', { reason: 'noPairFitsHousing' }],
   ['ratio.takeoff', { ...tyre, turnsPerKm: 534, turnsPerMile: 800 }, 'turnsPerMile', { reason: 'kmOrMile' }],
   ['ratio.takeoff', { ...tyre, turnsPerKm: 534, cableTurnsPerKm: 600 }, 'cableTurnsPerMile', { reason: 'kmOrMile' }],
@@ -279,8 +341,9 @@ test('every reason is reached by a test, or is named here as what only a file or
   const reached = new Set(REFUSALS.map(([, , , detail]) => (detail as { reason: string }).reason));
   const elsewhere = [
     ...['sharesNotOne', 'faultNotAtJoint', 'driveOfOtherKind', 'chancesNotOne', 'notDrawn', 'limitsBetweenResults', 'stepNeedsItself'],
+    ...['laterWithoutDays', 'limitsCrossed'],
     ...['cautionForbids', 'needsWhatItEnds', 'givenBackUnclear'],
-    ...['notOfThisJoint', 'notForModels', 'odometerForwardOnly', 'textBroken', 'ownWords'],
+    ...['notOfThisJoint', 'notForModels', 'odometerForwardOnly', 'safetyCriticalNotSaved', 'textBroken', 'ownWords'],
   ];
   expect(FAILURE_REASONS.filter((each) => !reached.has(each) && !elsewhere.includes(each))).toEqual([]);
 });

@@ -120,7 +120,8 @@ describe.each(FAMILIES)('$id, opening and closing', (pack) => {
     const opened = pack.steps.map(({ id }) => id);
     const back = reassembly(pack, opened);
     expect(back.flatMap(({ closes }) => closes).sort()).toEqual([...opened].sort());
-    const state = { reached: opened, handled: [], skipped: [], looseNotes: [], short: [], torques: [] };
+    const own = { loose: [], captures: [], steps: [] };
+    const state = { own, reached: opened, handled: [], skipped: [], looseNotes: [], short: [], torques: [] };
     expect(openLedger(pack, { ...state, closingDone: [] }).length).toBeGreaterThan(0);
     expect(openLedger(pack, { ...state, closingDone: back.map(({ id }) => id) })).toEqual([]);
   });

@@ -9,6 +9,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   driveOfOtherKind: ({ body, wanted }) =>
     `"${body}" ${wanted === 'turns' ? 'turns: give its turns' : 'slides: give its travel in mm'}, and only that.`,
   chancesNotOne: ({ id, results }) => `"${id}" has ${results} results: give ${results} chances that add up to 1.`,
+  laterWithoutDays: ({ id }) => `"${id}": a proof that is looked at later says after how many days, and only such a one.`,
+  limitsCrossed: ({ id }) => `"${id}": the least allowed is more than the most.`,
   notDrawn: ({ id }) => `"${id}" is on no line of the drawing: put it into order or into a branch.`,
   limitsBetweenResults: ({ id, results }) =>
     `"${id}" has ${results} results: give ${Number(results) - 1} limits between them, from small to large.`,
@@ -72,6 +74,20 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   noStraightBevel: () =>
     'At this shaft angle one of the two would be a crown gear or toothed inside: straight bevels of these counts cannot be cut for it.',
   measureRackFirst: () => 'Measure along the rack over several teeth first.',
+  hubWithoutWall: ({ leastMm }) => `The hub must be thicker than its shaft of ${leastMm} mm: measure across the hub.`,
+  shaftAllBore: ({ mostMm }) => `The hole in the shaft cannot be as wide as the shaft of ${mostMm} mm.`,
+  interferenceOrTorque: () => 'Give the interference or the torque it has to carry, not both.',
+  rangeBackwards: () => 'The smallest gap of the sheet is larger than the largest.',
+  boreThroughRoots: ({ mostMm }) => `This bore reaches the roots of the teeth: it must be well below ${fixed(mostMm, 2)} mm.`,
+  safetyCriticalNotMade: ({ name }) =>
+    `${name}: somebody could be hurt. A shop-made gear is never offered for it; the maker’s part, or licensed work.`,
+  safetyCriticalNotSaved: ({ name }) => `${name}: somebody could be hurt. A part of it is replaced by the maker’s, not saved.`,
+  moreTrials: ({ given, least }) => `Turn the sleeve and read again: ${given} places are too few, it wants ${least}.`,
+  trialsAgainstEccentricity: () => 'No sleeve of that eccentricity shows these two readings: read them again, or take a third.',
+  oneSpeed: () => 'All these are of one speed: drive at another one too.',
+  noInterval: () => 'Say every how many days, hours or km.',
+  resultsNotOne: ({ given, sum }) => `For “${given}” the chances of this look’s results add up to ${fixed(sum, 2)}, not to 1.`,
+  noSuspectLikely: () => 'None of these suspects is likely at all.',
   pitchOrThreads: () => 'Give the pitch or the threads per inch, not both.',
   measureScrewFirst: () => 'Measure along the screw over several threads first.',
   sectorCountedBack: ({ from, to }) => `On a sector teeth are counted from one end: ${to} comes before ${from}.`,

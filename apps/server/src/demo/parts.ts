@@ -1,6 +1,7 @@
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
-import type { GearAttributes } from '@patient-badger/core';
+import { partSizeMm, type PartAttributes } from '@patient-badger/core';
 import { idOf } from '../idOf.ts';
+import { plainParts } from './plainParts.ts';
 import { spurParts, type Listed } from './spurParts.ts';
 import { type PartRow } from '../parts/entities.ts';
 
@@ -38,7 +39,7 @@ const SUPPLIERS = ['Quernby Spares', 'Hobdray Stores', 'Ninefathom Small Gears']
 
 /** A worm and its near-misses: what a listing calls "the same" and a caliper does not. */
 function worms(base: Base): readonly Listed[] {
-  const sound: GearAttributes = {
+  const sound: PartAttributes = {
     type: 'worm',
     starts: base.starts,
     axialModuleMm: round(base.moduleMm),
@@ -74,7 +75,7 @@ function worms(base: Base): readonly Listed[] {
 }
 
 function pinions(base: Base): readonly Listed[] {
-  const sound: GearAttributes = {
+  const sound: PartAttributes = {
     type: 'wormWheel',
     teeth: base.teeth,
     normalModuleMm: round(base.moduleMm),
@@ -98,11 +99,10 @@ function pinions(base: Base): readonly Listed[] {
   ];
 }
 
-/** The demo catalogue: worms, pump pinions, spur and helical gears with their near-misses, the same at every seeding of a shop. */
+/** The demo catalogue: worms, pump pinions, spur and helical gears with their near-misses, and what else lies in the drawers, the same at every seeding of a shop. */
 export function demoParts(shopId = SCENARIO.shop.id): PartRow[] {
-  const listed: readonly Listed[] = [...BASES.flatMap((base) => [...worms(base), ...pinions(base)]), ...spurParts()];
+  const listed: readonly Listed[] = [...BASES.flatMap((base) => [...worms(base), ...pinions(base)]), ...spurParts(), ...plainParts()];
   return listed.map(({ name, attributes, claims }, i) => {
-    const worm = attributes.type === 'worm';
     const partNumber = `QB-${7700 + i}-${'KLMNPRT'[i % 7]}`;
     const dear = attributes.material === 'steel' ? 520 : 0;
     return {
@@ -112,7 +112,7 @@ export function demoParts(shopId = SCENARIO.shop.id): PartRow[] {
       name,
       supplier: SUPPLIERS[i % SUPPLIERS.length] ?? SUPPLIERS[0],
       type: attributes.type ?? 'spur',
-      moduleMm: (worm ? attributes.axialModuleMm : attributes.normalModuleMm) as number,
+      moduleMm: partSizeMm(attributes),
       attributes,
       priceMinor: 690 + ((i * 173) % 900) + dear,
       leadDays: [0, 2, 4, 9, 14][(i * 7) % 5] ?? 4,

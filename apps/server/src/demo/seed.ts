@@ -8,6 +8,7 @@ import { demoShelf } from './shelf.ts';
 import { demoParts } from './parts.ts';
 import { people, shops } from '../people/entities.ts';
 import { machineModels, machines } from '../machines/entities.ts';
+import { packOfJob } from '../machines/packs.ts';
 import { writeRow } from '../jobs/commit.ts';
 import { entries, jobs } from '../jobs/entities.ts';
 import { listings, partLinks, parts, type PartRow } from '../parts/entities.ts';
@@ -109,5 +110,8 @@ async function insertJobs(manager: EntityManager, shopId: string, list: readonly
     inOrder.map((each) => ({ ...each, at: new Date(each.at), seq: seqOf.get(each.id) ?? 0, shopId })),
   );
   await manager.update(shops, { id: shopId }, { lastSeq: inOrder.length });
-  for (const { id, written } of list) await writeRow(manager, id, foldJob(id, written));
+  for (const { id, written, machine } of list) {
+    const pack = await packOfJob(manager, { shopId, machineId: idOf('machine', machine.key) });
+    await writeRow(manager, { state: foldJob(id, written), pack, shopId });
+  }
 }

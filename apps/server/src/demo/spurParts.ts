@@ -1,8 +1,8 @@
-import type { GearAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core';
 
 export interface Listed {
   readonly name: string;
-  readonly attributes: GearAttributes;
+  readonly attributes: PartAttributes;
   readonly claims: readonly string[];
 }
 
@@ -37,7 +37,7 @@ const WIDTHS = [5, 6, 8, 10, 12, 15];
 
 const round = (value: number) => Math.round(value * 10_000) / 10_000;
 
-const sound = (base: Base): GearAttributes => ({
+const sound = (base: Base): PartAttributes => ({
   type: base.helixDeg ? 'helical' : 'spur',
   teeth: base.teeth,
   normalModuleMm: round(base.moduleMm),

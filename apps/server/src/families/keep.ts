@@ -2,6 +2,8 @@ import { explainPack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { failureSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';
+import type { Actor } from '../people/actor.ts';
+import { writeAudit } from '../people/audit.ts';
 import { ServerProblem } from '../problems.ts';
 import { families } from '../machines/entities.ts';
 import { refuseOrphans } from '../machines/orphans.ts';
@@ -12,7 +14,7 @@ import { refuseOrphans } from '../machines/orphans.ts';
  */
 export async function keepFamily(
   dataSource: DataSource,
-  shopId: string,
+  { shopId, personId }: Actor,
   raw: unknown,
 ): Promise<{ id: string; version: number; pack: unknown }> {
   const { pack, mistakes } = explainPack(raw);
@@ -26,6 +28,8 @@ export async function keepFamily(
     const before = await manager.findOneBy(families, { shopId, id: pack.id });
     const row = { shopId, id: pack.id, version: (before?.version ?? 0) + 1, pack };
     await manager.save(families, row);
+    const versions = { before: before && { version: before.version }, after: { version: row.version } };
+    await writeAudit(manager, { shopId, by: personId, what: 'familyKept', about: pack.name, ...versions });
     return { id: row.id, version: row.version, pack };
   });
 }

@@ -13,6 +13,6 @@ export const familyRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
   );
 
   app.post('/api/families', { schema: { body: z.unknown(), response: { 200: ownFamily } } }, async (request) =>
-    keepFamily(dataSource, needActor(request).shopId, request.body),
+    keepFamily(dataSource, needActor(request), request.body),
   );
 };

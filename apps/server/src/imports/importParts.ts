@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Duplicates, ImportState, PartDraftSent } from '@patient-badger/contract';
-import { isOneGear, partSizeMm, type GearAttributes } from '@patient-badger/core';
+import { isOneGear, partSizeMm, type PartAttributes } from '@patient-badger/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 
@@ -64,13 +64,13 @@ function byNumber(rows: readonly PartDraftSent[]): ReadonlyMap<string, Group> {
 
 interface Known {
   readonly supplier: string;
-  readonly attributes: GearAttributes;
+  readonly attributes: PartAttributes;
 }
 
 /** Numbers that were in the catalogue before: whose each is, and which gear. */
 async function knownOf(manager: EntityManager, shopId: string, batch: readonly Group[]): Promise<ReadonlyMap<string, Known>> {
   const numbers = batch.map(([first]) => first.partNumber);
-  const found = await manager.query<{ partNumber: string; supplier: string; attributes: GearAttributes }[]>(
+  const found = await manager.query<{ partNumber: string; supplier: string; attributes: PartAttributes }[]>(
     'SELECT part_number AS "partNumber", supplier, attributes FROM parts WHERE shop_id = $1 AND part_number = ANY($2)',
     [shopId, numbers],
   );
@@ -78,7 +78,7 @@ async function knownOf(manager: EntityManager, shopId: string, batch: readonly G
 }
 
 /** One number is one gear, whoever sells it. @throws ServerProblem anotherGear */
-function refuseAnotherGear(rows: readonly PartDraftSent[], gearOf: (partNumber: string) => GearAttributes | undefined): void {
+function refuseAnotherGear(rows: readonly PartDraftSent[], gearOf: (partNumber: string) => PartAttributes | undefined): void {
   for (const { partNumber, supplier, attributes } of rows) {
     const gear = gearOf(partNumber);
     if (gear && !isOneGear(gear, attributes))

@@ -26,7 +26,7 @@ export async function beginImport(dataSource: DataSource, { shopId, by, bytes, d
     touchedAt: new Date(),
   });
   const { url } = dataSource.options as { url: string };
-  const work: ImportWork = { id, shopId, url, duplicates, bytes };
+  const work: ImportWork = { id, shopId, by, url, duplicates, bytes };
   onThread<ImportWork>(new URL('./takeIn.ts', import.meta.url), work, { detached: true }).catch(() =>
     dataSource
       .getRepository(imports)

@@ -4,12 +4,14 @@ import { failureSentence, problemSentence, rowSentence } from '@patient-badger/w
 import type { DataSource } from 'typeorm';
 import { createDataSource } from '../dataSource.ts';
 import { ServerProblem } from '../problems.ts';
+import { partsText, writeAudit } from '../people/audit.ts';
 import { importParts } from './importParts.ts';
 import { imports, type ImportRow } from './entities.ts';
 
 export interface ImportWork {
   readonly id: string;
   readonly shopId: string;
+  readonly by: string;
   readonly url: string;
   readonly duplicates: Duplicates;
   /** One part a line, as JSON. */
@@ -30,7 +32,7 @@ export async function work(asked: ImportWork): Promise<void> {
   }
 }
 
-async function takeIn(dataSource: DataSource, { id, shopId, duplicates, bytes }: ImportWork): Promise<void> {
+async function takeIn(dataSource: DataSource, { id, shopId, by, duplicates, bytes }: ImportWork): Promise<void> {
   const tell = (change: Partial<ImportRow>) => report(dataSource, id, change);
   try {
     const rows = readRows(bytes);
@@ -46,6 +48,7 @@ async function takeIn(dataSource: DataSource, { id, shopId, duplicates, bytes }:
           { state: 'done', done: rows.length, receipt, touchedAt: new Date() },
         );
         if (affected !== 1) throw new Cancelled();
+        await writeAudit(manager, { shopId, by, what: 'partsImported', about: partsText(rows.length), after: receipt });
       },
     });
   } catch (error) {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { fromMm, standInDimension, standInLook, standInPhoto, type Picture } from '@patient-badger/core';
+import { fromMm, standInDimension, standInLook, standInPhoto, standInPlay, standInSpeed, type Picture } from '@patient-badger/core';
 import type { InstrumentAnswer, instrumentQuestion } from '@patient-badger/contract';
 import { PNG } from 'pngjs';
 import type { DataSource } from 'typeorm';
@@ -25,7 +25,7 @@ export async function readStandIn(
   if (!machine?.truth) throw new ServerProblem('noInstrument');
   const pack = await packOfJob(manager, job);
   const { truth } = machine;
-  const about = `${machine.id}/${asked.instrument}/${asked.look ?? `${asked.gear}/${asked.quantity}`}`;
+  const about = `${machine.id}/${asked.instrument}/${asked.look ?? (asked.play ? 'play' : `${asked.gear}/${asked.quantity}`)}`;
   const question = {
     pack,
     truth,
@@ -36,23 +36,40 @@ export async function readStandIn(
   };
 
   if (asked.instrument === 'camera') {
-    const photo = standInPhoto(question);
-    if (!photo) throw new ServerProblem('instrumentLost');
-    return { picture: pictureOf(photo) };
+    return { picture: pictureOf(unlessLost(standInPhoto(question))) };
   }
   if (asked.gear !== undefined && asked.quantity !== undefined) {
     const trueMm = truth.gears?.[asked.gear]?.[asked.quantity];
     if (trueMm === undefined) throw new ServerProblem('noInstrument', { path: 'quantity' });
-    const reading = standInDimension(question, trueMm);
-    if (!reading) throw new ServerProblem('instrumentLost');
+    const reading = unlessLost(standInDimension(question, trueMm));
     return { reading: asked.unit === 'in' ? inInches(reading) : reading };
+  }
+  if (asked.play) return { reading: unlessLost(standInPlay(question, asked.play.sleeveDeg)) };
+  if (asked.speed !== undefined) {
+    const errorPercent = await errorNow(dataSource, job.id);
+    return { reading: unlessLost(standInSpeed(question, { shown: asked.speed, errorPercent })) };
   }
   const look = pack.looks.find(({ id }) => id === asked.look);
   if (!look) throw new ServerProblem('invalidInput', { path: 'look' });
-  const reading = standInLook(question, look);
-  if (!reading) throw new ServerProblem('instrumentLost');
-  return { reading };
+  return { reading: unlessLost(standInLook(question, look)) };
 }
+
+function unlessLost<T>(shown: T | null): T {
+  if (shown === null) throw new ServerProblem('instrumentLost');
+  return shown;
+}
+
+/** How far off the made-up machine reads now: as was reckoned where gears were chosen for it, else a little high as needles are. */
+async function errorNow(dataSource: DataSource, jobId: string): Promise<number> {
+  const [row] = await dataSource.query<{ percent: number }[]>(
+    `SELECT (payload->>'readingErrorPercent')::float8 AS percent FROM entries WHERE job_id = $1 AND payload->>'kind' = 'ratioChosen' ORDER BY seq DESC LIMIT 1`,
+    [jobId],
+  );
+  return row?.percent ?? USUAL_ERROR;
+}
+
+/** A needle shows a little too much, percent. */
+const USUAL_ERROR = 2;
 
 type Reading = NonNullable<InstrumentAnswer['reading']>;
 const inInches = ({ value, plusMinus = 0, atRest, ...rest }: Reading): Reading => ({

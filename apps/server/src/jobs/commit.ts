@@ -3,6 +3,8 @@ import {
   checkEntry,
   CoreFailure,
   foldJob,
+  jobSummary,
+  openFollowUps,
   openLedger,
   ruleOf,
   secondCheckOf,
@@ -13,6 +15,7 @@ import {
 import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
+import { shops } from '../people/entities.ts';
 import { ServerProblem } from '../problems.ts';
 import { jobWords } from '../words.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
@@ -132,12 +135,15 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });
       lastSeq.set(job.id, { seq, bears: bearsOnMove(payload) || lastSeq.get(job.id)?.bears === true });
       const rule = ruleOf(payload);
-      if (rule.movesJob || (rule.isWork && job.closed)) moved.add(job.id);
+      if (rule.changesRow || (rule.isWork && job.closed)) moved.add(job.id);
       return { status: 'stored', seq };
     },
     async finish() {
       await writeOut();
-      for (const id of moved) await writeRow(manager, id, await stateOf(id));
+      for (const id of moved) {
+        const job = jobsNow.get(id);
+        if (job) await writeRow(manager, { state: await stateOf(id), pack: await packOfJob(manager, job), shopId });
+      }
       if (lastSeq.size > 0) {
         const latest = [...lastSeq.values()];
         await manager.query(
@@ -163,14 +169,37 @@ function refuseUnfinished(pack: Pack, state: JobState, { despiteLedger, role }: 
   if (role === 'apprentice') throw new ServerProblem('lookOverMissing');
 }
 
-/** What lists show of a job, as its entries have it; the next move is worked out elsewhere. */
-export async function writeRow(manager: EntityManager, id: string, { takenIn, takenInAt, closed }: JobState): Promise<void> {
+interface Written {
+  readonly state: JobState;
+  readonly pack: Pack;
+  readonly shopId: string;
+}
+
+/** What lists show of a job, as its entries have it, and what is learnt from it once it is closed; the next move is worked out elsewhere. */
+export async function writeRow(manager: EntityManager, { state, pack, shopId }: Written): Promise<void> {
+  const { jobId, takenIn, takenInAt, closed, promisedOn } = state;
+  const [next] = openFollowUps(state);
   await manager.query(
-    `UPDATE jobs j SET complaint = $2, taken_in_at = coalesce($3::timestamptz, j.taken_in_at), closed = $4, closed_at = $5, found = $6, outcome = $7,
-       words = ${jobWords('$2::text', '$6::text')}
+    `UPDATE jobs j SET complaint = $2, taken_in_at = coalesce($3::timestamptz, j.taken_in_at), closed = $4, closed_at = $5, found = $6, outcome = $7, promised_on = $8::date,
+       follow_up = $9::jsonb, follow_up_on = $10::date, summary = $11::jsonb, words = ${jobWords('$2::text', '$6::text')}
      FROM machines m WHERE j.id = $1 AND m.id = j.machine_id`,
-    [id, takenIn?.complaint ?? '', takenInAt, closed !== null, closed?.at ?? null, closed?.found ?? null, closed?.outcome ?? null],
+    [
+      jobId,
+      takenIn?.complaint ?? '',
+      takenInAt,
+      closed !== null,
+      closed?.at ?? null,
+      closed?.found ?? null,
+      closed?.outcome ?? null,
+      promisedOn,
+      next ? JSON.stringify({ due: next.due, action: next.action, what: next.what }) : null,
+      next?.due ?? null,
+      closed ? JSON.stringify(jobSummary(state, pack, await rateOf(manager, shopId))) : null,
+    ],
   );
 }
+
+const rateOf = async (manager: EntityManager, shopId: string): Promise<number> =>
+  (await manager.findOneBy(shops, { id: shopId }))?.rateMinor ?? 0;
 
 export const toEntry = ({ id, jobId, seq, at, by, payload }: EntryRow): Entry => ({ id, jobId, at: at.toISOString(), by, seq, payload });

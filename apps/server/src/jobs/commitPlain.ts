@@ -10,8 +10,8 @@ export type KnownJobs = Map<string, { readonly shopId: string; readonly machineI
 
 /** It neither opens nor closes a job nor works on one, and its job is known: nothing of the record has to be read for it. */
 export const isPlain = ({ entry: { payload, jobId } }: Checked, known: KnownJobs): boolean => {
-  const { movesJob, isWork } = ruleOf(payload);
-  return !movesJob && !isWork && known.has(jobId);
+  const { changesRow, isWork } = ruleOf(payload);
+  return !changesRow && !isWork && known.has(jobId);
 };
 
 /**

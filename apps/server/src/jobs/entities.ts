@@ -1,4 +1,4 @@
-import { type BenchMove, type EntryPayload } from '@patient-badger/core';
+import { type BenchMove, type EntryPayload, type JobSummary } from '@patient-badger/core';
 import { EntitySchema, type ValueTransformer } from 'typeorm';
 
 /** PostgreSQL's bigint comes as text; counts of entries stay far below 2^53. */
@@ -14,8 +14,12 @@ export interface JobRow {
   complaint: string;
   takenInAt: Date;
   closedAt: Date | null;
+  promisedOn: string | null;
   found: string | null;
   outcome: string | null;
+  followUpOn: string | null;
+  /** What was learnt from it, worked out when it was closed. */
+  summary: JobSummary | null;
   /** The last of its entries. */
   seq: number;
   move: BenchMove | null;
@@ -34,8 +38,11 @@ export const jobs = new EntitySchema<JobRow>({
     complaint: { type: 'text' },
     takenInAt: { type: 'timestamptz', name: 'taken_in_at' },
     closedAt: { type: 'timestamptz', name: 'closed_at', nullable: true },
+    promisedOn: { type: 'date', name: 'promised_on', nullable: true },
     found: { type: 'text', nullable: true },
     outcome: { type: 'text', nullable: true },
+    followUpOn: { type: 'date', name: 'follow_up_on', nullable: true },
+    summary: { type: 'jsonb', nullable: true },
     seq: { type: 'bigint', transformer: counted },
     move: { type: 'jsonb', nullable: true },
     moveSeq: { type: 'bigint', name: 'move_seq', transformer: counted },

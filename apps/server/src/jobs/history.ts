@@ -5,7 +5,7 @@ import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 
 /** Kinds of entry that say what became of a machine. */
-const TELLING = ['takenIn', 'partFitted', 'partAccepted', 'plateRead', 'withdrawn'];
+const TELLING = ['takenIn', 'partFitted', 'partAccepted', 'plateRead', 'intervalSet', 'withdrawn'];
 /** So many of the latest are read. */
 const MOST = 5000;
 
@@ -20,12 +20,14 @@ export async function historyOf(dataSource: DataSource, shopId: string, machineI
     .limit(MOST)
     .getMany();
   const told = list.map(toEntry);
-  const { parts, plates, again } = machineRecord([...new Set(told.map(({ jobId }) => jobId))].map((jobId) => foldJob(jobId, told)));
+  const { parts, plates, again, intervals } = machineRecord(
+    [...new Set(told.map(({ jobId }) => jobId))].map((jobId) => foldJob(jobId, told)),
+  );
   const meters = await metersOf(dataSource, machineId, told);
   const yearly = (meter: 'hours' | 'km') =>
     yearlyUse(meters.flatMap(({ on, [meter]: value }) => (value === null ? [] : [{ at: on, value }])))?.perYear ?? null;
   return {
-    ...{ parts: [...parts], plates: [...plates], again: [...again] },
+    ...{ parts: [...parts], plates: [...plates], again: [...again], intervals: intervals.map(({ kind: _, ...rest }) => rest) },
     meters: [...meters],
     yearly: { hours: yearly('hours'), km: yearly('km') },
   };

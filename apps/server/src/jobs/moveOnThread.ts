@@ -1,4 +1,13 @@
-import { applyOverrides, foldJob, nextMove, type BenchMove, type Entry, type ModelOverrides } from '@patient-badger/core';
+import {
+  applyOverrides,
+  foldJob,
+  nextMove,
+  withOwnPriors,
+  type FaultCount,
+  type BenchMove,
+  type Entry,
+  type ModelOverrides,
+} from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { ownPack } from '../machines/ownPack.ts';
 
@@ -9,10 +18,12 @@ export interface MoveAsked {
   /** The row of a family of the shop's own. */
   readonly own: Parameters<typeof ownPack>[0] | null;
   readonly overrides: ModelOverrides | null;
+  /** Proved verdicts of the shop on this family; none where its priors stay as they are. */
+  readonly verdicts: readonly FaultCount[];
 }
 
 /** The next move of a job, on a thread: the tracing takes some milliseconds, and at worst some hundred. */
-export function work({ jobId, entries, family, own, overrides }: MoveAsked): BenchMove | null {
+export function work({ jobId, entries, family, own, overrides, verdicts }: MoveAsked): BenchMove | null {
   const pack = own ? ownPack(own) : findFamily(family);
-  return pack ? nextMove(foldJob(jobId, entries), applyOverrides(pack, overrides)) : null;
+  return pack ? nextMove(foldJob(jobId, entries), withOwnPriors(applyOverrides(pack, overrides), verdicts)) : null;
 }

@@ -5,6 +5,7 @@ import { createPool } from '../threads/pool.ts';
 import { CHANNEL, toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import type { MoveAsked } from './moveOnThread.ts';
+import { verdictsOf } from './verdicts.ts';
 
 /** A job on which somebody is writing just now gets its move when the hand rests. */
 const REST_MS = 200;
@@ -57,7 +58,7 @@ async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAske
   const job = await manager.findOneBy(jobs, { id });
   if (!job || job.closed || job.moveSeq === job.seq) return;
   const { shopId, family, machineId } = job;
-  const [list, own, machine] = await Promise.all([
+  const [list, own, machine, verdicts] = await Promise.all([
     manager
       .createQueryBuilder(entries, 'e')
       .where("e.jobId = :id AND e.seq <= :seq AND e.payload->>'kind' = ANY(:kinds)", { id, seq: job.seq, kinds: MOVE_KINDS })
@@ -65,9 +66,10 @@ async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAske
       .getMany(),
     manager.findOneBy(families, { shopId, id: family }),
     manager.findOneBy(machines, { id: machineId, shopId }),
+    verdictsOf(manager, shopId, family),
   ]);
   const model = machine?.modelId ? await manager.findOneBy(machineModels, { id: machine.modelId, shopId }) : null;
-  const move = await run({ jobId: id, entries: list.map(toEntry), family, own, overrides: model?.overrides ?? null });
+  const move = await run({ verdicts, jobId: id, entries: list.map(toEntry), family, own, overrides: model?.overrides ?? null });
   // Only for the entries that were read: whatever came since has asked for a move of its own.
   await manager.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [id, JSON.stringify(move), job.seq]);
   await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, row: id })]);

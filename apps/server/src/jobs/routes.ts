@@ -1,3 +1,4 @@
+import type { FastifyReply } from 'fastify';
 import { entryBatch, entryReceipt, job, jobPage, jobQuery, machineHistory } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
@@ -7,6 +8,7 @@ import { needActor } from '../people/actor.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import { historyOf } from './history.ts';
+import { dueCalendar, followUpCalendar } from './calendar.ts';
 import { createMoves } from './moves.ts';
 import { jobRows } from './rows.ts';
 import { createEntryStore } from './store.ts';
@@ -29,6 +31,18 @@ export const jobRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asyn
     const list = await dataSource.getRepository(entries).find({ where: { jobId: row.id }, order: { seq: 'ASC' } });
     return { id: row.id, machineId: row.machineId, family: row.family, entries: list.map(toEntry) };
   });
+
+  const sendCalendar = async (reply: FastifyReply, text: string) =>
+    reply.type('text/calendar; charset=utf-8').header('content-disposition', 'attachment; filename="follow-ups.ics"').send(text);
+  app.get('/api/jobs/:id/follow-ups.ics', { schema: { hide: true, params: z.object({ id: z.uuid() }) } }, async (request, reply) =>
+    sendCalendar(reply, await followUpCalendar(dataSource, request.shopId, request.params.id)),
+  );
+  app.get('/api/machines/:id/due.ics', { schema: { hide: true, params: z.object({ id: z.uuid() }) } }, async (request, reply) =>
+    sendCalendar(reply, await dueCalendar(dataSource, request.shopId, request.params.id)),
+  );
+  app.get('/api/follow-ups.ics', { schema: { hide: true } }, async (request, reply) =>
+    sendCalendar(reply, await followUpCalendar(dataSource, request.shopId, null)),
+  );
 
   const machine = z.object({ id: z.uuid() });
   app.get('/api/machines/:id/history', { schema: { params: machine, response: { 200: machineHistory } } }, async (request) =>

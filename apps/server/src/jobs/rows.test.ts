@@ -3,7 +3,7 @@ import type { JobPage, JobRow } from '@patient-badger/contract';
 import { foldJob, nextMove } from '@patient-badger/core';
 import { idOf } from '../idOf.ts';
 import { packOfJob } from '../machines/packs.ts';
-import { testServer, type TestServer } from '../testing.ts';
+import { everyJobRow, testServer, type TestServer } from '../testing.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import { rebuildRows } from './rows.ts';
@@ -18,15 +18,7 @@ afterAll(() => server.stop());
 
 const page = async (query: string) => (await server.inject(`/api/jobs?${query}`)).json<JobPage>();
 
-async function everyPage(query: string): Promise<readonly JobRow[]> {
-  const rows: JobRow[] = [];
-  for (let after = ''; ;) {
-    const got = await page(`${query}${after}`);
-    rows.push(...got.rows);
-    if (got.next === null) return rows;
-    after = `&after=${encodeURIComponent(got.next)}`;
-  }
-}
+const everyPage = (query: string) => everyJobRow(server, query);
 
 test('finished jobs come page by page, each once, the newest first', async () => {
   const whole = await everyPage('state=closed');

@@ -4,21 +4,31 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 import { beginningsQuery, wordsOf } from '../words.ts';
 import { toEntry, writeRow } from './commit.ts';
-import { entries } from './entities.ts';
+import { packOfJob } from '../machines/packs.ts';
+import { entries, jobs } from './entities.ts';
 
 /** Newest first: by the day it was finished, or taken in where it is not. */
 const NEWNESS = 'coalesce(j.closed_at, j.taken_in_at)';
+/** A job whose part is on its way cannot be moved on. */
+const WAITS = `coalesce(j.move->>'kind' = 'waitForPart' AND j.move_seq = j.seq, false)`;
+/** The bench: what was promised soonest first, what waits for a part after what can be moved on, then who came first. */
+/** What is to be looked at again, the soonest first. */
+const AGAIN = 'j.follow_up_on, j.id';
+const TURN = `coalesce(j.promised_on, 'infinity'::date), ${WAITS}, j.taken_in_at, j.id`;
 
 interface Read extends Omit<JobRow, 'takenInAt' | 'closedAt' | 'seq'> {
+  readonly followUpOn: string | null;
   readonly takenInAt: Date;
   readonly closedAt: Date | null;
   readonly newness: Date;
+  readonly waits: boolean;
   readonly seq: string;
   readonly moveSeq: string;
 }
 
 const COLUMNS = `j.id, j.machine_id AS "machineId", j.family, m.label, m.owner, j.complaint, j.taken_in_at AS "takenInAt",
-  j.closed_at AS "closedAt", j.found, j.outcome, j.seq, j.move, j.move_seq AS "moveSeq", ${NEWNESS} AS newness`;
+  j.closed_at AS "closedAt", j.promised_on::text AS "promisedOn", j.found, j.outcome, j.follow_up AS "followUp", j.follow_up_on::text AS "followUpOn", j.seq, j.move, j.move_seq AS "moveSeq", ${NEWNESS} AS newness,
+  ${WAITS} AS waits`;
 
 /** A page of the shop's jobs as lists show them. No entry is read for it. */
 export async function jobRows(dataSource: DataSource, shopId: string, asked: JobQuery): Promise<JobPage> {
@@ -26,21 +36,34 @@ export async function jobRows(dataSource: DataSource, shopId: string, asked: Job
   const bind = (value: unknown) => `$${values.push(value)}`;
   const where = ['j.shop_id = $1'];
   if (asked.state) where.push(`j.closed = ${bind(asked.state === 'closed')}`);
+  const inTurn = asked.state === 'open';
+  if (asked.waits) where.push(`${WAITS} = ${bind(asked.waits === 'yes')}`);
+  if (asked.again) where.push('j.follow_up_on IS NOT NULL');
   if (asked.machine) where.push(`j.machine_id = ${bind(asked.machine)}`);
   const words = wordsOf(asked.words);
   if (words.length > 0) where.push(`j.words @@ to_tsquery('simple', ${bind(beginningsQuery(words))})`);
   if (asked.after !== undefined) {
-    const { newness, id } = readCursor(asked.after);
-    where.push(`(${NEWNESS}, j.id) < (${bind(newness)}::timestamptz, ${bind(id)}::uuid)`);
+    const { promised, waits, newness, id } = readCursor(asked.after);
+    if (asked.again) where.push(`(${AGAIN}) > (${bind(promised)}::date, ${bind(id)}::uuid)`);
+    const place = () => `${bind(newness)}::timestamptz, ${bind(id)}::uuid`;
+    if (!asked.again)
+      where.push(
+        inTurn ? `(${TURN}) > (${bind(promised)}::date, ${bind(waits)}::boolean, ${place()})` : `(${NEWNESS}, j.id) < (${place()})`,
+      );
   }
+  const listed = inTurn ? TURN : `${NEWNESS} DESC, j.id DESC`;
+  const order = asked.again ? AGAIN : listed;
   const found = await dataSource.query<Read[]>(
     `SELECT ${COLUMNS} FROM jobs j JOIN machines m ON m.id = j.machine_id
-     WHERE ${where.join(' AND ')} ORDER BY ${NEWNESS} DESC, j.id DESC LIMIT ${bind(asked.most + 1)}`,
+     WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${bind(asked.most + 1)}`,
     values,
   );
   const rows = found.slice(0, asked.most);
   const last = rows.at(-1);
-  return { rows: rows.map(toRow), next: found.length > asked.most && last ? `${last.newness.toISOString()}_${last.id}` : null };
+  return {
+    rows: rows.map(toRow),
+    next: found.length > asked.most && last ? cursorOf(asked.again ? { ...last, promisedOn: last.followUpOn } : last) : null,
+  };
 }
 
 /** Rows of these jobs, in no order. */
@@ -52,7 +75,7 @@ export async function rowsOf(manager: EntityManager, ids: readonly string[]): Pr
   return found.map(toRow);
 }
 
-const toRow = ({ takenInAt, closedAt, seq, move, moveSeq, newness: _, ...rest }: Read): JobRow => ({
+const toRow = ({ takenInAt, closedAt, seq, move, moveSeq, newness: _, waits: __, followUpOn: ___, ...rest }: Read): JobRow => ({
   ...rest,
   takenInAt: takenInAt.toISOString(),
   closedAt: closedAt?.toISOString() ?? null,
@@ -63,10 +86,15 @@ const toRow = ({ takenInAt, closedAt, seq, move, moveSeq, newness: _, ...rest }:
 /** A move worked out for an older entry may be wrong by now: better none than that one. */
 const upToDate = (move: JobRow['move'], isNow: boolean) => (isNow ? move : null);
 
-function readCursor(after: string): { newness: string; id: string } {
-  const [, newness, id] = /^(\d{4}-\d\d-\d\dT[\d:.]+Z)_([0-9a-f-]{36})$/.exec(after) ?? [];
-  if (!newness || !id || Number.isNaN(Date.parse(newness))) throw new ServerProblem('invalidInput', { path: 'after' });
-  return { newness, id };
+const cursorOf = ({ newness, id, promisedOn, waits }: Read): string =>
+  [newness.toISOString(), id, promisedOn ?? 'infinity', waits ? 'waits' : 'moves'].join('_');
+
+function readCursor(after: string) {
+  const [, newness, id, promised, waits] =
+    /^(\d{4}-\d\d-\d\dT[\d:.]+Z)_([0-9a-f-]{36})_(infinity|\d{4}-\d\d-\d\d)_(waits|moves)$/.exec(after) ?? [];
+  if (!newness || !id || !promised || Number.isNaN(Date.parse(newness)) || (promised !== 'infinity' && Number.isNaN(Date.parse(promised))))
+    throw new ServerProblem('invalidInput', { path: 'after' });
+  return { newness, id, promised, waits: waits === 'waits' };
 }
 
 /** So many jobs are read at once where all rows are made anew. */
@@ -91,6 +119,7 @@ async function rebuildRow(manager: EntityManager, id: string): Promise<void> {
   // The shop's row first, as every writer does: no entry comes between reading and writing.
   await manager.query('SELECT 1 FROM shops WHERE id = (SELECT shop_id FROM jobs WHERE id = $1) FOR UPDATE', [id]);
   const list = await manager.find(entries, { where: { jobId: id }, order: { seq: 'ASC' } });
-  await writeRow(manager, id, foldJob(id, list.map(toEntry)));
+  const { shopId, machineId } = await manager.findOneByOrFail(jobs, { id });
+  await writeRow(manager, { state: foldJob(id, list.map(toEntry)), pack: await packOfJob(manager, { shopId, machineId }), shopId });
   await manager.query('UPDATE jobs SET seq = $2, move = NULL, move_seq = 0 WHERE id = $1', [id, list.at(-1)?.seq ?? 0]);
 }

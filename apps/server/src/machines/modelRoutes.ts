@@ -139,7 +139,10 @@ export const modelRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
     return {
       ...{ format: 'patient-badger-model-book' as const, version: 1 as const, from },
       model: { maker, code, family, note, overrides },
-      lines: lines.map(({ line, at, source, jobId }) => ({ line, at, source: jobId === null ? source : `A job of ${from}` })),
+      // A picture is named by a photo that only this shop has.
+      lines: lines
+        .filter(({ line }) => line.kind !== 'picture')
+        .map(({ line, at, source, jobId }) => ({ line, at, source: jobId === null ? source : `A job of ${from}` })),
     };
   });
 

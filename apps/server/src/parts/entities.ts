@@ -1,4 +1,4 @@
-import { type GearAttributes } from '@patient-badger/core';
+import { type PartAttributes } from '@patient-badger/core';
 import { EntitySchema } from 'typeorm';
 
 export interface PartRow {
@@ -10,7 +10,7 @@ export interface PartRow {
   type: string;
   /** Axial module of worms, normal module of the rest: the size the search begins with. */
   moduleMm: number | null;
-  attributes: GearAttributes;
+  attributes: PartAttributes;
   priceMinor: number;
   leadDays: number;
   stock: number;

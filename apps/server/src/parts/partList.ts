@@ -1,6 +1,8 @@
 import type { partList, partChange } from '@patient-badger/contract';
 import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
+import type { Actor } from '../people/actor.ts';
+import { partsText, writeAudit } from '../people/audit.ts';
 import { beginningPattern } from '../words.ts';
 import { parts, type PartRow } from './entities.ts';
 
@@ -38,7 +40,11 @@ export async function listParts(dataSource: DataSource, shopId: string, asked: z
 }
 
 /** Several parts changed alike, all or none; how many there were. */
-export async function changeParts(dataSource: DataSource, shopId: string, { ids, change }: z.output<typeof partChange>): Promise<number> {
+export async function changeParts(
+  dataSource: DataSource,
+  { shopId, personId }: Actor,
+  { ids, change }: z.output<typeof partChange>,
+): Promise<number> {
   const values: unknown[] = [shopId, ids];
   const bind = (value: unknown) => `$${values.push(value)}`;
   const sets = [
@@ -47,9 +53,12 @@ export async function changeParts(dataSource: DataSource, shopId: string, { ids,
     ...(change.leadDays === undefined ? [] : [`lead_days = ${bind(change.leadDays)}`]),
     ...(change.pricePercent === undefined ? [] : [`price_minor = round(price_minor * (1 + ${bind(change.pricePercent)}::float8 / 100))`]),
   ];
-  const [, count] = await dataSource.query<[unknown, number]>(
-    `UPDATE parts SET ${sets.join(', ')} WHERE shop_id = $1 AND id = ANY($2::uuid[])`,
-    values,
-  );
-  return count;
+  return dataSource.transaction(async (manager) => {
+    const [, count] = await manager.query<[unknown, number]>(
+      `UPDATE parts SET ${sets.join(', ')} WHERE shop_id = $1 AND id = ANY($2::uuid[])`,
+      values,
+    );
+    if (count > 0) await writeAudit(manager, { shopId, by: personId, what: 'partsChanged', about: partsText(count), after: change });
+    return count;
+  });
 }

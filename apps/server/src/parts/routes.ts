@@ -41,7 +41,7 @@ export const partRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asy
   ]);
 
   app.post('/api/parts/change', { schema: { body: partChange, response: { 200: partChanged } } }, async (request) => ({
-    changed: await changeParts(dataSource, needActor(request).shopId, request.body),
+    changed: await changeParts(dataSource, needActor(request), request.body),
   }));
 
   app.post('/api/parts/search', { schema: { body: partSearch, response: { 200: z.array(partMatch) } } }, async (request) => {

@@ -80,3 +80,14 @@ test('a claim of any seller is weighed, and said to be that seller’s', async (
   const found = (await search({ limit: 50 })).find(({ row }) => row.id === wide.id);
   expect(found?.claimedBy).toEqual(['Vessmoor Breakers']);
 });
+
+test('a bearing is found by its three dimensions, its neighbours after it, and no gear among them', async () => {
+  const bearing = { type: 'bearing', boreDiameterMm: 17, outsideDiameterMm: 40, widthMm: 12 } as const;
+  const found = await search({ wanted: bearing });
+  expect(found[0]?.row.name).toBe('Ball bearing 17 × 40 × 12');
+  expect(found[0]?.fit.deciding).toBeNull();
+  expect(new Set(found.map(({ row }) => row.type))).toEqual(new Set(['bearing']));
+  expect(found[1]?.fit.probability ?? 1).toBeLessThan(0.1);
+  const seal = await search({ wanted: { type: 'seal', shaftDiameterMm: 20, outsideDiameterMm: { value: 35.02, plusMinus: 0.05 } } });
+  expect(seal[0]?.row.name).toBe('Lip seal 20 × 35 × 7');
+});

@@ -1,5 +1,5 @@
 import type { Listing, partSearch } from '@patient-badger/contract';
-import { fit, partSizeMm, plain, type GearAttributes, type MatchFit } from '@patient-badger/core';
+import { dimensionsOf, fit, partSizeMm, plain, type PartAttributes, type MatchFit } from '@patient-badger/core';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { textCondition } from './partList.ts';
@@ -97,7 +97,7 @@ async function rowsOf(manager: EntityManager, { shopId, ids, numbers }: RowsOfOp
 
 interface Walk {
   readonly shopId: string;
-  readonly wanted: GearAttributes;
+  readonly wanted: PartAttributes;
   readonly size: number | null;
   readonly within: number;
   readonly teeth: readonly [number, number] | null;
@@ -115,7 +115,14 @@ async function nearest(manager: EntityManager, { shopId, wanted, size, within, t
   if (teeth) where.push(`teeth BETWEEN ${bind(teeth[0])} AND ${bind(teeth[1])}`);
   if (text) where.push(textCondition(text, bind));
   const off = (column: string, value: number | undefined) => (value === undefined ? '0' : `COALESCE(ABS(${column} - ${bind(value)}), 0.5)`);
-  const distance = `${off('bore_mm', plain(wanted.boreDiameterMm))} + ${off('face_mm', plain(wanted.faceWidthMm))}`;
+  // The few dimensions of a part that is no gear are read out of its row: a shop has hundreds of those, not hundreds of thousands.
+  const given = (name: string) =>
+    `(CASE jsonb_typeof(attributes->'${name}') WHEN 'number' THEN (attributes->>'${name}')::float8 ELSE (attributes->'${name}'->>'value')::float8 END)`;
+  const plainOff = dimensionsOf(wanted).map((name) => off(given(name), plain(wanted[name])));
+  const distance =
+    plainOff.length > 0
+      ? plainOff.join(' + ')
+      : `${off('bore_mm', plain(wanted.boreDiameterMm))} + ${off('face_mm', plain(wanted.faceWidthMm))}`;
   const sizeOff = size === null ? '0' : `20 * ABS(module_mm - ${bind(size)}) / ${bind(size)}`;
   const rows = await manager.query<{ id: string }[]>(
     `SELECT id FROM (SELECT id, ${distance} + ${sizeOff} AS off FROM parts WHERE ${where.join(' AND ')}${teeth ? '' : ` LIMIT ${WALKED}`}) near ORDER BY off, id LIMIT ${keep}`,

@@ -20,6 +20,9 @@ export async function writeAudit(manager: EntityManager, { shopId, by, what, abo
   ]);
 }
 
+/** So many parts, as an audit names them. */
+export const partsText = (count: number): string => (count === 1 ? '1 part' : `${count} parts`);
+
 function onlyWhatDiffers(before: object | null, after: object | null): readonly [object | null, object | null] {
   if (!before || !after) return [before, after];
   const was = new Map(Object.entries(before));

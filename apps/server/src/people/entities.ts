@@ -3,6 +3,7 @@ import { EntitySchema } from 'typeorm';
 
 export interface ShopRow extends ShopSettings {
   id: string;
+  ownPriors: boolean;
   /** How many entries its record has taken in. */
   lastSeq?: number;
 }
@@ -17,6 +18,7 @@ export const shops = new EntitySchema<ShopRow>({
     distanceUnit: { type: 'text', name: 'distance_unit', default: 'km' },
     torqueUnit: { type: 'text', name: 'torque_unit', default: 'N·m' },
     rateMinor: { type: 'int', name: 'rate_minor', default: 0 },
+    ownPriors: { type: 'boolean', name: 'own_priors', default: true },
     lastSeq: { type: 'bigint', name: 'last_seq', default: 0, select: false },
   },
 });

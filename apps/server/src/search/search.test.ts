@@ -38,11 +38,23 @@ test('a number that was read off a machine leads to that machine', async () => {
   expect((await find('w%')).plates).toEqual([]);
 });
 
+test('a letter left out, two changed round or one too many still finds what was meant, and says so', async () => {
+  const [machine] = (await server.inject('/api/machines?words=cider')).json<{ machines: Machine[] }>().machines;
+  const near = await find('cidr growrs');
+  expect(near.near).toBe(true);
+  expect(near.machines.map(({ id }) => id)).toContain(machine?.id);
+  expect((await find('Tovleund')).models.map(({ name }) => name)).toContain('Tovelund T5-46');
+  expect((await find('slide pinnion')).parts[0]?.name).toMatch(/^Slide pinion/);
+  expect((await find('orchrad windfal')).jobs.length).toBeGreaterThan(0);
+  // Where something begins with the words, nothing else is dragged in.
+  expect(await find('QB-7700')).toMatchObject({ near: false });
+});
+
 test('nothing typed finds nothing; what nobody has finds nothing; each list is short', async () => {
-  const none = { machines: [], plates: [], jobs: [], parts: [], models: [] };
+  const none = { machines: [], plates: [], jobs: [], parts: [], models: [], near: false };
   expect(await find('')).toEqual(none);
   expect(await find(' -- ')).toEqual(none);
-  expect(await find('zzz nowhere')).toEqual(none);
+  expect(await find('zzz nowhere')).toEqual({ ...none, near: true });
   expect((await find('pinion')).parts.length).toBeLessThanOrEqual(6);
   expect((await server.inject(`/api/search?words=${'a'.repeat(101)}`)).statusCode).toBe(400);
 });

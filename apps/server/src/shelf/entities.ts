@@ -1,11 +1,11 @@
-import { type GearAttributes } from '@patient-badger/core';
+import { type PartAttributes } from '@patient-badger/core';
 import { EntitySchema } from 'typeorm';
 
 export interface ShelfRow {
   id: string;
   shopId: string;
   name: string;
-  attributes: GearAttributes;
+  attributes: PartAttributes;
   cameFrom: string;
   machineId: string | null;
   workedHours: number | null;

@@ -4,6 +4,7 @@ import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { IS_ACTIVE } from '../jobs/activeEntries.ts';
 import { needActor } from '../people/actor.ts';
+import { writeAudit } from '../people/audit.ts';
 import { ServerProblem } from '../problems.ts';
 import { machines } from '../machines/entities.ts';
 import { shelf, type ShelfRow } from './entities.ts';
@@ -23,14 +24,32 @@ export const shelfRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
     if (machineId && !(await dataSource.getRepository(machines).existsBy({ id: machineId, shopId })))
       throw new ServerProblem('unknownMachine', { path: 'machineId' });
     const row = { ...request.body, shopId, by: personId, addedAt: new Date(), gone: null };
-    await dataSource.createQueryBuilder().insert().into(shelf).values(row).orIgnore().execute();
+    await dataSource.transaction(async (manager) => {
+      // What a device sends twice is there once, and written down once.
+      const { raw } = await manager.createQueryBuilder().insert().into(shelf).values(row).orIgnore().returning('id').execute();
+      if ((raw as unknown[]).length === 0) return;
+      await writeAudit(manager, { shopId, by: personId, what: 'shelfAdded', about: row.name, after: { place: row.place } });
+    });
     return answer(dataSource, shopId, request.body.id);
   });
 
   const params = z.object({ id: z.uuid() });
   app.post('/api/shelf/:id/gone', { schema: { params, body: shelfGone, response: { 200: shelfItem } } }, async (request) => {
-    const { shopId } = needActor(request);
-    await repository.update({ id: request.params.id, shopId }, { gone: request.body.why });
+    const { shopId, personId } = needActor(request);
+    const { why } = request.body;
+    await dataSource.transaction(async (manager) => {
+      const before = await manager.findOneBy(shelf, { id: request.params.id, shopId });
+      if (!before || before.gone === why) return;
+      await manager.update(shelf, { id: before.id }, { gone: why });
+      await writeAudit(manager, {
+        shopId,
+        by: personId,
+        what: 'shelfChanged',
+        about: before.name,
+        before: { gone: before.gone },
+        after: { gone: why },
+      });
+    });
     return answer(dataSource, shopId, request.params.id);
   });
 };

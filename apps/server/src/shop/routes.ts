@@ -1,4 +1,4 @@
-import { backups, shop, shopSettings } from '@patient-badger/contract';
+import { backups, shop, shopChange } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { Readable } from 'node:stream';
 import { exportShop } from '../keeping/shopOut.ts';
@@ -57,7 +57,7 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config:
       .send(Readable.from(exportShop(dataSource, shopId)));
   });
 
-  app.post('/api/shop', { schema: { body: shopSettings.partial().strict(), response: { 200: shop } } }, async (request) => {
+  app.post('/api/shop', { schema: { body: shopChange, response: { 200: shop } } }, async (request) => {
     const { shopId, personId } = needOwner(request);
     await dataSource.transaction(async (manager) => {
       const before = await manager.findOneByOrFail(shops, { id: shopId });

@@ -13,6 +13,7 @@ import { TakeBack } from '../log/TakeBack.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepWork } from './StepWork.tsx';
 import { usualAim } from './usualAim.ts';
+import { OwnThings } from './OwnThings.tsx';
 import { PlanCard, Later } from './PlanCard.tsx';
 import { WhileOpen } from './WhileOpen.tsx';
 
@@ -92,8 +93,9 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; on
           <Button variant="primary" big label="Back to the looks" onPress={() => router.navigate(`/jobs/${job.id}`)} />
         </Card>
       )}
+      <OwnThings view={view} step={step?.id} />
       <WhileOpen view={view} />
-      <TakeBack view={view} kinds={['stepDone', 'stepSkipped', 'stepStuck']} />
+      <TakeBack view={view} kinds={['stepDone', 'stepSkipped', 'stepStuck', 'ownLooseAdded', 'ownCaptureAdded', 'ownStepAdded']} />
       <View className="flex-row gap-2">
         <Button className="flex-1" label="The tray" onPress={() => router.navigate(`/jobs/${job.id}/tray`)} />
         <Button className="flex-1" label="Step sheet" onPress={() => router.navigate(`/jobs/${job.id}/sheet`)} />

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import Archive from 'lucide-react-native/icons/archive';
 import Calculator from 'lucide-react-native/icons/calculator';
+import Lightbulb from 'lucide-react-native/icons/lightbulb';
 import Package from 'lucide-react-native/icons/package';
 import Wrench from 'lucide-react-native/icons/wrench';
 import Workflow from 'lucide-react-native/icons/workflow';
@@ -15,6 +16,7 @@ const PLACES = [
   { to: '/ratio', name: 'Ratios', Icon: Calculator },
   { to: '/parts', name: 'Parts', Icon: Package },
   { to: '/shelf', name: 'Shelf', Icon: Archive },
+  { to: '/learnt', name: 'Learnt', Icon: Lightbulb },
 ] as const;
 
 /** Where else one can go from the bench, without a job. */
@@ -22,7 +24,7 @@ export function BenchPlaces() {
   const router = useRouter();
   const colours = useColours();
   return (
-    <View role="navigation" aria-label="Elsewhere in the shop" className="flex-row gap-2">
+    <View role="navigation" aria-label="Elsewhere in the shop" className="flex-row gap-1">
       {PLACES.map(({ to, name, Icon }) => (
         <LinkArea
           key={to}

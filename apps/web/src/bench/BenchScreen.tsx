@@ -1,11 +1,12 @@
 import type { JobRow } from '@patient-badger/contract';
+import { lightFormat } from 'date-fns/lightFormat';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import Search from 'lucide-react-native/icons/search';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
-import { useRows } from '../data/rows.ts';
+import { useRows, type RowsAsked } from '../data/rows.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -14,18 +15,30 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { BenchPlaces } from './BenchPlaces.tsx';
+import { inTurn } from './inTurn.ts';
 import { JobCard } from './JobCard.tsx';
 import { useWide } from '../design/useMedia.ts';
+
+type Shown = 'open' | 'now' | 'waiting' | 'again' | 'closed';
+const ASKED = {
+  open: { state: 'open' },
+  now: { state: 'open', waits: 'no' },
+  waiting: { state: 'open', waits: 'yes' },
+  again: { again: 'yes' },
+  closed: { state: 'closed' },
+} as const satisfies Record<Shown, RowsAsked>;
 
 /** What lies on the bench, and what can be moved on now. */
 export function BenchScreen() {
   const router = useRouter();
   const colours = useColours();
   const wide = useWide();
-  const [finished, setFinished] = useState(false);
+  const [shown, setShown] = useState<Shown>('open');
+  const finished = shown === 'closed';
   const [words, setWords] = useState('');
-  const sought = useDeferredValue(finished ? words.trim() : '');
-  const jobs = useRows({ state: finished ? 'closed' : 'open', ...(sought && { words: sought }) });
+  const sought = useDeferredValue(words.trim());
+  const jobs = useRows({ ...ASKED[shown], ...(sought && { words: sought }) });
+  const rows = jobs.rows && !finished && shown !== 'again' ? inTurn(jobs.rows) : jobs.rows;
   const shop = useShop().data;
   return (
     <Screen
@@ -59,13 +72,17 @@ export function BenchScreen() {
         label="Which jobs"
         options={[
           ['open', 'On the bench'],
+          ['now', 'Can go on'],
+          ['waiting', 'Waits for a part'],
+          ['again', 'Look again'],
           ['closed', 'Finished'],
         ]}
-        value={finished ? 'closed' : 'open'}
-        onChange={(state) => setFinished(state === 'closed')}
+        value={shown}
+        onChange={setShown}
       />
+      {shown === 'open' ? <DueNow onShow={() => setShown('again')} /> : null}
       {finished ? <Field label="Find by machine, owner, complaint or what was found" value={words} onChangeText={setWords} /> : null}
-      {jobs.rows ? <JobList rows={jobs.rows} wide={wide} empty={emptyWords(finished, sought)} /> : <Unread error={jobs.error} />}
+      {rows ? <JobList rows={rows} wide={wide} empty={emptyWords(shown, sought)} /> : <Unread error={jobs.error} />}
       {jobs.hasNextPage ? (
         <Button
           label={finished ? 'Earlier ones' : 'More of the bench'}
@@ -74,6 +91,23 @@ export function BenchScreen() {
         />
       ) : null}
     </Screen>
+  );
+}
+
+/** What is due to be looked at again, in one line; nothing while nothing is. */
+function DueNow({ onShow }: { onShow: () => void }) {
+  const rows = useRows(ASKED.again).rows ?? [];
+  const today = lightFormat(new Date(), 'yyyy-MM-dd');
+  const due = rows.filter(({ followUp }) => followUp && followUp.due <= today);
+  const [first] = due;
+  if (!first) return null;
+  return (
+    <Button
+      label={due.length === 1 ? 'One is to be looked at again' : `${due.length} are to be looked at again`}
+      detail={`${first.label}: ${first.followUp?.what}`}
+      testID="due-now"
+      onPress={onShow}
+    />
   );
 }
 
@@ -102,9 +136,13 @@ function JobList({ rows: all, wide, empty: [head, text] }: { rows: readonly JobR
   );
 }
 
-function emptyWords(finished: boolean, sought: string): readonly [string, string] {
+function emptyWords(shown: Shown, sought: string): readonly [string, string] {
   if (sought) return [`No finished job matches “${sought}”.`, 'The beginning of each word is enough.'];
-  if (finished) return ['Nothing finished yet.', 'Jobs you close are kept here with their record.'];
+  if (shown === 'waiting') return ['No job waits for a part.', 'What is ordered and not here yet is listed here.'];
+  if (shown === 'now') return ['Nothing can go on just now.', 'What is on the bench waits for a part.'];
+  if (shown === 'again')
+    return ['Nothing is to be looked at again.', 'What a job puts on the list at its end stays here until it is done.'];
+  if (shown === 'closed') return ['Nothing finished yet.', 'Jobs you close are kept here with their record.'];
   return ['The bench is clear.', 'Take in the first machine with the button below.'];
 }
 

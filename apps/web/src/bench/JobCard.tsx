@@ -1,14 +1,18 @@
 import type { JobRow } from '@patient-badger/contract';
+import { lightFormat } from 'date-fns/lightFormat';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
+import { FOLLOW_UP_WORDS } from '../wording/followUpWords.ts';
+import { promiseText } from './inTurn.ts';
 import { moveWords } from './moveWords.ts';
 
 /** One job on the bench: whose machine, what it does not do, and the next move with its minutes. */
-export function JobCard({ row: { id, label, owner, complaint, found, move } }: { row: JobRow }) {
+export function JobCard({ row: { id, label, owner, complaint, found, move, promisedOn, closedAt, followUp } }: { row: JobRow }) {
   const router = useRouter();
   const next = moveWords(move, found);
+  const today = lightFormat(new Date(), 'yyyy-MM-dd');
   return (
     <LinkArea
       aria-label={`${label}. ${next.text}`}
@@ -24,6 +28,14 @@ export function JobCard({ row: { id, label, owner, complaint, found, move } }: {
       <Text variant="soft" numberOfLines={2}>
         {complaint}
       </Text>
+      {promisedOn && !closedAt ? (
+        <Text variant={promisedOn <= today ? 'danger' : 'soft'}>{upper(promiseText(promisedOn, today))}</Text>
+      ) : null}
+      {followUp && (closedAt || followUp.due <= today) ? (
+        <Text variant={followUp.due <= today ? 'danger' : 'soft'}>
+          {FOLLOW_UP_WORDS[followUp.action]} {followUp.due}: {followUp.what}
+        </Text>
+      ) : null}
       <View className="mt-1 flex-row items-center gap-3 border-t-2 border-line pt-2">
         <Text className="flex-1">{next.text}</Text>
         {next.minutes ? <Text variant="figure">{next.minutes}</Text> : null}
@@ -31,3 +43,5 @@ export function JobCard({ row: { id, label, owner, complaint, found, move } }: {
     </LinkArea>
   );
 }
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -26,6 +26,10 @@ export function moveWords(move: BenchMove | null, found: string | null): Move {
     case 'measure':
     case 'findPart':
       return { text: move.kind === 'measure' ? 'Measure the gear' : 'Find the part that fits', to: `/gear/${move.gear}` };
+    case 'receive':
+      return { text: 'Measure what came', to: move.gear === null ? '/items' : `/receive/${move.gear}` };
+    case 'waitForPart':
+      return { text: `Waiting for ${move.name}`, to: '/items' };
     case 'setRight':
       return {
         text: move.remedy ?? 'Set it right and prove it',

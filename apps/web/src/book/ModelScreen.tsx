@@ -2,6 +2,7 @@ import { bookPage, machineModel, type BookPage, type MachineModel } from '@patie
 import { bookKey, type ModelBook, type Pack } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
+import { Image } from 'react-native';
 import { call } from '../data/api.ts';
 import { useBook } from '../data/book.ts';
 import { usePackOf, useModels } from '../data/families.ts';
@@ -15,6 +16,8 @@ import { Screen } from '../shell/Screen.tsx';
 import { attributeName, attributeWords } from '../wording/attributeWords.ts';
 import { bookText } from '../wording/bookText.ts';
 import { useAttempt } from '../data/useAttempt.ts';
+import { AddTorque } from './AddTorque.tsx';
+import { ChainCard } from './ChainCard.tsx';
 
 /** One machine model: what its jobs have taught, what it is called, and the counts in which it differs from its family. */
 export function ModelScreen() {
@@ -39,6 +42,7 @@ export function ModelScreen() {
         <Text variant="soft">{book.error?.message ?? 'Opening the book …'}</Text>
       )}
       <AddLine model={model} />
+      <AddTorque model={model} pack={pack} />
       <ChangeForm key={model.id} model={model} />
       <Button label="Save the book as a file" onPress={() => saveAddress('model-book.json', `/api/models/${model.id}/book/export`)} />
     </Screen>
@@ -55,12 +59,6 @@ interface BookProps {
 function Book({ model, pack, page, book }: BookProps) {
   const gearName = (id: string) => pack.gears.find((each) => each.id === id)?.name ?? id;
   const faultName = (id: string) => pack.faults.find((each) => each.id === id)?.name ?? id;
-  const chain = pack.driveline.joints.flatMap((joint) => {
-    const counts = Object.entries(joint).flatMap(([key, value]) =>
-      ['teethA', 'teethB', 'starts', 'teeth'].includes(key) && typeof value === 'number' ? [`${COUNT_WORDS[key] ?? key} ${value}`] : [],
-    );
-    return counts.length > 0 ? [`${joint.name}: ${counts.join(', ')}`] : [];
-  });
   return (
     <>
       <Text variant="soft">
@@ -72,14 +70,7 @@ function Book({ model, pack, page, book }: BookProps) {
           <Text>When a job on such a machine is closed, it offers to write what it learnt in here.</Text>
         </Card>
       ) : null}
-      {chain.length > 0 ? (
-        <Card>
-          <Text variant="head">The chain</Text>
-          {chain.map((each) => (
-            <Text key={each}>{each}</Text>
-          ))}
-        </Card>
-      ) : null}
+      <ChainCard model={model} pack={pack} />
       {Object.entries(book.gears).map(([gear, { attributes, agree, of }]) => (
         <Card key={gear}>
           <Text variant="head">{gearName(gear)}</Text>
@@ -125,9 +116,15 @@ function Book({ model, pack, page, book }: BookProps) {
       ) : null}
       {book.rest.length > 0 ? (
         <Card>
-          <Text variant="head">Torques, fills, plates, notes</Text>
+          <Text variant="head">Torques, fills, plates, pictures, notes</Text>
           {book.rest.map(({ line, source }) => (
-            <Line key={`${bookKey(line)}/${source}`} model={model} text={bookText(line, pack)} about={{ key: bookKey(line), source }} />
+            <Line
+              key={`${bookKey(line)}/${source}`}
+              picture={line.kind === 'picture' ? line.hash : undefined}
+              model={model}
+              text={bookText(line, pack)}
+              about={{ key: bookKey(line), source }}
+            />
           ))}
         </Card>
       ) : null}
@@ -135,15 +132,14 @@ function Book({ model, pack, page, book }: BookProps) {
   );
 }
 
-const COUNT_WORDS: Readonly<Record<string, string>> = { teethA: 'driving teeth', teethB: 'driven teeth', starts: 'starts', teeth: 'teeth' };
-
 interface LineProps {
   readonly model: MachineModel;
   readonly text: string;
+  readonly picture: string | undefined;
   readonly about: { readonly key: string; readonly source: string };
 }
 
-function Line({ model, text, about }: LineProps) {
+function Line({ model, text, picture, about }: LineProps) {
   const refresh = useRefresh();
   const { attempt, problem } = useAttempt();
   const out = async () => {
@@ -155,6 +151,9 @@ function Line({ model, text, about }: LineProps) {
   return (
     <>
       <Text>{text}</Text>
+      {picture ? (
+        <Image source={{ uri: `/api/photos/${picture}/preview` }} aria-label={text} className="h-36 w-48 rounded-md border-2 border-line" />
+      ) : null}
       <Button variant="quiet" label="Take this out" onPress={() => void out()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>

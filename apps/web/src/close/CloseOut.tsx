@@ -1,4 +1,4 @@
-import { openLedger, secondCheckOf, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
+import { isProved, openLedger, secondCheckOf, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';
@@ -21,7 +21,7 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const [despite, setDespite] = useState('');
   const open = openLedger(pack, state);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const proved = pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
+  const proved = isProved(pack, state);
   const isChecked = secondCheckOf(state) !== null;
   const isApprentice = useMe()?.role === 'apprentice';
   const needsReason = !proved && note.trim() === '';

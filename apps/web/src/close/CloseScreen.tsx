@@ -1,4 +1,4 @@
-import { findsParts, toSetRight, type Fault } from '@patient-badger/core';
+import { findsParts, openSettings, toSetRight, type Fault } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { WayBack } from '../access/WayBack.tsx';
@@ -9,7 +9,8 @@ import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { CloseOut } from './CloseOut.tsx';
-import { Proofs } from './Proofs.tsx';
+import { Intervals } from '../prove/Intervals.tsx';
+import { ProofPlan } from '../prove/ProofPlan.tsx';
 import { SecondCheck } from './SecondCheck.tsx';
 import { JobRecord } from './JobRecord.tsx';
 
@@ -51,12 +52,30 @@ function Closing({ view }: { view: JobView }) {
           <PartLine view={view} fault={fault} />
         </View>
       ))}
+      <Button
+        label="Parts and time"
+        detail="Other parts, minutes, and what it comes to"
+        testID="to-items"
+        onPress={() => router.navigate(`/jobs/${job.id}/items`)}
+      />
+      <Button label="Set up" detail={setupText(view)} testID="to-setup" onPress={() => router.navigate(`/jobs/${job.id}/setup`)} />
       <WayBack view={view} />
-      <Proofs view={view} />
+      <ProofPlan view={view} />
+      <Intervals view={view} />
       <SecondCheck view={view} />
       <CloseOut view={view} />
     </>
   );
+}
+
+/** What the family wants set, the first that is open before all. */
+function setupText({ pack, state }: JobView): string {
+  const { settings } = pack;
+  const open = openSettings(pack, state);
+  if (settings.length === 0) return 'Backlash, shims, torques and the rest';
+  return open.length === 0
+    ? 'Everything that the family foresees is set'
+    : `${open.length} of ${settings.length} open: ${open.map(({ name }) => name.toLowerCase()).join(', ')}`;
 }
 
 function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault: Fault }) {

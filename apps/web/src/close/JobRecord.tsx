@@ -1,3 +1,4 @@
+import { isProved } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
@@ -7,6 +8,10 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { FollowUps } from '../prove/FollowUps.tsx';
+import { Intervals } from '../prove/Intervals.tsx';
+import { FiguresCard, PhotoSheet } from './FiguresCard.tsx';
+import { BillCard } from '../items/BillCard.tsx';
 import { describeEntry } from '../log/describeEntry.ts';
 import { OUTCOMES } from '../wording/outcomes.ts';
 
@@ -34,21 +39,19 @@ export function JobRecord({ view }: { view: JobView }) {
         <Text variant="head">{machine?.label ?? pack.name}</Text>
         <Text variant="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
         <Text>“{state.takenIn?.complaint}”</Text>
-        {Object.values(state.gears).map(({ fitted }) =>
-          fitted ? (
-            <Text key={fitted.partId} variant="strong">
-              Fitted: {fitted.partNumber}
-            </Text>
-          ) : null,
-        )}
-        <Text>{state.proofs.some(({ passed }) => passed) ? 'Proved in use.' : 'Closed without a proof.'}</Text>
+        <Text>{isProved(pack, state) ? 'Proved in use.' : 'Closed without a full proof.'}</Text>
       </Card>
+      <FiguresCard view={view} />
+      <PhotoSheet view={view} />
+      <BillCard view={view} />
+      <Intervals view={view} />
+      <FollowUps view={view} />
       <Learnt view={view} />
       <View className="gap-1">
         <Text variant="head">How it went</Text>
         {told.map((entry) => (
           <Text key={entry.id} variant="soft">
-            {format(parseISO(entry.at), 'HH:mm')} {describeEntry(entry.payload, pack)}
+            {format(parseISO(entry.at), 'd MMM HH:mm')} {describeEntry(entry.payload, pack)}
           </Text>
         ))}
       </View>

@@ -80,6 +80,16 @@ export async function call<T>(
   }
 }
 
+/** What stands at an address as it is: a file that goes on to another program. @throws ApiRefusal, NoAnswer */
+export async function callText(path: string): Promise<string> {
+  const response = await fetch(path, { signal: AbortSignal.timeout(DEADLINE_MS) }).catch(() => {
+    throw new NoAnswer();
+  });
+  const text = await response.text();
+  if (response.ok) return text;
+  throw new ApiRefusal(response.status, readRefusal(JSON.parse(text)));
+}
+
 /** Whoever has the device, once they have shown that it is them; until then what is read is read under whoever it was before. */
 function provenHere(): string | null {
   const person = currentPerson();

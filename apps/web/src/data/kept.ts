@@ -2,7 +2,7 @@ import type { Query, QueryClient } from '@tanstack/react-query';
 
 /** Lists of which only the plain one is kept, not what was once sought for. */
 const PLAIN = new Set(['rows', 'machines']);
-const WHOLE = new Set(['shop', 'families', 'models', 'shelf', 'machine-counts']);
+const WHOLE = new Set(['shop', 'families', 'models', 'shelf', 'machine-counts', 'verdicts']);
 /** Of each of these the ones read last. */
 export const MOST_KEPT: Readonly<Record<string, number>> = { job: 40, machine: 60, 'machine-history': 20, part: 40, book: 20 };
 

@@ -3,14 +3,31 @@ import type { InfiniteData } from '@tanstack/react-query';
 import { withRow } from './rows.ts';
 
 const row = (id: string, more: Partial<JobRow> = {}): JobRow => ({
-  ...{ id, machineId: 'm1', family: 'saw-oil-pump', label: id, owner: '', complaint: 'dry', takenInAt: null, closedAt: null },
-  ...{ found: null, outcome: null, seq: 1, move: null, ...more },
+  ...{
+    id,
+    machineId: 'm1',
+    family: 'saw-oil-pump',
+    label: id,
+    owner: '',
+    complaint: 'dry',
+    takenInAt: null,
+    closedAt: null,
+    promisedOn: null,
+  },
+  ...{ followUp: null, found: null, outcome: null, seq: 1, move: null, ...more },
 });
 const held = (...pages: JobRow[][]): InfiniteData<JobPage, string> => ({
   pages: pages.map((rows) => ({ rows, next: null })),
   pageParams: pages.map(() => ''),
 });
 const ids = ({ pages }: InfiniteData<JobPage, string>) => pages.map(({ rows }) => rows.map(({ id }) => id));
+
+test('a list of what is looked at again holds what has a day, finished or not', () => {
+  const followUp = { due: '2026-12-01', action: 'look', what: 'dry' } as const;
+  const list = held([row('a', { followUp })]);
+  expect(ids(withRow(list, row('a', { seq: 2 }), { again: 'yes' }))).toEqual([[]]);
+  expect(ids(withRow(list, row('b', { followUp, closedAt: '2026-11-01' }), { again: 'yes' }))).toEqual([['b', 'a']]);
+});
 
 test('a row that changed stays in its place', () => {
   const after = withRow(held([row('a'), row('b')], [row('c')]), row('b', { complaint: 'leaks', seq: 2 }), { state: 'open' });

@@ -10,6 +10,9 @@ export interface RowsAsked {
   readonly state?: 'open' | 'closed';
   readonly machine?: string;
   readonly words?: string;
+  readonly waits?: 'yes' | 'no';
+  /** With something to be looked at again. */
+  readonly again?: 'yes';
 }
 
 /** A check of the fields that a first screen needs: the whole of Zod would come before it. */
@@ -37,12 +40,12 @@ export function useRows(asked: RowsAsked) {
   const rows = useMemo(() => {
     const known = query.data?.pages.flatMap((each) => each.rows);
     const begun =
-      asked.state === 'closed' || asked.words
+      asked.state === 'closed' || asked.words || asked.waits === 'yes' || asked.again
         ? []
         : begunHere(box).filter(({ machineId }) => asked.machine === undefined || machineId === asked.machine);
     if (!known && begun.length === 0) return undefined;
     return [...begun.filter(({ id }) => !known?.some((each) => each.id === id)), ...(known ?? [])];
-  }, [query.data, box, asked.state, asked.machine, asked.words]);
+  }, [query.data, box, asked.state, asked.machine, asked.words, asked.waits, asked.again]);
   return { ...query, rows };
 }
 
@@ -62,8 +65,10 @@ function begunHere(box: readonly Waiting[]): readonly JobRow[] {
           complaint,
           takenInAt: item.entry.at,
           closedAt: null,
+          promisedOn: null,
           found: null,
           outcome: null,
+          followUp: null,
           seq: 0,
           move: null,
         },
@@ -73,6 +78,9 @@ function begunHere(box: readonly Waiting[]): readonly JobRow[] {
     ];
   });
 }
+
+/** Whether the job can be moved on only once a part is here. */
+export const isWaiting = ({ move }: Pick<JobRow, 'move'>): boolean => move?.kind === 'waitForPart';
 
 type Pages = InfiniteData<JobPage, string>;
 
@@ -84,9 +92,12 @@ export function placeRow(client: QueryClient, row: JobRow): void {
 }
 
 /** Exported for its test. A row that no longer belongs leaves; a new one that belongs comes first, unless it was sought by words. */
-export function withRow(held: Pages, row: JobRow, { state, machine, words = '' }: RowsAsked): Pages {
+export function withRow(held: Pages, row: JobRow, { state, machine, waits, again, words = '' }: RowsAsked): Pages {
   const belongs =
-    (state === undefined || (row.closedAt !== null) === (state === 'closed')) && (machine === undefined || machine === row.machineId);
+    (again === undefined || row.followUp !== null) &&
+    (waits === undefined || isWaiting(row) === (waits === 'yes')) &&
+    (state === undefined || (row.closedAt !== null) === (state === 'closed')) &&
+    (machine === undefined || machine === row.machineId);
   const was = held.pages.flatMap(({ rows }) => rows).find(({ id }) => id === row.id);
   // Events of one row may come across each other: the later entry has it, and with the same a move that is there.
   if (was && (was.seq > row.seq || (was.seq === row.seq && was.move && !row.move))) return held;

@@ -7,8 +7,17 @@ export function saveAddress(name: string, address: string): void {
 }
 
 /** Offers a text as a file to keep. */
-export function saveFile(name: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+export const saveText = (name: string, text: string, type: string): void => saveBlob(name, new Blob([text], { type }));
+
+/** The same of JSON. */
+export const saveFile = (name: string, text: string): void => saveText(name, text, 'application/json');
+
+/** Offers bytes, as base64, as a file to keep. */
+export const saveBase64 = (name: string, type: string, base64: string): void =>
+  saveBlob(name, new Blob([Uint8Array.from(atob(base64), (each) => each.charCodeAt(0))], { type }));
+
+function saveBlob(name: string, blob: Blob): void {
+  const address = URL.createObjectURL(blob);
   saveAddress(name, address);
   URL.revokeObjectURL(address);
 }

@@ -18,7 +18,7 @@ interface Hit {
 const joined = (...parts: readonly (string | null | false)[]) => parts.filter(Boolean).join(' · ');
 
 /** What was found under its headings, in the order in which it is gone through. */
-const hitsOf = ({ machines, plates, jobs, parts, models }: Found): readonly (readonly [string, readonly Hit[]])[] => [
+const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<Found, 'near'>): readonly (readonly [string, readonly Hit[]])[] => [
   [
     'Machines',
     machines.map(({ id, label, owner, serial, retired }) => ({
@@ -73,6 +73,7 @@ export function FindScreen() {
         maxLength={100}
         onSubmitEditing={() => first && router.navigate(first.to)}
       />
+      {groups.length > 0 && search.data?.near ? <Text>Nothing begins with “{sought}”; this comes near to it.</Text> : null}
       {groups.map(([head, hits]) => (
         <View key={head} className="gap-2">
           <Text variant="head">{head}</Text>

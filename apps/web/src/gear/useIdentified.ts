@@ -1,6 +1,6 @@
 import {
   weighByBook,
-  type GearAttributes,
+  type PartAttributes,
   type GearCard,
   type GearInBook,
   type GearState,
@@ -21,7 +21,7 @@ interface Ranked {
 interface Asks<Name extends string> {
   readonly operation: Name;
   question(gear: GearState): object | null;
-  wanted(candidate: never, gear: GearState, card: GearCard): GearAttributes;
+  wanted(candidate: never, gear: GearState, card: GearCard): PartAttributes;
 }
 
 interface OnMachine {
@@ -49,7 +49,7 @@ export function useIdentified<Name extends OperationName>(
 
 interface Known {
   readonly known: GearInBook | undefined;
-  readonly asks: { wanted(candidate: never, gear: GearState, card: GearCard): GearAttributes };
+  readonly asks: { wanted(candidate: never, gear: GearState, card: GearCard): PartAttributes };
   readonly gear: GearState;
   readonly card: GearCard;
 }

@@ -1,4 +1,4 @@
-import type { GearAttributes, GearCard, GearKind, GearState, Pack, RankedCandidate } from '@patient-badger/core';
+import type { PartAttributes, GearCard, GearKind, GearState, Pack, RankedCandidate } from '@patient-badger/core';
 import { useGearInBook } from '../data/book.ts';
 import { kindFor } from './kinds.ts';
 import { useAnswer, withBook } from './useIdentified.ts';
@@ -9,7 +9,7 @@ interface Identified {
 }
 
 export interface Wanted {
-  readonly attributes: GearAttributes;
+  readonly attributes: PartAttributes;
   /** How likely it is that it was this gear. */
   readonly probability: number;
 }
@@ -21,12 +21,12 @@ interface Asked {
   readonly modelId?: string | null | undefined;
 }
 
-/** The gear to look for, by the candidate that was picked or the likeliest; null while too little is measured. */
-export function useWanted(pack: Pack, card: GearCard, { gear, pick, modelId }: Asked): Wanted | null {
-  const kind: GearKind | undefined = kindFor(pack, card)?.kind;
-  const known = useGearInBook(modelId, card.id);
+/** The gear to look for, by the candidate that was picked or the likeliest; null while too little is measured, or the family has no gear card. */
+export function useWanted(pack: Pack, card: GearCard | undefined, { gear, pick, modelId }: Asked): Wanted | null {
+  const kind: GearKind | undefined = card && kindFor(pack, card)?.kind;
+  const known = useGearInBook(modelId, card?.id ?? '');
   const { data } = useAnswer<Identified>(kind?.identification, gear);
-  if (!gear || !kind?.identification || !data) return null;
+  if (!card || !gear || !kind?.identification || !data) return null;
   const { key, wanted } = kind.identification;
   const { candidates } = withBook(data, { known, asks: kind.identification, gear, card });
   const candidate = candidates.find((each) => key(each) === pick) ?? candidates[0];

@@ -3,7 +3,7 @@ import { instrumentAnswer, type InstrumentQuestion } from '@patient-badger/contr
 import { call } from '../data/api.ts';
 
 /** What an instrument is put to. */
-export type Aim = Pick<InstrumentQuestion, 'look' | 'gear' | 'quantity' | 'zeroed' | 'unit'>;
+export type Aim = Pick<InstrumentQuestion, 'look' | 'gear' | 'quantity' | 'zeroed' | 'unit' | 'speed' | 'play'>;
 
 /**
  * One device on the bench. A reading has its unit and ±; a device that gives no answer throws an error

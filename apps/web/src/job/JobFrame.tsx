@@ -1,8 +1,9 @@
-import { toSetRight } from '@patient-badger/core';
+import { toSetRight, withOwn } from '@patient-badger/core';
 import { useLocalSearchParams, type Href } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useJob, type OpenJob } from '../data/jobs.ts';
+import { useOwnPriors } from '../data/learnt.ts';
 import { useTrace } from '../data/useTrace.ts';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';
@@ -42,9 +43,10 @@ export function JobFrame(props: Props) {
 function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }) {
   const wide = useWide();
   const [again, setAgain] = useState(false);
-  const trace = useTrace(open.state, open.pack);
-  const view = { ...open, trace };
-  const { job, machine, state, pack } = open;
+  const trace = useTrace(open.state, useOwnPriors(open.pack));
+  const pack = useWithOwn(open);
+  const view = { ...open, pack, trace };
+  const { job, machine, state } = open;
   const finished = state.closed !== null && !again && WORK.has(stage);
   const content = finished ? <FinishedCard jobId={job.id} onAgain={() => setAgain(true)} /> : children(view);
   return (
@@ -78,6 +80,12 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
       )}
     </Screen>
   );
+}
+
+/** The family with what the job added to it; the same object as long as nothing is added, for what is worked out for it is kept by it. */
+function useWithOwn({ pack, state: { own } }: OpenJob) {
+  const added = JSON.stringify(own);
+  return useMemo(() => withOwn(pack, { own: JSON.parse(added) as typeof own }), [pack, added]);
 }
 
 /** The gear that the stages of measuring and matching open on: the one that has to be replaced, or one the app has a card for. */

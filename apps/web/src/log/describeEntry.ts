@@ -1,17 +1,28 @@
-import type { EntryPayload, Pack } from '@patient-badger/core';
+import type { EntryPayload, Pack, Payload } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
 import { SEAT_WORDS } from '../wording/seatWords.ts';
 import { quantityWords } from '../gear/kinds.ts';
 import { attributeName } from '../wording/attributeWords.ts';
 import { offText } from '../wording/ratioWords.ts';
+import { countedName } from '../wording/countedName.ts';
+import { OPTION_WORDS } from '../wording/optionWords.ts';
 import { readingText } from '../wording/readingText.ts';
 import { resultName } from '../wording/resultName.ts';
+import { settingText } from '../wording/settingText.ts';
+import { intervalText } from '../wording/intervalText.ts';
 import { PIECE_WORDS } from '../wording/pieceWords.ts';
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((each) => each.id === id)?.name ?? id;
 
 const LOOSE_WORDS = { missingBefore: 'missing before we came', broken: 'broken', lost: 'lost', replaced: 'replaced' } as const;
+
+const ITEM_WORDS = { needed: 'Needed', ordered: 'Ordered', inHand: 'From the shop' } as const;
+const itemText = (item: Payload<'itemAdded'>) => `${countedName(item)}${item.partNumber ? ` (${item.partNumber})` : ''}`;
+
+/** An option that was drafted bears the name of its kind. */
+const optionName = (option: string): string =>
+  Object.hasOwn(OPTION_WORDS, option) ? OPTION_WORDS[option as keyof typeof OPTION_WORDS].toLowerCase() : option;
 
 const captureOf = (pack: Pack, at: { step: string; capture: string }) =>
   pack.steps.find(({ id }) => id === at.step)?.captures.find(({ id }) => id === at.capture);
@@ -90,12 +101,60 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `Refused: ${payload.partNumber}, ${attributeName(payload.deciding).toLowerCase()} (${payload.note})`;
     case 'partFitted':
       return `Part fitted: ${payload.partNumber}${payload.source === 'shelf' ? ', off the shelf' : ''}`;
+    case 'promised':
+      return payload.on === null ? 'Promised for no day any more' : `Promised for ${payload.on}`;
+    case 'itemAdded':
+      return `${ITEM_WORDS[payload.state]}: ${itemText(payload)}${payload.supplier ? `, ${payload.supplier}` : ''}`;
+    case 'itemOrdered':
+      return `A part that was needed is ordered from ${payload.supplier}`;
+    case 'itemArrived':
+      return 'A part arrived';
+    case 'itemMeasured':
+      return `${attributeName(payload.quantity)} of a part that came: ${payload.entered}`;
+    case 'itemAccepted':
+      return 'A part accepted, as ordered';
+    case 'itemRefused':
+      return `A part refused: ${attributeName(payload.deciding).toLowerCase()} (${payload.note})`;
+    case 'itemFitted':
+      return 'A part fitted';
+    case 'labourNoted':
+      return `Worked ${payload.minutes} min: ${payload.what}`;
+    case 'optionKept':
+      return `Way to go on: ${payload.name}`;
+    case 'optionDropped':
+      return 'A way to go on taken off';
+    case 'useAssumed':
+      return `Used ${payload.perYear} ${payload.unit} a year${payload.horizonYears === undefined ? '' : `, kept ${payload.horizonYears} years`}`;
+    case 'quoteMade':
+      return `Quote written, valid until ${payload.validUntil}`;
+    case 'quoteAnswered':
+      return `The owner said ${payload.by === 'paper' ? 'on paper' : 'by word'}: ${optionName(payload.option)} (to ${payload.who})`;
+    case 'sleeveTried':
+      return `Sleeve at ${payload.sleeveDeg}°: ${payload.backlashMm.value} mm of backlash`;
+    case 'settingMade':
+      return `Set: ${settingText(payload)}`;
+    case 'partSaved':
+      return `${nameIn(pack.gears, payload.gear)} saved: ${payload.figures}`;
+    case 'gearMade':
+      return `${nameIn(pack.gears, payload.gear)} drawn: ${payload.file}, ${payload.material.toLowerCase()}`;
+    case 'ownLooseAdded':
+      return `Comes off too: ${payload.count} × ${payload.name} (${payload.lives})`;
+    case 'ownCaptureAdded':
+      return `To be taken down too: ${payload.ask}`;
+    case 'ownStepAdded':
+      return `A step of this machine: ${payload.name}`;
     case 'plateRead':
       return `Read off the machine: ${payload.partNumber} (${payload.where})`;
     case 'closingDone':
       return `Closed up: ${nameIn([...pack.closing, ...pack.steps], payload.step)}`;
     case 'proofDone':
-      return `${nameIn(pack.proofs, payload.proof)}: ${payload.passed ? 'yes' : 'no'}`;
+      return `${nameIn(pack.proofs, payload.proof)}: ${payload.passed ? 'yes' : 'no'}${proofFigures(payload, pack)}`;
+    case 'followUpSet':
+      return `${payload.action === 'call' ? 'To ask the owner' : 'To look at again'}, ${payload.due}: ${payload.what}`;
+    case 'followUpDone':
+      return `Looked at again: ${payload.passed ? 'it holds' : 'it does not hold'}${payload.note ? ` (${payload.note})` : ''}`;
+    case 'intervalSet':
+      return `Due again: ${payload.what}, every ${intervalText(payload)}${payload.source ? ` (${payload.source})` : ''}`;
     case 'secondChecked':
       return `Second check done${payload.note ? `: ${payload.note}` : ''}`;
     case 'outsideChecked':
@@ -109,4 +168,14 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
     case 'withdrawn':
       return 'Taken back';
   }
+}
+
+function proofFigures({ proof, figure, points, note }: Payload<'proofDone'>, { proofs }: Pack): string {
+  const unit = proofs.find(({ id }) => id === proof)?.figure?.unit ?? '';
+  const said = [
+    ...(figure === undefined ? [] : [`${figure} ${unit}`.trim()]),
+    ...(points?.map(({ reference, shown }) => `${shown} at ${reference}`) ?? []),
+    ...(note ? [note] : []),
+  ];
+  return said.length > 0 ? ` (${said.join(', ')})` : '';
 }

@@ -5,6 +5,9 @@ import { usePackOf } from '../data/families.ts';
 import { useMachine, useMachineHistory } from '../data/jobs.ts';
 import { useRows } from '../data/rows.ts';
 import { ChangeMachine, Meters } from './MachineForms.tsx';
+import { DueCard } from './DueCard.tsx';
+import { partText } from './partText.ts';
+import { UseLine } from './UseLine.tsx';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { type Outcome, OUTCOMES } from '../wording/outcomes.ts';
@@ -21,6 +24,8 @@ export function MachineScreen() {
     <Screen title={machine?.label ?? 'Machine'} under={[machine?.owner, machine?.modelName].filter(Boolean).join(' · ')} back="/machines">
       {machine?.mergedInto ? <MergedInto id={machine.mergedInto} /> : null}
       {machine ? <Plate machine={machine} plates={history.data?.plates ?? []} /> : null}
+      {machine && history.data ? <DueCard machineId={machine.id} history={history.data} /> : null}
+      {history.data ? <Life machineId={id} history={history.data} /> : null}
       {machine && history.data ? <Meters machine={machine} history={history.data} /> : null}
       {machine && !machine.mergedInto ? <ChangeMachine key={machine.id} machine={machine} /> : null}
       {history.data ? (
@@ -61,6 +66,12 @@ function MergedInto({ id }: { id: string }) {
       <Button label="To that record" onPress={() => router.navigate(`/machines/${id}`)} />
     </Card>
   );
+}
+
+/** Its use over time with what was done to it. */
+function Life({ machineId, history }: { machineId: string; history: MachineHistory }) {
+  const jobs = useRows({ machine: machineId });
+  return <UseLine history={history} jobs={(jobs.rows ?? []).flatMap(({ takenInAt }) => takenInAt ?? [])} />;
 }
 
 function Jobs({ machineId }: { machineId: string }) {
@@ -122,16 +133,6 @@ function JobLine({ row: { id, complaint, takenInAt, closedAt, found, outcome } }
       {found ? <Text variant="soft">{found}</Text> : null}
     </LinkArea>
   );
-}
-
-/** When a part went in and what it has worked since. */
-export function partText({ state, at, fromShelf, hours, workedHours, km, workedKm }: MachineHistory['parts'][number]): string {
-  const how = state === 'fitted' ? `Fitted ${day(at)}` : `Accepted ${day(at)}, not noted as fitted`;
-  const meters = [
-    ...(hours === undefined ? [] : [`at ${hours} h, ${workedHours ?? 0} h since`]),
-    ...(km === undefined ? [] : [`at ${km} km, ${workedKm ?? 0} km since`]),
-  ];
-  return [how, ...(fromShelf ? ['off the shelf'] : []), ...meters].join('; ');
 }
 
 const day = (at: string) => format(parseISO(at), 'd MMM yyyy');

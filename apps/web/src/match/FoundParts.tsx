@@ -1,4 +1,4 @@
-import { type GearAttributes, type GearCard } from '@patient-badger/core';
+import { type PartAttributes, type GearCard } from '@patient-badger/core';
 import { partMatch, type PartMatch } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -21,7 +21,7 @@ import { PlateNumber, platesFor } from './PlateNumber.tsx';
 export interface FoundProps {
   readonly view: JobView;
   readonly card: GearCard;
-  readonly wanted: GearAttributes;
+  readonly wanted: PartAttributes;
   readonly machineModel: string | undefined;
 }
 

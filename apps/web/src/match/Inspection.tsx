@@ -1,4 +1,4 @@
-import { arrivedAttributes, type GearAttributes, type GearCard, type GearQuantity, type Order } from '@patient-badger/core';
+import { arrivedAttributes, type PartAttributes, type GearCard, type GearQuantity, type Order } from '@patient-badger/core';
 import { refusals } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -12,10 +12,10 @@ import { Text } from '../design/Text.tsx';
 import { wordsFor, quantityWords } from '../gear/kinds.ts';
 import { ReadPad } from '../gear/ReadPad.tsx';
 import { type JobView } from '../job/JobView.ts';
-import { attributeName, attributeValue, differenceText, fitText } from '../wording/attributeWords.ts';
+import { attributeName, attributeValue, differenceText, fitText, notAsOrdered } from '../wording/attributeWords.ts';
 
 export const MEASURED = ['teeth', 'faceWidthMm', 'boreDiameterMm', 'tipDiameterMm', 'starts'] as const satisfies readonly (GearQuantity &
-  keyof GearAttributes)[];
+  keyof PartAttributes)[];
 
 /** Ordered against arrived, dimension by dimension; the verdict with what decides it. */
 export function Inspection({ view, card, order }: { view: JobView; card: GearCard; order: Order }) {
@@ -104,8 +104,7 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
       {verdict === 'refuse' && deciding ? (
         <>
           <Text variant="danger" testID="receive-verdict">
-            Not what was ordered: {attributeName(deciding).toLowerCase()}{' '}
-            {difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`}
+            {notAsOrdered(deciding, difference)}
           </Text>
           <Field label="Note for the return (may stay empty)" value={note} onChangeText={setNote} />
           <Button variant="danger" big label="Send it back" testID="refuse" onPress={() => refuse(deciding)} />

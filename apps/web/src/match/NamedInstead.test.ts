@@ -1,10 +1,10 @@
 import type { Part } from '@patient-badger/contract';
-import type { GearAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core';
 import { linkText } from './NamedInstead.tsx';
 
-const attributes: GearAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, faceWidthMm: 10, material: 'steel' };
+const attributes: PartAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, faceWidthMm: 10, material: 'steel' };
 const part = { attributes } as Part;
-const link = (other: GearAttributes | null) => ({
+const link = (other: PartAttributes | null) => ({
   kind: 'supersededBy' as const,
   partNumber: 'QB-1',
   part: other && { id: '0197a000-0000-7000-8000-000000000001', name: 'n', attributes: other },

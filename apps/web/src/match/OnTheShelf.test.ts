@@ -1,9 +1,9 @@
 import type { ShelfItem } from '@patient-badger/contract';
-import type { GearAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core';
 import { donorsFor } from './OnTheShelf.tsx';
 
-const wanted: GearAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, boreDiameterMm: 12 };
-const item = (name: string, attributes: GearAttributes, more: Partial<ShelfItem> = {}) =>
+const wanted: PartAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, boreDiameterMm: 12 };
+const item = (name: string, attributes: PartAttributes, more: Partial<ShelfItem> = {}) =>
   ({ name, attributes, usedIn: null, gone: null, ...more }) as ShelfItem;
 const names = (shelf: readonly ShelfItem[]) => donorsFor(shelf, wanted).map((donor) => donor.item.name);
 

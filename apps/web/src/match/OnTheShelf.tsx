@@ -1,5 +1,5 @@
 import { operations } from '../data/operations.ts';
-import { type GearAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
+import { type PartAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
 import type { ShelfItem } from '@patient-badger/contract';
 import { useShelf } from '../data/jobs.ts';
 import { useRecord } from '../data/useRecord.ts';
@@ -15,7 +15,7 @@ import { Verdict } from './PartCard.tsx';
 export const WORTH = 0.02;
 
 /** Donors that would do for this gear, with what they have behind them: they cost nothing and no wait. */
-export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobView; card: GearCard; wanted: GearAttributes }) {
+export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobView; card: GearCard; wanted: PartAttributes }) {
   const shelf = useShelf().data ?? [];
   const { write, problem } = useRecord(job.id);
   const chosen = state.gears[card.id]?.chosen;
@@ -60,7 +60,7 @@ interface Donor {
 }
 
 /** Donors still there that may fit, the likeliest first. */
-export const donorsFor = (shelf: readonly ShelfItem[], wanted: GearAttributes): readonly Donor[] =>
+export const donorsFor = (shelf: readonly ShelfItem[], wanted: PartAttributes): readonly Donor[] =>
   shelf
     .filter(isThere)
     .map((item) => ({ item, fit: operations.run('match.fit', { wanted, part: item.attributes }) }))

@@ -1,13 +1,13 @@
-import { fit, matchFitInput, type GearAttributes } from '@patient-badger/core';
+import { fit, matchFitInput, type PartAttributes } from '@patient-badger/core';
 import type { PartMatch } from '@patient-badger/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { PartCard } from './PartCard.tsx';
 
 const MODEL = 'Tovelund T5-46';
-const wanted: GearAttributes = { type: 'worm', starts: 1, axialModuleMm: 1, boreDiameterMm: 12 };
+const wanted: PartAttributes = { type: 'worm', starts: 1, axialModuleMm: 1, boreDiameterMm: 12 };
 
-const shownPart = (attributes: GearAttributes): PartMatch['part'] => ({
+const shownPart = (attributes: PartAttributes): PartMatch['part'] => ({
   id: '0197a000-0000-7000-8000-000000000001',
   partNumber: 'QB-7700-K',
   name: 'Oil pump worm',
@@ -21,7 +21,7 @@ const shownPart = (attributes: GearAttributes): PartMatch['part'] => ({
   links: [],
 });
 
-function show(part: GearAttributes, claims: string[] = [], onChoose?: () => void, more: Partial<PartMatch> = {}) {
+function show(part: PartAttributes, claims: string[] = [], onChoose?: () => void, more: Partial<PartMatch> = {}) {
   const match: PartMatch = {
     part: { ...shownPart(part), claims },
     fit: fit(matchFitInput.parse({ wanted, part, claims, machine: MODEL })),

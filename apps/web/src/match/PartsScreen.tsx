@@ -1,5 +1,5 @@
 import { findsParts } from '@patient-badger/core';
-import type { GearAttributes, GearCard } from '@patient-badger/core';
+import type { PartAttributes, GearCard } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -14,7 +14,12 @@ import { Found } from './FoundParts.tsx';
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
 export const PartsScreen = () => (
   <GearFrame stage="match">
-    {(view, card) => (findsParts(view.pack, card.id) ? <Matching view={view} card={card} /> : <NoSearchYet view={view} card={card} />)}
+    {(view, card) => (
+      <>
+        {findsParts(view.pack, card.id) ? <Matching view={view} card={card} /> : <NoSearchYet view={view} card={card} />}
+        <OtherParts jobId={view.job.id} />
+      </>
+    )}
   </GearFrame>
 );
 
@@ -26,6 +31,18 @@ function NoSearchYet({ view: { job }, card }: { view: JobView; card: GearCard })
       <Text>Write down what you measured and the part you will fit.</Text>
       <Button variant="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
     </Card>
+  );
+}
+
+function OtherParts({ jobId }: { jobId: string }) {
+  const router = useRouter();
+  return (
+    <Button
+      label="Parts that are no gears"
+      detail="Bearings, seals, pins, a whole unit; and what the job comes to"
+      testID="to-items"
+      onPress={() => router.navigate(`/jobs/${jobId}/items`)}
+    />
   );
 }
 
@@ -62,7 +79,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
 /** Below this chance the gear is not known well enough to order by. */
 const SURE = 0.9;
 
-function Wanted({ wanted }: { wanted: GearAttributes }) {
+function Wanted({ wanted }: { wanted: PartAttributes }) {
   return (
     <Card tone="sunken">
       <Text variant="head">Wanted</Text>

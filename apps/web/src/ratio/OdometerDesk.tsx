@@ -1,6 +1,5 @@
 import type { EntryPayload } from '@patient-badger/core';
 import { useState } from 'react';
-import { createStored } from '../preferences/stored.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -9,6 +8,7 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { CableTurns, type CablePer } from './CableTurns.tsx';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { minutesText } from '../wording/words.ts';
 
 interface Drafts {
@@ -23,7 +23,7 @@ interface Drafts {
   readonly reason: string;
 }
 
-const drafts = createStored<Drafts>('odometer-desk', {
+const EMPTY: Drafts = {
   reading: '',
   missed: '',
   unit: 'km',
@@ -32,7 +32,8 @@ const drafts = createStored<Drafts>('odometer-desk', {
   cablePer: 'mile',
   perUnit: '',
   reason: '',
-});
+};
+
 /** The turns as `ratio.correct` takes them; null while they are not given. */
 function turnsGiven({ turned, cable, cablePer, perUnit }: Drafts) {
   const given = typedNumber(turned === 'cable' ? cable : perUnit);
@@ -41,18 +42,23 @@ function turnsGiven({ turned, cable, cablePer, perUnit }: Drafts) {
   return cablePer === 'mile' ? { cableTurnsPerMile: given } : { cableTurnsPerKm: given };
 }
 
+const NOTHING = {};
+
 type Corrected = Extract<EntryPayload, { kind: 'odometerCorrected' }>;
 
 /** An odometer that stood still, brought forward by what it missed: turns, minutes, and the sheet that says so. */
 export function OdometerDesk({
   onKeep,
   onSheet,
+  jobId,
+  known = NOTHING,
 }: {
   onKeep?: ((corrected: Corrected) => void) | undefined;
   onSheet?: (() => void) | undefined;
+  jobId?: string | undefined;
+  known?: Partial<Drafts> | undefined;
 }) {
-  const draft = drafts.use();
-  const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
+  const { draft, set } = useDeskDraft('odometer-desk', { jobId, known, empty: EMPTY });
   const [asked, setAsked] = useState(false);
   const reading = typedNumber(draft.reading);
   const missed = typedNumber(draft.missed);

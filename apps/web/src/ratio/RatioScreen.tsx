@@ -1,6 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useBook } from '../data/book.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Screen } from '../shell/Screen.tsx';
@@ -8,7 +9,9 @@ import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { CountDesk } from './CountDesk.tsx';
+import { knownSpeedometer, trainOf } from './knownFigures.ts';
 import { OdometerDesk } from './OdometerDesk.tsx';
+import type { SpeedometerDraft } from './speedometer.ts';
 import { SpeedometerDesk } from './SpeedometerDesk.tsx';
 import { SwapDesk } from './SwapDesk.tsx';
 import { TrainDesk } from './TrainDesk.tsx';
@@ -37,6 +40,8 @@ function Desks({ view }: { view?: JobView | undefined }) {
   const router = useRouter();
   const [desk, setDesk] = useState<Desk>(DESKS.find(([id]) => id === given)?.[0] ?? 'speedometer');
   const { write, problem } = useRecord(view?.job.id ?? '');
+  const book = useBook(view?.machine?.modelId).data?.book;
+  const known = view ? knownSpeedometer(view.state, book) : {};
   return (
     <>
       {view ? <Text variant="title">Ratio desk</Text> : null}
@@ -46,13 +51,20 @@ function Desks({ view }: { view?: JobView | undefined }) {
         ))}
       </View>
       {desk === 'speedometer' ? (
-        <SpeedometerDesk onKeep={view && ((chosen) => void write(chosen))} kept={view?.state.ratioChosen ?? null} />
+        <SpeedometerDesk
+          onKeep={view && ((chosen) => void write(chosen))}
+          kept={view?.state.ratioChosen ?? null}
+          jobId={view?.job.id}
+          known={known}
+        />
       ) : null}
       {desk === 'count' ? <CountDesk /> : null}
-      {desk === 'train' ? <TrainDesk /> : null}
+      {desk === 'train' ? <TrainDesk jobId={view?.job.id} chain={view && trainOf(view.pack)} /> : null}
       {desk === 'swap' ? <SwapDesk /> : null}
       {desk === 'odometer' ? (
         <OdometerDesk
+          jobId={view?.job.id}
+          known={odometerOf(known, view?.state.facts.distanceKm)}
           onKeep={view && ((corrected) => void write(corrected))}
           onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure`) : undefined}
         />
@@ -61,3 +73,10 @@ function Desks({ view }: { view?: JobView | undefined }) {
     </>
   );
 }
+
+/** The odometer's reading as it was taken in, and the cable's turns where the speedometer's figures have them. */
+const odometerOf = ({ cable, cablePer }: Partial<SpeedometerDraft>, distanceKm: unknown) => ({
+  ...(typeof distanceKm === 'number' && { reading: String(distanceKm), unit: 'km' as const }),
+  ...(cable && { cable }),
+  ...(cablePer && { cablePer }),
+});

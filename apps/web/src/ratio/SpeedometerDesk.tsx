@@ -24,16 +24,38 @@ const RULE_NOT_KEPT = {
   keepDrive: 'No pair keeps the drive gear that is in. These are the nearest.',
 } as const;
 
+const NOTHING = {};
+
+const figuresOf = ({ tyre, axleRatio, cable, cablePer, drive, driven }: SpeedometerDraft) => ({
+  tyre,
+  axleRatio,
+  cable,
+  cablePer,
+  drive,
+  driven,
+});
+
 type Chosen = Extract<EntryPayload, { kind: 'ratioChosen' }>;
 
 /** Which drive and driven gear: from the tyre by its best figure to every pair that exists, with what each reads. */
-export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) => void) | undefined; kept: Chosen | null }) {
-  const { draft, set, setPicked, tyre, turnsPerKm, question, worked, nowOff, options, chosen } = useSpeedometer();
+interface Props {
+  readonly onKeep?: ((chosen: Chosen) => void) | undefined;
+  readonly kept: Chosen | null;
+  readonly jobId?: string | undefined;
+  /** What is known of the machine and its model before anything is typed. */
+  readonly known?: Partial<SpeedometerDraft> | undefined;
+}
+
+export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props) {
+  const { draft, set, isFilled, setPicked, tyre, turnsPerKm, question, worked, nowOff, options, chosen } = useSpeedometer({ jobId, known });
   const field = (name: keyof SpeedometerDraft, label: string, hint?: string) => (
     <Field label={label} example={hint} value={draft[name]} onChangeText={(text) => set({ [name]: text })} testID={`desk-${name}`} />
   );
   return (
     <>
+      {isFilled ? (
+        <Text variant="soft">Filled from what is known of this machine and its model: check it against what you see.</Text>
+      ) : null}
       <Card>
         <Text variant="head">Tyre that is on it</Text>
         {field('tyre', 'Size as printed', '185/65R14, 31x10.5R15, 6.00-16 or G78-14')}
@@ -142,6 +164,7 @@ export function SpeedometerDesk({ onKeep, kept }: { onKeep?: ((chosen: Chosen) =
                   driveTeeth: chosen.driveTeeth,
                   drivenTeeth: chosen.drivenTeeth,
                   readingErrorPercent: chosen.readingErrorPercent,
+                  figures: figuresOf(draft),
                   basis: `${draft.tyre.trim()}, ${turnsPerKm?.toFixed(0)} turns/km, axle ${draft.axleRatio}, cable ${draft.cable} per ${draft.cablePer}`,
                 })
               }

@@ -1,18 +1,17 @@
-import { createStored } from '../preferences/stored.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { readCounts } from '../wording/ratioWords.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { readTrain } from './readTrain.ts';
 
-const drafts = createStored('train', { chain: '', wanted: '', gears: '', moduleMm: '1', centre: '' });
+const EMPTY = { chain: '', wanted: '', gears: '', moduleMm: '1', centre: '' };
 
 /** A train reckoned through, and trains from the gears there are for a ratio that is wanted. */
-export function TrainDesk() {
-  const draft = drafts.use();
-  const set = (change: Partial<typeof draft>) => drafts.set({ ...draft, ...change });
+export function TrainDesk({ jobId, chain: known }: { jobId?: string | undefined; chain?: string | undefined }) {
+  const { draft, set, isFilled } = useDeskDraft('train', { jobId, known: known ? { chain: known } : {}, empty: EMPTY });
   const stages = readTrain(draft.chain);
   const train = stages && runOperation('ratio.train', { stages });
   const teeth = readCounts(draft.gears);
@@ -40,6 +39,9 @@ export function TrainDesk() {
           testID="train-chain"
           problem={draft.chain.trim() !== '' && !stages ? 'Write it like 10:40 12:36, a worm like 1w:30.' : undefined}
         />
+        {isFilled ? (
+          <Text variant="soft">The counts of this machine’s drive line as its model has them, or its family: count your own.</Text>
+        ) : null}
         {train?.ok ? (
           <Text variant="head" testID="train-reduction">
             {train.output.reduction.toFixed(4)} turns in for one out

@@ -1,15 +1,12 @@
 import { useState } from 'react';
 import { runOperation } from '../data/runOperation.ts';
-import { createStored } from '../preferences/stored.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { EMPTY_DRAFT, nowQuestion, takeoffQuestion, tyreQuestion, type SpeedometerDraft } from './speedometer.ts';
 import { keyOf } from './SpeedometerPair.tsx';
 
-const drafts = createStored<SpeedometerDraft>('speedometer', EMPTY_DRAFT);
-
 /** What is typed on the speedometer's desk, and what follows from it: the tyre, every pair, the one that is in now. */
-export function useSpeedometer() {
-  const draft = { ...EMPTY_DRAFT, ...drafts.use() };
-  const set = (change: Partial<SpeedometerDraft>) => drafts.set({ ...draft, ...change });
+export function useSpeedometer({ jobId, known }: { jobId: string | undefined; known: Partial<SpeedometerDraft> }) {
+  const { draft, set, isFilled } = useDeskDraft('speedometer', { jobId, known, empty: EMPTY_DRAFT });
   const [picked, setPicked] = useState<string | null>(null);
   const asked = tyreQuestion(draft);
   const tyre = asked && runOperation('ratio.tyre', asked);
@@ -21,5 +18,5 @@ export function useSpeedometer() {
   const nowOff = now?.ok ? now.output.options[0] : undefined;
   const options = worked?.ok ? worked.output.options : [];
   const chosen = options.find((each) => keyOf(each) === picked) ?? options[0];
-  return { draft, set, setPicked, tyre, turnsPerKm, question, worked, nowOff, options, chosen };
+  return { draft, set, isFilled, setPicked, tyre, turnsPerKm, question, worked, nowOff, options, chosen };
 }

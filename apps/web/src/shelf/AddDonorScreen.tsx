@@ -1,4 +1,4 @@
-import { gearAttributes, PART_TYPES, type GearAttributes } from '@patient-badger/core';
+import { GEAR_TYPES, partAttributes, type PartAttributes } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -11,7 +11,7 @@ import { typedNumber } from '../design/typedNumber.ts';
 import { attributeName, attributeValue } from '../wording/attributeWords.ts';
 import { DonorForm } from './DonorForm.tsx';
 
-type Kind = (typeof PART_TYPES)[number];
+type Kind = (typeof GEAR_TYPES)[number];
 const FIELDS = ['teeth', 'starts', 'module', 'diametralPitch', 'boreDiameterMm', 'faceWidthMm', 'tipDiameterMm'] as const;
 type Name = (typeof FIELDS)[number];
 const LABELS: Readonly<Partial<Record<Name, string>>> = { module: 'Module, mm', diametralPitch: 'or diametral pitch' };
@@ -28,7 +28,7 @@ export function AddDonorScreen() {
       <Card>
         <Text variant="head">What it is by its dimensions</Text>
         <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
-          {PART_TYPES.map((each) => (
+          {GEAR_TYPES.map((each) => (
             <Button
               key={each}
               label={attributeValue('type', each)}
@@ -60,7 +60,7 @@ export function AddDonorScreen() {
 }
 
 interface Read {
-  readonly attributes: GearAttributes | null;
+  readonly attributes: PartAttributes | null;
   readonly problems: Readonly<Partial<Record<Name, string>>>;
 }
 
@@ -77,5 +77,5 @@ export function readAttributes(type: Kind, typed: Partial<Record<Name, string>>)
   if (wrong.length > 0) return { attributes: null, problems: Object.fromEntries(wrong) };
   const { module, ...rest } = values;
   const sized = module === undefined ? {} : { [type === 'worm' ? 'axialModuleMm' : 'normalModuleMm']: module };
-  return { attributes: gearAttributes.parse({ type, ...rest, ...sized }), problems: {} };
+  return { attributes: partAttributes.parse({ type, ...rest, ...sized }), problems: {} };
 }

@@ -1,5 +1,5 @@
 import { SHELF_CONDITIONS, type ShelfItem } from '@patient-badger/contract';
-import type { GearAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ZodError } from 'zod';
@@ -21,7 +21,7 @@ interface Props {
   readonly workedHours?: number | undefined;
   readonly workedKm?: number | undefined;
   /** Null where the dimensions typed above cannot be used; the sentence is shown there. */
-  readonly attributes: GearAttributes | null;
+  readonly attributes: PartAttributes | null;
   readonly onKept: () => void;
 }
 

@@ -3,6 +3,7 @@ import ClipboardCheck from 'lucide-react-native/icons/clipboard-check';
 import PackageOpen from 'lucide-react-native/icons/package-open';
 import PackageSearch from 'lucide-react-native/icons/package-search';
 import Ruler from 'lucide-react-native/icons/ruler';
+import Scale from 'lucide-react-native/icons/scale';
 import ScrollText from 'lucide-react-native/icons/scroll-text';
 import Waypoints from 'lucide-react-native/icons/waypoints';
 import { View } from 'react-native';
@@ -15,6 +16,7 @@ const STAGES = [
   { id: 'open', name: 'Open', Icon: PackageOpen },
   { id: 'measure', name: 'Measure', Icon: Ruler },
   { id: 'match', name: 'Match', Icon: PackageSearch },
+  { id: 'decide', name: 'Decide', Icon: Scale },
   { id: 'close', name: 'Close', Icon: ClipboardCheck },
   { id: 'log', name: 'Log', Icon: ScrollText },
 ] as const;
@@ -29,6 +31,7 @@ export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; 
     open: '/open',
     measure: `/gear/${gear}`,
     match: `/parts/${gear}`,
+    decide: '/decide',
     close: '/close',
     log: '/log',
   };

@@ -18,6 +18,7 @@ import { priceText } from '../wording/lookWords.ts';
 import { statesText } from '../wording/statesText.ts';
 import { closedMinutes } from '../job/closedMinutes.ts';
 import { OwnLook } from './OwnLook.tsx';
+import { OwnOdds } from './OwnOdds.tsx';
 import { Suspects } from './Suspects.tsx';
 
 /** How many other looks are listed before one asks for more. */
@@ -60,6 +61,7 @@ function Tracing({ view }: { view: JobView }) {
       {state.decided ? null : (
         <Button variant="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       )}
+      {state.decided ? null : <OwnOdds pack={pack} />}
       <Text variant="soft">
         None of these: {percent(trace.noneOfTheseProbability)}. Kept so that what you see may contradict the whole list.
       </Text>

@@ -1,4 +1,4 @@
-import type { AttributeFit, GearAttributes } from '@patient-badger/core';
+import type { AttributeFit, PartAttributes } from '@patient-badger/core';
 
 const NAMES: Readonly<Record<string, string>> = {
   type: 'Kind',
@@ -25,9 +25,16 @@ const NAMES: Readonly<Record<string, string>> = {
   hubLengthMm: 'Hub length',
   material: 'Material',
   mateTeeth: 'Teeth of the mate',
+  shaftDiameterMm: 'Shaft diameter',
+  widthMm: 'Width',
+  heightMm: 'Height',
+  lengthMm: 'Length',
+  thicknessMm: 'Thickness',
+  wireDiameterMm: 'Wire diameter',
+  coils: 'Coils',
 };
 
-const VALUES: Readonly<Record<string, string>> = { wormWheel: 'worm wheel', dFlat: 'D', doubleD: 'double D' };
+const VALUES: Readonly<Record<string, string>> = { wormWheel: 'worm wheel', dFlat: 'D', doubleD: 'double D', unit: 'whole unit' };
 
 export const attributeName = (id: string): string => NAMES[id] ?? id;
 
@@ -40,7 +47,7 @@ export function attributeValue(id: string, value: number | string): string {
 }
 
 /** What is wanted, in words. */
-export function attributeWords(gear: GearAttributes): readonly (readonly [string, string])[] {
+export function attributeWords(gear: PartAttributes): readonly (readonly [string, string])[] {
   return Object.entries(gear).flatMap(([id, value]) => {
     if (value === undefined) return [];
     const shown = typeof value === 'object' ? value.value : value;
@@ -50,7 +57,7 @@ export function attributeWords(gear: GearAttributes): readonly (readonly [string
 }
 
 /** The same in a line. @example { teeth: 11, boreDiameterMm: 12 } → 'teeth 11, bore 12 mm' */
-export const attributeLine = (gear: GearAttributes): string =>
+export const attributeLine = (gear: PartAttributes): string =>
   attributeWords(gear)
     .map(([name, value]) => `${name.toLowerCase()} ${value}`)
     .join(', ');
@@ -63,6 +70,12 @@ export const differenceText = ({ name, difference }: AttributeFit): string =>
   difference === undefined || Math.abs(difference) < SHOWN
     ? ''
     : `${difference > 0 ? '+' : '−'}${attributeValue(name, Math.abs(difference))}`;
+
+/** What came against what was ordered. @example 'Not what was ordered: width 3 mm more' */
+export const notAsOrdered = (deciding: string, difference: number | undefined): string =>
+  `Not what was ordered: ${attributeName(deciding).toLowerCase()} ${
+    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`
+  }`;
 
 /** One attribute's verdict as a sentence part. */
 export function fitText(fit: AttributeFit): string {

@@ -25,6 +25,8 @@ export function bookText(line: BookLine, pack: Pick<Pack, 'gears' | 'faults' | '
       return `${line.partNumber} stands ${line.where}`;
     case 'speedometer':
       return `Speedometer gears ${line.driveTeeth} and ${line.drivenTeeth}, off by ${line.readingErrorPercent.toFixed(1)} %`;
+    case 'picture':
+      return `Photo: ${line.what}`;
     case 'note':
       return line.text;
   }

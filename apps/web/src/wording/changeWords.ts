@@ -13,7 +13,13 @@ const WHAT: Readonly<Record<string, (about: string) => string>> = {
   machinesMerged: (about) => `Machine ${about} was merged with another record of it`,
   modelAdded: (about) => `Model ${about} was added`,
   modelChanged: (about) => `Model ${about} was changed`,
-  partsChanged: (about) => `${about} in the catalogue`,
+  partsChanged: (about) => `Changed in the catalogue: ${about}`,
+  partsImported: (about) => `A list was brought in: ${about}`,
+  familyKept: (about) => `Own family: ${about}`,
+  shelfAdded: (about) => `Put on the shelf: ${about}`,
+  shelfChanged: (about) => `On the shelf: ${about}`,
+  shopExported: () => 'The whole shop was written out',
+  bookLineOut: (about) => `A line was taken out of a model book: ${about}`,
   modelBookImported: (about) => `A model book was brought in: ${about}`,
 };
 

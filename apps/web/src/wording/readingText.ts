@@ -10,6 +10,7 @@ const UNITS: Readonly<Record<InstrumentReading['unit'], string>> = {
   teeth: ' teeth',
   'N·m': ' N·m',
   min: ' min',
+  'km/h': ' km/h',
 };
 
 export const unitText = (unit: InstrumentReading['unit']) => UNITS[unit].trim();

@@ -40,6 +40,29 @@ const proof = (passed: boolean): EntryPayload => ({ kind: 'proofDone', proof: pa
 const plate: EntryPayload = { kind: 'plateRead', partNumber: 'T-9', where: 'Under the cover' };
 const closed: EntryPayload = { kind: 'closed', outcome: 'repaired', found: 'worm', note: 'Warm the drum first' };
 
+test('photos of positions and gears go into the book with what they show, each once; those of looks do not', () => {
+  const capture = pack.steps.flatMap(({ id, captures }) => captures.map((each) => ({ step: id, ...each })))[0];
+  const photo = (hash: string, about: string): EntryPayload => ({ kind: 'photoTaken', hash: hash.repeat(64), about });
+  const state = job(
+    photo('a', `${capture?.step}/${capture?.id}`),
+    photo('b', 'worm'),
+    photo('b', 'worm'),
+    photo('c', pack.looks[0]?.id ?? ''),
+  );
+  expect(learnt(pack, state, [])).toEqual([
+    { kind: 'picture', hash: 'a'.repeat(64), what: expect.stringContaining(capture?.ask ?? '-') as string },
+    { kind: 'picture', hash: 'b'.repeat(64), what: pack.gears.find(({ id }) => id === 'worm')?.name },
+  ]);
+});
+
+test('what a speedometer was reckoned from goes into the book with its gears', () => {
+  const figures = { tyre: '185/65R14', axleRatio: '3.73', cable: '1000', cablePer: 'mile', drive: '7, 8', driven: '18-24' } as const;
+  const gears = { driveTeeth: 7, drivenTeeth: 20, readingErrorPercent: 1 };
+  expect(learnt(pack, job({ kind: 'ratioChosen', ...gears, basis: 'x', figures }), [])).toEqual([
+    { kind: 'speedometer', ...gears, figures },
+  ]);
+});
+
 test('a finished job says what was wrong, what held, what was sent back, and what it read', () => {
   const state = job(
     decided,

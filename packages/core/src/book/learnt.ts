@@ -1,13 +1,15 @@
+import { captureAbout } from '../job/captures.ts';
 import type { JobState } from '../job/jobState.ts';
+import { isProved } from '../job/proofPlan.ts';
 import { toSetRight } from '../job/toSetRight.ts';
-import type { GearAttributes } from '../match/schema.ts';
+import type { PartAttributes } from '../match/schema.ts';
 import type { Pack } from '../trace/pack.ts';
 import type { BookLine } from './line.ts';
 
 /** A gear as its readings have it, worked out elsewhere, with how sure that is. */
 export interface IdentifiedGear {
   readonly gear: string;
-  readonly attributes: GearAttributes;
+  readonly attributes: PartAttributes;
   readonly probability: number;
 }
 
@@ -20,7 +22,7 @@ const SURE = 0.8;
  * only where every proof of the family was passed.
  */
 export function learnt(pack: Pack, state: JobState, identified: readonly IdentifiedGear[]): readonly BookLine[] {
-  const proved = pack.proofs.length > 0 && pack.proofs.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
+  const proved = isProved(pack, state);
   const faults = proved ? toSetRight(pack, state).map(({ id }): BookLine => ({ kind: 'fault', fault: id })) : [];
   const gears = identified
     .filter(({ probability }) => probability >= SURE)
@@ -45,9 +47,26 @@ export function learnt(pack: Pack, state: JobState, identified: readonly Identif
             driveTeeth: state.ratioChosen.driveTeeth,
             drivenTeeth: state.ratioChosen.drivenTeeth,
             readingErrorPercent: state.ratioChosen.readingErrorPercent,
+            ...(state.ratioChosen.figures && { figures: state.ratioChosen.figures }),
           },
         ]
       : []),
+    ...picturesOf(pack, state),
     ...(state.closed?.note ? [{ kind: 'note' as const, text: state.closed.note }] : []),
   ];
+}
+
+/** Photos of positions that a step loses and of gears: what the next who opens such a machine would look for. */
+function picturesOf(pack: Pack, { photos }: JobState): readonly BookLine[] {
+  const captures = pack.steps.flatMap(({ id: step, name, captures: asked }) =>
+    asked.map((capture) => [captureAbout(step, capture.id), `${name}: ${capture.ask}`] as const),
+  );
+  const named = new Map([...captures, ...pack.gears.map(({ id, name }) => [id, name] as const)]);
+  const seen = new Set<string>();
+  return photos.flatMap(({ hash, about }): BookLine[] => {
+    const what = named.get(about);
+    if (what === undefined || seen.has(hash)) return [];
+    seen.add(hash);
+    return [{ kind: 'picture', hash, what: what.slice(0, 300) }];
+  });
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { torque } from '../access/step.ts';
-import { gearAttributes } from '../match/schema.ts';
+import { deskFigures } from '../ratio/deskFigures.ts';
+import { partAttributes } from '../match/schema.ts';
 
 const id = z.string().min(1).max(80);
 const text = z.string().trim().min(1).max(2000);
@@ -9,7 +10,7 @@ const number = z.string().trim().min(1).max(80);
 /** One thing that is known of a machine model, from one job or one sheet. */
 export const bookLine = z.discriminatedUnion('kind', [
   /** A gear as it was identified, or as the part that proved itself has it; lengths mm, angles degrees. */
-  z.strictObject({ kind: z.literal('gear'), gear: id, attributes: gearAttributes, probability: z.number().min(0).max(1) }),
+  z.strictObject({ kind: z.literal('gear'), gear: id, attributes: partAttributes, probability: z.number().min(0).max(1) }),
   /** A part that went in and held in the proof. */
   z.strictObject({ kind: z.literal('partProved'), gear: id, partNumber: number, name: z.string().max(200) }),
   /** A part that was sent back, with what decided it. */
@@ -30,7 +31,10 @@ export const bookLine = z.discriminatedUnion('kind', [
     driveTeeth: z.int().positive().max(300),
     drivenTeeth: z.int().positive().max(300),
     readingErrorPercent: z.number(),
+    figures: deskFigures.optional(),
   }),
+  /** A photo worth having at hand, with what it shows. */
+  z.strictObject({ kind: z.literal('picture'), hash: z.string().regex(/^[0-9a-f]{64}$/), what: text.max(300) }),
   z.strictObject({ kind: z.literal('note'), text }),
 ]);
 export type BookLine = z.infer<typeof bookLine>;
@@ -53,6 +57,8 @@ export function bookKey(line: BookLine): string {
       return `plate/${line.partNumber}`;
     case 'speedometer':
       return 'speedometer';
+    case 'picture':
+      return `picture/${line.hash}`;
     case 'note':
       return `note/${line.text.slice(0, 60).toLowerCase()}`;
   }

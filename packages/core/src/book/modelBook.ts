@@ -1,5 +1,5 @@
 import { standsIn } from '../match/standsIn.ts';
-import type { GearAttributes } from '../match/schema.ts';
+import type { PartAttributes } from '../match/schema.ts';
 import type { BookLine } from './line.ts';
 
 /** A line with where it comes from: a job, or a sheet or another shop by name. */
@@ -11,7 +11,7 @@ export interface WrittenLine {
 }
 
 export interface GearInBook {
-  readonly attributes: GearAttributes;
+  readonly attributes: PartAttributes;
   /** Jobs or sheets that say so, and those that say otherwise. */
   readonly agree: number;
   readonly of: number;
@@ -57,7 +57,7 @@ export function modelBook(lines: readonly WrittenLine[]): ModelBook {
   };
 }
 
-function mostAgreed(list: readonly GearAttributes[]): GearInBook {
+function mostAgreed(list: readonly PartAttributes[]): GearInBook {
   const agreeing = list.map((attributes) => ({
     attributes,
     agree: list.filter((other) => differencesOf(attributes, other).length === 0).length,
@@ -68,7 +68,7 @@ function mostAgreed(list: readonly GearAttributes[]): GearInBook {
 }
 
 /** In what two descriptions of one gear contradict each other; what only one of them says contradicts nothing. */
-export const differencesOf = (one: GearAttributes, other: GearAttributes): readonly string[] => {
+export const differencesOf = (one: PartAttributes, other: PartAttributes): readonly string[] => {
   if (Object.keys(one).length === 0 || Object.keys(other).length === 0) return [];
   return standsIn({ part: one, other }).differs.map(({ name }) => name);
 };

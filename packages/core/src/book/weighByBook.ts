@@ -1,4 +1,4 @@
-import type { GearAttributes } from '../match/schema.ts';
+import type { PartAttributes } from '../match/schema.ts';
 import { differencesOf, type GearInBook } from './modelBook.ts';
 
 /**
@@ -17,7 +17,7 @@ interface Weighed<T> {
 interface Given<T> {
   readonly candidates: readonly T[];
   readonly noneOfTheseProbability: number;
-  readonly attributesOf: (candidate: T) => GearAttributes;
+  readonly attributesOf: (candidate: T) => PartAttributes;
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Driveline } from '../driveline/schema.ts';
-import type { GearAttributes } from '../match/schema.ts';
+import type { PartAttributes } from '../match/schema.ts';
 import type { Operation } from '../operation/operation.ts';
 import type { GearQuantity } from './quantities.ts';
 import type { GearOfFamily, MeasuredGear } from './measuredGear.ts';
@@ -18,7 +18,7 @@ export interface KindIdentification<Candidate extends RankedCandidate = RankedCa
   /** Names a candidate in an address. */
   key(candidate: Candidate): string;
   /** The gear to look for: the candidate, with what only a reading can tell. */
-  wanted(candidate: Candidate, gear: MeasuredGear, card: GearOfFamily): GearAttributes;
+  wanted(candidate: Candidate, gear: MeasuredGear, card: GearOfFamily): PartAttributes;
 }
 
 /**

@@ -1,10 +1,10 @@
-import type { GearAttributes } from '../match/schema.ts';
+import type { PartAttributes } from '../match/schema.ts';
 import { combined, given, type Readings } from './readings.ts';
 
 /** What was read off a part that came, as `match.receive` takes it. */
 export function arrivedAttributes(
   readings: Readings<'teeth' | 'starts' | 'tipDiameterMm' | 'boreDiameterMm' | 'faceWidthMm' | 'helixAngleDeg'>,
-): GearAttributes {
+): PartAttributes {
   const count = (quantity: 'teeth' | 'starts') => {
     const last = readings[quantity]?.at(-1)?.reading.value;
     return last === undefined ? {} : { [quantity]: last };

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { section, SHAPES } from '../fit/bore.ts';
-import type { BORE_SHAPES, PART_TYPES } from '../match/schema.ts';
+import type { BORE_SHAPES, GEAR_TYPES } from '../match/schema.ts';
 import type { Readings } from './readings.ts';
 
 type Section = z.output<typeof section>;
@@ -15,7 +15,7 @@ export interface MeasuredGear<Quantity extends string = string> {
 
 /** What a family says of a gear before anybody has measured it. */
 export interface GearOfFamily {
-  readonly type: (typeof PART_TYPES)[number] | 'other';
+  readonly type: (typeof GEAR_TYPES)[number] | 'other';
   readonly body: string;
   readonly boreShape?: (typeof BORE_SHAPES)[number] | undefined;
 }

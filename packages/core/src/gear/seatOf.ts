@@ -1,9 +1,9 @@
 import type { GearOfFamily, MeasuredGear } from './measuredGear.ts';
-import type { GearAttributes } from '../match/schema.ts';
+import type { PartAttributes } from '../match/schema.ts';
 import { combined, given } from './readings.ts';
 
 /** How it sits on its shaft, and how wide it is: by what was measured on the seat, or else by the shape its family has. */
-export function seatOf({ readings, seat }: MeasuredGear<'boreDiameterMm' | 'faceWidthMm'>, card: GearOfFamily): GearAttributes {
+export function seatOf({ readings, seat }: MeasuredGear<'boreDiameterMm' | 'faceWidthMm'>, card: GearOfFamily): PartAttributes {
   const boreShape = seat?.shape ?? card.boreShape;
   return {
     ...(boreShape && { boreShape }),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { INSTRUMENT_KINDS } from '../trace/pack.ts';
 
 /** Units that a display shows. `codes` is the number of a stored fault code, 0 for none. */
-export const READING_UNITS = ['mm', 'in', 'deg', 'turns', 'percent', 'codes', 'teeth', 'N·m', 'min'] as const;
+export const READING_UNITS = ['mm', 'in', 'deg', 'turns', 'percent', 'codes', 'teeth', 'N·m', 'min', 'km/h'] as const;
 
 /** What an instrument shows. A count has no ±; a display that does not stand at nought says so in `atRest`. */
 export const instrumentReading = z.strictObject({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { radians } from '../quantity/angle.ts';
 import { seeded } from '../quantity/seeded.ts';
 import { faultMode, slides, type MotionOutput } from '../driveline/schema.ts';
 import { jointFaults, waysAlone, type Hypothesis } from '../trace/hypotheses.ts';
@@ -65,6 +66,23 @@ export function standInLook(question: StandInQuestion, look: Look): InstrumentRe
 export function standInDimension(question: StandInQuestion, trueMm: number): InstrumentReading | null {
   if (question.moment() < MANNERS[question.kind].lost) return null;
   return shown(question, trueMm, 'mm');
+}
+
+/** What the reference shows while the needle is held at a speed and reads off by so much; null where the connection is lost. */
+export function standInSpeed(
+  question: StandInQuestion,
+  { shown: needle, errorPercent }: { shown: number; errorPercent: number },
+): InstrumentReading | null {
+  if (question.moment() < MANNERS[question.kind].lost) return null;
+  return shown(question, needle / (1 + errorPercent / 100), 'km/h');
+}
+
+/** What the dial indicator shows of a mesh that is rocked, with its sleeve at an angle where it has one; null where the connection is lost. */
+export function standInPlay(question: StandInQuestion, sleeveDeg: number | undefined): InstrumentReading | null {
+  if (question.moment() < MANNERS[question.kind].lost) return null;
+  const [mean, tightestAt] = [0.2 + 0.15 * question.machine(), 360 * question.machine()];
+  const swing = sleeveDeg === undefined ? 0 : 0.6 * mean * Math.cos(radians(sleeveDeg - tightestAt));
+  return shown(question, mean - swing, 'mm');
 }
 
 /** What the camera shows of this machine's gear; null where the connection is lost. */

@@ -49,6 +49,25 @@ test('a decided job that needs a part: measure, find the part, then set it right
   expect(move(decided, { kind: 'remark', text: 'worm of a donor', gear: 'worm' }).kind).toBe('setRight');
 });
 
+test('what came is measured before anything else, what is on its way is waited for, and what went back is looked for again', () => {
+  const chosen: EntryPayload = { kind: 'partChosen', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', probability: 0.9 };
+  const order: EntryPayload = {
+    ...{ kind: 'partOrdered', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', supplier: 'Quernby' },
+    attributes: { starts: 1 },
+  };
+  const id = '0197a000-0000-7000-8000-000000000003';
+  const came: EntryPayload = { kind: 'partArrived', gear: 'worm', order: id };
+  expect(move(decided, chosen, order)).toEqual({ kind: 'waitForPart', name: 'Worm' });
+  expect(move(decided, chosen, order, came)).toEqual({ kind: 'receive', gear: 'worm' });
+  const refused: EntryPayload = { kind: 'partRefused', gear: 'worm', order: id, partNumber: 'QB-1-K', deciding: 'starts', note: 'two' };
+  expect(move(decided, chosen, order, came, refused)).toEqual({ kind: 'measure', gear: 'worm' });
+  expect(move(decided, chosen, order, came, { kind: 'partAccepted', gear: 'worm', order: id, partNumber: 'QB-1-K' }).kind).toBe('setRight');
+  const seal: EntryPayload = { kind: 'itemAdded', name: 'Lip seal', count: 1, state: 'ordered' };
+  const clean: EntryPayload = { kind: 'decided', fault: 'chips-packed', remedy: 'clean', probability: 0.95 };
+  expect(move(clean, seal)).toEqual({ kind: 'waitForPart', name: 'Lip seal' });
+  expect(move(clean, seal, { kind: 'itemArrived', item: '0197a000-0000-7000-8000-000000000002' })).toEqual({ kind: 'receive', gear: null });
+});
+
 test('strong evidence leads to the verdict', () => {
   const looks = [
     ['drum-watch-arm', 'still'],
@@ -71,7 +90,8 @@ test('an entry that does not bear on the move leaves it as it is; those that do 
     { kind: 'photoTaken', hash: 'a'.repeat(64), about: gear },
     { kind: 'handNoted', gear, hand: 'left' },
     { kind: 'cautionAcknowledged', caution: pack.cautions[0]?.id ?? '' },
-    { kind: 'partOrdered', gear, partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', supplier: 'QB', attributes: { type: 'worm' } },
+    { kind: 'promised', on: '2026-12-01' },
+    { kind: 'labourNoted', minutes: 5, what: 'x' },
     { kind: 'plateRead', partNumber: 'QB-1-K', where: 'lid' },
     { kind: 'proofDone', proof: pack.proofs[0]?.id ?? '', passed: true },
     { kind: 'secondChecked' },

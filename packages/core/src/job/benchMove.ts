@@ -19,6 +19,10 @@ export const benchMove = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('noLookLeft') }),
   z.strictObject({ kind: z.literal('measure'), gear: text }),
   z.strictObject({ kind: z.literal('findPart'), gear: text }),
+  /** Something came and is to be measured: for this gear, or an item of the job where none is named. */
+  z.strictObject({ kind: z.literal('receive'), gear: text.nullable() }),
+  /** Nothing to do before it is here. */
+  z.strictObject({ kind: z.literal('waitForPart'), name: text }),
   z.strictObject({ kind: z.literal('setRight'), remedy: text.nullable(), minutes: z.number() }),
   z.strictObject({ kind: z.literal('finished') }),
 ]);
@@ -46,7 +50,8 @@ const BEARING: ReadonlySet<EntryPayload['kind']> = new Set([
     'closingDone',
     'faultFound',
   ] as const),
-  ...(['decided', 'dimensionRead', 'partChosen'] as const),
+  ...(['decided', 'dimensionRead', 'partChosen', 'partOrdered', 'partArrived', 'partAccepted', 'partRefused', 'partFitted'] as const),
+  ...(['itemAdded', 'itemOrdered', 'itemArrived', 'itemAccepted', 'itemRefused', 'itemFitted'] as const),
 ]);
 /** The kinds of entry without which the move could not be worked out. */
 export const MOVE_KINDS: readonly EntryPayload['kind'][] = [...BEARING, 'remark'];
@@ -73,9 +78,32 @@ function moveAfterVerdict(state: JobState, pack: Pack): BenchMove {
   const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
   const gear = remedies
     .map(({ part }) => part)
-    .find((each) => each !== undefined && findsParts(pack, each) && !state.gears[each]?.chosen && !writtenDown(state, each));
+    .find((each) => each !== undefined && findsParts(pack, each) && isWanted(state, each) && !writtenDown(state, each));
+  const came = moveOfOrders(state);
+  if (came?.kind === 'receive') return came;
   if (gear) return { kind: Object.keys(state.gears[gear]?.readings ?? {}).length > 0 ? 'findPart' : 'measure', gear };
+  if (came) return came;
   return { kind: 'setRight', remedy: remedies[0]?.text ?? null, minutes: remedies.reduce((sum, each) => sum + each.minutes, 0) };
+}
+
+/** No part is chosen for it, or what was chosen went back. */
+function isWanted({ gears }: JobState, id: string): boolean {
+  const { chosen, orders = [], fitted } = gears[id] ?? {};
+  if (fitted || !chosen) return !fitted && !chosen;
+  const ofChosen = orders.filter(({ partId }) => partId === chosen.partId);
+  return ofChosen.length > 0 && ofChosen.every((each) => each.state === 'refused');
+}
+
+/** What came is measured first; what is on its way is waited for. */
+function moveOfOrders({ gears, items }: JobState): BenchMove | null {
+  const orders = Object.entries(gears).flatMap(([gear, { orders: list = [], fitted }]) =>
+    fitted ? [] : list.map((order) => ({ gear, order })),
+  );
+  const arrived = orders.find(({ order }) => order.state === 'arrived');
+  if (arrived) return { kind: 'receive', gear: arrived.gear };
+  if (items.some(({ state }) => state === 'arrived')) return { kind: 'receive', gear: null };
+  const coming = orders.find(({ order }) => order.state === 'ordered')?.order ?? items.find(({ state }) => state === 'ordered');
+  return coming ? { kind: 'waitForPart', name: coming.name } : null;
 }
 
 function moveOfTrace({ verdict, next }: TraceOutput, pack: Pack): BenchMove {

@@ -1,12 +1,18 @@
 import { z } from 'zod';
 import { LOOSE_NOTES } from '../access/ledger.ts';
-import { torque } from '../access/step.ts';
+import { LOOSE_KINDS, torque } from '../access/step.ts';
+import { OPTION_KINDS } from '../decide/options.ts';
 import { section, SHAPES } from '../fit/bore.ts';
 import { GEAR_QUANTITIES } from '../gear/quantities.ts';
-import { gearAttributes } from '../match/schema.ts';
+import { PLAIN_QUANTITIES } from '../match/plainParts.ts';
+import { partAttributes, PLAIN_TYPES } from '../match/schema.ts';
+import { speedPoint } from '../prove/speedometer.ts';
+import { positiveUpTo } from '../quantity/bounds.ts';
 import { measured } from '../quantity/measured.ts';
 import { instrumentReading } from '../instrument/reading.ts';
+import { deskFigures } from '../ratio/deskFigures.ts';
 import { scanCorrection, scanRead, scanScale } from '../scan/schema.ts';
+import { SETTINGS } from '../trace/pack.ts';
 import { facts, ownLook } from '../trace/schema.ts';
 
 const id = z.string().min(1).max(80);
@@ -17,6 +23,14 @@ const hash = z.string().regex(/^[0-9a-f]{64}$/);
 /** A part that did not come out of the catalogue: a donor off the shelf. */
 const partSource = z.enum(['shelf']);
 
+/** Money for one, in hundredths of the currency. */
+const priceMinor = z.int().min(0).max(100_000_000);
+const words = z.string().trim().min(1).max(160);
+
+export const FOLLOW_UP_ACTIONS = ['look', 'call'] as const;
+/** Points of one proof: more than anybody drives. */
+const MOST_POINTS = 50;
+
 const payload = <T extends string, S extends z.ZodRawShape>(kind: T, shape: S) => z.strictObject({ kind: z.literal(kind), ...shape });
 
 /** Another gear that is laid beside the machine's own: the new part, a donor's, or the one of the other side. */
@@ -26,6 +40,8 @@ export type Piece = (typeof PIECES)[number];
 /** What an entry can say; what each kind does is a row of `entryKinds.ts`, and a kind without one is a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
   payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
+  /** The day it was promised for; null where that promise was taken back. */
+  payload('promised', { on: z.iso.date().nullable() }),
   payload('lookRecorded', { look: id, result: id, note: note.optional(), reading: instrumentReading.optional() }),
   /** Something seen that the family does not foresee. */
   payload('ownLookRecorded', ownLook.shape),
@@ -100,7 +116,7 @@ export const entryPayload = z.discriminatedUnion('kind', [
     partNumber: z.string(),
     name: z.string(),
     probability: z.number().min(0).max(1),
-    priceMinor: z.int().min(0).optional(),
+    priceMinor: priceMinor.optional(),
     source: partSource.optional(),
   }),
   /** Ordered, with what its listing said of it on that day; the entry's own id is the order's. */
@@ -112,8 +128,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
     supplier: z.string(),
     /** The seller's own number, where it is another than the part's. */
     supplierNumber: z.string().max(80).optional(),
-    priceMinor: z.int().min(0).optional(),
-    attributes: gearAttributes,
+    priceMinor: priceMinor.optional(),
+    attributes: partAttributes,
   }),
   payload('partArrived', { gear: id, order: uuid }),
   payload('partAccepted', { gear: id, order: uuid, partNumber: z.string() }),
@@ -127,11 +143,115 @@ export const entryPayload = z.discriminatedUnion('kind', [
     note: note.min(1),
   }),
   payload('partFitted', { gear: id, partId: uuid, partNumber: z.string(), source: partSource.optional() }),
+  /**
+   * A line item of the job that is no gear of its family: a bearing, a seal, a whole unit, a tin of sealant. The entry's own
+   * id is the item's. Ordered where it is on its way (by telephone too), in hand where it lay in the shop.
+   */
+  payload('itemAdded', {
+    name: words,
+    count: z.int().min(1).max(999),
+    state: z.enum(['needed', 'ordered', 'inHand']),
+    type: z.enum(PLAIN_TYPES).optional(),
+    /** What the catalogue or the seller says of it. */
+    attributes: partAttributes.optional(),
+    partNumber: z.string().trim().max(80).optional(),
+    partId: uuid.optional(),
+    supplier: z.string().trim().max(80).optional(),
+    priceMinor: priceMinor.optional(),
+  }),
+  /** One that was needed is on its way now. */
+  payload('itemOrdered', { item: uuid, supplier: words, priceMinor: priceMinor.optional() }),
+  payload('itemArrived', { item: uuid }),
+  payload('itemMeasured', {
+    item: uuid,
+    quantity: z.enum(PLAIN_QUANTITIES),
+    reading: measured,
+    instrument: id,
+    entered: z.string().max(60),
+  }),
+  payload('itemAccepted', { item: uuid }),
+  payload('itemRefused', { item: uuid, deciding: z.string().max(60), difference: z.number().optional(), note: note.min(1) }),
+  payload('itemFitted', { item: uuid }),
+  /** Minutes worked, as somebody says them; where none are said those of the family are reckoned. */
+  payload('labourNoted', { minutes: z.number().gt(0).max(6000), what: words }),
+  /** A way to go on, as it is put to the owner: drafted, changed, or added by hand. The same name again stands in its place. */
+  payload('optionKept', {
+    option: id,
+    optionKind: z.enum(OPTION_KINDS),
+    name: words,
+    partsMinor: priceMinor.nullable(),
+    minutes: z.number().min(0).max(100_000),
+    leadDays: z.number().min(0).max(3650),
+    lifeMean: z.number().gt(0).max(1e8),
+    lifeShape: z.number().min(0.3).max(20),
+    comeBackRisk: z.number().min(0).max(1),
+    downtimeDays: z.number().min(0).max(3650),
+    leaves: note,
+    why: note,
+  }),
+  payload('optionDropped', { option: id }),
+  /** How much the owner uses it, how long they mean to keep it, and what a day without it costs. */
+  payload('useAssumed', {
+    perYear: z.number().gt(0).max(1e7),
+    unit: z.enum(['hours', 'km', 'years']),
+    horizonYears: z.number().gt(0).max(200).optional(),
+    costPerDownDayMinor: priceMinor.default(0),
+  }),
+  payload('quoteMade', { validUntil: z.iso.date(), options: z.array(id).min(1).max(20) }),
+  /** What the owner answered: which, by word or on paper, and who took it. */
+  payload('quoteAnswered', { option: id, by: z.enum(['word', 'paper']), who: words, note: note.optional() }),
+  /** A part that was saved, how, and what that bears; with the time it has to cure and the day it is looked at again. */
+  payload('partSaved', {
+    gear: id,
+    way: z.enum(['press', 'bond', 'boreOut', 'solder', 'stake']),
+    figures: note.min(1),
+    torqueNm: z.number().min(0).max(1e7).optional(),
+    cureMinutes: z.number().gt(0).max(100_000).optional(),
+    lookAgainOn: z.iso.date().optional(),
+  }),
+  /** A gear drawn for a machine of the shop or of somebody else's. */
+  payload('gearMade', { gear: id, file: z.string().min(1).max(120), material: words, note: note.optional() }),
+  /** An eccentric sleeve turned to an angle, and the backlash that it showed there. */
+  payload('sleeveTried', { sleeveDeg: z.number().min(-360).max(360), backlashMm: measured }),
+  /** Something that was set, with its figures and whose they are. */
+  payload('settingMade', {
+    setting: z.enum(SETTINGS),
+    figures: note.min(1),
+    source: note.optional(),
+    /** The family's own row that it answers. */
+    wanted: id.optional(),
+  }),
+  /** A loose part that the family does not know of; it counts in the ledger like its own. */
+  payload('ownLooseAdded', { step: id, name: words, part: z.enum(LOOSE_KINDS), count: z.int().min(1).max(99), lives: words }),
+  /** A position to be taken down that the family does not ask for. */
+  payload('ownCaptureAdded', { step: id, ask: words, back: words }),
+  /** A step of opening that the family does not have. */
+  payload('ownStepAdded', { name: words, how: words, minutes: z.number().min(0).max(600) }),
   /** A part number read off the machine, and where its plate is. */
   payload('plateRead', { partNumber: z.string().trim().min(1).max(80), where: note.trim().min(1), gear: id.optional() }),
   /** What of the loose parts did not go back is said; the rest did. */
   payload('closingDone', { step: id, short: z.array(z.strictObject({ step: id, item: id, count: z.int().min(1).max(99) })).optional() }),
-  payload('proofDone', { proof: id, passed: z.boolean(), note: note.optional() }),
+  payload('proofDone', {
+    proof: id,
+    passed: z.boolean(),
+    note: note.optional(),
+    /** What was read, in the unit that the family asks for. */
+    figure: z.number().min(-1e6).max(1e6).optional(),
+    /** A needle beside a reference; or turns counted out beside those that should come. */
+    points: z.array(speedPoint).min(1).max(MOST_POINTS).optional(),
+  }),
+  /** To be looked at again, or the owner to be asked, on a day; kept on the bench until it is done. */
+  payload('followUpSet', { action: z.enum(FOLLOW_UP_ACTIONS), what: note.min(1), due: z.iso.date(), proof: id.optional() }),
+  payload('followUpDone', { followUp: z.uuid(), passed: z.boolean(), note: note.optional() }),
+  /** What the machine wants again after so many days, or so much work, whichever comes first. */
+  payload('intervalSet', {
+    what: words,
+    every: z.strictObject({ days: z.int().min(1).max(36_500).optional(), units: positiveUpTo(1e8).optional() }),
+    unit: z.enum(['hours', 'km']).optional(),
+    /** The machine's meter now. */
+    reading: z.number().min(0).max(1e9).optional(),
+    source: note.optional(),
+  }),
   /** Somebody who had no hand in the work looked it over. */
   payload('secondChecked', { note: note.optional() }),
   /** Where nobody else works here: somebody from outside did, and signed the sheet, of which a photo was taken. */
@@ -148,6 +268,7 @@ export const entryPayload = z.discriminatedUnion('kind', [
     drivenTeeth: z.int().positive().max(300),
     readingErrorPercent: z.number(),
     basis: note.min(1),
+    figures: deskFigures.optional(),
   }),
   /** An odometer brought forward: what the disclosure sheet says. */
   payload('odometerCorrected', {

@@ -1,7 +1,7 @@
 import { findFamily } from '@patient-badger/knowledge';
 import { CoreFailure } from '../failure/CoreFailure.ts';
 import type { Pack } from '../trace/pack.ts';
-import { checkEntry } from './entryKinds.ts';
+import { checkEntry, ENTRY_RULES } from './entryKinds.ts';
 import { entryPayload } from './entry.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
@@ -49,3 +49,24 @@ test.each([
   [{ kind: 'closingDone', step: 'polish' }, 'payload.step'],
   [{ kind: 'proofDone', proof: 'moonwalk', passed: true }, 'payload.proof'],
 ])('refuses %j', (payload, path) => expect(pathOf(payload)).toBe(path));
+
+test('these kinds are work, and these change what lists show', () => {
+  const having = (flag: 'isWork' | 'changesRow') =>
+    Object.entries(ENTRY_RULES)
+      .flatMap(([kind, rule]) => (rule[flag] ? [kind] : []))
+      .sort();
+  expect(having('isWork')).toEqual([
+    ...['closingDone', 'decided', 'gearMade', 'itemFitted', 'labourNoted', 'partFitted', 'partSaved', 'proofDone'],
+    ...['settingMade', 'sleeveTried', 'stepDone'],
+  ]);
+  expect(having('changesRow')).toEqual([
+    'closed',
+    'followUpDone',
+    'followUpSet',
+    'partSaved',
+    'promised',
+    'reopened',
+    'takenIn',
+    'withdrawn',
+  ]);
+});

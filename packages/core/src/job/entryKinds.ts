@@ -5,7 +5,9 @@ import { inEveryVariant } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
 import type { Entry, EntryKind, EntryPayload, Payload } from './entry.ts';
-import type { GearState, JobState, Order } from './jobState.ts';
+import type { JobState } from './jobState.ts';
+import { inPlaceOf, lookAgain, once, sameCapture, withGear, withItem, withOrder, withOrders, withOwnOf } from './stateChanges.ts';
+import { isOwnId, ownId } from './withOwn.ts';
 
 type Written = Omit<Entry, 'payload'>;
 type Listed = readonly { readonly id: string }[];
@@ -18,8 +20,8 @@ export interface EntryRule<P extends EntryPayload = EntryPayload> {
   readonly isWork?: true;
   /** Somebody looked the work over: taken back, a job that was closed on it is open again. */
   readonly isCheck?: true;
-  /** It can put the job on the bench or take it off. */
-  readonly movesJob?: true;
+  /** What lists show of the job may be otherwise after it. */
+  readonly changesRow?: true;
   /** Refuses what its machine family does not have. */
   check?(payload: P, pack: Pack, need: Need): void;
   /** What the job is after it. */
@@ -30,6 +32,13 @@ const aboutGear = { check: ({ gear }: { gear: string }, { gears }: Pack, need: N
 const perhapsAboutGear = {
   check: ({ gear }: { gear?: string | undefined }, { gears }: Pack, need: Need) => void (gear !== undefined && need(gears, gear, 'gear')),
 };
+/** No door leads round it: what can hurt somebody is neither saved nor made here, and not written down as if it were. */
+const onlyWhereNobodyIsHurt = (path: string, reason: 'safetyCriticalNotSaved' | 'safetyCriticalNotMade') => ({
+  check(payload: { gear: string }, pack: Pack, need: Need) {
+    aboutGear.check(payload, pack, need);
+    if (pack.safetyCritical) throw fail('invalid', path, { reason, name: pack.name });
+  },
+});
 const aboutStep = { check: ({ step }: { step: string }, { steps }: Pack, need: Need) => need(steps, step, 'step') };
 const aboutWait = {
   check: ({ wait }: { wait: string }, { steps, closing }: Pack, need: Need) =>
@@ -53,7 +62,7 @@ const needCapture = ({ step, capture }: { step: string; capture: string }, { ste
 /** One row for each kind of entry. A kind without a row is a type error, and so is a row without a kind. */
 export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } = {
   takenIn: {
-    movesJob: true,
+    changesRow: true,
     apply: (state, takenIn, { at }) => ({ ...state, takenIn, takenInAt: at, facts: takenIn.facts }),
   },
   lookRecorded: {
@@ -155,6 +164,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
     apply: (state, { fault }) => ({ ...state, found: once(state.found, fault) }),
   },
+  promised: { changesRow: true, apply: (state, { on }) => ({ ...state, promisedOn: on }) },
   decided: {
     isWork: true,
     check({ fault, note }, { faults }, need) {
@@ -179,6 +189,76 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     },
   },
   partFitted: { ...aboutGear, isWork: true, apply: (state, fitted) => withGear(state, fitted.gear, { fitted }) },
+  itemAdded: {
+    apply: (state, added, { id, at }) => ({ ...state, items: [...state.items, { ...added, id, at, readings: {} }] }),
+  },
+  itemOrdered: {
+    apply: (state, { item, supplier, priceMinor }) =>
+      withItem(state, item, { state: 'ordered', supplier, ...(priceMinor !== undefined && { priceMinor }) }),
+  },
+  itemArrived: { apply: (state, { item }) => withItem(state, item, { state: 'arrived' }) },
+  itemMeasured: {
+    apply(state, { item, quantity, reading, instrument, entered }, { id }) {
+      const { readings = {} } = state.items.find((each) => each.id === item) ?? {};
+      const read = { entryId: id, reading, instrument, entered };
+      return withItem(state, item, { readings: { ...readings, [quantity]: [...(readings[quantity] ?? []), read] } });
+    },
+  },
+  itemAccepted: { apply: (state, { item }) => withItem(state, item, { state: 'accepted' }) },
+  itemRefused: { apply: (state, refusal) => withItem(state, refusal.item, { state: 'refused', refusal }) },
+  itemFitted: { isWork: true, apply: (state, { item }) => withItem(state, item, { state: 'fitted' }) },
+  labourNoted: { isWork: true, apply: (state, labour) => ({ ...state, labour: [...state.labour, labour] }) },
+  optionKept: {
+    apply: (state, kept) => ({
+      ...state,
+      options: inPlaceOf(state.options, kept, (p, q) => p.option === q.option),
+      droppedOptions: state.droppedOptions.filter((each) => each !== kept.option),
+    }),
+  },
+  optionDropped: {
+    apply: (state, { option }) => ({
+      ...state,
+      options: state.options.filter((each) => each.option !== option),
+      droppedOptions: once(state.droppedOptions, option),
+    }),
+  },
+  useAssumed: { apply: (state, use) => ({ ...state, use }) },
+  quoteMade: { apply: (state, quote, { at, by }) => ({ ...state, quote: { ...quote, at, by } }) },
+  quoteAnswered: { apply: (state, answer, { at }) => ({ ...state, answer: { ...answer, at } }) },
+  sleeveTried: {
+    isWork: true,
+    apply: (state, trial, { id }) => ({ ...state, sleeveTrials: [...state.sleeveTrials, { ...trial, entryId: id }] }),
+  },
+  settingMade: {
+    isWork: true,
+    check: ({ wanted }, { settings }, need) => void (wanted !== undefined && need(settings, wanted, 'wanted')),
+    apply: (state, setting, { at }) => ({ ...state, settings: [...state.settings, { ...setting, at }] }),
+  },
+  partSaved: {
+    ...onlyWhereNobodyIsHurt('payload.way', 'safetyCriticalNotSaved'),
+    isWork: true,
+    changesRow: true,
+    // A part that was saved and not renewed comes back on a day, like whatever else is to be looked at again.
+    apply: (state, saved, { id, at }) => ({
+      ...state,
+      saved: [...state.saved, { ...saved, entryId: id, at }],
+      ...(saved.lookAgainOn && { followUps: [...state.followUps, lookAgain(id, saved.figures, saved.lookAgainOn)] }),
+    }),
+  },
+  gearMade: {
+    ...onlyWhereNobodyIsHurt('payload.gear', 'safetyCriticalNotMade'),
+    isWork: true,
+    apply: (state, made, { at }) => ({ ...state, made: [...state.made, { ...made, at }] }),
+  },
+  ownLooseAdded: {
+    ...aboutStep,
+    apply: (state, loose, { id }) => withOwnOf(state, { loose: [...state.own.loose, { ...loose, id: ownId(id) }] }),
+  },
+  ownCaptureAdded: {
+    ...aboutStep,
+    apply: (state, capture, { id }) => withOwnOf(state, { captures: [...state.own.captures, { ...capture, id: ownId(id) }] }),
+  },
+  ownStepAdded: { apply: (state, step, { id }) => withOwnOf(state, { steps: [...state.own.steps, { ...step, id: ownId(id) }] }) },
   plateRead: {
     ...perhapsAboutGear,
     apply: (state, plate) => ({ ...state, plates: inPlaceOf(state.plates, plate, (p, q) => p.partNumber === q.partNumber) }),
@@ -197,7 +277,29 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
   proofDone: {
     isWork: true,
     check: ({ proof }, { proofs }, need) => need(proofs, proof, 'proof'),
-    apply: (state, done) => ({ ...state, proofs: inPlaceOf(state.proofs, done, (p, q) => p.proof === q.proof) }),
+    apply: (state, done, { at }) => ({ ...state, proofs: inPlaceOf(state.proofs, { ...done, at }, (p, q) => p.proof === q.proof) }),
+  },
+  followUpSet: {
+    changesRow: true,
+    check: ({ proof }, { proofs }, need) => void (proof !== undefined && need(proofs, proof, 'proof')),
+    apply: (state, followUp, { id }) => ({ ...state, followUps: [...state.followUps, { ...followUp, id, done: null }] }),
+  },
+  followUpDone: {
+    changesRow: true,
+    apply: (state, done, { at }) => ({
+      ...state,
+      followUps: state.followUps.map((each) => (each.id === done.followUp ? { ...each, done: { ...done, at } } : each)),
+    }),
+  },
+  intervalSet: {
+    check({ every, unit }) {
+      if (every.days === undefined && every.units === undefined) throw fail('nothingGiven', 'payload.every', { reason: 'noInterval' });
+      if (every.units !== undefined && unit === undefined) throw fail('missing', 'payload.unit');
+    },
+    apply: (state, interval, { at }) => ({
+      ...state,
+      intervals: inPlaceOf(state.intervals, { ...interval, at }, (p, q) => p.what === q.what),
+    }),
   },
   secondChecked: { isCheck: true, apply: (state) => state },
   outsideChecked: { isCheck: true, apply: (state) => state },
@@ -213,9 +315,9 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     ...perhapsAboutGear,
     apply: (state, remark) => ({ ...state, remarks: [...state.remarks, remark] }),
   },
-  closed: { movesJob: true, apply: (state, closed, { at, by }) => ({ ...state, closed: { ...closed, at, by } }) },
-  reopened: { movesJob: true, apply: (state) => ({ ...state, closed: null }) },
-  withdrawn: { movesJob: true, apply: (state) => state },
+  closed: { changesRow: true, apply: (state, closed, { at, by }) => ({ ...state, closed: { ...closed, at, by } }) },
+  reopened: { changesRow: true, apply: (state) => ({ ...state, closed: null }) },
+  withdrawn: { changesRow: true, apply: (state) => state },
 };
 
 /** The row of an entry's kind. */
@@ -246,29 +348,8 @@ function isKnownTo(payload: EntryPayload, pack: Pack): boolean {
 
 function checkAgainst(payload: EntryPayload, pack: Pack): void {
   ruleOf(payload).check?.(payload, pack, (list, given, path) => {
-    if (!list.some(({ id }) => id === given))
+    // What a job added itself is named by the entry that added it, and stands in no family.
+    if (!isOwnId(given) && !list.some(({ id }) => id === given))
       throw fail('unknownId', `payload.${path}`, { given, known: list.map(({ id }) => id).join(', ') });
   });
 }
-
-/** The item at the end of the list, instead of what was there of the same. */
-const inPlaceOf = <T>(list: readonly T[], item: T, same: (p: T, q: T) => boolean): readonly T[] => [
-  ...list.filter((each) => !same(each, item)),
-  item,
-];
-
-const sameCapture = (p: { step: string; capture: string }, q: { step: string; capture: string }) =>
-  p.step === q.step && p.capture === q.capture;
-
-const once = (list: readonly string[], item: string) => (list.includes(item) ? list : [...list, item]);
-
-const withGear = (state: JobState, gear: string, change: Partial<GearState>): JobState => ({
-  ...state,
-  gears: { ...state.gears, [gear]: { ...(state.gears[gear] ?? { readings: {} }), ...change } },
-});
-
-const withOrders = (state: JobState, gear: string, change: (orders: readonly Order[]) => readonly Order[]): JobState =>
-  withGear(state, gear, { orders: change(state.gears[gear]?.orders ?? []) });
-
-const withOrder = (state: JobState, { gear, order }: { readonly gear: string; readonly order: string }, change: Partial<Order>): JobState =>
-  withOrders(state, gear, (orders) => orders.map((each) => (each.id === order ? { ...each, ...change } : each)));

@@ -1,93 +1,62 @@
-import { findFamily } from '@patient-badger/knowledge';
-import { CoreFailure } from '../failure/CoreFailure.ts';
-import type { Pack } from '../trace/pack.ts';
-import { entryPayload, type Entry, type EntryKind, type EntryPayload, type Payload } from './entry.ts';
-import { checkEntry, ENTRY_RULES } from './entryKinds.ts';
-import { foldJob } from './fold.ts';
+import type { EntryKind, EntryPayload } from './entry.ts';
 import { EMPTY_JOB, type JobState } from './jobState.ts';
-
-const pack = findFamily('auger-gearbox') as Pack;
-const JOB = '0197a000-0000-7000-8000-000000000001';
-const OTHER = '0197a000-0000-7000-8000-0000000000bb';
-const id = (n: number) => `0197a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
-const at = (n: number) => new Date(1_700_000_000_000 + n * 60_000).toISOString();
-const after = (...payloads: EntryPayload[]): JobState =>
-  foldJob(
-    JOB,
-    payloads.map((payload, n): Entry => ({ id: id(n), jobId: JOB, at: at(n), by: 'tobin', payload })),
-  );
-const m = { value: 20, plusMinus: 0.03 };
-const [caution, proof, closing, look] = [
-  pack.cautions[0]?.id ?? '',
-  pack.proofs[0]?.id ?? '',
-  pack.closing[0]?.id ?? '',
-  pack.looks.find(({ kind }) => kind === 'table'),
-];
-const result = look?.kind === 'table' ? (look.results[0]?.id ?? '') : '';
-const hash = 'a'.repeat(64);
-const bentPlate = { kind: 'ownLookRecorded', saw: 'a bent plate', fault: 'chips-packed', speaks: 'against', sure: 'very' } as const;
-const order: Payload<'partOrdered'> = {
-  kind: 'partOrdered',
-  gear: 'wheel',
-  partId: OTHER,
-  partNumber: 'QB-1',
-  name: 'Wheel',
-  supplier: 'Quernby',
-  attributes: { teeth: 20 },
-};
-const stored = { ...order, id: id(0), at: at(0) };
-const seat: Payload<'seatRead'> = { kind: 'seatRead', gear: 'wheel', shape: 'key', bore: { diameterMm: m }, shaft: {} };
-const scan = (n: number): Payload<'teethScanned'> => ({
-  ...{ kind: 'teethScanned', gear: 'wheel', hash },
-  found: {
-    ...{ read: true, teeth: n, teethPresent: n, confidence: 0.9, centre: { xPx: 1, yPx: 1 }, tipRadiusPx: 9, rootRadiusPx: 8 },
-    ...{ rim: { longPx: 9, shortPx: 9, axisDeg: 0 }, flaws: [], corrected: [], points: [] },
-  } as unknown as Payload<'teethScanned'>['found'],
-});
-const dimension = (value: number, more: Partial<Payload<'dimensionRead'>> = {}): Payload<'dimensionRead'> => ({
-  ...{ kind: 'dimensionRead', gear: 'wheel', quantity: 'tipDiameterMm', instrument: 'digitalCaliper', entered: `${value} mm` },
-  reading: { value, plusMinus: 0.03 },
-  ...more,
-});
-const kept = (value: number, n: number, more: object = {}) => ({
-  ...{ entryId: id(n), reading: { value, plusMinus: 0.03 }, instrument: 'digitalCaliper', entered: `${value} mm` },
-  ...more,
-});
-const captured: Payload<'captured'> = { kind: 'captured', step: 'front-out', capture: 'sides', text: 'long one left' };
-const confirmed: Payload<'captureConfirmed'> = { kind: 'captureConfirmed', step: 'front-out', capture: 'sides', ok: true };
-const loose: Payload<'looseNoted'> = { kind: 'looseNoted', step: 'front-out', item: 'shear-pins', what: 'broken', count: 1 };
-const torque: Payload<'torqueNoted'> = {
-  kind: 'torqueNoted',
-  step: 'front-out',
-  item: 'plate-bolts',
-  torque: { value: 9, unit: 'N·m', source: 'sheet' },
-};
-const ratio: Payload<'ratioChosen'> = { kind: 'ratioChosen', driveTeeth: 7, drivenTeeth: 20, readingErrorPercent: 1, basis: 'tyre' };
-const odometer: Payload<'odometerCorrected'> = { kind: 'odometerCorrected', before: 10, after: 15, missed: 5, unit: 'km', reason: 'stood' };
-const chosen: Payload<'partChosen'> = {
-  kind: 'partChosen',
-  gear: 'wheel',
-  partId: OTHER,
-  partNumber: 'QB-1',
-  name: 'Wheel',
-  probability: 0.9,
-};
-const refused: Payload<'partRefused'> = {
-  kind: 'partRefused',
-  gear: 'wheel',
-  order: id(0),
-  partNumber: 'QB-1',
-  deciding: 'teeth',
-  note: 'two short',
-};
-const fitted: Payload<'partFitted'> = { kind: 'partFitted', gear: 'wheel', partId: OTHER, partNumber: 'QB-1' };
-const plate = (where: string): Payload<'plateRead'> => ({ kind: 'plateRead', partNumber: 'QB-1', where, gear: 'wheel' });
-const taken: Payload<'takenIn'> = { kind: 'takenIn', machineId: OTHER, family: pack.id, complaint: 'stands', facts: { hours: 12 } };
-const decided: Payload<'decided'> = { kind: 'decided', fault: pack.faults[0]?.id ?? '', remedy: 'replace', probability: 0.9 };
-const closed: Payload<'closed'> = { kind: 'closed', outcome: 'cleaned', found: 'chips' };
-const stuck = (snag: string): Payload<'stepStuck'> => ({ kind: 'stepStuck', step: 'front-out', snag });
-const wheel = (state: JobState['gears'][string]) => ({ gears: { wheel: state } });
-const written = { at: at(0), by: 'tobin' };
+import {
+  OTHER,
+  added,
+  after,
+  answered,
+  at,
+  bentPlate,
+  bushing,
+  captured,
+  caution,
+  chosen,
+  closed,
+  comesBack,
+  confirmed,
+  decided,
+  dimension,
+  drawBar,
+  fitted,
+  hash,
+  id,
+  isOwn,
+  isComingBack,
+  isFollowed,
+  isTested,
+  item,
+  kept,
+  look,
+  loose,
+  m,
+  made,
+  odometer,
+  optionKept,
+  order,
+  plate,
+  proof,
+  quote,
+  ratio,
+  refused,
+  result,
+  saved,
+  scan,
+  seat,
+  set,
+  followUp,
+  interval,
+  lookedAgain,
+  shimSide,
+  stored,
+  stuck,
+  taken,
+  tested,
+  torque,
+  tried,
+  used,
+  wheel,
+  written,
+} from './entrySamples.ts';
 
 /** For each kind: what is written, and all that the job is otherwise than before it. */
 const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readonly EntryPayload[], change: Partial<JobState>])[] } = {
@@ -204,6 +173,108 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
   photoTaken: [[[{ kind: 'photoTaken', hash, about: 'wheel' }], { photos: [{ kind: 'photoTaken', hash, about: 'wheel' }] }]],
   faultFound: [[[{ kind: 'faultFound', fault: 'f', probability: 0.9 }], { found: ['f'] }]],
   decided: [[[decided], { decided }]],
+  promised: [
+    [[{ kind: 'promised', on: '2026-12-01' }], { promisedOn: '2026-12-01' }],
+    [
+      [
+        { kind: 'promised', on: '2026-12-01' },
+        { kind: 'promised', on: null },
+      ],
+      {},
+    ],
+  ],
+  itemAdded: [[[added], item()]],
+  itemOrdered: [
+    [
+      [added, { kind: 'itemOrdered', item: id(0), supplier: 'Quernby', priceMinor: 900 }],
+      item({ state: 'ordered', supplier: 'Quernby', priceMinor: 900 }),
+    ],
+    [[added, { kind: 'itemOrdered', item: OTHER, supplier: 'Quernby' }], item()],
+  ],
+  itemArrived: [[[added, { kind: 'itemArrived', item: id(0) }], item({ state: 'arrived' })]],
+  itemMeasured: [
+    [
+      [
+        added,
+        { kind: 'itemMeasured', item: id(0), quantity: 'widthMm', reading: m, instrument: 'digitalCaliper', entered: '20 mm' },
+        { kind: 'itemMeasured', item: id(0), quantity: 'widthMm', reading: m, instrument: 'ruler', entered: '20 mm' },
+      ],
+      item({
+        readings: {
+          widthMm: [
+            { entryId: id(1), reading: m, instrument: 'digitalCaliper', entered: '20 mm' },
+            { entryId: id(2), reading: m, instrument: 'ruler', entered: '20 mm' },
+          ],
+        },
+      }),
+    ],
+  ],
+  itemAccepted: [[[added, { kind: 'itemAccepted', item: id(0) }], item({ state: 'accepted' })]],
+  itemRefused: [
+    [
+      [added, { kind: 'itemRefused', item: id(0), deciding: 'widthMm', note: 'too wide' }],
+      item({ state: 'refused', refusal: { kind: 'itemRefused', item: id(0), deciding: 'widthMm', note: 'too wide' } }),
+    ],
+  ],
+  itemFitted: [[[added, { kind: 'itemFitted', item: id(0) }], item({ state: 'fitted' })]],
+  labourNoted: [
+    [
+      [
+        { kind: 'labourNoted', minutes: 20, what: 'freed the auger' },
+        { kind: 'labourNoted', minutes: 5, what: 'cleaned' },
+      ],
+      {
+        labour: [
+          { kind: 'labourNoted', minutes: 20, what: 'freed the auger' },
+          { kind: 'labourNoted', minutes: 5, what: 'cleaned' },
+        ],
+      },
+    ],
+  ],
+  optionKept: [
+    [
+      [optionKept, { ...optionKept, option: 'mine' }, { ...optionKept, partsMinor: null }],
+      {
+        options: [
+          { ...optionKept, option: 'mine' },
+          { ...optionKept, partsMinor: null },
+        ],
+      },
+    ],
+    [[{ kind: 'optionDropped', option: 'replace' }, optionKept], { options: [optionKept] }],
+  ],
+  optionDropped: [
+    [
+      [optionKept, { kind: 'optionDropped', option: 'replace' }, { kind: 'optionDropped', option: 'replace' }],
+      { droppedOptions: ['replace'] },
+    ],
+  ],
+  useAssumed: [[[used, { ...used, perYear: 90 }], { use: { ...used, perYear: 90 } }]],
+  quoteMade: [[[quote], { quote: { ...quote, ...written } }]],
+  quoteAnswered: [[[answered], { answer: { ...answered, at: at(0) } }]],
+  sleeveTried: [
+    [
+      [tried, { ...tried, sleeveDeg: 90 }],
+      {
+        sleeveTrials: [
+          { ...tried, entryId: id(0) },
+          { ...tried, sleeveDeg: 90, entryId: id(1) },
+        ],
+      },
+    ],
+  ],
+  settingMade: [[[set], { settings: [{ ...set, at: at(0) }] }]],
+  partSaved: [
+    [[saved], { saved: [{ ...saved, entryId: id(0), at: at(0) }] }],
+    [
+      [comesBack, { ...lookedAgain }],
+      { saved: [{ ...comesBack, entryId: id(0), at: at(0) }], followUps: [isComingBack({ ...lookedAgain, at: at(1) })] },
+    ],
+  ],
+  gearMade: [[[made], { made: [{ ...made, at: at(0) }] }]],
+  ownLooseAdded: [[[bushing, bushing], isOwn({ loose: [0, 1].map((n) => ({ ...bushing, id: `own-${id(n)}` })) })]],
+  ownCaptureAdded: [[[shimSide], isOwn({ captures: [{ ...shimSide, id: `own-${id(0)}` }] })]],
+  ownStepAdded: [[[drawBar], isOwn({ steps: [{ ...drawBar, id: `own-${id(0)}` }] })]],
   outsideChecked: [[[{ kind: 'outsideChecked', checker: 'Edda', licence: 'Brask & Sons', on: '2026-03-02' }], {}]],
   partChosen: [[[chosen], wheel({ readings: {}, chosen })]],
   partOrdered: [[[order], wheel({ readings: {}, orders: [{ ...stored, state: 'ordered' }] })]],
@@ -246,17 +317,16 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
       { closingDone: ['a'], handled: [{ back: 'a' }, { back: 'a' }], short: [{ step: 'a', item: 'b', count: 2 }] },
     ],
   ],
-  proofDone: [
+  proofDone: [[[tested(proof, false), tested('x', true), tested(proof, true)], { proofs: [isTested('x', 1), isTested(proof, 2)] }]],
+  followUpSet: [[[followUp], { followUps: [{ ...followUp, id: id(0), done: null }] }]],
+  followUpDone: [[[followUp, followUp, lookedAgain], { followUps: [isFollowed(0, { ...lookedAgain, at: at(2) }), isFollowed(1, null)] }]],
+  intervalSet: [
     [
-      [
-        { kind: 'proofDone', proof, passed: false },
-        { kind: 'proofDone', proof: 'x', passed: true },
-        { kind: 'proofDone', proof, passed: true },
-      ],
+      [interval, { ...interval, what: 'Oil' }, interval],
       {
-        proofs: [
-          { kind: 'proofDone', proof: 'x', passed: true },
-          { kind: 'proofDone', proof, passed: true },
+        intervals: [
+          { ...interval, what: 'Oil', at: at(1) },
+          { ...interval, at: at(2) },
         ],
       },
     ],
@@ -277,84 +347,3 @@ test.each(Object.entries(WRITTEN).flatMap(([kind, list]) => list.map((each, i) =
     expect(state).toEqual({ ...EMPTY_JOB, ...change });
   },
 );
-
-test('these kinds are work, and these put a job on the bench or take it off', () => {
-  const having = (flag: 'isWork' | 'movesJob') =>
-    Object.entries(ENTRY_RULES)
-      .flatMap(([kind, rule]) => (rule[flag] ? [kind] : []))
-      .sort();
-  expect(having('isWork')).toEqual(['closingDone', 'decided', 'partFitted', 'proofDone', 'stepDone']);
-  expect(having('movesJob')).toEqual(['closed', 'reopened', 'takenIn', 'withdrawn']);
-});
-
-const refusal = (payload: EntryPayload): CoreFailure | null => {
-  try {
-    checkEntry(payload, pack);
-    return null;
-  } catch (error) {
-    if (error instanceof CoreFailure) return error;
-    throw error;
-  }
-};
-/** Where each id stands that the family must have. */
-const NAMED: readonly (readonly [EntryPayload, path: string])[] = [
-  [{ kind: 'lookRecorded', look: look?.id ?? '', result }, 'look'],
-  [{ kind: 'stepDone', step: 'front-out' }, 'step'],
-  [{ kind: 'stepSkipped', step: 'front-out', reason: 'x' }, 'step'],
-  [stuck('rust'), 'step'],
-  [captured, 'step'],
-  [captured, 'capture'],
-  [confirmed, 'step'],
-  [confirmed, 'capture'],
-  [loose, 'step'],
-  [loose, 'item'],
-  [torque, 'step'],
-  [torque, 'item'],
-  [{ kind: 'waitStarted', wait: 'sealant', minutes: 9, source: 'x' }, 'wait'],
-  [{ kind: 'waitCut', wait: 'sealant', reason: 'x' }, 'wait'],
-  [{ kind: 'extraDone', extra: 'other-pin' }, 'extra'],
-  [{ kind: 'cautionAcknowledged', caution }, 'caution'],
-  ...[dimension(1), seat, scan(20), chosen, order, fitted, refused, plate('x')].map((payload) => [payload, 'gear'] as const),
-  [{ kind: 'arcsNoted', gear: 'wheel', teeth: 20, from: 1, to: 7, needTeeth: 7 }, 'gear'],
-  [{ kind: 'limitNoted', gear: 'wheel', thinningMm: 0.1, source: 'x' }, 'gear'],
-  [{ kind: 'handNoted', gear: 'wheel', hand: 'left' }, 'gear'],
-  [{ kind: 'partArrived', gear: 'wheel', order: OTHER }, 'gear'],
-  [{ kind: 'partAccepted', gear: 'wheel', order: OTHER, partNumber: 'QB-1' }, 'gear'],
-  [{ kind: 'remark', text: 'x', gear: 'wheel' }, 'gear'],
-  [{ kind: 'faultFound', fault: pack.faults[0]?.id ?? '', probability: 1 }, 'fault'],
-  [decided, 'fault'],
-  [{ kind: 'closingDone', step: closing }, 'step'],
-  [{ kind: 'closingDone', step: 'front-out' }, 'step'],
-  [{ kind: 'proofDone', proof, passed: true }, 'proof'],
-];
-
-test.each(NAMED)('%j is taken, and refused with another %s', (payload, field) => {
-  expect(refusal(payload)).toBeNull();
-  expect(refusal({ ...payload, [field]: 'gremlins' })).toMatchObject({
-    code: 'unknownId',
-    path: `payload.${field}`,
-    detail: { given: 'gremlins', known: expect.stringMatching(/^[\w-]+/) as string },
-  });
-});
-
-test('a capture says something, or why it was left out', () => {
-  const { text: _, ...empty } = captured;
-  expect(refusal(empty)).toMatchObject({ code: 'missing', path: 'payload.text' });
-  for (const more of [{ text: 'x' }, { value: 0 }, { skipped: 'dark' }]) expect(refusal({ ...empty, ...more })).toBeNull();
-});
-
-test('an odometer goes forward, by the distance it missed', () => {
-  expect(refusal(odometer)).toBeNull();
-  expect(refusal({ ...odometer, after: 15.005 })).toBeNull();
-  for (const wrong of [{ after: 15.02 }, { after: 5, missed: -5 }, { after: 10, missed: 0 }])
-    expect(refusal({ ...odometer, ...wrong })).toMatchObject({ path: 'payload.after', detail: { reason: 'odometerForwardOnly' } });
-});
-
-test('without a fault of the list the decision says in words what it was', () => {
-  expect(refusal({ ...decided, fault: 'none-of-these', note: 'a nut' })).toBeNull();
-  expect(refusal({ ...decided, fault: 'none-of-these' })).toMatchObject({ code: 'missing', path: 'payload.note' });
-});
-
-test('the samples are entries as a device writes them', () => {
-  for (const [payload] of NAMED) if (payload.kind !== 'teethScanned') expect(entryPayload.safeParse(payload).success).toBe(true);
-});

@@ -1,6 +1,7 @@
 import type { RunningWait } from '../access/waits.ts';
 import type { GearQuantity } from '../gear/quantities.ts';
 import type { Readings } from '../gear/readings.ts';
+import type { PlainQuantity } from '../match/plainParts.ts';
 import type { InstrumentReading } from '../instrument/reading.ts';
 import type { Facts } from '../trace/hypotheses.ts';
 import type { Entry, Payload, Piece } from './entry.ts';
@@ -13,6 +14,21 @@ export interface Order extends Payload<'partOrdered'> {
   readonly at: string;
   readonly state: 'ordered' | 'arrived' | 'accepted' | 'refused';
   readonly refusal?: Payload<'partRefused'>;
+}
+
+/** A line item of the job that is no gear of the family, as far as it has come. */
+export interface Item extends Omit<Payload<'itemAdded'>, 'state'> {
+  readonly id: string;
+  readonly at: string;
+  readonly state: 'needed' | 'ordered' | 'arrived' | 'accepted' | 'refused' | 'inHand' | 'fitted';
+  readonly readings: Readings<PlainQuantity>;
+  readonly refusal?: Payload<'itemRefused'>;
+}
+
+/** Something to be looked at again, or asked, after the job. */
+export interface FollowUp extends Payload<'followUpSet'> {
+  readonly id: string;
+  readonly done: (Payload<'followUpDone'> & { readonly at: string }) | null;
 }
 
 export interface GearState {
@@ -36,6 +52,8 @@ export interface JobState {
   readonly jobId: string;
   readonly takenIn: Payload<'takenIn'> | null;
   readonly takenInAt: string | null;
+  /** The day it was promised for. */
+  readonly promisedOn: string | null;
   readonly facts: Facts;
   readonly observations: readonly {
     readonly look: string;
@@ -67,9 +85,33 @@ export interface JobState {
   /** Lines on a photo, by its hash; the last drawing counts. */
   readonly photoMarks: Readonly<Record<string, Payload<'photoMarked'>['strokes']>>;
   readonly gears: Readonly<Record<string, GearState>>;
+  readonly items: readonly Item[];
+  readonly labour: readonly Payload<'labourNoted'>[];
+  /** Ways to go on that somebody wrote down or changed, in the order in which they came; the rest is drafted. */
+  readonly options: readonly Payload<'optionKept'>[];
+  readonly droppedOptions: readonly string[];
+  readonly use: Payload<'useAssumed'> | null;
+  readonly quote: (Payload<'quoteMade'> & { readonly at: string; readonly by: string }) | null;
+  /** What the owner answered last. */
+  readonly answer: (Payload<'quoteAnswered'> & { readonly at: string }) | null;
+  /** Trials of an eccentric sleeve, in the order in which they were made. */
+  readonly sleeveTrials: readonly (Payload<'sleeveTried'> & { readonly entryId: string })[];
+  readonly settings: readonly (Payload<'settingMade'> & { readonly at: string })[];
+  readonly saved: readonly (Payload<'partSaved'> & { readonly entryId: string; readonly at: string })[];
+  readonly made: readonly (Payload<'gearMade'> & { readonly at: string })[];
+  /** What the family does not know of and this job added, each under `own-` and the id of its entry. */
+  readonly own: {
+    readonly loose: readonly (Payload<'ownLooseAdded'> & { readonly id: string })[];
+    readonly captures: readonly (Payload<'ownCaptureAdded'> & { readonly id: string })[];
+    readonly steps: readonly (Payload<'ownStepAdded'> & { readonly id: string })[];
+  };
   readonly decided: Payload<'decided'> | null;
   readonly closingDone: readonly string[];
-  readonly proofs: readonly Payload<'proofDone'>[];
+  readonly proofs: readonly (Payload<'proofDone'> & { readonly at: string })[];
+  /** Oldest first; `done` once somebody did. */
+  readonly followUps: readonly FollowUp[];
+  /** The last for each thing. */
+  readonly intervals: readonly (Payload<'intervalSet'> & { readonly at: string })[];
   readonly photos: readonly Payload<'photoTaken'>[];
   readonly ratioChosen: Payload<'ratioChosen'> | null;
   readonly odometerCorrected: (Payload<'odometerCorrected'> & { readonly at: string; readonly by: string }) | null;
@@ -87,6 +129,7 @@ export interface JobState {
 export const EMPTY_JOB: Omit<JobState, 'jobId' | 'active' | 'withdrawn'> = {
   takenIn: null,
   takenInAt: null,
+  promisedOn: null,
   facts: {},
   observations: [],
   ownLooks: [],
@@ -106,9 +149,23 @@ export const EMPTY_JOB: Omit<JobState, 'jobId' | 'active' | 'withdrawn'> = {
   extras: [],
   photoMarks: {},
   gears: {},
+  items: [],
+  labour: [],
+  options: [],
+  droppedOptions: [],
+  use: null,
+  quote: null,
+  answer: null,
+  sleeveTrials: [],
+  settings: [],
+  saved: [],
+  made: [],
+  own: { loose: [], captures: [], steps: [] },
   decided: null,
   closingDone: [],
   proofs: [],
+  followUps: [],
+  intervals: [],
   photos: [],
   ratioChosen: null,
   odometerCorrected: null,

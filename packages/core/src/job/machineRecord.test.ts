@@ -58,5 +58,14 @@ test('a plate read twice is one plate, where it was last seen', () => {
 });
 
 test('a machine without jobs has an empty record', () => {
-  expect(machineRecord([])).toEqual({ parts: [], plates: [], jobs: [], again: [] });
+  expect(machineRecord([])).toEqual({ parts: [], plates: [], intervals: [], jobs: [], again: [] });
+});
+
+test('what the machine wants again: the last word on each thing, from all its jobs', () => {
+  const again = (what: string, days: number): EntryPayload => ({ kind: 'intervalSet', what, every: { days } });
+  const record = machineRecord([job(2, 20, {}, again('Grease', 60)), job(1, 3, {}, again('Grease', 90), again('Oil', 365))]);
+  expect(record.intervals.map(({ what, every }) => [what, every.days])).toEqual([
+    ['Oil', 365],
+    ['Grease', 60],
+  ]);
 });

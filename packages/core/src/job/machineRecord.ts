@@ -23,6 +23,8 @@ export interface MachineRecord {
   readonly parts: readonly PartInMachine[];
   /** Part numbers read off the machine, newest first, each once. */
   readonly plates: readonly (Extract<EntryPayload, { kind: 'plateRead' }> & { readonly jobId: string; readonly at: string })[];
+  /** What it wants again: the last word on each, in the order in which that was said. */
+  readonly intervals: JobState['intervals'];
   /** Newest first. */
   readonly jobs: readonly JobState[];
   /** Gears that went in more than once: the gear may not be the cause. */
@@ -41,10 +43,12 @@ export function machineRecord(jobs: readonly JobState[]): MachineRecord {
     .flatMap(({ jobId, active }) => active.flatMap(({ at, payload }) => (payload.kind === 'plateRead' ? [{ ...payload, jobId, at }] : [])))
     .sort((p, q) => (p.at < q.at ? 1 : -1));
   const fitted = parts.filter(({ state }) => state === 'fitted');
+  const intervals = newest.flatMap((job) => job.intervals).sort((p, q) => (p.at < q.at ? -1 : 1));
   const gears = [...new Set(fitted.map(({ gear }) => gear))];
   return {
     parts,
     plates: plates.filter(({ partNumber }, i) => plates.findIndex((each) => each.partNumber === partNumber) === i),
+    intervals: intervals.filter(({ what }, i) => !intervals.slice(i + 1).some((later) => later.what === what)),
     jobs: newest,
     again: gears.map((gear) => ({ gear, times: fitted.filter((each) => each.gear === gear).length })).filter(({ times }) => times > 1),
   };

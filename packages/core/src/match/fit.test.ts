@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { fit } from './fit.ts';
-import { matchFitInput, type GearAttributes } from './schema.ts';
+import { matchFitInput, type PartAttributes } from './schema.ts';
 
-const sound: GearAttributes = {
+const sound: PartAttributes = {
   type: 'worm',
   starts: 1,
   axialModuleMm: 1,
@@ -12,9 +12,9 @@ const sound: GearAttributes = {
   boreDiameterMm: 12,
   faceWidthMm: 9,
 };
-const against = (part: Partial<GearAttributes>, more: object = {}) =>
+const against = (part: Partial<PartAttributes>, more: object = {}) =>
   fit(matchFitInput.parse({ wanted: sound, part: { ...sound, ...part }, ...more }));
-const attribute = (name: string, part: Partial<GearAttributes>) => against(part).attributes.find((each) => each.name === name);
+const attribute = (name: string, part: Partial<PartAttributes>) => against(part).attributes.find((each) => each.name === name);
 
 test('the same gear fits', () => {
   const { probability, attributes } = against({});

@@ -2,8 +2,8 @@ import { fail } from '../failure/CoreFailure.ts';
 import { normalWithin } from '../inference/normal.ts';
 import { FINEST, type Measured } from '../quantity/measured.ts';
 import { checkSize, inModules } from './partSize.ts';
-import { RULES, type Rule } from './rules.ts';
-import type { AttributeFit, AttributeName, GearAttributes, MatchFit, MatchFitInput } from './schema.ts';
+import { RULES, ruleFor, type Rule } from './rules.ts';
+import type { AttributeFit, AttributeName, PartAttributes, MatchFit, MatchFitInput } from './schema.ts';
 
 /** Work on a part goes wrong now and then (judgement). */
 const WORK_SUCCEEDS = 0.85;
@@ -45,18 +45,18 @@ export function fit({ wanted, part, claims = [], machine }: MatchFitInput): Matc
 
 const ATTRIBUTE_ORDER: readonly AttributeName[] = [...(Object.keys(RULES) as AttributeName[]), 'material'];
 
-type Given = GearAttributes[AttributeName];
+type Given = PartAttributes[AttributeName];
 interface JudgeOptions {
   readonly name: AttributeName;
   readonly wanted: Given;
   readonly part: Given;
-  readonly all: GearAttributes;
+  readonly all: PartAttributes;
 }
 
 function judge({ name, wanted, part, all }: JudgeOptions): AttributeFit {
   const shown = { name, ...(wanted !== undefined && { wanted: plain(wanted) }), ...(part !== undefined && { part: plain(part) }) };
   if (name === 'material') return { ...shown, ...judgeMaterial(wanted, part) };
-  const rule = RULES[name] as Rule;
+  const rule = ruleFor(name, all.type) as Rule;
   if (wanted === undefined || part === undefined) return { ...shown, state: 'unknown', probability: rule.need, work: 'measure it' };
   if (rule.kind === 'exact') {
     const agrees = wanted === part;
@@ -74,7 +74,7 @@ function judge({ name, wanted, part, all }: JudgeOptions): AttributeFit {
 interface JudgeSizeOptions {
   readonly wanted: Measured;
   readonly part: Measured;
-  readonly all: GearAttributes;
+  readonly all: PartAttributes;
 }
 
 function judgeSize(rule: Extract<Rule, { kind: 'size' }>, { wanted, part, all }: JudgeSizeOptions) {
@@ -93,7 +93,7 @@ function judgeSize(rule: Extract<Rule, { kind: 'size' }>, { wanted, part, all }:
 interface WorkForOptions {
   readonly difference: number;
   readonly wanted: number;
-  readonly all: GearAttributes;
+  readonly all: PartAttributes;
 }
 
 function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, all }: WorkForOptions): string | null {

@@ -1,7 +1,8 @@
 import { MM_PER_INCH } from '../quantity/length.ts';
 import { plain } from '../quantity/measured.ts';
 import { partSizeMm } from './partSize.ts';
-import { BORE_SHAPES, gearAttributes, PART_TYPES, type GearAttributes } from './schema.ts';
+import { isPlain, PLAIN_QUANTITIES } from './plainParts.ts';
+import { BORE_SHAPES, partAttributes, PART_TYPES, type PartAttributes } from './schema.ts';
 
 /** What a column of a parts list can hold. */
 export const PART_FIELDS = [
@@ -21,6 +22,15 @@ export const PART_FIELDS = [
   'faceWidthMm',
   'tipDiameterMm',
   'material',
+  'outsideDiameterMm',
+  'shaftDiameterMm',
+  'widthMm',
+  'heightMm',
+  'lengthMm',
+  'thicknessMm',
+  'wireDiameterMm',
+  'coils',
+  'keyWidthMm',
   'price',
   'stock',
   'leadDays',
@@ -39,7 +49,7 @@ export interface PartDraft {
   readonly partNumber: string;
   readonly name: string;
   readonly supplier: string;
-  readonly attributes: GearAttributes;
+  readonly attributes: PartAttributes;
   readonly priceMinor: number;
   readonly leadDays: number;
   readonly stock: number;
@@ -74,7 +84,14 @@ export interface CellProblem {
 export type PartRowResult =
   { readonly ok: true; readonly draft: PartDraft } | { readonly ok: false; readonly problems: readonly CellProblem[] };
 
-const LENGTHS: readonly PartField[] = ['boreDiameterMm', 'faceWidthMm', 'tipDiameterMm'];
+/** Dimensions of parts that are no gears, which a gear's row leaves empty. */
+const PLAIN_FIELDS = PLAIN_QUANTITIES.filter((name) => name !== 'boreDiameterMm');
+const LENGTHS: readonly PartField[] = [
+  'boreDiameterMm',
+  'faceWidthMm',
+  'tipDiameterMm',
+  ...PLAIN_FIELDS.filter((name) => name.endsWith('Mm')),
+];
 const COUNTS: readonly PartField[] = ['teeth', 'starts', 'stock', 'leadDays'];
 const LARGEST: Readonly<Partial<Record<PartField, number>>> = {
   teeth: 5000,
@@ -86,6 +103,15 @@ const LARGEST: Readonly<Partial<Record<PartField, number>>> = {
   boreDiameterMm: 1000,
   faceWidthMm: 1000,
   tipDiameterMm: 3000,
+  outsideDiameterMm: 3000,
+  shaftDiameterMm: 1000,
+  widthMm: 1000,
+  heightMm: 1000,
+  lengthMm: 100_000,
+  thicknessMm: 100,
+  wireDiameterMm: 100,
+  coils: 1000,
+  keyWidthMm: 200,
   price: 1e6,
   stock: 1e6,
   leadDays: 1000,
@@ -133,7 +159,7 @@ export function readPartRow(
   const type = oneOf('type', PART_TYPES);
   if (text('type') === '') complain('type', 'noType', { known: PART_TYPES });
   const sized = { normalModuleMm: number('normalModuleMm'), diametralPitch: number('diametralPitch') };
-  if (text('normalModuleMm') === '' && text('diametralPitch') === '') complain('normalModuleMm', 'noSize');
+  if (!isPlain(type) && text('normalModuleMm') === '' && text('diametralPitch') === '') complain('normalModuleMm', 'noSize');
   const moduleMm = partSizeMm(sized) ?? undefined;
   if (sized.diametralPitch !== undefined && !isSameSize(moduleMm, partSizeMm({ diametralPitch: sized.diametralPitch })))
     complain('diametralPitch', 'pitchAgainstModule');
@@ -150,6 +176,7 @@ export function readPartRow(
     faceWidthMm: number('faceWidthMm'),
     tipDiameterMm: number('tipDiameterMm'),
     material: text('material') || undefined,
+    ...Object.fromEntries(PLAIN_FIELDS.map((name) => [name, number(name)])),
   };
   const list = (field: PartField) =>
     text(field)
@@ -165,7 +192,7 @@ export function readPartRow(
       partNumber,
       name: text('name') || partNumber,
       supplier: text('supplier') || 'not named',
-      attributes: gearAttributes.parse(Object.fromEntries(Object.entries(attributes).filter(([, value]) => value !== undefined))),
+      attributes: partAttributes.parse(Object.fromEntries(Object.entries(attributes).filter(([, value]) => value !== undefined))),
       priceMinor: Math.round(100 * (price ?? 0)),
       leadDays: leadDays ?? 0,
       stock: stock ?? 0,
@@ -199,6 +226,15 @@ const HEADINGS: Readonly<Record<PartField, RegExp>> = {
   faceWidthMm: /^(face|face width|width|face mm|face in|width mm)$/i,
   tipDiameterMm: /^(tip|od|outside diameter|tip diameter|tip mm)$/i,
   material: /^material$/i,
+  outsideDiameterMm: /^outer diameter$/i,
+  shaftDiameterMm: /^shaft( diameter)?$/i,
+  widthMm: /^(overall width|bearing width|seal width)$/i,
+  heightMm: /^height$/i,
+  lengthMm: /^length$/i,
+  thicknessMm: /^thickness$/i,
+  wireDiameterMm: /^wire( diameter)?$/i,
+  coils: /^coils$/i,
+  keyWidthMm: /^key width$/i,
   price: /^(price|cost|eur)$/i,
   stock: /^(stock|qty|quantity|in stock)$/i,
   leadDays: /^(lead|lead days|lead time|days)$/i,
@@ -234,6 +270,15 @@ export const PART_COLUMNS: Readonly<Record<PartField, string>> = {
   faceWidthMm: 'face width',
   tipDiameterMm: 'tip diameter',
   material: 'material',
+  outsideDiameterMm: 'outer diameter',
+  shaftDiameterMm: 'shaft',
+  widthMm: 'overall width',
+  heightMm: 'height',
+  lengthMm: 'length',
+  thicknessMm: 'thickness',
+  wireDiameterMm: 'wire',
+  coils: 'coils',
+  keyWidthMm: 'key width',
   price: 'price',
   stock: 'stock',
   leadDays: 'lead days',
@@ -266,6 +311,7 @@ export function writePartRow(draft: PartDraft): Readonly<Record<string, string>>
     faceWidthMm: plain(given.faceWidthMm),
     tipDiameterMm: plain(given.tipDiameterMm),
     material: given.material,
+    ...(Object.fromEntries(PLAIN_FIELDS.map((name) => [name, plain(given[name])])) as Record<(typeof PLAIN_FIELDS)[number], unknown>),
     price: (draft.priceMinor / 100).toFixed(2),
     stock: draft.stock,
     leadDays: draft.leadDays,

@@ -1,9 +1,9 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { moduleOfPitch } from '../quantity/length.ts';
 import { plain } from '../quantity/measured.ts';
-import type { GearAttributes } from './schema.ts';
+import type { PartAttributes } from './schema.ts';
 
-type Sized = Pick<GearAttributes, 'axialModuleMm' | 'normalModuleMm' | 'diametralPitch'>;
+type Sized = Pick<PartAttributes, 'axialModuleMm' | 'normalModuleMm' | 'diametralPitch'>;
 
 /**
  * The size that a part is found and judged by: its module in mm, a worm's along its axis, however it was
@@ -14,28 +14,28 @@ export const partSizeMm = ({ axialModuleMm, normalModuleMm, diametralPitch }: Si
   plain(axialModuleMm ?? normalModuleMm) ?? (diametralPitch === undefined ? null : moduleOfPitch(diametralPitch));
 
 /** Whether a size counts along the axis: of a worm, and of what is compared with one. */
-const isAlongAxis = (gears: readonly GearAttributes[]): boolean =>
+const isAlongAxis = (gears: readonly PartAttributes[]): boolean =>
   gears.some(({ type, axialModuleMm }) => type === 'worm' || axialModuleMm !== undefined);
 
 /**
  * Gears that are compared, their sizes said as modules. A diametral pitch that was given besides is left out: it
  * says the same. Where one of them is a worm a pitch of the other counts along the axis too, though it does not say its kind.
  */
-export function inModules<Gears extends readonly GearAttributes[]>(...gears: Gears): { [K in keyof Gears]: GearAttributes } {
+export function inModules<Gears extends readonly PartAttributes[]>(...gears: Gears): { [K in keyof Gears]: PartAttributes } {
   const alongAxis = isAlongAxis(gears);
   return gears.map((gear) => {
     const { diametralPitch, ...rest } = gear;
     const sizeMm = partSizeMm(gear);
     if (diametralPitch === undefined || sizeMm === null) return gear;
     return alongAxis ? { axialModuleMm: sizeMm, ...rest } : { normalModuleMm: sizeMm, ...rest };
-  }) as { [K in keyof Gears]: GearAttributes };
+  }) as { [K in keyof Gears]: PartAttributes };
 }
 
 /** A size given twice, as module and as pitch, that is not one size. */
 const SAME_SIZE = 0.006;
 
 /** @throws CoreFailure where a gear gives a module and a diametral pitch of another size */
-export function checkSize(gear: GearAttributes, path: string): void {
+export function checkSize(gear: PartAttributes, path: string): void {
   const { axialModuleMm, normalModuleMm, diametralPitch } = gear;
   const given = axialModuleMm ?? normalModuleMm;
   if (given === undefined || diametralPitch === undefined) return;

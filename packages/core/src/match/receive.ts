@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { fit } from './fit.ts';
 import { checkSize, inModules } from './partSize.ts';
-import { gearAttributes, matchFitOutput, type AttributeFit, type AttributeName, type GearAttributes } from './schema.ts';
+import { dimensionsOf } from './plainParts.ts';
+import { partAttributes, matchFitOutput, type AttributeFit, type AttributeName, type PartAttributes } from './schema.ts';
 
 export const receiveInput = z.strictObject({
   /** What was ordered, as its listing says. */
-  ordered: gearAttributes,
+  ordered: partAttributes,
   /** What was measured on the part that came. */
-  arrived: gearAttributes,
+  arrived: partAttributes,
 });
 export const RECEIVED = ['accept', 'refuse', 'measureMore'] as const;
 export const receiveOutput = z.object({
@@ -41,7 +42,10 @@ export function receive(given: z.output<typeof receiveInput>): Received {
   checkSize(given.ordered, 'ordered');
   checkSize(given.arrived, 'arrived');
   const [ordered, arrived] = inModules(given.ordered, given.arrived);
-  const named = [...FIRST.filter((name) => name in ordered), ...Object.keys(ordered).filter((name) => !isFirst(name))];
+  // A part that is no gear is the same where all of its few dimensions are.
+  const own = dimensionsOf(ordered).filter((name) => name in ordered);
+  const first: readonly string[] = own.length > 0 ? own : FIRST.filter((name) => name in ordered);
+  const named = [...first, ...Object.keys(ordered).filter((name) => !first.includes(name))];
   const measured = Object.keys(arrived).length === 0 ? [] : fit({ wanted: ordered, part: arrived }).attributes;
   const attributes = measured.filter(({ name }) => name in ordered);
   const off = attributes.filter(({ state }) => state === 'doesNotFit' || state === 'fitsAfterWork');
@@ -52,20 +56,18 @@ export function receive(given: z.output<typeof receiveInput>): Received {
   const agreed = new Set(attributes.filter(({ state }) => state === 'fits').map(({ name }) => name));
   const open = off[0]?.name ?? named.find((name) => !agreed.has(name)) ?? null;
   // Of a maker's list the first six tell a wrong delivery; what else the order names counts where it names none of those.
-  const deciding = FIRST.filter((name) => name in ordered);
-  const counted = deciding.length > 0 ? deciding : named;
-  const enough = counted.filter((name) => agreed.has(name)).length >= Math.min(LEAST, counted.length);
+  const counted = first.length > 0 ? first : named;
+  const least = own.length > 0 ? own.length : Math.min(LEAST, counted.length);
+  const enough = counted.filter((name) => agreed.has(name)).length >= least;
   return off.length === 0 && enough
     ? { verdict: 'accept', deciding: null, attributes }
     : { verdict: 'measureMore', deciding: open, attributes };
 }
 
-const isFirst = (name: string) => FIRST.some((each) => each === name);
-
 /** A rough reading that lies off may be of the right part: it has to be taken again, more closely. */
-function isClear({ name, difference, allowed }: AttributeFit, ordered: GearAttributes, arrived: GearAttributes): boolean {
+function isClear({ name, difference, allowed }: AttributeFit, ordered: PartAttributes, arrived: PartAttributes): boolean {
   if (difference === undefined || allowed === undefined) return true;
-  const error = (gear: GearAttributes) => {
+  const error = (gear: PartAttributes) => {
     const given = gear[name as AttributeName];
     return typeof given === 'object' ? given.plusMinus : 0;
   };

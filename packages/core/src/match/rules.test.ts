@@ -2,10 +2,10 @@ import { fit } from './fit.ts';
 import { inModules, partSizeMm } from './partSize.ts';
 import { guessMapping, PART_FIELDS, readPartRow, writePartRow, type PartField } from './partRow.ts';
 import { receive } from './receive.ts';
-import type { AttributeName, GearAttributes } from './schema.ts';
+import type { AttributeName, PartAttributes } from './schema.ts';
 import { isOneGear, standsIn } from './standsIn.ts';
 
-const judged = (name: AttributeName, wanted: number | string, part: number | string, more: GearAttributes = {}) =>
+const judged = (name: AttributeName, wanted: number | string, part: number | string, more: PartAttributes = {}) =>
   fit({ wanted: { ...more, [name]: wanted }, part: { ...more, [name]: part } }).attributes.find((each) => each.name === name);
 
 /** The table of docs/formats.md: how far a dimension may be off and still fit, at a wanted value. */
@@ -129,7 +129,7 @@ test('a size is one whichever way it is said: m = 25.4 / DP', () => {
 });
 
 test('what stands in for a part is the same, differs, or is not known', () => {
-  const part: GearAttributes = { type: 'spur', teeth: 17, faceWidthMm: 10, boreDiameterMm: 8 };
+  const part: PartAttributes = { type: 'spur', teeth: 17, faceWidthMm: 10, boreDiameterMm: 8 };
   expect(standsIn({ part, other: part })).toEqual({ verdict: 'same', differs: [], unknown: [] });
   const other = standsIn({ part, other: { ...part, teeth: 16, boreDiameterMm: 7 } });
   expect([other.verdict, other.differs.map(({ name }) => name)]).toEqual(['differs', ['teeth', 'boreDiameterMm']]);
@@ -140,8 +140,8 @@ test('what stands in for a part is the same, differs, or is not known', () => {
 });
 
 test('a delivery is taken after three dimensions that agree, refused by one that does not', () => {
-  const ordered: GearAttributes = { teeth: 17, starts: 1, faceWidthMm: 10, boreDiameterMm: 8, hand: 'left', tipDiameterMm: 19 };
-  const next = (arrived: GearAttributes) => receive({ ordered, arrived });
+  const ordered: PartAttributes = { teeth: 17, starts: 1, faceWidthMm: 10, boreDiameterMm: 8, hand: 'left', tipDiameterMm: 19 };
+  const next = (arrived: PartAttributes) => receive({ ordered, arrived });
   expect(next({})).toMatchObject({ verdict: 'measureMore', deciding: 'teeth', attributes: [] });
   expect(next({ teeth: 17 })).toMatchObject({ verdict: 'measureMore', deciding: 'starts' });
   expect(next({ teeth: 17, starts: 1 })).toMatchObject({ verdict: 'measureMore', deciding: 'faceWidthMm' });
@@ -216,6 +216,18 @@ const HEADINGS: Readonly<Record<PartField, readonly [known: readonly string[], o
     ['tips', 'rod'],
   ],
   material: [['material'], ['materials', 'raw material']],
+  outsideDiameterMm: [['outer diameter'], ['outside diameter', 'od']],
+  shaftDiameterMm: [
+    ['shaft', 'shaft diameter'],
+    ['shafts', 'on shaft'],
+  ],
+  widthMm: [['overall width', 'bearing width', 'seal width'], ['width']],
+  heightMm: [['height'], ['heights']],
+  lengthMm: [['length'], ['hub length']],
+  thicknessMm: [['thickness'], ['tooth thickness']],
+  wireDiameterMm: [['wire', 'wire diameter'], ['wires']],
+  coils: [['coils'], ['coil']],
+  keyWidthMm: [['key width'], ['key']],
   price: [
     ['price', 'cost', 'eur'],
     ['prices', 'list price'],
@@ -338,6 +350,17 @@ describe('a cell that cannot be used', () => {
         'face width': '',
         'tip diameter': '',
         fits: '',
+      },
+      ...{
+        'outer diameter': '',
+        shaft: '',
+        'overall width': '',
+        height: '',
+        length: '',
+        thickness: '',
+        wire: '',
+        coils: '',
+        'key width': '',
       },
     });
   });

@@ -1,4 +1,5 @@
-import type { AttributeName } from './schema.ts';
+import { isPlain } from './plainParts.ts';
+import type { AttributeName, PartType } from './schema.ts';
 
 /** How one attribute is judged. `need` is how often it is right when nobody has measured it. */
 export type Rule =
@@ -81,4 +82,36 @@ export const RULES: Readonly<Partial<Record<AttributeName, Rule>>> = {
     above: { fixed: 3, share: 0, say: (d) => `shorten the hub by ${mm(d)}` },
     below: { fixed: 3, share: 0, say: (d) => `put a ${mm(d)} spacer beside the hub` },
   },
+  shaftDiameterMm: { kind: 'size', need: 0.4, fixed: 0.1, share: 0 },
+  widthMm: { kind: 'size', need: 0.5, fixed: 0.15, share: 0.01 },
+  heightMm: { kind: 'size', need: 0.5, fixed: 0.05, share: 0 },
+  lengthMm: {
+    kind: 'size',
+    need: 0.5,
+    fixed: 0.3,
+    share: 0.005,
+    above: { fixed: 0, share: 0.3, say: (d) => `cut ${mm(d)} off its length` },
+  },
+  thicknessMm: { kind: 'size', need: 0.6, fixed: 0.05, share: 0 },
+  wireDiameterMm: { kind: 'size', need: 0.6, fixed: 0.05, share: 0.02 },
+  coils: { kind: 'size', need: 0.6, fixed: 0.5, share: 0 },
 };
+
+/** Bores, seats and ends of these are ground or moulded: nothing is turned, opened out or cut (shop judgement). */
+const AS_IT_IS: ReadonlySet<PartType> = new Set(['bearing', 'seal', 'spring', 'clip', 'cable', 'unit']);
+/**
+ * A rolling bearing's bore and outside diameter are made to a few hundredths of a millimetre (ISO 492, normal class: at
+ * most 0.02 mm up to 120 mm), so that what a caliper shows beyond its own ± is another bearing; its neighbours differ by 1 mm.
+ */
+const BEARING_MM = 0.04;
+
+/** How an attribute is judged on a part of this kind; undefined where nothing is known of judging it. */
+export function ruleFor(name: AttributeName, type: PartType | undefined): Rule | undefined {
+  const rule = RULES[name];
+  if (rule?.kind !== 'size' || !isPlain(type)) return rule;
+  const { above: _, below: __, ...asItIs } = rule;
+  const sized = AS_IT_IS.has(type) ? asItIs : rule;
+  return type === 'bearing' && (name === 'boreDiameterMm' || name === 'outsideDiameterMm')
+    ? { ...sized, fixed: BEARING_MM, share: 0 }
+    : sized;
+}

@@ -7,10 +7,15 @@ const angle = z.union([z.number().min(-360).max(360), z.strictObject({ value: z.
 const count = countUpTo(MOST_TEETH);
 
 export const BORE_SHAPES = ['round', 'dFlat', 'doubleD', 'square', 'hex', 'key', 'spline', 'tab'] as const;
-export const PART_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw'] as const;
+export const GEAR_TYPES = ['worm', 'wormWheel', 'spur', 'helical', 'bevel', 'rack', 'sector', 'screw'] as const;
+/** Parts that are no gears, each with its own few dimensions (`PLAIN_DIMENSIONS`). */
+export const PLAIN_TYPES = ['bearing', 'seal', 'axle', 'pin', 'key', 'spring', 'clip', 'cable', 'unit'] as const;
+export type PlainType = (typeof PLAIN_TYPES)[number];
+export const PART_TYPES = [...GEAR_TYPES, ...PLAIN_TYPES] as const;
+export type PartType = (typeof PART_TYPES)[number];
 
-/** What a gear is, attribute by attribute; a number may be exact or a reading with its ±. Lengths mm, angles degrees. */
-export const gearAttributes = z.strictObject({
+/** What a part is, attribute by attribute; a number may be exact or a reading with its ±. Lengths mm, angles degrees. */
+export const partAttributes = z.strictObject({
   type: z.enum(PART_TYPES).optional(),
   starts: count.optional(),
   teeth: count.optional(),
@@ -35,15 +40,22 @@ export const gearAttributes = z.strictObject({
   hubLengthMm: length.optional(),
   material: name.optional(),
   mateTeeth: count.optional(),
+  shaftDiameterMm: length.optional(),
+  widthMm: length.optional(),
+  heightMm: length.optional(),
+  lengthMm: length.optional(),
+  thicknessMm: length.optional(),
+  wireDiameterMm: length.optional(),
+  coils: positiveUpTo(1000).optional(),
 });
-export type GearAttributes = z.infer<typeof gearAttributes>;
-export type AttributeName = keyof GearAttributes;
+export type PartAttributes = z.infer<typeof partAttributes>;
+export type AttributeName = keyof PartAttributes;
 
 export const FIT_STATES = ['fits', 'fitsAfterWork', 'doesNotFit', 'unknown'] as const;
 
 export const matchFitInput = z.strictObject({
-  wanted: gearAttributes,
-  part: gearAttributes,
+  wanted: partAttributes,
+  part: partAttributes,
   /** What the seller says it fits; evidence, never proof. */
   claims: z.array(name).max(200).optional(),
   machine: z.string().max(200).optional(),

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { fit } from './fit.ts';
-import { gearAttributes, matchFitOutput } from './schema.ts';
+import { partAttributes, matchFitOutput } from './schema.ts';
 
 export const standsInInput = z.strictObject({
   /** The part that is named on a sheet or was fitted. */
-  part: gearAttributes,
+  part: partAttributes,
   /** The one that is offered in its place. */
-  other: gearAttributes,
+  other: partAttributes,
 });
 export const standsInOutput = z.object({
   verdict: z.enum(['same', 'differs', 'notKnown']),
@@ -38,5 +38,5 @@ export function standsIn({ part, other }: z.output<typeof standsInInput>): Stand
  * Whether two rows may stand under one part number: it is one gear, whoever sells it. What only one of the
  * two says makes them two, for nobody could tell.
  */
-export const isOneGear = (part: z.output<typeof gearAttributes>, other: z.output<typeof gearAttributes>): boolean =>
+export const isOneGear = (part: z.output<typeof partAttributes>, other: z.output<typeof partAttributes>): boolean =>
   standsIn({ part, other }).verdict === 'same';

@@ -26,6 +26,15 @@ test.each([
   ['shares that do not add up', (pack: Pack) => (first(first(pack.faults).modes).share = 0.9), 'faults.0.modes'],
   ['steps that need each other', (pack: Pack) => first(pack.steps).needs.push('pump-out'), 'steps.0.needs'],
   ['a caution nobody wrote', (pack: Pack) => first(pack.steps).cautions.push('dragons'), 'steps.0.cautions.1'],
+  ['a setting at a place that is not there', (pack: Pack) => (first(pack.settings).at = 'moon'), 'settings.0.at'],
+  ['a later proof without a day', (pack: Pack) => (first(pack.proofs).phase = 'later'), 'proofs.0.afterDays'],
+  ['a figure between nothing', (pack: Pack) => Object.assign(pack.proofs[1]?.figure ?? {}, { min: 11 }), 'proofs.1.figure'],
+  ['a proof that repeats no look', (pack: Pack) => Object.assign(pack.proofs[1]?.failing ?? {}, { look: 'moon' }), 'proofs.1.failing.look'],
+  [
+    'a proof that fails into no result',
+    (pack: Pack) => Object.assign(pack.proofs[1]?.failing ?? {}, { result: 'moon' }),
+    'proofs.1.failing.result',
+  ],
   ['a part without a gear card', (pack: Pack) => (first(pack.faults).remedy.part = 'unobtainable'), 'faults.0.remedy.part'],
 ])('refuses %s and names the field', (_name, change, path) => {
   expect(refusal((pack) => void change(pack)).path).toBe(path);

@@ -107,10 +107,28 @@ export function checkPack(pack: Pack): Pack {
     each.after.forEach((step, j) => need(steps, step, `closing.${i}.after.${j}`));
     each.cautions.forEach((caution, j) => need(cautions, caution, `closing.${i}.cautions.${j}`));
   });
-  pack.proofs.forEach((each, i) => each.cautions.forEach((caution, j) => need(cautions, caution, `proofs.${i}.cautions.${j}`)));
+  unique(pack.settings, 'settings');
+  pack.settings.forEach((each, i) => need(places, each.at, `settings.${i}.at`));
+  checkProofs(pack, cautions);
   refuseCircles(pack);
   checkStates(pack);
   return pack;
+}
+
+/** A later proof says when, limits lie in order, and what failing means is a result of a look. */
+function checkProofs({ looks, proofs }: Pack, cautions: ReadonlySet<string>): void {
+  unique(proofs, 'proofs');
+  proofs.forEach(({ id, cautions: named, failing, phase, afterDays, figure }, i) => {
+    named.forEach((caution, j) => need(cautions, caution, `proofs.${i}.cautions.${j}`));
+    if ((phase === 'later') !== afterDays.length > 0)
+      throw fail('contradiction', `proofs.${i}.afterDays`, { reason: 'laterWithoutDays', id });
+    if (figure && (figure.min ?? -Infinity) > (figure.max ?? Infinity))
+      throw fail('contradiction', `proofs.${i}.figure`, { reason: 'limitsCrossed', id });
+    if (!failing) return;
+    const look = looks.find((each) => each.id === failing.look);
+    need(new Set(looks.map((each) => each.id)), failing.look, `proofs.${i}.failing.look`);
+    if (look?.kind === 'table') need(new Set(look.results.map((each) => each.id)), failing.result, `proofs.${i}.failing.result`);
+  });
 }
 
 /** Every wait of the way in and back; a running time is known by its id alone. */

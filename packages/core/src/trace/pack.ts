@@ -15,6 +15,7 @@ import {
   proof,
   question,
   serviceFind,
+  settingWanted,
   state,
   together,
 } from './packParts.ts';
@@ -46,6 +47,8 @@ const packFields = z.strictObject({
   gears: z.array(gearCard).max(30).default([]),
   closing: z.array(closingStep).max(60).default([]),
   whileOpen: z.array(whileOpen).max(60).default([]),
+  /** What is set after it is put together, in the right order. */
+  settings: z.array(settingWanted).max(30).default([]),
   proofs: z.array(proof).min(1).max(30),
   /** The fixed order of looks in a textbook, kept for comparison. */
   textbookOrder: z.array(id).max(60).default([]),
@@ -63,5 +66,18 @@ const packFields = z.strictObject({
 export const packSchema = z.preprocess((raw) => withRowsInOrder(withSidesWritten(withFieldsOfToday(raw))), packFields);
 
 export type Pack = z.infer<typeof packSchema>;
-export { DEAD_DRIVER, INSTRUMENT_KINDS } from './packParts.ts';
-export type { Caution, Complaint, Fault, GearCard, InstrumentKind, KinematicLook, Look, TableLook } from './packParts.ts';
+export { DEAD_DRIVER, INSTRUMENT_KINDS, PROOF_PHASES, SETTINGS } from './packParts.ts';
+export type {
+  Caution,
+  Complaint,
+  Fault,
+  GearCard,
+  InstrumentKind,
+  KinematicLook,
+  Look,
+  Proof,
+  ProofPhase,
+  Setting,
+  SettingWanted,
+  TableLook,
+} from './packParts.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id, motionAmount, name, positiveUpTo, sentence } from '../quantity/bounds.ts';
+import { MATERIAL_IDS } from '../material/materials.ts';
 import { BORE_SHAPES } from '../match/schema.ts';
 import { faultMode, MOTION_STATES } from '../driveline/schema.ts';
 
@@ -161,7 +162,56 @@ export const gearCard = z.strictObject({
   boreShape: z.enum(BORE_SHAPES).optional(),
 });
 
-export const proof = z.strictObject({ id, name: text, how: text, minutes, cautions: z.array(id).max(30).default([]) });
+/** What is set, each at a desk of its own. */
+export const SETTINGS = [
+  ...(['shims', 'standOff', 'eccentric', 'backlash', 'rimPlay', 'timing', 'oneWay', 'seal'] as const),
+  ...(['lock', 'torque', 'fill', 'afterwards'] as const),
+] as const;
+export type Setting = (typeof SETTINGS)[number];
+
+/** One thing that the machine wants set before it is proved; a family lists its own in their right order. */
+export const settingWanted = z.strictObject({
+  id,
+  desk: z.enum(SETTINGS),
+  name: text,
+  how: text,
+  /** Body, joint or auxiliary of the drive line that it is about. */
+  at: id,
+  /** What it may be, and whose figure that is: a guide wherever it is not the maker's. */
+  wanted: z
+    .strictObject({ min: motionAmount.optional(), max: motionAmount.optional(), unit: z.enum(['mm', 'deg', 'N·m']), source: text })
+    .optional(),
+  /** Of a fill: what runs on what. */
+  materials: z.tuple([z.enum(MATERIAL_IDS), z.enum(MATERIAL_IDS)]).optional(),
+  /** Of what is done after the mechanics: the state of the machine in which it works; in another it behaves otherwise. */
+  state: text.optional(),
+});
+export type SettingWanted = z.infer<typeof settingWanted>;
+
+/** By hand, powered with the load off, in use, and after days or months. */
+export const PROOF_PHASES = ['hand', 'unloaded', 'inUse', 'later'] as const;
+export type ProofPhase = (typeof PROOF_PHASES)[number];
+
+/** How one knows that it is right again. */
+export const proof = z.strictObject({
+  id,
+  name: text,
+  how: text,
+  minutes,
+  cautions: z.array(id).max(30).default([]),
+  phase: z.enum(PROOF_PHASES).default('inUse'),
+  /** The figure that is read, what it may be, and whose limit that is; passed or not follows from it. */
+  figure: z
+    .strictObject({ ask: text, unit: z.string().min(1).max(20), min: motionAmount.optional(), max: motionAmount.optional(), source: text })
+    .optional(),
+  /** Of a later one: so many days after the work it is looked at, each time anew. */
+  afterDays: z.array(z.int().min(1).max(3650)).max(6).default([]),
+  /** The look that it repeats, and the result that failing means: evidence for the tracing. */
+  failing: z.strictObject({ look: id, result: id }).optional(),
+  /** Proved by points at a desk of its own. */
+  desk: z.enum(['speedometer', 'turns']).optional(),
+});
+export type Proof = z.infer<typeof proof>;
 
 /** What to ask when the machine is taken in; the answer is a fact that moves the priors. */
 export const question = z.strictObject({

@@ -97,7 +97,12 @@ function references(pack: Pack): readonly string[] {
   );
   const list: string[] = [];
   const walk = (value: unknown, path: string) => {
-    if (typeof value === 'string' && known.has(value) && !/(^|\.)(id|name|type|kind|fact|is|hand|by|quantity)$/.test(path)) list.push(path);
+    if (
+      typeof value === 'string' &&
+      known.has(value) &&
+      !/(^|\.)(id|name|type|kind|fact|is|hand|by|quantity|desk|materials\.\d)$/.test(path)
+    )
+      list.push(path);
     else if (value !== null && typeof value === 'object')
       for (const [key, each] of Object.entries(value)) walk(each, path === '' ? key : `${path}.${key}`);
   };

@@ -1,11 +1,11 @@
 import type { WormQuantity } from './quantities.ts';
 import type { GearOfFamily, MeasuredGear } from '../measuredGear.ts';
 import type { WormCandidate } from './identify.ts';
-import type { GearAttributes } from '../../match/schema.ts';
+import type { PartAttributes } from '../../match/schema.ts';
 import { seatOf } from '../seatOf.ts';
 
 /** The worm to look for: the candidate that explains the readings, with what only a reading can tell (bore, length, hand). */
-export function wantedWorm(candidate: WormCandidate, gear: MeasuredGear<WormQuantity>, card: GearOfFamily): GearAttributes {
+export function wantedWorm(candidate: WormCandidate, gear: MeasuredGear<WormQuantity>, card: GearOfFamily): PartAttributes {
   return {
     type: 'worm',
     starts: candidate.starts,

@@ -1,7 +1,7 @@
 import type { WormWheelQuantity } from './quantities.ts';
 import type { GearOfFamily, MeasuredGear } from '../measuredGear.ts';
 import type { WheelCandidate } from './identify.ts';
-import type { GearAttributes } from '../../match/schema.ts';
+import type { PartAttributes } from '../../match/schema.ts';
 import { seatOf } from '../seatOf.ts';
 
 /** The worm wheel to look for. */
@@ -9,6 +9,6 @@ export function wantedWheel(
   { axialModuleMm, teeth }: WheelCandidate,
   gear: MeasuredGear<WormWheelQuantity>,
   card: GearOfFamily,
-): GearAttributes {
+): PartAttributes {
   return { type: 'wormWheel', teeth, normalModuleMm: axialModuleMm, ...(gear.hand && { hand: gear.hand }), ...seatOf(gear, card) };
 }

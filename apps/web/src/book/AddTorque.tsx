@@ -1,0 +1,82 @@
+import { bookPage, type MachineModel } from '@patient-badger/contract';
+import { TORQUE_UNITS, type Pack } from '@patient-badger/core';
+import { useState } from 'react';
+import { call } from '../data/api.ts';
+import { useAttempt } from '../data/useAttempt.ts';
+import { useRefresh } from '../data/useRefresh.ts';
+import { useShop } from '../data/shop.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+
+/** A torque off the maker's sheet for one of the screws of this kind of chain. */
+export function AddTorque({ model, pack }: { model: MachineModel; pack: Pack }) {
+  const refresh = useRefresh();
+  const { attempt, problem } = useAttempt();
+  const usual = useShop().data?.torqueUnit ?? 'N·m';
+  const [open, setOpen] = useState(false);
+  const [at, setAt] = useState<string | null>(null);
+  const [{ value, unit, source }, setTyped] = useState({ value: '', unit: usual, source: '' });
+  const [wrong, setWrong] = useState<string | null>(null);
+  const places = pack.steps.flatMap(({ id: step, loose }) =>
+    loose.filter(({ kind }) => kind === 'screw' || kind === 'nut' || kind === 'plug').map(({ id: item, name }) => ({ step, item, name })),
+  );
+  if (places.length === 0) return null;
+  if (!open) return <Button label="Write a torque in" testID="add-torque" onPress={() => setOpen(true)} />;
+  const keep = async () => {
+    const place = places.find(({ step, item }) => `${step}/${item}` === at);
+    const amount = typedNumber(value);
+    if (!place) return setWrong('Which screw is it?');
+    if (!(amount > 0 && amount <= 100_000)) return setWrong('The torque as one number.');
+    if (!source.trim()) return setWrong('Say whose figure it is.');
+    setWrong(null);
+    const { step, item } = place;
+    const line = { kind: 'torque', step, item, torque: { value: amount, unit, source: source.trim() } };
+    await attempt(async () => {
+      await call(`/api/models/${model.id}/book`, bookPage, { json: { jobId: null, source: source.trim(), lines: [line] } });
+      await refresh('book');
+      setOpen(false);
+    });
+  };
+  return (
+    <Card tone="next">
+      <Text variant="head">Write a torque in</Text>
+      {places.map(({ step, item, name }) => (
+        <Button
+          key={`${step}/${item}`}
+          label={name}
+          detail={pack.steps.find(({ id }) => id === step)?.name}
+          variant={at === `${step}/${item}` ? 'chosen' : 'plain'}
+          checked={at === `${step}/${item}`}
+          onPress={() => setAt(`${step}/${item}`)}
+        />
+      ))}
+      <Field
+        label="Torque"
+        inputMode="decimal"
+        value={value}
+        onChangeText={(text) => setTyped({ value: text, unit, source })}
+        testID="torque-value"
+      />
+      <Segments
+        label="Unit"
+        options={TORQUE_UNITS.map((each) => [each, each] as const)}
+        value={unit}
+        onChange={(next) => setTyped({ value, unit: next, source })}
+      />
+      <Field
+        label="Whose figure it is"
+        value={source}
+        onChangeText={(text) => setTyped({ value, unit, source: text })}
+        maxLength={100}
+        testID="torque-source"
+      />
+      {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+      <Button variant="primary" label="Write it in" testID="keep-torque" onPress={() => void keep()} />
+      <Button variant="quiet" label="Close" onPress={() => setOpen(false)} />
+    </Card>
+  );
+}

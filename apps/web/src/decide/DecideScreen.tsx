@@ -1,0 +1,112 @@
+import type { OptionDraft } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { TakeBack } from '../log/TakeBack.tsx';
+import { CostChart } from './CostChart.tsx';
+import type { Use } from './decision.ts';
+import { LookWorth } from './LookWorth.tsx';
+import { OptionCard } from './OptionCard.tsx';
+import { OptionForm } from './OptionForm.tsx';
+import { USE_UNITS } from '../wording/optionWords.ts';
+import { useDecision, wantedGear } from './useDecision.ts';
+import { UseCard } from './UseCard.tsx';
+
+/** What can be done now, what each way costs in a year that it holds, and what to ask the owner. */
+export const DecideScreen = () => (
+  <JobFrame stage="decide" back={(id) => `/jobs/${id}`}>
+    {(view) => <Deciding view={view} />}
+  </JobFrame>
+);
+
+function Deciding({ view }: { view: JobView }) {
+  const { job, pack, state } = view;
+  const router = useRouter();
+  const { write, problem: refused } = useRecord(job.id);
+  const [dragged, setDragged] = useState<Use | null>(null);
+  const [adding, setAdding] = useState(false);
+  const { options, ranked, use, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
+  const unit = USE_UNITS[use.unit];
+  const gear = wantedGear(view);
+  const keep = (next: Use) => {
+    setDragged(next);
+    void write({
+      ...{ kind: 'useAssumed', perYear: next.perYear, unit: next.unit, costPerDownDayMinor: next.costPerDownDayMinor },
+      ...(next.horizonYears !== undefined && { horizonYears: next.horizonYears }),
+      // Only what was written: it may have been dragged on meanwhile.
+    }).then(() => setDragged((now) => (now === next ? null : now)));
+  };
+  return (
+    <>
+      <Text variant="title">Decide with the owner</Text>
+      <LookWorth view={view} options={options} rateMinor={rateMinor} currency={currency} />
+      {state.decided ? null : (
+        <Card tone="sunken">
+          <Text variant="strong">Nothing is decided yet: say what it was, and the ways to mend it are drafted here.</Text>
+          <Button label="To the verdict" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        </Card>
+      )}
+      {rateMinor === 0 ? (
+        <Text variant="danger">The shop has no rate per hour: work counts for nothing. An owner sets it under The shop.</Text>
+      ) : null}
+      <UseCard use={use} isAssumed={isAssumed} onChange={setDragged} onKeep={keep} />
+      <CostChart ranked={ranked} currency={currency} />
+      {(problem ?? refused) ? <Text variant="danger">{problem ?? refused}</Text> : null}
+      <View className="gap-3">
+        {ranked.map((each, i) => (
+          <OptionCard
+            key={each.draft.option}
+            jobId={job.id}
+            ranked={each}
+            first={i === 0 && each.rank !== null}
+            currency={currency}
+            unit={unit}
+          />
+        ))}
+      </View>
+      {adding ? (
+        <OptionForm jobId={job.id} draft={blank()} unit={unit} onDone={() => setAdding(false)} />
+      ) : (
+        <Button label="Add another way" testID="add-option" onPress={() => setAdding(true)} />
+      )}
+      <Button
+        variant="primary"
+        big
+        label="The quote for the owner"
+        testID="to-quote"
+        onPress={() => router.navigate(`/jobs/${job.id}/quote`)}
+      />
+      <Button
+        label="The weakest link"
+        detail="Which part breaks first, and which next"
+        testID="to-strength"
+        onPress={() => router.navigate(`/jobs/${job.id}/strength`)}
+      />
+      {gear && !pack.safetyCritical ? (
+        <View className="flex-row gap-2">
+          <Button
+            className="flex-1"
+            label="Save the old part"
+            testID="to-save"
+            onPress={() => router.navigate(`/jobs/${job.id}/save/${gear}`)}
+          />
+          <Button className="flex-1" label="Make one" testID="to-make" onPress={() => router.navigate(`/jobs/${job.id}/make/${gear}`)} />
+        </View>
+      ) : null}
+      <TakeBack view={view} kinds={['optionKept', 'optionDropped', 'useAssumed', 'quoteMade', 'quoteAnswered']} />
+    </>
+  );
+}
+
+/** A way that nobody drafted. */
+const blank = (): OptionDraft => ({
+  ...{ option: `own-${uuid()}`, kind: 'repair', name: '', partsMinor: null, minutes: 30, leadDays: 0 },
+  ...{ lifeMean: 100, lifeShape: 2, comeBackRisk: 0.1, downtimeDays: 0, leaves: '', why: 'Added by hand.' },
+});

@@ -1,0 +1,67 @@
+import { advisedLooks, lookChances, type OptionDraft } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { runOperation } from '../data/runOperation.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { minutesText, money, percent } from '../wording/words.ts';
+
+/** Suspects less likely than this move no money. */
+const LEAST = 0.01;
+/** A part nobody has priced yet is taken to cost an hour of work (guide). */
+const HOURS_FOR_A_PART = 1;
+
+interface Props {
+  readonly view: JobView;
+  readonly options: readonly OptionDraft[];
+  readonly rateMinor: number;
+  readonly currency: string;
+}
+
+/** Before money is spent: whether one more look would save more than its minutes, with the sum. */
+export function LookWorth({ view: { job, pack, state, trace }, options, rateMinor, currency }: Props) {
+  const router = useRouter();
+  if (state.decided) return null;
+  const partMinor =
+    options.find(({ kind, partsMinor }) => kind === 'replace' && partsMinor !== null)?.partsMinor ?? rateMinor * HOURS_FOR_A_PART;
+  const suspects = trace.suspects
+    .filter(({ probability }) => probability >= LEAST)
+    .flatMap(({ fault, probability }) => {
+      const remedy = pack.faults.find(({ id }) => id === fault)?.remedy;
+      if (!remedy) return [];
+      const actMinor = Math.round((remedy.minutes / 60) * rateMinor) + (remedy.part ? partMinor : 0);
+      // In vain: the part bought for nothing, and the same minutes once more.
+      return [{ fault, probability: Math.min(1, probability), actMinor, wrongMinor: actMinor }];
+    });
+  const looks = advisedLooks(trace).map(({ look, minutes }) => ({
+    look,
+    minutes,
+    results: lookChances(pack, look, { faults: suspects.map(({ fault }) => fault), found: state.found }),
+  }));
+  if (suspects.length < 2 || looks.length === 0) return null;
+  const worked = runOperation('decide.worth', { suspects, looks, rateMinorPerHour: rateMinor });
+  if (!worked.ok) return null;
+  const { actNow, looks: worth } = worked.output;
+  const [best] = worth;
+  const named = pack.looks.find(({ id }) => id === best?.look);
+  const fault = pack.faults.find(({ id }) => id === actNow.fault);
+  if (!best || !named) return null;
+  const cash = (minor: number) => money(Math.round(minor), currency);
+  return (
+    <Card tone={best.worthIt ? 'next' : 'sunken'} testID="look-worth">
+      <Text variant="head">{best.worthIt ? 'One more look is worth it' : 'No look is worth its minutes any more'}</Text>
+      <Text>
+        Acting now on “{fault?.name}” ({percent(trace.suspects.find((each) => each.fault === actNow.fault)?.probability ?? 0)} sure) costs{' '}
+        {cash(actNow.expectedMinor)} on the whole, what would be in vain counted in.
+      </Text>
+      <Text>
+        After “{named.name}” it would be {cash(best.afterMinor)}, and the look takes {minutesText(named.minutes)}: {cash(best.looksMinor)}.
+        That {best.savesMinor > 0 ? 'saves' : 'loses'} {cash(Math.abs(best.savesMinor))}.
+      </Text>
+      {best.worthIt ? (
+        <Button variant="primary" label="Take that look" onPress={() => router.navigate(`/jobs/${job.id}/look/${best.look}`)} />
+      ) : null}
+    </Card>
+  );
+}

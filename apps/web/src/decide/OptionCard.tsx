@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { minutesText, money, percent } from '../wording/words.ts';
+import type { Ranked } from './decision.ts';
+import { OptionForm } from './OptionForm.tsx';
+import { OPTION_WORDS, yearsText } from '../wording/optionWords.ts';
+
+interface Props {
+  readonly jobId: string;
+  readonly ranked: Ranked;
+  readonly first: boolean;
+  readonly currency: string;
+  readonly unit: string;
+}
+
+/** One way to go on: money, minutes, wait, life, risk, what it leaves undone, and why it is there. */
+export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, unit }: Props) {
+  const { write, problem } = useRecord(jobId);
+  const [changing, setChanging] = useState(false);
+  if (changing) return <OptionForm jobId={jobId} draft={draft} unit={unit} onDone={() => setChanging(false)} />;
+  const facts = [
+    partsText(draft.partsMinor, currency),
+    draft.minutes > 0 && `${minutesText(draft.minutes)} of work`,
+    draft.leadDays > 0 && `${draft.leadDays} days to wait`,
+    draft.comeBackRisk > 0 && `comes back ${percent(draft.comeBackRisk)}`,
+  ].filter(Boolean);
+  return (
+    <Card tone={first ? 'next' : 'plain'} testID={`option-${draft.option}`}>
+      <Text variant="label">{OPTION_WORDS[draft.kind]}</Text>
+      <Text variant="strong">{draft.name}</Text>
+      {rank ? (
+        <Text testID={`cost-${draft.option}`}>
+          {money(Math.round(rank.costPerYearMinor), currency)} a year: {money(Math.round(rank.expectedCostMinor), currency)} over{' '}
+          {yearsText(rank.expectedYears)} ({yearsText(rank.years10)} to {yearsText(rank.years90)})
+        </Text>
+      ) : null}
+      <Text variant="soft">{facts.join(', ')}</Text>
+      {draft.leaves ? <Text>Leaves: {draft.leaves}</Text> : null}
+      <Text variant="soft">{draft.why}</Text>
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Button
+        variant="quiet"
+        label={draft.partsMinor === null ? 'Write its price, or change it' : 'Change it'}
+        testID={`change-${draft.option}`}
+        onPress={() => setChanging(true)}
+      />
+      <Button
+        variant="quiet"
+        label="Take it off"
+        testID={`drop-${draft.option}`}
+        onPress={() => void write({ kind: 'optionDropped', option: draft.option })}
+      />
+    </Card>
+  );
+}
+
+function partsText(partsMinor: number | null, currency: string): string {
+  if (partsMinor === null) return 'no price yet';
+  return partsMinor === 0 ? 'no parts' : `parts ${money(partsMinor, currency)}`;
+}

@@ -1,0 +1,66 @@
+import type { OptionDraft } from '@patient-badger/core';
+import { useState } from 'react';
+import { useRecord } from '../data/useRecord.ts';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Figures } from '../design/Figures.tsx';
+import { FormFoot } from '../design/FormFoot.tsx';
+import { Text } from '../design/Text.tsx';
+import { OPTION_WORDS } from '../wording/optionWords.ts';
+import { readOption, typedOption, type TypedOption } from './readOption.ts';
+
+interface Props {
+  readonly jobId: string;
+  readonly draft: OptionDraft;
+  readonly unit: string;
+  readonly onDone: () => void;
+}
+
+/** Every figure of an option, changed by hand. */
+export function OptionForm({ jobId, draft, unit, onDone }: Props) {
+  const { write, problem } = useRecord(jobId);
+  const [typed, setTyped] = useState(() => typedOption(draft));
+  const [problems, setProblems] = useState<Readonly<Partial<Record<keyof TypedOption, string>>>>({});
+  const keep = async () => {
+    const read = readOption(draft, typed);
+    if ('problems' in read) return setProblems(read.problems);
+    const { kind: optionKind, ...rest } = read.option;
+    if (await write({ kind: 'optionKept', optionKind, ...rest })) onDone();
+  };
+  const change = (more: Partial<TypedOption>) => setTyped({ ...typed, ...more });
+  const words = (name: 'name' | 'leaves', label: string) => (
+    <Field
+      label={label}
+      value={typed[name]}
+      onChangeText={(text) => change({ [name]: text })}
+      problem={problems[name]}
+      testID={optionField(name)}
+    />
+  );
+  return (
+    <Card tone="next">
+      <Text variant="head">{OPTION_WORDS[draft.kind]}</Text>
+      {words('name', 'What it is')}
+      <Figures
+        typed={typed}
+        fields={[
+          ['parts', 'Parts, or its price'],
+          ['minutes', 'Minutes of work'],
+          ['leadDays', 'Days to wait'],
+          ['downtime', 'Days the owner is without it'],
+          ['life', `How long it lasts, ${unit}`],
+          ['comeBack', 'Comes back, of a hundred'],
+        ]}
+        onChange={change}
+        problems={problems}
+        testID={optionField}
+      />
+      {words('leaves', 'What it leaves undone')}
+      <Text variant="soft">Lives and come-backs are guides where nobody changed them.</Text>
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <FormFoot label="Keep it" testID="keep-option" onKeep={() => void keep()} onClose={onDone} />
+    </Card>
+  );
+}
+
+const optionField = (name: string) => `opt-${name}`;

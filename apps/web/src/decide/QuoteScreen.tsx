@@ -1,0 +1,143 @@
+import { addDays, format, parseISO } from 'date-fns';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useMe, useShop } from '../data/shop.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { money } from '../wording/words.ts';
+import type { Ranked } from './decision.ts';
+import { OPTION_WORDS, yearsText } from '../wording/optionWords.ts';
+import { useDecision, wantedGear } from './useDecision.ts';
+
+/** So long a quote holds unless it says otherwise. */
+const VALID_DAYS = 14;
+
+/** The ways to go on in the owner's words, to print; and what the owner answered. */
+export const QuoteScreen = () => (
+  <JobFrame stage="decide" back={(id) => `/jobs/${id}/decide`}>
+    {(view) => <Quote view={view} />}
+  </JobFrame>
+);
+
+function Quote({ view }: { view: JobView }) {
+  const { job, state, machine, pack } = view;
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const me = useMe();
+  const shop = useShop().data;
+  const { ranked, currency, use } = useDecision(view, null);
+  const [by, setBy] = useState<'word' | 'paper'>('word');
+  const offered = ranked.filter(({ draft, rank }) => rank !== null || draft.kind === 'stop').slice(0, 20);
+  const validUntil = state.quote?.validUntil ?? format(addDays(new Date(), VALID_DAYS), 'yyyy-MM-dd');
+  const print = async () => {
+    if (!state.quote && !(await write({ kind: 'quoteMade', validUntil, options: offered.map(({ draft }) => draft.option) }))) return;
+    window.print();
+  };
+  const answered = ranked.find(({ draft }) => draft.option === state.answer?.option)?.draft;
+  return (
+    <>
+      <View className="gap-1">
+        <Text variant="title">Quote</Text>
+        <Text>
+          {shop?.name}, {format(new Date(), 'd MMMM yyyy')}, valid until {format(parseISO(validUntil), 'd MMMM yyyy')}
+        </Text>
+        <Text>
+          For {machine?.owner || 'the owner'}: {machine?.label ?? pack.name}
+        </Text>
+        <Text>“{state.takenIn?.complaint}”</Text>
+        {state.decided ? (
+          <Text>We found: {state.decided.note ?? pack.faults.find(({ id }) => id === state.decided?.fault)?.name}.</Text>
+        ) : null}
+      </View>
+      {offered.map((each) => (
+        <Offer key={each.draft.option} ranked={each} currency={currency} />
+      ))}
+      <Text variant="soft">
+        Life by a use of {use.perYear.toLocaleString('en')} {use.unit} a year. Prices of parts are those of today. Work beyond this is asked
+        about first.
+      </Text>
+      <View className="no-print gap-3">
+        <Button variant="primary" big label="Print the quote" testID="print-quote" onPress={() => void print()} />
+        <Card tone={state.answer ? 'plain' : 'next'}>
+          <Text variant="head">What the owner said</Text>
+          {state.answer ? (
+            <Text variant="strong" testID="answered">
+              {answered ? OPTION_WORDS[answered.kind] : state.answer.option}, {state.answer.by === 'paper' ? 'on paper' : 'by word'}, to{' '}
+              {state.answer.who}, {format(parseISO(state.answer.at), 'd MMM HH:mm')}
+            </Text>
+          ) : (
+            <Text variant="soft">Work begun without an answer is shown in the log.</Text>
+          )}
+          <Segments
+            label="How"
+            options={[
+              ['word', 'By word'],
+              ['paper', 'On paper'],
+            ]}
+            value={by}
+            onChange={setBy}
+          />
+          {offered.map(({ draft }) => (
+            <Button
+              key={draft.option}
+              label={OPTION_WORDS[draft.kind]}
+              detail={draft.name}
+              variant={state.answer?.option === draft.option ? 'chosen' : 'plain'}
+              testID={`answer-${draft.option}`}
+              onPress={() => void write({ kind: 'quoteAnswered', option: draft.option, by, who: me?.name ?? 'the shop' })}
+            />
+          ))}
+          {problem ? <Text variant="danger">{problem}</Text> : null}
+          {answered ? (
+            <Button
+              variant="primary"
+              label={NEXT[answered.kind]?.label ?? 'Go on with it'}
+              testID="go-on"
+              onPress={() =>
+                router.navigate(`/jobs/${job.id}${NEXT[answered.kind]?.to(wantedGear(view) ?? pack.gears[0]?.id ?? '') ?? '/close'}`)
+              }
+            />
+          ) : null}
+        </Card>
+      </View>
+    </>
+  );
+}
+
+/** Where the chosen way goes on. */
+const NEXT: Readonly<Partial<Record<Ranked['draft']['kind'], { readonly label: string; readonly to: (gear: string) => string }>>> = {
+  replace: { label: 'Find and order the part', to: (gear) => `/gear/${gear}` },
+  upgrade: { label: 'Find and order the part', to: (gear) => `/gear/${gear}` },
+  donor: { label: 'Look on the shelf', to: (gear) => `/parts/${gear}` },
+  make: { label: 'Make it', to: (gear) => `/make/${gear}` },
+  save: { label: 'Save it', to: (gear) => `/save/${gear}` },
+  overhauledUnit: { label: 'Order the unit', to: () => '/items' },
+  wholeAssembly: { label: 'Order it', to: () => '/items' },
+};
+
+function Offer({ ranked: { draft, rank }, currency }: { ranked: Ranked; currency: string }) {
+  return (
+    <Card>
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Text variant="head" className="flex-1">
+          {OPTION_WORDS[draft.kind]}
+        </Text>
+        {rank ? <Text variant="figure">{money(Math.round(rank.costMinor), currency)}</Text> : null}
+      </View>
+      <Text>{draft.name}</Text>
+      {rank ? (
+        <Text>
+          Should hold about {yearsText(rank.expectedYears)}: {money(Math.round(rank.costPerYearMinor), currency)} a year.
+          {draft.leadDays > 0 ? ` The part takes ${draft.leadDays} days.` : ''}
+        </Text>
+      ) : null}
+      {draft.leaves ? <Text>Not done by it: {draft.leaves}</Text> : null}
+    </Card>
+  );
+}

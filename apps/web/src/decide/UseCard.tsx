@@ -1,0 +1,78 @@
+import { KM_AN_HOUR } from '@patient-badger/core';
+import Slider from '@react-native-community/slider';
+import { View } from 'react-native';
+import { Card } from '../design/Card.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { useColours } from '../design/useColours.ts';
+import { twoFigures, type Use } from './decision.ts';
+import { USE_UNITS, yearsText } from '../wording/optionWords.ts';
+
+/** The widest a year's use is drawn, by its unit. */
+const MOST: Readonly<Record<Use['unit'], number>> = { hours: 1000, km: 40_000, years: 1 };
+const MOST_YEARS = 20;
+
+interface Props {
+  readonly use: Use;
+  readonly isAssumed: boolean;
+  readonly onChange: (use: Use) => void;
+  /** Let go of: worth writing down. */
+  readonly onKeep: (use: Use) => void;
+}
+
+/** How much it is used and how long it is kept: dragged, and the costs follow. */
+export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
+  const colours = useColours();
+  const { perYear, unit, horizonYears = MOST_YEARS } = use;
+  // Even on a line from one to the most: a little use and a lot are both a finger's width wide.
+  const place = Math.log(Math.max(1, perYear)) / Math.log(MOST[unit]);
+  const amount = (at: number) => twoFigures(MOST[unit] ** at);
+  const slider = { minimumTrackTintColor: colours.accent, maximumTrackTintColor: colours.line, thumbTintColor: colours.accent };
+  return (
+    <Card>
+      <Text variant="head">{unit === 'years' ? 'Used all year' : `Used ${perYear.toLocaleString('en')} ${USE_UNITS[unit]} a year`}</Text>
+      {isAssumed ? <Text variant="soft">Assumed: no meter was read twice on this machine. Ask the owner.</Text> : null}
+      <Segments
+        label="Counted in"
+        options={[
+          ['hours', 'Hours'],
+          ['km', 'km'],
+        ]}
+        value={unit === 'years' ? undefined : unit}
+        onChange={(next) =>
+          next !== unit &&
+          onKeep({ ...use, unit: next, perYear: next === 'km' ? twoFigures(perYear * KM_AN_HOUR) : twoFigures(perYear / KM_AN_HOUR) })
+        }
+      />
+      {unit === 'years' ? null : (
+        <Slider
+          {...slider}
+          aria-label={`Use a year, ${USE_UNITS[unit]}`}
+          testID="use-slider"
+          style={{ height: 48 }}
+          minimumValue={0}
+          maximumValue={1}
+          step={0.01}
+          value={place}
+          onValueChange={(at) => onChange({ ...use, perYear: amount(at) })}
+          onSlidingComplete={(at) => onKeep({ ...use, perYear: amount(at) })}
+        />
+      )}
+      <View>
+        <Text variant="strong">{`To be kept ${yearsText(horizonYears)}`}</Text>
+        <Slider
+          {...slider}
+          aria-label="Years that it is to be kept"
+          testID="horizon-slider"
+          style={{ height: 48 }}
+          minimumValue={1}
+          maximumValue={MOST_YEARS}
+          step={1}
+          value={horizonYears}
+          onValueChange={(years) => onChange({ ...use, horizonYears: years })}
+          onSlidingComplete={(years) => onKeep({ ...use, horizonYears: years })}
+        />
+      </View>
+    </Card>
+  );
+}

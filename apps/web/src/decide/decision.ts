@@ -1,0 +1,74 @@
+import {
+  OPTION_KINDS,
+  type JobState,
+  type OperationInput,
+  type OptionDraft,
+  type OptionKind,
+  type RankedOption,
+} from '@patient-badger/core';
+
+/** How much the machine is used, for how long it is meant to be kept, and what a day without it costs. */
+export interface Use {
+  readonly perYear: number;
+  readonly unit: 'hours' | 'km' | 'years';
+  readonly horizonYears?: number | undefined;
+  readonly costPerDownDayMinor: number;
+}
+
+export interface Ranked {
+  readonly draft: OptionDraft;
+  /** Null where it has no price yet, or leaves the machine as it came. */
+  readonly rank: RankedOption | null;
+}
+
+/** What the app drafted, with what somebody changed, added or took off. */
+export function optionsOf(
+  drafts: readonly OptionDraft[],
+  { options, droppedOptions }: Pick<JobState, 'options' | 'droppedOptions'>,
+): readonly OptionDraft[] {
+  const kept = options.map(({ kind: _, optionKind, ...rest }): OptionDraft => ({ ...rest, kind: optionKind }));
+  const drafted = drafts
+    .filter(({ option }) => !droppedOptions.includes(option))
+    .map((draft) => kept.find(({ option }) => option === draft.option) ?? draft);
+  return [...drafted, ...kept.filter(({ option }) => !drafts.some((draft) => draft.option === option))];
+}
+
+/** Whether an option is one of those that are compared by their cost a year. */
+export const isPriced = ({ kind, partsMinor }: OptionDraft): boolean => kind !== 'stop' && partsMinor !== null;
+
+/** The priced options as `decide.options` takes them; null where there is none. */
+export function optionsQuestion(
+  options: readonly OptionDraft[],
+  use: Use,
+  rateMinorPerHour: number,
+): OperationInput<'decide.options'> | null {
+  const priced = options.filter(isPriced);
+  if (priced.length === 0) return null;
+  return {
+    options: priced.map(({ option, kind, partsMinor, minutes, leadDays, lifeMean, lifeShape, comeBackRisk, downtimeDays }) => ({
+      ...{ id: option, kind, partsMinor: partsMinor ?? 0, minutes, leadDays, comeBackRisk, downtimeDays },
+      life: { mean: lifeMean, shape: lifeShape },
+    })),
+    use: { perYear: use.perYear, unit: use.unit },
+    rateMinorPerHour,
+    costPerDownDayMinor: use.costPerDownDayMinor,
+    ...(use.horizonYears !== undefined && { horizonYears: use.horizonYears }),
+  };
+}
+
+/** Priced ones cheapest a year first, then those that want a price, in the order of their kinds. */
+export function inOrder(options: readonly OptionDraft[], ranked: readonly RankedOption[]): readonly Ranked[] {
+  const priced = ranked.flatMap((rank) => {
+    const draft = options.find(({ option }) => option === rank.id);
+    return draft ? [{ draft, rank }] : [];
+  });
+  const kinds: readonly OptionKind[] = OPTION_KINDS;
+  const rest = options.filter((each) => !isPriced(each)).sort((p, q) => kinds.indexOf(p.kind) - kinds.indexOf(q.kind));
+  return [...priced, ...rest.map((draft) => ({ draft, rank: null }))];
+}
+
+/** To two figures: nobody knows a year's use more closely. */
+export function twoFigures(value: number): number {
+  const size = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1);
+  return Math.max(1, Math.round(value / size) * size);
+}

@@ -1,0 +1,34 @@
+import { draftOptions, type OptionDraft } from '@patient-badger/core';
+import { readOption, typedOption } from './readOption.ts';
+
+const drafts = draftOptions({
+  faults: [{ name: 'Worn', remedy: { kind: 'replace', text: 'New one.', minutes: 30, part: 'wheel' } }],
+  ...{ offers: [], donors: 0, safetyCritical: false, isPlastic: false, canBeMade: false, unit: 'hours' },
+});
+const draft = drafts.find(({ kind }) => kind === 'overhauledUnit') as OptionDraft;
+
+test('typed as it stands it is the same option, and an empty price stays none', () => {
+  expect(readOption(draft, typedOption(draft))).toEqual({ option: draft });
+  expect(readOption(draft, { ...typedOption(draft), parts: '240,50', comeBack: '12' })).toMatchObject({
+    option: { partsMinor: 24_050, comeBackRisk: 0.12 },
+  });
+});
+
+test('each field that will not do is named', () => {
+  const wrong = { name: ' ', parts: '-1', minutes: 'x', leadDays: '-2', life: '0', comeBack: '130', downtime: 'x', leaves: '' };
+  const read = readOption(draft, wrong);
+  expect('problems' in read && Object.keys(read.problems).sort()).toEqual([
+    'comeBack',
+    'downtime',
+    'leadDays',
+    'life',
+    'minutes',
+    'name',
+    'parts',
+  ]);
+});
+
+test('going on without it has to say what is lost', () => {
+  const bypass = drafts.find(({ kind }) => kind === 'bypass') as OptionDraft;
+  expect(readOption(bypass, { ...typedOption(bypass), leaves: '' })).toEqual({ problems: { leaves: expect.any(String) as string } });
+});

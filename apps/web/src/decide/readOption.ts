@@ -1,0 +1,74 @@
+import type { OptionDraft } from '@patient-badger/core';
+import { typedNumber } from '../design/typedNumber.ts';
+
+/** An option as it stands in its fields. */
+export interface TypedOption {
+  readonly name: string;
+  readonly parts: string;
+  readonly minutes: string;
+  readonly leadDays: string;
+  readonly life: string;
+  readonly comeBack: string;
+  readonly downtime: string;
+  readonly leaves: string;
+}
+
+const text = (value: number) => String(Number(value.toFixed(2)));
+
+export const typedOption = ({
+  name,
+  partsMinor,
+  minutes,
+  leadDays,
+  lifeMean,
+  comeBackRisk,
+  downtimeDays,
+  leaves,
+}: OptionDraft): TypedOption => ({
+  ...{ name, leaves },
+  parts: partsMinor === null ? '' : text(partsMinor / 100),
+  minutes: text(minutes),
+  leadDays: text(leadDays),
+  life: text(lifeMean),
+  comeBack: text(comeBackRisk * 100),
+  downtime: text(downtimeDays),
+});
+
+type Problems = Readonly<Partial<Record<keyof TypedOption, string>>>;
+const BOUNDS: Readonly<Partial<Record<keyof TypedOption, readonly [number, number, string]>>> = {
+  minutes: [0, 100_000, 'Minutes as one number.'],
+  leadDays: [0, 3650, 'Days as one number, up to 3650.'],
+  life: [0.001, 1e8, 'How long it lasts, above nought.'],
+  comeBack: [0, 100, 'Of a hundred: 0 to 100.'],
+  downtime: [0, 3650, 'Days as one number, up to 3650.'],
+};
+
+/** What was typed as an option; or what is wrong with which field. An empty price is none yet. */
+export function readOption(draft: OptionDraft, typed: TypedOption): { readonly option: OptionDraft } | { readonly problems: Problems } {
+  const parts = typed.parts.trim() === '' ? null : typedNumber(typed.parts);
+  const problems: Problems = {
+    ...(typed.name.trim() === '' && { name: 'Say what it is.' }),
+    ...(parts !== null && !(parts >= 0 && parts <= 1e6) && { parts: 'The price as one number; empty while nobody knows it.' }),
+    ...Object.fromEntries(
+      Object.entries(BOUNDS).flatMap(([field, [least, most, words]]) => {
+        const value = typedNumber(typed[field as keyof TypedOption]);
+        return value >= least && value <= most ? [] : [[field, words]];
+      }),
+    ),
+    ...(draft.kind === 'bypass' && typed.leaves.trim() === '' && { leaves: 'Say what the machine cannot do any more.' }),
+  };
+  if (Object.keys(problems).length > 0) return { problems };
+  return {
+    option: {
+      ...draft,
+      name: typed.name.trim(),
+      partsMinor: parts === null ? null : Math.round(parts * 100),
+      minutes: typedNumber(typed.minutes),
+      leadDays: typedNumber(typed.leadDays),
+      lifeMean: typedNumber(typed.life),
+      comeBackRisk: typedNumber(typed.comeBack) / 100,
+      downtimeDays: typedNumber(typed.downtime),
+      leaves: typed.leaves.trim(),
+    },
+  };
+}

@@ -1,0 +1,92 @@
+import { draftOptions, HOURS_A_YEAR, toSetRight, type DraftGiven, type OptionDraft, type Pack } from '@patient-badger/core';
+import { part as partSchema } from '@patient-badger/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { call } from '../data/api.ts';
+import { useMachineHistory, useShelf } from '../data/jobs.ts';
+import { runOperation } from '../data/runOperation.ts';
+import { useLearnt } from '../data/learnt.ts';
+import { useShop } from '../data/shop.ts';
+import { useWanted } from '../gear/useWanted.ts';
+import type { JobView } from '../job/JobView.ts';
+import { offersOf } from '../match/offers.ts';
+import { donorsFor } from '../match/OnTheShelf.tsx';
+import { inOrder, optionsOf, optionsQuestion, twoFigures, type Use } from './decision.ts';
+
+/** A machine is taken to be kept for so many years where nobody said (guide). */
+const USUAL_HORIZON = 5;
+
+/** The gear whose part the verdict asks for, if it asks for one. */
+export const wantedGear = ({ pack, state }: Pick<JobView, 'pack' | 'state'>): string | undefined =>
+  toSetRight(pack, state).flatMap(({ remedy }) => remedy.part ?? [])[0];
+
+/** The options of a job as they stand, ranked for the use that is assumed. */
+export function useDecision(view: JobView, assumed: Use | null) {
+  const { pack, state, machine } = view;
+  const shop = useShop().data;
+  const gear = wantedGear(view);
+  const card = pack.gears.find(({ id }) => id === gear) ?? pack.gears[0];
+  const readings = gear === undefined ? undefined : state.gears[gear];
+  const wanted = useWanted(pack, card, { gear: readings, modelId: machine?.modelId });
+  const chosen = readings?.chosen;
+  const part = useQuery({
+    queryKey: ['part', chosen?.partId],
+    queryFn: () => call(`/api/parts/${chosen?.partId}`, partSchema),
+    enabled: chosen !== undefined && chosen.source !== 'shelf',
+  }).data;
+  const shelf = useShelf().data;
+  const yearly = useMachineHistory(machine?.id ?? '').data?.yearly;
+  const use = assumed ?? state.use ?? usualUse(yearly);
+  const ownLife = useOwnLife(pack.id, gear, use.unit);
+  const drafts = useMemo(
+    (): readonly OptionDraft[] =>
+      draftOptions({
+        faults: toSetRight(pack, state),
+        offers: part ? offersOf(part) : [],
+        donors: wanted && shelf ? donorsFor(shelf, wanted.attributes).length : 0,
+        safetyCritical: pack.safetyCritical,
+        isPlastic: isPlastic(pack, gear),
+        canBeMade: wanted?.attributes.type === 'spur' || wanted?.attributes.type === 'helical',
+        unit: use.unit,
+        ownLife,
+      }),
+    [pack, state, part, wanted, shelf, gear, use.unit, ownLife],
+  );
+  const options = optionsOf(drafts, state);
+  const question = optionsQuestion(options, use, shop?.rateMinor ?? 0);
+  const worked = question && runOperation('decide.options', question);
+  return {
+    options,
+    use,
+    isAssumed: !assumed && !state.use && (yearly?.km ?? yearly?.hours ?? null) === null,
+    ranked: inOrder(options, worked?.ok ? worked.output.ranked : []),
+    problem: worked && !worked.ok ? worked.sentence : null,
+    currency: shop?.currency ?? 'EUR',
+    rateMinor: shop?.rateMinor ?? 0,
+  };
+}
+
+/** How long this shop's own parts at that place live, as far as its log knows. */
+function useOwnLife(family: string, gear: string | undefined, unit: Use['unit']): DraftGiven['ownLife'] {
+  const lives = useLearnt().data?.learnt?.lives;
+  return useMemo(() => {
+    const life = lives?.find(
+      (each) => each.family === family && each.gear === gear && each.unit === unit && each.partNumber === null,
+    )?.life;
+    const { mean, shape, failures, enough } = life ?? {};
+    return enough && mean !== undefined && shape !== undefined && failures !== undefined ? { mean, shape, failures } : undefined;
+  }, [lives, family, gear, unit]);
+}
+
+const usualUse = (yearly: { readonly hours: number | null; readonly km: number | null } | undefined): Use => ({
+  ...(yearly?.km ? { perYear: twoFigures(yearly.km), unit: 'km' } : { perYear: twoFigures(yearly?.hours ?? HOURS_A_YEAR), unit: 'hours' }),
+  horizonYears: USUAL_HORIZON,
+  costPerDownDayMinor: 0,
+});
+
+const PLASTIC = /nylon|plastic|acetal|pbt/i;
+
+function isPlastic({ gears, driveline }: Pack, gear: string | undefined): boolean {
+  const body = gears.find(({ id }) => id === gear)?.body;
+  return PLASTIC.test(driveline.bodies.find(({ id }) => id === body)?.material ?? '');
+}

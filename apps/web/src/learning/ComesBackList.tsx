@@ -1,0 +1,73 @@
+import type { Learnt } from '@patient-badger/contract';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useFamilies } from '../data/families.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { attributeName } from '../wording/attributeWords.ts';
+import { money } from '../wording/words.ts';
+
+type Back = Learnt['comesBack'][number];
+
+const HEADS: Readonly<Record<Back['kind'], readonly [head: string, under: string]>> = {
+  machine: ['The same machine, the same fault', 'Look for what breaks it before it is set right again.'],
+  part: ['The same part', 'Failed in more than one machine, or more than once.'],
+  refused: ['Bought in vain, again', 'Sent back with the dimension that decided.'],
+  hand: ['Came back within half a year', 'By who had worked on it. Few jobs say little: ask before judging anybody.'],
+};
+const KINDS = ['machine', 'part', 'refused', 'hand'] as const;
+
+/** What keeps coming back, the most often first, and what it cost. */
+export function ComesBackList({ list, currency }: { list: Learnt['comesBack']; currency: string }) {
+  const families = useFamilies();
+  const router = useRouter();
+  if (list.length === 0) {
+    return (
+      <Card tone="sunken">
+        <Text variant="strong">Nothing came back yet.</Text>
+      </Card>
+    );
+  }
+  return (
+    <>
+      {KINDS.map((kind) => {
+        const of = list.filter((each) => each.kind === kind);
+        if (of.length === 0) return null;
+        return (
+          <View key={kind} className="gap-2" testID={`back-${kind}`}>
+            <Text variant="head">{HEADS[kind][0]}</Text>
+            <Text variant="soft">{HEADS[kind][1]}</Text>
+            {of.map((each) => {
+              const pack = families.find(({ id }) => id === each.family);
+              return (
+                <Card key={`${each.of} ${each.what}`}>
+                  <Text variant="strong">{each.name}</Text>
+                  <Text>{whatText(each, pack)}</Text>
+                  <Text variant="soft">
+                    {each.times} times{each.among === null ? '' : ` of ${each.among}`}; {money(each.costMinor, currency)}
+                  </Text>
+                  {kind === 'machine' ? (
+                    <Button variant="quiet" label="To its record" onPress={() => router.navigate(`/machines/${each.of}`)} />
+                  ) : null}
+                </Card>
+              );
+            })}
+          </View>
+        );
+      })}
+    </>
+  );
+}
+
+function whatText({ kind, what }: Back, pack: ReturnType<typeof useFamilies>[number] | undefined): string {
+  if (what === null) return 'Same fault or same gear';
+  switch (kind) {
+    case 'machine':
+      return pack?.faults.find(({ id }) => id === what)?.name ?? what;
+    case 'part':
+      return pack?.gears.find(({ id }) => id === what)?.name ?? what;
+    default:
+      return `Decided by: ${attributeName(what)}`;
+  }
+}

@@ -1,0 +1,30 @@
+import { intervalDue } from '@patient-badger/core';
+import type { MachineHistory } from '@patient-badger/contract';
+import { format, parseISO } from 'date-fns';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { CalendarFile } from '../prove/CalendarFile.tsx';
+import { intervalText } from '../wording/intervalText.ts';
+
+/** What the machine wants again, by use or by date, whichever comes first; the soonest first. */
+export function DueCard({ machineId, history: { intervals, yearly } }: { machineId: string; history: MachineHistory }) {
+  if (intervals.length === 0) return null;
+  const today = format(new Date(), 'yyyy-MM-dd');
+  const rows = intervals
+    .map((interval) => ({ interval, due: intervalDue(interval, yearly, today) }))
+    .sort((p, q) => ((p.due?.dueDate ?? '9999') < (q.due?.dueDate ?? '9999') ? -1 : 1));
+  return (
+    <Card testID="due">
+      <Text variant="head">Due again</Text>
+      {rows.map(({ interval, due }) => (
+        <Text key={interval.what} variant={due?.overdue ? 'danger' : 'body'}>
+          {interval.what}:{' '}
+          {due ? `${format(parseISO(due.dueDate), 'd MMM yyyy')}${due.by === 'use' ? ' by its use' : ''}` : 'needs what it works in a year'}
+          {due?.dueReading === undefined ? '' : `, at ${Math.round(due.dueReading).toLocaleString('en')} ${interval.unit}`}
+          {due?.overdue ? ', overdue' : ''} (every {intervalText(interval)}, last {format(parseISO(interval.at), 'd MMM yyyy')})
+        </Text>
+      ))}
+      <CalendarFile path={`/api/machines/${machineId}/due.ics`} name="due.ics" testID="due-calendar" />
+    </Card>
+  );
+}

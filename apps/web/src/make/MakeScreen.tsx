@@ -1,0 +1,142 @@
+import type { GearCard, OperationOutput } from '@patient-badger/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { runNamedInWorker } from '../data/runInWorker.ts';
+import { saveBase64 } from '../data/saveFile.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
+import { MATERIAL_WORDS } from '../strength/materialWords.ts';
+import { messageOf } from '../wording/messageOf.ts';
+import { GearForm } from './GearForm.tsx';
+import { makeQuestion, NO_GEAR, type TypedGear } from './makeQuestion.ts';
+import { Preview } from './Preview.tsx';
+import { useMeasuredGear } from './useMeasuredGear.ts';
+
+/** A gear that nobody sells, drawn by what was measured, for a printer, a mill, a wire or a laser. */
+export const MakeScreen = () => (
+  <GearFrame stage="match">
+    {(view, card) => (view.pack.safetyCritical ? <Never view={view} /> : <Making view={view} card={card} />)}
+  </GearFrame>
+);
+
+const Never = ({ view: { pack } }: { view: JobView }) => (
+  <Card tone="danger">
+    <Text variant="danger" testID="never-made">
+      No gear of this is made here
+    </Text>
+    <Text>{pack.name}: somebody could be hurt. The maker’s part, the maker’s manual and licensed work come first.</Text>
+  </Card>
+);
+
+const FORMATS = [
+  ['3mf', '3MF'],
+  ['stl', 'STL'],
+  ['svg', 'SVG'],
+  ['dxf', 'DXF'],
+] as const;
+const PIECES = [
+  ['gear', 'The whole gear'],
+  ['threeTeeth', 'Three teeth, to try in the mate'],
+  ['bore', 'The bore, to try on the shaft'],
+] as const;
+type Outline = OperationOutput<'make.outline'>;
+
+function Making({ view, card }: { view: JobView; card: GearCard }) {
+  const { job, pack, state } = view;
+  const { write, problem } = useRecord(job.id);
+  const measured = useMeasuredGear(view, card);
+  const { draft, set, isFilled } = useDeskDraft<TypedGear>(`make/${card.id}`, { jobId: job.id, known: measured.known, empty: NO_GEAR });
+  const [piece, setPiece] = useState<(typeof PIECES)[number][0]>('gear');
+  const [busy, setBusy] = useState<string | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const question = makeQuestion(draft);
+  const asked = question && { gear: question.gear, bore: question.bore, allowance: question.allowance };
+  const outline = useOutline(asked);
+  const worn = useOutline(
+    asked && measured.thinningMm > 0 ? { gear: { ...asked.gear, toothThinningMm: measured.thinningMm }, bore: { shape: 'none' } } : null,
+  );
+  const save = async (format: (typeof FORMATS)[number][0]) => {
+    if (!question) return;
+    setBusy(format);
+    setFailed(null);
+    try {
+      const file = await runNamedInWorker<OperationOutput<'make.file'>>('make.file', { ...question, piece, format, family: pack.id });
+      saveBase64(file.name, file.type, file.base64);
+      await write({ kind: 'gearMade', gear: card.id, file: file.name, material: MATERIAL_WORDS[draft.material] });
+    } catch (error) {
+      setFailed(messageOf(error));
+    } finally {
+      setBusy(null);
+    }
+  };
+  return (
+    <>
+      <Text variant="title">Make: {card.name}</Text>
+      {isFilled ? <Text variant="soft">Filled from what was measured; check each figure against the gear and its mate.</Text> : null}
+      {outline.data ? (
+        <>
+          <Preview
+            label={`Outline of ${draft.teeth} teeth`}
+            outline={outline.data.outline}
+            holes={outline.data.holes}
+            worn={worn.data?.outline}
+          />
+          <Text variant="soft">
+            {outline.data.outline.length} points, no further than {(1000 * outline.data.deviationMm).toFixed(1)} µm off the true curve.
+            {worn.data ? ' Broken line: the worn one.' : ''}
+          </Text>
+        </>
+      ) : null}
+      {outline.error ? <Text variant="danger">{outline.error.message}</Text> : null}
+      {question ? null : <Text>Teeth, module and face width first.</Text>}
+      <GearForm typed={draft} onChange={set} />
+      <Card tone="next">
+        <Text variant="head">The file</Text>
+        {PIECES.map(([id, label]) => (
+          <Button
+            key={id}
+            label={label}
+            variant={piece === id ? 'chosen' : 'plain'}
+            checked={piece === id}
+            testID={`piece-${id}`}
+            onPress={() => setPiece(id)}
+          />
+        ))}
+        <View className="flex-row flex-wrap gap-2">
+          {FORMATS.map(([format, label]) => (
+            <Button
+              key={format}
+              className="grow"
+              label={busy === format ? 'Drawing …' : label}
+              disabled={!question || busy !== null || outline.error !== null}
+              testID={`save-${format}`}
+              onPress={() => void save(format)}
+            />
+          ))}
+        </View>
+        <Text variant="soft">
+          3MF and STL are bodies in millimetres; SVG and DXF are flat. Make a try of three teeth and of the bore first.
+        </Text>
+        {(failed ?? problem) ? <Text variant="danger">{failed ?? problem}</Text> : null}
+        {state.made.some(({ gear }) => gear === card.id) ? <Text testID="made">A file was written for this job.</Text> : null}
+      </Card>
+      <Text variant="soft">A made gear is a come-back with a date: tell the owner, and look at it again.</Text>
+    </>
+  );
+}
+
+const useOutline = (asked: object | null) =>
+  useQuery({
+    queryKey: ['make.outline', asked],
+    queryFn: () => runNamedInWorker<Outline>('make.outline', asked),
+    enabled: asked !== null,
+    staleTime: Infinity,
+    retry: false,
+    meta: { local: true },
+  });

@@ -1,0 +1,17 @@
+import { saveText } from '../data/saveFile.ts';
+import { callText } from '../data/api.ts';
+import { useAttempt } from '../data/useAttempt.ts';
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+
+/** Days that the server knows, as a file for any calendar. */
+export function CalendarFile({ path, name, testID }: { path: string; name: string; testID: string }) {
+  const { attempt, problem } = useAttempt();
+  const save = () => attempt(async () => saveText(name, await callText(path), 'text/calendar'));
+  return (
+    <>
+      <Button label="To my calendar" detail="A calendar file with each day" testID={testID} onPress={() => void save()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}

@@ -1,0 +1,133 @@
+import { laterLooks, openFollowUps, type FollowUp, type Payload } from '@patient-badger/core';
+import { addDays, format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { FormFoot } from '../design/FormFoot.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { FOLLOW_UP_WORDS } from '../wording/followUpWords.ts';
+import { CalendarFile } from './CalendarFile.tsx';
+import { BackToTrace } from './ProofCard.tsx';
+
+/** When the owner is asked whether it holds. */
+const ASK_AFTER_DAYS = 30;
+const today = () => format(new Date(), 'yyyy-MM-dd');
+
+/** What is to be looked at again and asked, each on its day; on the bench until it is done. */
+export function FollowUps({ view }: { view: JobView }) {
+  const { job, pack, state } = view;
+  const { write, problem } = useRecord(job.id);
+  const [adding, setAdding] = useState(false);
+  const open = openFollowUps(state);
+  const done = state.followUps.filter((each) => each.done !== null);
+  const foreseen = laterLooks(pack, state, (state.closed?.at ?? new Date().toISOString()).slice(0, 10)).filter(
+    // Of a job of last year nothing is foreseen any more.
+    ({ due }) => due >= today(),
+  );
+  const putAll = async () => {
+    for (const each of foreseen) if (!(await write(each))) return;
+  };
+  return (
+    <View className="no-print gap-3">
+      {open.map((each) => (
+        <Open key={each.id} view={view} followUp={each} onWrite={write} />
+      ))}
+      {done.map((each) => (
+        <Done key={each.id} view={view} followUp={each} onWrite={write} />
+      ))}
+      {foreseen.length > 0 ? (
+        <Button
+          label={`To be looked at later: ${[...new Set(foreseen.map(({ what }) => what))].join('; ')}`}
+          detail={`On the bench’s list for ${foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(' and ')}`}
+          testID="put-later"
+          onPress={() => void putAll()}
+        />
+      ) : null}
+      {adding ? (
+        <AddFollowUp onAdd={write} onClose={() => setAdding(false)} />
+      ) : (
+        <Button label="Look again, or call the owner" testID="add-follow-up" onPress={() => setAdding(true)} />
+      )}
+      {open.length > 0 ? <CalendarFile path={`/api/jobs/${job.id}/follow-ups.ics`} name="follow-ups.ics" testID="calendar-file" /> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </View>
+  );
+}
+
+type Write = ReturnType<typeof useRecord>['write'];
+
+function Open({ view, followUp, onWrite }: { view: JobView; followUp: FollowUp; onWrite: Write }) {
+  const { state, pack } = view;
+  const proof = pack.proofs.find(({ id }) => id === followUp.proof);
+  const isDue = followUp.due <= today();
+  const done = async (passed: boolean) => {
+    await onWrite({ kind: 'followUpDone', followUp: followUp.id, passed });
+    if (!passed && state.closed) await onWrite({ kind: 'reopened', reason: `It did not hold: ${followUp.what}` });
+  };
+  return (
+    <Card tone={isDue ? 'next' : 'plain'} testID="follow-up">
+      <Text variant="label">
+        {FOLLOW_UP_WORDS[followUp.action]}, {format(parseISO(followUp.due), 'd MMMM yyyy')}
+        {isDue ? ', due' : ''}
+      </Text>
+      <Text variant="strong">{followUp.what}</Text>
+      {proof ? <Text>{proof.how}</Text> : null}
+      {followUp.action === 'call' && view.machine?.owner ? <Text variant="soft">{view.machine.owner}</Text> : null}
+      <View className="flex-row gap-2">
+        <Button className="flex-1" label="It holds" testID="it-holds" onPress={() => void done(true)} />
+        <Button className="flex-1" label="It does not" testID="it-does-not" onPress={() => void done(false)} />
+      </View>
+    </Card>
+  );
+}
+
+/** What came of it; where it did not hold, the way back to the tracing, until somebody decides anew. */
+function Done({ view, followUp: { id, what, proof, done, due }, onWrite }: { view: JobView; followUp: FollowUp; onWrite: Write }) {
+  const { pack, state } = view;
+  const decided = state.active.findLast(({ payload }) => payload.kind === 'decided');
+  const isOpen = done?.passed === false && decided !== undefined && decided.at < done.at;
+  return (
+    <>
+      <Text variant={done?.passed ? 'soft' : 'danger'}>
+        {what}, {format(parseISO(due), 'd MMM yyyy')}: {done?.passed ? 'it held' : 'it did not hold'}
+      </Text>
+      {isOpen ? (
+        <BackToTrace view={view} proof={pack.proofs.find((each) => each.id === proof) ?? { id, name: what }} onWrite={onWrite} />
+      ) : null}
+    </>
+  );
+}
+
+function AddFollowUp({ onAdd, onClose }: { onAdd: Write; onClose: () => void }) {
+  const [action, setAction] = useState<Payload<'followUpSet'>['action']>('call');
+  const [what, setWhat] = useState('Does it still hold? Any noise, heat, play or drip?');
+  const [due, setDue] = useState(format(addDays(new Date(), ASK_AFTER_DAYS), 'yyyy-MM-dd'));
+  const [wrong, setWrong] = useState<string | null>(null);
+  const keep = async () => {
+    if (!/^\d{4}-\d\d-\d\d$/.test(due) || Number.isNaN(Date.parse(due))) return setWrong('The day as year-month-day, such as 2027-01-31.');
+    if (what.trim() === '') return setWrong('Say what is to be looked at, or asked.');
+    if (await onAdd({ kind: 'followUpSet', action, what: what.trim(), due })) onClose();
+  };
+  return (
+    <Card tone="sunken">
+      <Segments
+        label="What"
+        options={[
+          ['call', FOLLOW_UP_WORDS.call],
+          ['look', FOLLOW_UP_WORDS.look],
+        ]}
+        value={action}
+        onChange={setAction}
+      />
+      <Field label={action === 'call' ? 'What to ask' : 'What to look at'} value={what} onChangeText={setWhat} testID="follow-up-what" />
+      <Field label="On" value={due} onChangeText={setDue} testID="follow-up-due" />
+      {wrong ? <Text variant="danger">{wrong}</Text> : null}
+      <FormFoot label="Put on the list" testID="keep-follow-up" onKeep={() => void keep()} onClose={onClose} />
+    </Card>
+  );
+}

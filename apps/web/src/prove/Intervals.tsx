@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Figures } from '../design/Figures.tsx';
+import { FormFoot } from '../design/FormFoot.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumbers } from '../design/typedNumber.ts';
+import type { JobView } from '../job/JobView.ts';
+import { intervalText } from '../wording/intervalText.ts';
+
+/** What the machine wants again after so much use or so many days: kept on its own record, where it comes due. */
+export function Intervals({ view: { job, state } }: { view: JobView }) {
+  const { write, problem } = useRecord(job.id);
+  const [open, setOpen] = useState(false);
+  const { hours, distanceKm } = state.facts;
+  const [unit, setUnit] = useState<'hours' | 'km'>(typeof hours === 'number' || distanceKm === undefined ? 'hours' : 'km');
+  const read = unit === 'hours' ? hours : distanceKm;
+  const [draft, setDraft] = useState({ what: '', units: '', days: '', source: '' });
+  const [wrong, setWrong] = useState<string | null>(null);
+  const keep = async () => {
+    const [units, days] = typedNumbers(draft.units, draft.days);
+    if (draft.what.trim() === '') return setWrong('Say what it wants again, such as grease or oil.');
+    if (!(units > 0) && !(days > 0)) return setWrong('After how many hours or kilometres, or how many days?');
+    if (days > 0 && (!Number.isInteger(days) || days > 36_500)) return setWrong('Days are whole, up to a hundred years.');
+    setWrong(null);
+    const kept = await write({
+      kind: 'intervalSet',
+      what: draft.what.trim(),
+      every: { ...(units > 0 && { units }), ...(days > 0 && { days }) },
+      ...(units > 0 && { unit }),
+      ...(units > 0 && typeof read === 'number' && { reading: read }),
+      ...(draft.source.trim() && { source: draft.source.trim() }),
+    });
+    if (!kept) return;
+    setDraft({ what: '', units: '', days: '', source: '' });
+    setOpen(false);
+  };
+  return (
+    <View className="gap-2">
+      {state.intervals.map((each) => (
+        <Text key={each.what}>
+          {each.what}: again every {intervalText(each)}
+          {each.source ? ` (${each.source})` : ''}
+        </Text>
+      ))}
+      {open ? (
+        <Card tone="sunken">
+          <Field
+            label="What it wants again"
+            example="grease, oil, belt"
+            value={draft.what}
+            onChangeText={(what) => setDraft({ ...draft, what })}
+            testID="interval-what"
+          />
+          <Segments
+            label="Counted in"
+            options={[
+              ['hours', 'Hours'],
+              ['km', 'km'],
+            ]}
+            value={unit}
+            onChange={setUnit}
+          />
+          <Figures
+            testID={(name) => `interval-${name}`}
+            typed={{ units: draft.units, days: draft.days }}
+            fields={[
+              ['units', `After so many ${unit}`],
+              ['days', 'Or so many days'],
+            ]}
+            onChange={(change) => setDraft({ ...draft, ...change })}
+          />
+          <Field label="Whose figure that is" value={draft.source} onChangeText={(source) => setDraft({ ...draft, source })} />
+          {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+          <FormFoot label="Keep it" testID="keep-interval" onKeep={() => void keep()} onClose={() => setOpen(false)} />
+        </Card>
+      ) : (
+        <Button
+          className="no-print"
+          label="It wants something again"
+          detail="Grease, oil, a belt: by use or by date"
+          testID="add-interval"
+          onPress={() => setOpen(true)}
+        />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,112 @@
+import { failedProof, isWithin, type Entry, type EntryPayload, type Payload, type Proof } from '@patient-badger/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumbers } from '../design/typedNumber.ts';
+import type { JobView } from '../job/JobView.ts';
+import { limitText } from '../wording/limitText.ts';
+import { SpeedPoints } from './SpeedPoints.tsx';
+import { TurnsDesk } from './TurnsDesk.tsx';
+
+interface Props {
+  readonly view: JobView;
+  readonly proof: Proof;
+  readonly blocked: boolean;
+  readonly onWrite: (payload: EntryPayload) => Promise<Entry | null>;
+}
+
+/** One proof: how it is done, what is read and whose limit that is, and whether the machine passed. */
+export function ProofCard({ view, proof, blocked, onWrite }: Props) {
+  const result = view.state.proofs.find((each) => each.proof === proof.id);
+  const [text, setText] = useState('');
+  const [figure] = typedNumbers(text);
+  const read = Number.isFinite(figure) ? figure : result?.figure;
+  const { figure: asked } = proof;
+  const done = (passed: boolean, more: Partial<Payload<'proofDone'>> = {}) =>
+    void onWrite({ kind: 'proofDone', proof: proof.id, passed, ...(read !== undefined && { figure: read }), ...more });
+  return (
+    <Card tone={result ? 'plain' : 'next'}>
+      <Text variant="strong">{proof.name}</Text>
+      <Text>{proof.how}</Text>
+      {asked ? (
+        <>
+          <Field
+            label={`${asked.ask}, ${asked.unit}`}
+            inputMode="decimal"
+            value={text || String(result?.figure ?? '')}
+            onChangeText={setText}
+            testID={`figure-${proof.id}`}
+          />
+          <Text variant="soft">
+            {limitText(asked)} {asked.unit} ({asked.source})
+          </Text>
+          {read === undefined ? null : (
+            <Text variant={isWithin(asked, read) ? 'strong' : 'danger'} testID={`judged-${proof.id}`}>
+              {isWithin(asked, read) ? 'Within that.' : 'Outside of that.'}
+            </Text>
+          )}
+        </>
+      ) : null}
+      {proof.desk === 'speedometer' ? (
+        <SpeedPoints
+          view={view}
+          proof={proof}
+          points={result?.points ?? []}
+          onPoints={(points, passed) => done(passed, { points: [...points] })}
+        />
+      ) : null}
+      {proof.desk === 'turns' ? <TurnsDesk view={view} onCounted={(note, passed) => done(passed, { note })} /> : null}
+      {result?.note ? <Text variant="soft">{result.note}</Text> : null}
+      <View role="radiogroup" aria-label={proof.name} className="flex-row gap-2">
+        <Button
+          className="flex-1"
+          disabled={blocked}
+          label="It does"
+          testID={`passed-${proof.id}`}
+          variant={result?.passed ? 'chosen' : 'plain'}
+          checked={result?.passed === true}
+          onPress={() => done(true, result?.points && { points: result.points })}
+        />
+        <Button
+          className="flex-1"
+          disabled={blocked}
+          label="It does not"
+          testID={`failed-${proof.id}`}
+          variant={result?.passed === false ? 'danger' : 'plain'}
+          checked={result?.passed === false}
+          onPress={() => done(false, result?.points && { points: result.points })}
+        />
+      </View>
+      {result?.passed === false ? <BackToTrace view={view} proof={proof} onWrite={onWrite} /> : null}
+    </Card>
+  );
+}
+
+interface FailedProps extends Pick<Props, 'view' | 'onWrite'> {
+  readonly proof: Pick<Proof, 'id' | 'name' | 'failing'>;
+}
+
+/** It is not over: what the proof showed goes to the tracing, and the decision is taken back. */
+export function BackToTrace({ view: { job, pack, state }, proof, onWrite }: FailedProps) {
+  const router = useRouter();
+  const decision = state.active.findLast(({ payload }) => payload.kind === 'decided');
+  const go = async () => {
+    for (const payload of failedProof(pack, state, proof)) if (!(await onWrite(payload))) return;
+    if (decision && !(await onWrite({ kind: 'withdrawn', entry: decision.id }))) return;
+    router.navigate(`/jobs/${job.id}`);
+  };
+  return (
+    <>
+      <Text>
+        Then it is not over. What it showed counts as evidence, and the decision is taken back; everything seen before is still there.
+      </Text>
+      {decision ? (
+        <Button variant="primary" label="Trace on with what it showed" testID={`trace-on-${proof.id}`} onPress={() => void go()} />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import type { Payload, Proof } from '@patient-badger/core';
+import { View } from 'react-native';
+import { runOperation } from '../data/runOperation.ts';
+import { Button } from '../design/Button.tsx';
+import { Figures } from '../design/Figures.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumbers } from '../design/typedNumber.ts';
+import { instrumentOn } from '../instrument/instruments.ts';
+import { useInstrument } from '../instrument/useInstrument.ts';
+import type { JobView } from '../job/JobView.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
+import { ReadingChart } from '../ratio/ReadingChart.tsx';
+import { offText } from '../wording/ratioWords.ts';
+
+type Point = NonNullable<Payload<'proofDone'>['points']>[number];
+interface Typed {
+  readonly shown: string;
+  readonly reference: string;
+  readonly points: readonly Point[];
+}
+
+interface Props {
+  readonly view: JobView;
+  readonly proof: Proof;
+  readonly points: readonly Point[];
+  readonly onPoints: (points: readonly Point[], passed: boolean) => void;
+}
+
+/** A needle beside a reference at several speeds: the line through them, what is left over, and whether it is as was reckoned. */
+export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoints }: Props) {
+  const { draft, set } = useDeskDraft<Typed>('speed', { jobId: job.id, known: NOTHING, empty: { shown: '', reference: '', points: kept } });
+  const { problem, busy, read } = useInstrument(instrumentOn(job.id, 'roadSpeedReference'));
+  const [shown, reference] = typedNumbers(draft.shown, draft.reference);
+  const { points } = draft;
+  const predicted = state.ratioChosen?.readingErrorPercent;
+  const worked =
+    points.length > 1
+      ? runOperation('prove.speedometer', { points: [...points], ...(predicted !== undefined && { predictedPercent: predicted }) })
+      : null;
+  const found = worked?.ok ? worked.output : null;
+  const passed = found !== null && (found.agrees ?? found.withinRule);
+  const ask = async () => {
+    const got = await read({ look: proof.failing?.look, speed: shown, zeroed: true });
+    if (got) set({ reference: String(Number(got.value.toFixed(1))) });
+  };
+  return (
+    <View className="gap-3">
+      {points.map((point, i) => (
+        <View key={i} className="flex-row items-center gap-2">
+          <Text className="flex-1" testID="speed-point">
+            Needle {point.shown}, reference {point.reference}
+          </Text>
+          <Button variant="quiet" label="Leave out" onPress={() => set({ points: points.filter((_, j) => j !== i) })} />
+        </View>
+      ))}
+      <Figures
+        testID={(name) => `speed-${name}`}
+        typed={{ shown: draft.shown, reference: draft.reference }}
+        fields={[
+          ['shown', 'Needle shows'],
+          ['reference', 'Reference shows'],
+        ]}
+        onChange={set}
+      />
+      <View className="flex-row gap-2">
+        <Button
+          className="flex-1"
+          label={busy ? 'Reading …' : 'Read the reference'}
+          disabled={busy || !(shown > 0)}
+          testID="read-reference"
+          onPress={() => void ask()}
+        />
+        <Button
+          className="flex-1"
+          label="Keep this speed"
+          testID="keep-speed"
+          disabled={!(shown >= 0 && shown <= 2000 && reference >= 0 && reference <= 2000)}
+          onPress={() => set({ points: [...points, { shown, reference }].slice(0, 50), shown: '', reference: '' })}
+        />
+      </View>
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
+      {found ? (
+        <>
+          <ReadingChart
+            label={`The needle over the reference: ${offText(found.errorPercent)}`}
+            across="reference"
+            up="needle"
+            curves={[
+              { name: 'through the points', points: lineOf(points, (x) => found.offset + (1 + found.errorPercent / 100) * x) },
+              { name: 'right', broken: true, points: lineOf(points, (x) => x) },
+            ]}
+          />
+          <Text variant="strong" testID="speed-found">
+            {offText(found.errorPercent)}
+            {Math.abs(found.offset) < 0.05 ? '' : `, ${Math.abs(found.offset).toFixed(1)} ${found.offset > 0 ? 'more' : 'less'} all along`};
+            left over {found.residual.toFixed(1)}.
+          </Text>
+          {predicted === undefined ? (
+            <Text variant={found.withinRule ? 'soft' : 'danger'}>
+              No error was reckoned for this pair. {found.withinRule ? 'Within' : 'Outside of'} what is usual on roads, in km/h: never too
+              little, at most a tenth and 4 km/h too much (UN Regulation 39); local rules decide.
+            </Text>
+          ) : (
+            <Text variant={found.agrees ? 'body' : 'danger'}>
+              Reckoned: {offText(predicted)}. {found.agrees ? 'It agrees.' : 'It does not agree: look at tyre, counts and cable again.'}
+            </Text>
+          )}
+          <Button label="Write these speeds down" testID="speed-kept" onPress={() => onPoints(points, passed)} />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const NOTHING = {};
+
+const lineOf = (points: readonly Point[], of: (x: number) => number): readonly (readonly [number, number])[] => {
+  const most = Math.max(...points.map(({ reference }) => reference));
+  return [0, most].map((x) => [x, of(x)] as const);
+};

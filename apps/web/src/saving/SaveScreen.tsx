@@ -1,0 +1,143 @@
+import type { GearCard } from '@patient-badger/core';
+import { addDays, format, parseISO } from 'date-fns';
+import { useNow } from '../access/useNow.ts';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Figures } from '../design/Figures.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { GearFrame } from '../job/GearFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
+import { MaterialChoice } from '../strength/MaterialChoice.tsx';
+import { minutesText } from '../wording/words.ts';
+import { FIELDS, LAY_OUT, NO_SAVING, savingOf, type SavingField, type TypedSaving, type Way } from './ways.ts';
+
+/** The old part kept: bonded, staked, pressed, opened out or soldered, with what each carries. */
+export const SaveScreen = () => (
+  <GearFrame stage="match">
+    {(view, card) =>
+      view.pack.safetyCritical ? (
+        <Card tone="danger">
+          <Text variant="danger" testID="never-saved">
+            No part of this is saved here
+          </Text>
+          <Text>{view.pack.name}: somebody could be hurt. It is replaced by the maker’s part.</Text>
+        </Card>
+      ) : (
+        <Saving view={view} card={card} />
+      )
+    }
+  </GearFrame>
+);
+
+const WAY_WORDS: Readonly<Record<Way, string>> = { bond: 'Bond', stake: 'Stake', press: 'Press', boreOut: 'Bore out', solder: 'Solder' };
+const FIELD_WORDS: Readonly<Record<SavingField, string>> = {
+  shaftMm: 'Shaft, mm',
+  boreMm: 'Bore now, mm',
+  outerMm: 'Hub outside, mm',
+  lengthMm: 'Length of the seat, mm',
+  rootMm: 'Roots of the teeth, mm',
+  interferenceMm: 'Shall hold by, mm',
+  gapMm: 'Gap wanted, mm (below 0: interference)',
+  strengthMPa: 'Shear strength off the sheet, MPa',
+  sheetMinMm: 'Sheet: gap from, mm',
+  sheetMaxMm: 'Sheet: gap to, mm',
+  needNm: 'It has to carry, N·m',
+  cureMinutes: 'Sheet: cures in, minutes',
+};
+/** A saved part is looked at again after so many days unless somebody says otherwise (bench judgement). */
+const LOOK_AGAIN_DAYS = 30;
+
+function Saving({ view, card }: { view: JobView; card: GearCard }) {
+  const { job, state } = view;
+  const { write, problem } = useRecord(job.id);
+  const read = (quantity: 'boreDiameterMm' | 'rootDiameterMm') => state.gears[card.id]?.readings[quantity]?.at(-1)?.reading.value;
+  const [bore, root] = [read('boreDiameterMm'), read('rootDiameterMm')];
+  const known = { ...(bore !== undefined && { boreMm: String(bore) }), ...(root !== undefined && { rootMm: String(root) }) };
+  const { draft, set } = useDeskDraft<TypedSaving>(`save/${card.id}`, { jobId: job.id, known, empty: NO_SAVING });
+  const found = savingOf(draft);
+  const need = typedNumber(draft.needNm);
+  const cure = typedNumber(draft.cureMinutes);
+  const keep = () => {
+    if (typeof found === 'string') return;
+    void write({
+      ...{ kind: 'partSaved', gear: card.id, way: draft.way, figures: `${WAY_WORDS[draft.way].toLowerCase()}: ${found.lines.join('; ')}` },
+      ...(found.torqueNm !== null && { torqueNm: found.torqueNm }),
+      ...(draft.way === 'bond' && cure > 0 && { cureMinutes: cure }),
+      lookAgainOn: format(addDays(new Date(), LOOK_AGAIN_DAYS), 'yyyy-MM-dd'),
+    });
+  };
+  return (
+    <>
+      <Text variant="title">Save: {card.name}</Text>
+      <Segments
+        label="How"
+        options={(['bond', 'stake', 'press', 'boreOut', 'solder'] as const).map((way) => [way, WAY_WORDS[way]] as const)}
+        value={draft.way}
+        onChange={(way) => set({ way })}
+      />
+      <Card>
+        {draft.way === 'stake' || draft.way === 'press' ? (
+          <MaterialChoice label="Hub of" value={draft.material} testID="saving-material" onChange={(material) => set({ material })} />
+        ) : null}
+        <Figures
+          typed={draft}
+          fields={[...FIELDS[draft.way], 'needNm' as const].map((name) => [name, FIELD_WORDS[name]] as const)}
+          onChange={set}
+          testID={(name) => `saving-${name}`}
+        />
+      </Card>
+      {typeof found === 'string' ? (
+        <Text>{found}</Text>
+      ) : (
+        <Card tone="next" testID="saving-figures">
+          {found.lines.map((each) => (
+            <Text key={each} variant="strong">
+              {each}
+            </Text>
+          ))}
+          {need > 0 && found.torqueNm !== null ? (
+            <Text variant={found.torqueNm >= need ? 'body' : 'danger'}>
+              {found.torqueNm >= need
+                ? `That is ${(found.torqueNm / need).toFixed(1)} times what it has to carry.`
+                : `It has to carry ${need} N·m: too little.`}
+            </Text>
+          ) : null}
+          {found.warnings.map((each) => (
+            <Text key={each} variant="danger">
+              {each}
+            </Text>
+          ))}
+          <Text variant="soft">Lay out: {LAY_OUT[draft.way]}</Text>
+          <Button variant="primary" label="It is done" testID="saved" onPress={keep} />
+          {problem ? <Text variant="danger">{problem}</Text> : null}
+        </Card>
+      )}
+      <Done view={view} gear={card.id} />
+    </>
+  );
+}
+
+/** What was done, how long it still cures, the check afterwards, and the day it is looked at again. */
+function Done({ view: { state }, gear }: { view: JobView; gear: string }) {
+  const now = useNow(state.saved.some(({ cureMinutes }) => cureMinutes !== undefined));
+  const done = state.saved.filter((each) => each.gear === gear);
+  return (
+    <>
+      {done.map(({ entryId, at, figures, cureMinutes, lookAgainOn }) => {
+        const left = cureMinutes === undefined ? 0 : cureMinutes - (now.getTime() - Date.parse(at)) / 60_000;
+        return (
+          <Card key={entryId} testID="saved-part">
+            <Text variant="strong">{figures}</Text>
+            {left > 0 ? <Text testID="cures">Cures for another {minutesText(left)}: no load before.</Text> : null}
+            <Text>Then: turn it by hand against a held shaft, look that it runs true, and that nothing came between the teeth.</Text>
+            {lookAgainOn ? <Text variant="soft">Look at it again on {format(parseISO(lookAgainOn), 'd MMMM yyyy')}.</Text> : null}
+          </Card>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,19 @@
+import { Button } from '../design/Button.tsx';
+import { Text } from '../design/Text.tsx';
+import { instrumentOn, type Aim } from '../instrument/instruments.ts';
+import { useInstrument } from '../instrument/useInstrument.ts';
+
+/** The figure off the dial indicator, as it would be typed. */
+export function ReadDial({ jobId, play, onRead }: { jobId: string; play: NonNullable<Aim['play']>; onRead: (text: string) => void }) {
+  const { problem, busy, read } = useInstrument(instrumentOn(jobId, 'dialIndicator'));
+  const ask = async () => {
+    const got = await read({ play, zeroed: true });
+    if (got) onRead(got.value.toFixed(3));
+  };
+  return (
+    <>
+      <Button label={busy ? 'Reading …' : 'Read the dial indicator'} disabled={busy} testID="read-dial" onPress={() => void ask()} />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </>
+  );
+}

@@ -1,0 +1,130 @@
+import { openSettings, type Pack, type Setting, type SettingWanted } from '@patient-badger/core';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { TakeBack } from '../log/TakeBack.tsx';
+import { settingText } from '../wording/settingText.ts';
+import { limitText } from '../wording/limitText.ts';
+import { BacklashDesk } from './BacklashDesk.tsx';
+import type { DeskProps } from './DeskProps.ts';
+import { EccentricDesk } from './EccentricDesk.tsx';
+import { FillDesk } from './FillDesk.tsx';
+import { OneWayDesk } from './OneWayDesk.tsx';
+import { RimPlayDesk } from './RimPlayDesk.tsx';
+import { SealDesk } from './SealDesk.tsx';
+import { ShimsDesk } from './ShimsDesk.tsx';
+import { StandOffDesk } from './StandOffDesk.tsx';
+import { TickDesk } from './TickDesk.tsx';
+import { TimingDesk } from './TimingDesk.tsx';
+import { TorqueDesk } from './TorqueDesk.tsx';
+
+const DESKS: Readonly<Record<Setting, readonly [name: string, desk: (props: DeskProps) => React.ReactNode]>> = {
+  shims: ['End float, shims', ShimsDesk],
+  standOff: ['Stand-off', StandOffDesk],
+  eccentric: ['Eccentric sleeve', EccentricDesk],
+  backlash: ['Backlash', BacklashDesk],
+  rimPlay: ['Play at the rim', RimPlayDesk],
+  timing: ['Two sides', TimingDesk],
+  oneWay: ['One-way clutch', OneWayDesk],
+  seal: ['Lip seal', SealDesk],
+  lock: ['Lock', TickDesk],
+  torque: ['Torque', TorqueDesk],
+  fill: ['Oil and grease', FillDesk],
+  afterwards: ['Afterwards', TickDesk],
+};
+/** What a family asks for only where it says what exactly. */
+const ROWS_ONLY: ReadonlySet<Setting> = new Set(['lock', 'afterwards']);
+
+/** Setting up in the family's right order, each thing at its own desk; and every desk besides, for what the family does not foresee. */
+export const SetupScreen = () => (
+  <JobFrame stage="close" back={(id) => `/jobs/${id}/close`}>
+    {(view) => <SettingUp view={view} />}
+  </JobFrame>
+);
+
+function SettingUp({ view }: { view: JobView }) {
+  const { job, pack, state } = view;
+  const { write, problem } = useRecord(job.id);
+  const open = openSettings(pack, state);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [other, setOther] = useState<Setting | null>(null);
+  const opened = other === null ? (chosen ?? open[0]?.id) : null;
+  const keep = (setting: Setting, row?: SettingWanted) => (figures: string, source?: string) => {
+    void write({ kind: 'settingMade', setting, figures, ...(source && { source }), ...(row && { wanted: row.id }) });
+    // The next one that is open comes by itself.
+    setChosen(null);
+  };
+  const Other = other === null ? null : DESKS[other][1];
+  return (
+    <>
+      <Text variant="title">Set up</Text>
+      <Text variant="soft">In this order, the maker’s sheet before any figure here.</Text>
+      {pack.settings.map((row, i) => {
+        const Desk = DESKS[row.desk][1];
+        const done = !open.includes(row);
+        return (
+          <View key={row.id} className="gap-2" testID={`setting-${row.id}`}>
+            <Button
+              label={`${i + 1}. ${row.name}${done ? ': set' : ''}`}
+              detail={`At ${placeName(pack, row.at)}`}
+              variant={row.id === opened ? 'chosen' : 'plain'}
+              testID={`open-${row.id}`}
+              onPress={() => {
+                setOther(null);
+                setChosen(row.id);
+              }}
+            />
+            {row.id === opened ? (
+              <>
+                <Text>{row.how}</Text>
+                {row.wanted ? (
+                  <Text variant="soft">
+                    {limitText(row.wanted)} {row.wanted.unit} ({row.wanted.source})
+                  </Text>
+                ) : null}
+                <Desk view={view} row={row} onSet={keep(row.desk, row)} />
+              </>
+            ) : null}
+          </View>
+        );
+      })}
+      <Text variant="head">{pack.settings.length > 0 ? 'Another desk' : 'Desks'}</Text>
+      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="What is set">
+        {(Object.keys(DESKS) as Setting[])
+          .filter((id) => !ROWS_ONLY.has(id))
+          .map((id) => (
+            <Button
+              key={id}
+              label={DESKS[id][0]}
+              variant={id === other ? 'chosen' : 'plain'}
+              checked={id === other}
+              onPress={() => setOther(id)}
+            />
+          ))}
+      </View>
+      {other !== null && Other ? <Other view={view} onSet={keep(other)} /> : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {state.settings.length > 0 ? (
+        <Card testID="settings">
+          <Text variant="head">Set so far</Text>
+          {state.settings.map(({ at, figures, source }) => (
+            <Text key={at}>
+              {format(parseISO(at), 'd MMM HH:mm')}: {settingText({ figures, source })}
+            </Text>
+          ))}
+        </Card>
+      ) : null}
+      <TakeBack view={view} kinds={['sleeveTried', 'settingMade']} />
+    </>
+  );
+}
+
+/** What the drive line calls a place. */
+const placeName = ({ driveline: { bodies, joints }, auxiliaries }: Pack, at: string): string =>
+  ([...bodies, ...joints, ...auxiliaries].find(({ id }) => id === at)?.name ?? at).toLowerCase();

@@ -1,0 +1,65 @@
+import { runOperation } from '../data/runOperation.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Figures } from '../design/Figures.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumbers } from '../design/typedNumber.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
+import { readShims } from './readShims.ts';
+import { draftOf, limitsOf, setupField, type DeskProps } from './DeskProps.ts';
+
+const EMPTY = { float: '', least: '', most: '', source: '', shims: '' };
+
+/** End float brought into its range by the shims at hand, fewest first. */
+export function ShimsDesk({ view: { job }, row, onSet }: DeskProps) {
+  const { draft, set } = useDeskDraft(draftOf('shims', row), { jobId: job.id, known: limitsOf(row), empty: EMPTY });
+  const [float, least, most] = typedNumbers(draft.float, draft.least, draft.most);
+  const shims = readShims(draft.shims);
+  const ready = Number.isFinite(float) && Number.isFinite(least) && Number.isFinite(most) && shims !== null && shims.length > 0;
+  const worked = ready
+    ? runOperation('setup.shims', { floatMm: { value: float, plusMinus: 0.02 }, wanted: { minMm: least, maxMm: most }, shims })
+    : null;
+  const words = worked?.ok && worked.output.stack ? stackText(worked.output.stack) : null;
+  return (
+    <Card>
+      <Figures
+        testID={setupField}
+        typed={draft}
+        fields={[
+          ['float', 'End float now, mm'],
+          ['least', 'Wanted from, mm'],
+          ['most', 'Wanted to, mm'],
+        ]}
+        onChange={set}
+      />
+      <Field
+        label="Shims at hand, mm and how many"
+        example="0.1x4, 0.2x2, 0.5"
+        value={draft.shims}
+        onChangeText={(text) => set({ shims: text })}
+        problem={draft.shims.trim() !== '' && shims === null ? 'Write them like 0.1x4, 0.2x2, 0.5.' : undefined}
+        testID="setup-shims"
+      />
+      <Field label="Whose figure the range is" value={draft.source} onChangeText={(source) => set({ source })} />
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
+      {worked?.ok && words === null ? <Text variant="danger">No stack of these brings it into the range.</Text> : null}
+      {worked?.ok && words !== null ? (
+        <>
+          <Text variant="strong" testID="shim-stack">
+            {words}; {worked.output.leftMm.toFixed(3)} mm left
+          </Text>
+          <Button
+            variant="primary"
+            label="They are in"
+            testID="shims-set"
+            onPress={() => onSet(`${words}; ${worked.output.leftMm.toFixed(2)} mm of end float`, draft.source.trim())}
+          />
+        </>
+      ) : null}
+    </Card>
+  );
+}
+
+const stackText = (stack: readonly { readonly thicknessMm: number; readonly count: number }[]) =>
+  stack.length === 0 ? 'No shim' : stack.map(({ thicknessMm, count }) => `${count} × ${thicknessMm} mm`).join(' + ');

@@ -1,0 +1,205 @@
+import { partSizeMm, plain, type MaterialId, type ModelBook, type Pack } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useBook } from '../data/book.ts';
+import { runOperation } from '../data/runOperation.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
+import { Figures } from '../design/Figures.tsx';
+import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
+import { placeName } from '../driveline/placeName.ts';
+import { JobFrame } from '../job/JobFrame.tsx';
+import type { JobView } from '../job/JobView.ts';
+import { useDeskDraft } from '../preferences/deskDraft.ts';
+import { capacityOf, fieldsOf, NO_LINK, type LinkField, type TypedLink } from './capacity.ts';
+import { LinkList } from './LinkList.tsx';
+import { MaterialChoice } from './MaterialChoice.tsx';
+import { MATERIAL_WORDS } from './materialWords.ts';
+
+/** Loads along the drive line against what each link bears: which is the fuse, and which next. */
+export const StrengthScreen = () => (
+  <JobFrame stage="decide" back={(id) => `/jobs/${id}/decide`}>
+    {(view) => <Strength view={view} />}
+  </JobFrame>
+);
+
+interface Draft {
+  readonly torque: string;
+  readonly links: Readonly<Record<string, TypedLink>>;
+  readonly changed: string | null;
+  readonly to: MaterialId;
+}
+const EMPTY: Draft = { torque: '', links: {}, changed: null, to: 'steel' };
+
+function Strength({ view }: { view: JobView }) {
+  const { job, pack, machine } = view;
+  const book = useBook(machine?.modelId).data?.book;
+  const { draft, set } = useDeskDraft<Draft>('strength', { jobId: job.id, known: NOTHING, empty: EMPTY });
+  const { joints } = pack.driveline;
+  const typedOf = (joint: string) => draft.links[joint] ?? startOf(view, joint, book);
+  const capacities = joints.flatMap((joint) => {
+    const capacityNm = capacityOf(joint, typedOf(joint.id));
+    return capacityNm === null ? [] : [{ joint: joint.id, capacityNm }];
+  });
+  const torqueNm = typedNumber(draft.torque);
+  const driver = pack.order[0] ?? pack.driveline.bodies[0]?.id ?? '';
+  const changedJoint = joints.find(({ id }) => id === draft.changed);
+  const changed = changedJoint && capacityOf(changedJoint, { ...typedOf(changedJoint.id), capacity: '', material: draft.to });
+  const worked =
+    torqueNm > 0 && capacities.length > 0
+      ? runOperation('strength.chain', {
+          driveline: pack.driveline,
+          drive: { body: driver, torqueNm },
+          links: capacities,
+          ...(changedJoint && changed && { changes: [{ joint: changedJoint.id, capacityNm: changed }] }),
+        })
+      : null;
+  return (
+    <>
+      <Text variant="title">The weakest link</Text>
+      <Text variant="soft">
+        Static: what yields or breaks at once. Materials are guide values at 20 °C until a sheet says better, losses are rules of thumb.
+      </Text>
+      <Card>
+        <Field
+          label={`Stall torque of ${placeName(pack, driver)}, N·m`}
+          inputMode="decimal"
+          value={draft.torque}
+          onChangeText={(torque) => set({ torque })}
+          testID="stall-torque"
+        />
+      </Card>
+      {worked?.ok ? <LinkList pack={pack} chain={worked.output} /> : null}
+      {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
+      {worked?.ok ? (
+        <Card>
+          <Text variant="head">What if one were of something else?</Text>
+          <View className="flex-row flex-wrap gap-2">
+            {joints
+              .filter((joint) => fieldsOf(joint).length > 0 && capacities.some((each) => each.joint === joint.id))
+              .map(({ id }) => (
+                <Button
+                  key={id}
+                  label={placeName(pack, id)}
+                  variant={draft.changed === id ? 'chosen' : 'plain'}
+                  checked={draft.changed === id}
+                  testID={`what-if-${id}`}
+                  onPress={() => set({ changed: draft.changed === id ? null : id })}
+                />
+              ))}
+          </View>
+          {draft.changed ? (
+            <MaterialChoice label="Then of" value={draft.to} testID="what-if-material" onChange={(to) => set({ to })} />
+          ) : null}
+        </Card>
+      ) : (
+        <Text>Type the stall torque and what is known of at least one link.</Text>
+      )}
+      <Text variant="head">The links</Text>
+      {joints.map((joint) => (
+        <LinkForm
+          key={joint.id}
+          name={placeName(pack, joint.id)}
+          fields={fieldsOf(joint)}
+          typed={typedOf(joint.id)}
+          capacity={capacities.find((each) => each.joint === joint.id)?.capacityNm ?? null}
+          id={joint.id}
+          onChange={(change) => set({ links: { ...draft.links, [joint.id]: { ...typedOf(joint.id), ...change } } })}
+        />
+      ))}
+    </>
+  );
+}
+
+const NOTHING = {};
+
+function drivenBody(joint: Pack['driveline']['joints'][number]): string | undefined {
+  if ('wheel' in joint) return joint.wheel;
+  return 'b' in joint ? joint.b : undefined;
+}
+
+/** A link before anything is typed: of what the family says its driven body is, with what was read of it here or stands in the book. */
+function startOf({ pack, state }: JobView, id: string, book: ModelBook | undefined): TypedLink {
+  const joint = pack.driveline.joints.find((each) => each.id === id);
+  const body = joint && drivenBody(joint);
+  const said = `${joint?.material ?? ''} ${pack.driveline.bodies.find((each) => each.id === body)?.material ?? ''}`.toLowerCase();
+  const card = pack.gears.find((each) => each.body === body);
+  const face = card && state.gears[card.id]?.readings.faceWidthMm?.at(-1)?.reading.value;
+  const known = card && book?.gears[card.id]?.attributes;
+  const size = known && partSizeMm(known);
+  const width = face ?? plain(known?.faceWidthMm);
+  return {
+    ...NO_LINK,
+    ...(size && { moduleMm: String(Number(size.toFixed(4))) }),
+    ...(width !== undefined && { faceMm: String(width) }),
+    material: SAID.find(([word]) => said.includes(word))?.[1] ?? 'steel',
+  };
+}
+
+/** Words of a family's materials, the most particular first. */
+const SAID: readonly (readonly [string, MaterialId])[] = [
+  ['glass', 'nylonGlass'],
+  ['nylon', 'nylon'],
+  ['plastic', 'acetal'],
+  ['acetal', 'acetal'],
+  ['zinc', 'zincAlloy'],
+  ['soft metal', 'zincAlloy'],
+  ['bronze', 'bronze'],
+  ['brass', 'brass'],
+  ['alumin', 'aluminium'],
+  ['cast iron', 'castIron'],
+];
+
+const FIELD_WORDS: Readonly<Record<LinkField, string>> = {
+  capacity: 'Or what it bears, N·m',
+  moduleMm: 'Module, mm',
+  faceMm: 'Face width, mm',
+  pinMm: 'Pin, mm',
+  shaftMm: 'Shaft, mm',
+  wallMm: 'Hub wall, mm',
+  interferenceMm: 'Interference, mm',
+  outerMm: 'Hub outside, mm',
+  lengthMm: 'Hub length, mm',
+};
+
+interface LinkFormProps {
+  readonly id: string;
+  readonly name: string;
+  readonly fields: readonly LinkField[];
+  readonly typed: TypedLink;
+  readonly capacity: number | null;
+  readonly onChange: (change: Partial<TypedLink>) => void;
+}
+
+function LinkForm({ id, name, fields, typed, capacity, onChange }: LinkFormProps) {
+  const [open, setOpen] = useState(false);
+  const bears = capacity === null ? 'not known' : `bears ${capacity.toPrecision(3)} N·m`;
+  if (!open) {
+    return (
+      <Button
+        label={name}
+        detail={fields.length > 0 ? `${MATERIAL_WORDS[typed.material]}, ${bears}` : bears}
+        testID={`link-${id}`}
+        onPress={() => setOpen(true)}
+      />
+    );
+  }
+  return (
+    <Card>
+      <Text variant="strong">{name}</Text>
+      {fields.length > 0 ? (
+        <MaterialChoice label="Of" value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
+      ) : null}
+      <Figures
+        typed={typed}
+        fields={[...fields, 'capacity' as const].map((name) => [name, FIELD_WORDS[name]] as const)}
+        onChange={onChange}
+        testID={(name) => `${name}-${id}`}
+      />
+      <Text>{bears}</Text>
+      <Button variant="quiet" label="Done" onPress={() => setOpen(false)} />
+    </Card>
+  );
+}

@@ -1,0 +1,190 @@
+import { readFile } from 'node:fs/promises';
+import JSZip from 'jszip';
+import type { Page } from 'playwright-core';
+import { arrive, link, proveAll, radio } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
+
+jest.setTimeout(120_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await start();
+});
+afterAll(() => stage.stop());
+
+/** A job of the bench, opened; its address without what stands behind it. */
+async function job(page: Page, name: RegExp): Promise<string> {
+  await arrive(page, stage.address, 'Tobin');
+  return opened(page, name);
+}
+
+async function opened(page: Page, name: RegExp): Promise<string> {
+  await link(page, name).click();
+  await page.waitForURL(/\/jobs\//);
+  return page.url().replace(/(\/jobs\/[^/?]+).*/, '$1');
+}
+
+/** A slider pressed at a share of its width. */
+async function press(page: Page, testID: string, share: number): Promise<void> {
+  const slider = page.getByTestId(testID);
+  await slider.scrollIntoViewIfNeeded();
+  const box = await slider.boundingBox();
+  if (!box) throw new Error('no slider');
+  await page.mouse.click(box.x + box.width * share, box.y + box.height / 2);
+}
+
+const price = async (page: Page, option: string, fields: Record<string, string>) => {
+  await page.getByTestId(`change-${option}`).click();
+  for (const [name, text] of Object.entries(fields)) await page.getByTestId(`opt-${name}`).fill(text);
+  await page.getByTestId('keep-option').click();
+  await page.getByTestId('keep-option').waitFor({ state: 'detached' });
+};
+const cheapest = (page: Page) =>
+  page
+    .getByTestId(/^option-/)
+    .first()
+    .getAttribute('data-testid');
+
+test('the motorcycle gearbox is decided by the distance it goes in a year, both ways; the quote is answered and leads on', async () => {
+  const { page, context } = await stage.device(PHONE);
+  const at = await job(page, /motorcycle/);
+  await page.goto(`${at}/verdict`);
+  await page.getByTestId('decide').click();
+  await page.waitForURL(/\/(close|gear)/);
+  await page.goto(`${at}/decide`);
+  await page.getByTestId('option-save').waitFor();
+  await page.getByTestId('change-replace').click();
+  await page.getByTestId('opt-parts').fill('dear');
+  await page.getByTestId('keep-option').click();
+  await page.getByText('The price as one number', { exact: false }).waitFor();
+  await page.getByTestId('opt-parts').fill('250');
+  await page.getByTestId('keep-option').click();
+  await page.getByTestId('keep-option').waitFor({ state: 'detached' });
+  await context.setOffline(true);
+  await price(page, 'overhauledUnit', { parts: '900', minutes: '300' });
+  await press(page, 'use-slider', 0.5);
+  await page.getByText(/^Used \d{2,3} km a year$/).waitFor();
+  expect(await cheapest(page)).toBe('option-save');
+  await press(page, 'use-slider', 0.97);
+  await page.getByText(/^Used \d\d,\d00 km a year$/).waitFor();
+  expect(await cheapest(page)).toBe('option-replace');
+  await context.setOffline(false);
+  await page.reload();
+  await page.getByText(/^Used \d\d,\d00 km a year$/).waitFor();
+  await page.getByTestId('to-quote').click();
+  await page.getByTestId('answer-replace').click();
+  await page.getByTestId('answered').getByText('Replace, by word', { exact: false }).waitFor();
+  await page.getByTestId('go-on').click();
+  await page.waitForURL(/\/gear\//);
+  await inTime(stage.databaseUrl, `SELECT payload->>'option' AS option FROM entries WHERE payload->>'kind' = 'quoteAnswered'`, [
+    { option: 'replace' },
+  ]);
+});
+
+test('a plastic wheel that nobody sells is drawn, tried, and saved as 3MF; at a steering box neither made nor saved', async () => {
+  const { page } = await stage.device(PHONE);
+  const at = await job(page, /Post van/);
+  await page.goto(`${at}/make/wheel`);
+  await page.getByTestId('make-teeth').fill('24');
+  await page.getByTestId('make-moduleMm').fill('0.5');
+  await page.getByTestId('make-faceMm').fill('4');
+  await page.getByTestId('make-boreMm').fill('30');
+  await page.getByText('This bore reaches the roots', { exact: false }).waitFor();
+  await page.getByTestId('make-boreMm').fill('3');
+  await page.getByTestId('make-preview').waitFor();
+  await page.getByTestId('piece-threeTeeth').click();
+  const tried = page.waitForEvent('download');
+  await page.getByTestId('save-stl').click();
+  expect((await tried).suggestedFilename()).toBe('gear-24-m0.5-three-teeth.stl');
+  await page.getByTestId('piece-gear').click();
+  const coming = page.waitForEvent('download');
+  await page.getByTestId('save-3mf').click();
+  const file = await coming;
+  expect(file.suggestedFilename()).toBe('gear-24-m0.5.3mf');
+  const zip = await JSZip.loadAsync(await readFile(await file.path()));
+  const model = (await zip.file('3D/3dmodel.model')?.async('string')) ?? '';
+  const reach = Math.max(
+    ...[...model.matchAll(/<vertex x="([-\d.]+)" y="([-\d.]+)"/g)].map(([, x, y]) => Math.hypot(Number(x), Number(y))),
+  );
+  // 24 teeth of module 0.5 are 13 mm over the tips, drawn 1.2 % larger for what nylon shrinks.
+  expect(2 * reach).toBeCloseTo(13 / 0.988, 2);
+  await page.getByTestId('made').waitFor();
+
+  await page.goto(stage.address);
+  const school = await opened(page, /School lawn tractor/);
+  await page.goto(`${school}/make/sector`);
+  await page.getByTestId('never-made').waitFor();
+  await page.goto(`${school}/save/sector`);
+  await page.getByTestId('never-saved').waitFor();
+  await page.goto(`${school}/decide`);
+  await page.getByTestId('to-quote').waitFor();
+  expect(await page.getByTestId('to-make').count()).toBe(0);
+  const refused = await page.request.post(`${stage.address}/api/operations/make.file`, {
+    data: { gear: { teeth: 20, normalModuleMm: 2 }, bore: { shape: 'none' }, faceWidthMm: 9, format: 'stl', family: 'sector-steering' },
+  });
+  expect(refused.status()).toBe(422);
+});
+
+test('nylon or metal: the fuse is named, and which link is the fuse next', async () => {
+  const { page } = await stage.device(PHONE);
+  const at = await job(page, /Cargo bike/i);
+  await page.goto(`${at}/strength`);
+  await page.getByTestId('stall-torque').fill('2');
+  await page.getByTestId('link-motor-nylon').click();
+  await page.getByTestId('moduleMm-motor-nylon').fill('1');
+  await page.getByTestId('faceMm-motor-nylon').fill('8');
+  await page.getByTestId('of-motor-nylon').click();
+  await page.getByTestId('material-nylon').click();
+  await page.getByTestId('chain-now').waitFor();
+  const before = (await page.getByTestId('chain-now').innerText()).toLowerCase();
+  await page.getByTestId('link-nylon-large').click();
+  await page.getByTestId('capacity-nylon-large').fill('9');
+  await page.getByTestId('what-if-motor-nylon').click();
+  await page.getByTestId('chain-after').waitFor();
+  expect(before).toContain('the fuse');
+  const fuses = await page.getByText(/^The fuse: /).allInnerTexts();
+  expect(fuses).toHaveLength(2);
+  await page.reload();
+  await page.getByTestId('chain-after').waitFor();
+});
+
+test('a small gear slips on its shaft: four schools compared, it is staked, and the saving has its check and its day', async () => {
+  const { page } = await stage.device(PHONE);
+  const at = await job(page, /Post van/);
+  await page.goto(`${at}/save/wheel`);
+  await page.getByTestId('saving-shaftMm').fill('4');
+  await page.getByText('Fill in the measures above.').waitFor();
+  await page.getByTestId('saving-boreMm').fill('4.03');
+  await page.getByTestId('saving-lengthMm').fill('6');
+  await page.getByTestId('saving-strengthMPa').fill('20');
+  await page.getByTestId('saving-needNm').fill('0.2');
+  await page
+    .getByTestId('saving-figures')
+    .getByText(/times what it has to carry/)
+    .waitFor();
+  await radio(page, 'Solder').click();
+  await page.getByText('There is one chance only.').waitFor();
+  await radio(page, 'Press').click();
+  await page.getByTestId('saving-outerMm').fill('8');
+  await page.getByText('The bore is wider than the shaft: nothing presses.').waitFor();
+  await radio(page, 'Stake').click();
+  await page.getByTestId('saving-figures').getByText('Close the bore by 0.050 mm, to 3.980 mm').waitFor();
+  await page.getByTestId('saved').click();
+  await page
+    .getByTestId('saved-part')
+    .getByText(/Look at it again on/)
+    .waitFor();
+  await page.reload();
+  await page.getByTestId('saved-part').waitFor();
+  await page.goto(`${at}/verdict`);
+  await page.getByTestId('decide').first().click();
+  await page.waitForURL(/\/(close|gear)/);
+  await page.goto(`${at}/close`);
+  await page.getByRole('heading', { name: /^The way back/ }).waitFor();
+  await proveAll(page);
+  await page.getByTestId('close-job').click();
+  await page.getByText(/^Finished \d/).waitFor();
+  await page.getByTestId('bill').waitFor();
+  const saved = `SELECT payload->>'way' AS way FROM entries WHERE payload->>'kind' = 'partSaved'`;
+  await inTime(stage.databaseUrl, saved, [{ way: 'stake' }]);
+});

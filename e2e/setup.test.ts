@@ -1,0 +1,77 @@
+import { arrive, link, radio } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
+
+jest.setTimeout(120_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await start();
+});
+afterAll(() => stage.stop());
+
+test('a steering is set by three trials of its sleeve, the float by shims, two sides are brought into step; a reload loses nothing', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await link(page, /School lawn tractor/).click();
+  await page.waitForURL(/\/jobs\//);
+  await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/setup'));
+  await radio(page, 'Eccentric sleeve').click();
+  await page.getByTestId('setup-wanted').fill('0.15');
+  const trial = async (angle: string, backlash: string) => {
+    await page.getByTestId('setup-angle').fill(angle);
+    await page.getByTestId('setup-backlash').fill(backlash);
+    await page.getByTestId('keep-trial').click();
+  };
+  await trial('north', '0.3');
+  await page.getByText('The angle in degrees', { exact: false }).waitFor();
+  await trial('0', '0.30');
+  await page.getByText('0°: 0.3 mm', { exact: true }).waitFor();
+  await trial('90', '0.20');
+  await page.getByText('Turn the sleeve and read again', { exact: false }).waitFor();
+  await context.setOffline(true);
+  await trial('180', '0.10');
+  await page
+    .getByTestId('next-angle')
+    .getByText(/^Turn to (120|240)°: it should show 0\.150 ± 0\.0/)
+    .waitFor();
+  await context.setOffline(false);
+  await page.reload();
+  await radio(page, 'Eccentric sleeve').click();
+  await page.getByTestId('next-angle').waitFor();
+  await page.getByTestId('eccentric-set').click();
+  await page
+    .getByTestId('settings')
+    .getByText(/by 3 trials/)
+    .waitFor();
+  // Tighter than the sleeve can bring it.
+  await page.getByTestId('setup-wanted').fill('0.02');
+  await page.getByTestId('not-reachable').waitFor();
+
+  await radio(page, 'End float, shims').click();
+  await page.getByTestId('setup-float').fill('0.62');
+  await page.getByTestId('setup-least').fill('0.05');
+  await page.getByTestId('setup-most').fill('0.15');
+  await page.getByTestId('setup-shims').fill('0.1x4, 0.2x2, 0.5');
+  await page.getByTestId('shim-stack').getByText('1 × 0.5 mm; 0.120 mm left').waitFor();
+  await page.getByTestId('shims-set').click();
+
+  await radio(page, 'Two sides').click();
+  await page.getByTestId('setup-left').fill('500');
+  await page.getByTestId('setup-right').fill('490.6');
+  await page.getByTestId('setup-teeth').fill('11');
+  await page.getByTestId('setup-module').fill('3');
+  await page
+    .getByTestId('timing-found')
+    .getByText(/The right side is 9\.4 mm behind: jump it 1 tooth forward/)
+    .waitFor();
+  await page.getByTestId('timing-set').click();
+
+  await radio(page, 'Torque').click();
+  await page.getByTestId('setup-torque').fill('10');
+  await radio(page, 'ft·lb').click();
+  await page.getByTestId('torque-found').getByText('13.6 N·m', { exact: false }).waitFor();
+  await page.getByTestId('setup-source').fill('sheet 4');
+  await page.getByTestId('torque-set').click();
+  const kinds = `SELECT payload->>'setting' AS setting FROM entries WHERE payload->>'kind' = 'settingMade' ORDER BY seq`;
+  await inTime(stage.databaseUrl, kinds, [{ setting: 'eccentric' }, { setting: 'shims' }, { setting: 'timing' }, { setting: 'torque' }]);
+});

@@ -1,0 +1,197 @@
+import type { OptionKind } from './options.ts';
+
+/** A way to go on, as it is put to the owner. Money in minor units; null where nobody has said a price yet. */
+export interface OptionDraft {
+  readonly option: string;
+  readonly kind: OptionKind;
+  readonly name: string;
+  readonly partsMinor: number | null;
+  readonly minutes: number;
+  readonly leadDays: number;
+  /** In the unit of the use. */
+  readonly lifeMean: number;
+  readonly lifeShape: number;
+  readonly comeBackRisk: number;
+  readonly downtimeDays: number;
+  /** What it leaves undone, or takes from the machine. */
+  readonly leaves: string;
+  readonly why: string;
+}
+
+export interface DraftGiven {
+  readonly faults: readonly {
+    readonly name: string;
+    readonly remedy: { readonly kind: string; readonly text: string; readonly minutes: number; readonly part?: string | undefined };
+  }[];
+  /** What the catalogue asks for the part that was chosen, cheapest first. */
+  readonly offers: readonly { readonly supplier: string; readonly priceMinor: number; readonly leadDays: number; readonly stock: number }[];
+  /** Donors on the shelf that fit. */
+  readonly donors: number;
+  readonly safetyCritical: boolean;
+  /** The gear is of plastic. */
+  readonly isPlastic: boolean;
+  /** Its outline can be worked out: it is told by its readings. */
+  readonly canBeMade: boolean;
+  readonly unit: 'hours' | 'km' | 'years';
+  /** How long a new one lives by the shop's own log, in that unit; nothing while it does not know. */
+  readonly ownLife?: { readonly mean: number; readonly shape: number; readonly failures: number } | undefined;
+}
+
+interface Guide {
+  readonly hours: number;
+  readonly comeBackRisk: number;
+}
+
+/** Lives and come-backs where the shop's own log knows none (guide values, shop judgement: they order the options, no more). */
+const GUIDES: Readonly<Record<OptionKind, Guide>> = {
+  clean: { hours: 100, comeBackRisk: 0.15 },
+  adjust: { hours: 100, comeBackRisk: 0.15 },
+  save: { hours: 150, comeBackRisk: 0.25 },
+  repair: { hours: 200, comeBackRisk: 0.15 },
+  replace: { hours: 400, comeBackRisk: 0.05 },
+  upgrade: { hours: 600, comeBackRisk: 0.05 },
+  overhauledUnit: { hours: 400, comeBackRisk: 0.1 },
+  wholeAssembly: { hours: 500, comeBackRisk: 0.03 },
+  donor: { hours: 150, comeBackRisk: 0.25 },
+  make: { hours: 100, comeBackRisk: 0.35 },
+  bypass: { hours: 500, comeBackRisk: 0.02 },
+  scrap: { hours: 500, comeBackRisk: 0.05 },
+  stop: { hours: 1, comeBackRisk: 0 },
+};
+/** So far a machine goes in an hour of its work, and so many hours it works in a year, where nothing else is known (guides). */
+export const [KM_AN_HOUR, HOURS_A_YEAR] = [150, 50];
+
+/** The life that a kind of option is drafted with, in the unit of the use. */
+export function guideLife(kind: OptionKind, unit: DraftGiven['unit']): number {
+  const { hours } = GUIDES[kind];
+  switch (unit) {
+    case 'hours':
+      return hours;
+    case 'km':
+      return hours * KM_AN_HOUR;
+    case 'years':
+      return hours / HOURS_A_YEAR;
+  }
+}
+
+/** Kinds that are no gear's: the remedies of a family in the words of a decision. */
+const OF_REMEDY: Readonly<Record<string, OptionKind>> = {
+  clean: 'clean',
+  refill: 'clean',
+  adjust: 'adjust',
+  reseal: 'repair',
+  free: 'repair',
+};
+/** Working out a gear, making it and fitting it, besides the remedy's own minutes (guide). */
+const [MINUTES_TO_MAKE, MINUTES_TO_SAVE] = [90, 30];
+
+/**
+ * The ways to go on that follow from the verdict, the catalogue, the shelf and what is known of the gear, each with why it is
+ * there. Bought units and another machine have no price until somebody asks for one, and going on without it none
+ * before somebody says what is lost. A part in a safety-critical
+ * chain is never made, saved or bypassed. A human changes anything and adds what nobody thought of.
+ */
+export function draftOptions({
+  faults,
+  offers,
+  donors,
+  safetyCritical,
+  isPlastic,
+  canBeMade,
+  unit,
+  ownLife,
+}: DraftGiven): readonly OptionDraft[] {
+  const minutes = faults.reduce((sum, { remedy }) => sum + remedy.minutes, 0);
+  const draft = (kind: OptionKind, name: string, more: Partial<OptionDraft> & { readonly why: string }): OptionDraft => ({
+    ...{ option: kind, kind, name, partsMinor: null, minutes, leadDays: 0, lifeShape: 2, downtimeDays: 0, leaves: '' },
+    lifeMean: guideLife(kind, unit),
+    comeBackRisk: GUIDES[kind].comeBackRisk,
+    ...more,
+  });
+  const bought = faults.filter(({ remedy }) => remedy.part !== undefined);
+  const without = faults.filter(({ remedy }) => remedy.part === undefined);
+  const own = [...new Set(without.map(({ remedy }) => OF_REMEDY[remedy.kind] ?? 'repair'))].map((kind) => {
+    const of = without.filter(({ remedy }) => (OF_REMEDY[remedy.kind] ?? 'repair') === kind);
+    return draft(kind, of.map(({ remedy }) => remedy.text).join(' '), {
+      partsMinor: 0,
+      leaves: bought.map(({ name }) => name).join('; '),
+      why: `What the verdict asks for: ${of.map(({ name }) => name).join('; ')}.`,
+    });
+  });
+  if (bought.length === 0) return [...own, ...ends(draft, safetyCritical)];
+  const [cheapest] = offers;
+  const soonest = Math.min(...offers.map(({ leadDays, stock }) => (stock > 0 ? 0 : leadDays)));
+  const lead = cheapest && cheapest.stock > 0 ? 0 : (cheapest?.leadDays ?? 0);
+  return [
+    ...own,
+    draft('replace', 'The part new, the same as it was', {
+      partsMinor: cheapest?.priceMinor ?? null,
+      leadDays: lead,
+      downtimeDays: lead,
+      ...(ownLife && { lifeMean: ownLife.mean, lifeShape: ownLife.shape }),
+      why:
+        (cheapest
+          ? `${offers.length === 1 ? 'One seller has' : `${offers.length} sellers have`} a part that fits by its dimensions; the soonest ${soonest === 0 ? 'is there' : `in ${soonest} days`}.`
+          : 'What the verdict asks for; no part is chosen yet, so there is no price.') + ownLifeText(ownLife),
+    }),
+    ...(donors > 0
+      ? [
+          draft('donor', 'A used one off the shelf', {
+            partsMinor: 0,
+            leaves: 'Its wear: it comes back on a day that is agreed.',
+            why: `${donors === 1 ? 'One lies' : `${donors} lie`} on the shelf and would fit.`,
+          }),
+        ]
+      : []),
+    ...(safetyCritical
+      ? []
+      : [
+          draft('save', 'Save the old one: bond it, solder it, close its bore, open it for a sleeve', {
+            partsMinor: 0,
+            minutes: minutes + MINUTES_TO_SAVE,
+            leaves: 'The wear of its teeth.',
+            why: 'Costs no part. It depends on whether its seat or its teeth are gone.',
+          }),
+        ]),
+    ...(safetyCritical || !canBeMade
+      ? []
+      : [
+          draft('make', 'Make one: print, mill or cut it by its measured outline', {
+            minutes: minutes + MINUTES_TO_MAKE,
+            why: 'Its teeth are told well enough to be drawn.',
+          }),
+        ]),
+    ...(isPlastic && !safetyCritical
+      ? [
+          draft('upgrade', 'The same gear in metal', {
+            leaves: 'The next link becomes the fuse: look at the weakest link.',
+            why: 'It was of plastic, and it broke.',
+          }),
+        ]
+      : []),
+    draft('overhauledUnit', 'An overhauled unit', {
+      leaves: 'What an overhaul usually leaves: bearings and seals, unless its sheet names them.',
+      why: 'Somebody else may sell the whole gearbox done up.',
+    }),
+    draft('wholeAssembly', 'The whole assembly new', { why: 'Where the part is not sold apart.' }),
+    ...ends(draft, safetyCritical),
+  ];
+}
+
+const ownLifeText = (life: DraftGiven['ownLife']): string => (life ? ` Its life is this shop’s own: ${life.failures} failed here.` : '');
+
+type Draft = (kind: OptionKind, name: string, more: Partial<OptionDraft> & { readonly why: string }) => OptionDraft;
+
+const ends = (draft: Draft, safetyCritical: boolean): readonly OptionDraft[] => [
+  ...(safetyCritical
+    ? []
+    : [
+        draft('bypass', 'Leave it out', {
+          minutes: 15,
+          leaves: 'Write what the machine cannot do any more.',
+          why: 'Some owners can do without.',
+        }),
+      ]),
+  draft('scrap', 'Another machine', { minutes: 0, why: 'What another one costs stands beside the rest.' }),
+  draft('stop', 'It goes back as it came', { partsMinor: 0, minutes: 0, leaves: 'Everything.', why: 'The owner may say no.' }),
+];

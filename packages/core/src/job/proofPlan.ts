@@ -1,0 +1,83 @@
+import { PROOF_PHASES, type Pack, type Proof, type ProofPhase } from '../trace/pack.ts';
+import type { EntryPayload } from './entry.ts';
+import type { FollowUp, JobState } from './jobState.ts';
+
+/** What is proved of one phase, in the family's order. */
+export interface PhaseProofs {
+  readonly phase: ProofPhase;
+  readonly proofs: readonly Proof[];
+}
+
+/** The proofs of a family by hand, powered without load, in use, and later; phases that it has none of are left out. */
+export const proofPlan = ({ proofs }: Pick<Pack, 'proofs'>): readonly PhaseProofs[] =>
+  PROOF_PHASES.map((phase) => ({ phase, proofs: proofs.filter((each) => each.phase === phase) })).filter((each) => each.proofs.length > 0);
+
+/** The proofs that a job can pass before the machine goes home: all but those of days and months later. */
+export const provedAtOnce = ({ proofs }: Pick<Pack, 'proofs'>): readonly Proof[] => proofs.filter(({ phase }) => phase !== 'later');
+
+/** Whether every proof that can be done at once was passed; a family without one proves nothing. */
+export function isProved(pack: Pick<Pack, 'proofs'>, { proofs }: Pick<JobState, 'proofs'>): boolean {
+  const wanted = provedAtOnce(pack);
+  return wanted.length > 0 && wanted.every(({ id }) => proofs.some(({ proof, passed }) => proof === id && passed));
+}
+
+/** Whether a figure keeps within its limits; true where it has none. */
+export const isWithin = (
+  { min = -Infinity, max = Infinity }: { readonly min?: number | undefined; readonly max?: number | undefined },
+  value: number,
+): boolean => min <= value && value <= max;
+
+const DAY_MS = 86_400_000;
+
+/**
+ * The days on which the family wants the machine looked at again, from the day of the work, and when the owner is asked whether it holds:
+ * once, a month after. What is on the list already is not asked for twice.
+ * @param on ISO date of the day of the work
+ */
+export function laterLooks(
+  pack: Pick<Pack, 'proofs'>,
+  { followUps }: Pick<JobState, 'followUps'>,
+  on: string,
+): readonly Extract<EntryPayload, { kind: 'followUpSet' }>[] {
+  const due = (days: number) => new Date(Date.parse(on) + days * DAY_MS).toISOString().slice(0, 10);
+  return pack.proofs
+    .filter(({ id }) => !followUps.some(({ proof }) => proof === id))
+    .flatMap(({ id, name, afterDays }) =>
+      afterDays.map((days) => ({ kind: 'followUpSet' as const, action: 'look' as const, what: name, due: due(days), proof: id })),
+    );
+}
+
+/** What is still to be done of the follow-ups, the soonest first. */
+export const openFollowUps = ({ followUps }: Pick<JobState, 'followUps'>): readonly FollowUp[] =>
+  followUps.filter(({ done }) => done === null).sort((p, q) => Number(p.due > q.due) - Number(p.due < q.due));
+
+/**
+ * What a failed proof tells the tracing: the result of the look that it repeats, and that what was set right was not all of it.
+ * @returns entries to be written after the failure itself
+ */
+export function failedProof(
+  { faults, looks }: Pick<Pack, 'faults' | 'looks'>,
+  { decided }: Pick<JobState, 'decided'>,
+  { name, failing }: Pick<Proof, 'name' | 'failing'>,
+): readonly EntryPayload[] {
+  const look = looks.find(({ id }) => id === failing?.look);
+  const fault = faults.find(({ id }) => id === decided?.fault);
+  return [
+    ...(failing && look ? [{ kind: 'lookRecorded' as const, look: look.id, result: failing.result }] : []),
+    ...(fault
+      ? [
+          {
+            kind: 'ownLookRecorded' as const,
+            saw: `Failed after it was set right: ${name}`,
+            fault: fault.id,
+            speaks: 'against' as const,
+            sure: 'fairly' as const,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** What of a family's settings is not set yet, in their order. */
+export const openSettings = ({ settings: wanted }: Pick<Pack, 'settings'>, { settings }: Pick<JobState, 'settings'>): Pack['settings'] =>
+  wanted.filter(({ id }) => !settings.some((each) => each.wanted === id));

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { fail } from '../failure/CoreFailure.ts';
+import { lengthMm } from '../quantity/bounds.ts';
+import { arc, type Point } from './polyline.ts';
+
+export const MADE_BORES = ['round', 'dFlat', 'key', 'hexagon', 'square', 'none'] as const;
+/** Hexagon and square by the width across their flats; a D by what is left across its flat; a keyway by its width and its depth beyond the round. */
+export const boreGiven = z.strictObject({
+  shape: z.enum(MADE_BORES),
+  sizeMm: lengthMm.optional(),
+  flatMm: lengthMm.optional(),
+  keyWidthMm: lengthMm.optional(),
+  keyDepthMm: lengthMm.optional(),
+});
+export type BoreGiven = z.infer<typeof boreGiven>;
+
+export interface Hole {
+  readonly points: readonly Point[];
+  readonly deviationMm: number;
+  /** How far it reaches from the centre. */
+  readonly reachMm: number;
+}
+
+/** The hole of a bore, counter-clockwise, its flat or key upwards; null for none. @throws CoreFailure where a size is missing or does not go with the round */
+export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreGiven, toleranceMm: number): Hole | null {
+  if (shape === 'none') return null;
+  const size = need(sizeMm, 'sizeMm');
+  const r = size / 2;
+  switch (shape) {
+    case 'round': {
+      const round = arc(r, [0, 2 * Math.PI], toleranceMm);
+      return { ...round, reachMm: r };
+    }
+    case 'hexagon':
+      return flats(6, r);
+    case 'square':
+      return flats(4, r);
+    case 'dFlat': {
+      const flat = need(flatMm, 'flatMm');
+      if (flat <= r || flat >= size) throw fail('outOfRange', 'bore.flatMm', { minimum: r, maximum: size, given: flat });
+      const half = Math.acos((flat - r) / r);
+      const round = arc(r, [Math.PI / 2 + half, 2.5 * Math.PI - half], toleranceMm);
+      const end = Math.PI / 2 - half;
+      return { points: [...round.points, [r * Math.cos(end), r * Math.sin(end)]], deviationMm: round.deviationMm, reachMm: r };
+    }
+    case 'key': {
+      const [width, depth] = [need(keyWidthMm, 'keyWidthMm'), need(keyDepthMm, 'keyDepthMm')];
+      if (width >= size) throw fail('outOfRange', 'bore.keyWidthMm', { minimum: 0, maximum: size, given: width });
+      const half = Math.asin(width / size);
+      const round = arc(r, [Math.PI / 2 + half, 2.5 * Math.PI - half], toleranceMm);
+      const top = r + depth;
+      const foot = r * Math.cos(half);
+      return {
+        points: [...round.points, [width / 2, foot], [width / 2, top], [-width / 2, top]],
+        deviationMm: round.deviationMm,
+        reachMm: Math.hypot(width / 2, top),
+      };
+    }
+  }
+}
+
+function flats(count: number, inradius: number): Hole {
+  const reachMm = inradius / Math.cos(Math.PI / count);
+  const points = Array.from({ length: count }, (_, i): Point => {
+    const angle = Math.PI / 2 + ((2 * i + 1) * Math.PI) / count;
+    return [reachMm * Math.cos(angle), reachMm * Math.sin(angle)];
+  });
+  return { points, deviationMm: 0, reachMm };
+}
+
+function need(value: number | undefined, field: string): number {
+  if (value === undefined) throw fail('missing', `bore.${field}`);
+  return value;
+}

@@ -1,0 +1,30 @@
+import { fail } from '../failure/CoreFailure.ts';
+import { operation } from '../operation/operation.ts';
+import type { Families } from '../packOperations.ts';
+import { fileInput, fileOutput, gearFile } from './file.ts';
+import { gearOutlineToMake, outlineInput, outlineOutput } from './outline.ts';
+
+/** A gear to be made. A family in which somebody can be hurt is refused here, so that no door leads round it. */
+export const makeOperations = ({ find, ids }: Families) => ({
+  'make.outline': operation({
+    summary: 'The outline of a gear to be made, with its bore',
+    input: outlineInput,
+    output: outlineOutput,
+    heavy: true,
+    work: gearOutlineToMake,
+  }),
+  'make.file': operation({
+    summary: 'A gear as a file for a printer, a mill, a wire or a laser',
+    input: fileInput,
+    output: fileOutput,
+    heavy: true,
+    work: (input) => {
+      if (input.family !== undefined) {
+        const pack = find(input.family);
+        if (!pack) throw fail('unknownId', 'family', { given: input.family, known: ids().join(', ') });
+        if (pack.safetyCritical) throw fail('invalid', 'family', { reason: 'safetyCriticalNotMade', name: pack.name });
+      }
+      return gearFile(input);
+    },
+  }),
+});

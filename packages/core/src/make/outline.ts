@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import { fail } from '../failure/CoreFailure.ts';
+import { checked } from '../gear/cylindrical/dimensions.ts';
+import { generatedTooth, type FlankPoint } from '../gear/cylindrical/generated.ts';
+import { cutOf, profileOf } from '../gear/cylindrical/profile.ts';
+import { cylindricalInput } from '../gear/cylindrical/schema.ts';
+import { moduleFrom } from '../gear/moduleFrom.ts';
+import { boreGiven, holeOf } from './bore.ts';
+import { alongCurve, arc, offset, turned, withoutDoubles, type Point } from './polyline.ts';
+
+/** More teeth than a printer or a wire makes in one piece. */
+const MOST_MADE_TEETH = 400;
+/** Finer than any machine of a shop, and coarser would no longer be the gear. mm */
+const FINEST_MM = 0.0005;
+
+const gear = cylindricalInput.omit({ spanTeeth: true, pinDiameterMm: true }).extend({ teeth: z.int().min(4).max(MOST_MADE_TEETH) });
+
+export const outlineInput = z.strictObject({
+  gear,
+  bore: boreGiven,
+  allowance: z
+    .strictObject({
+      /** By how much it will shrink. */
+      shrinkagePercent: z.number().min(0).max(10).default(0),
+      /** How wide the tool cuts: the path runs half of it outside. */
+      kerfMm: z.number().min(0).max(5).default(0),
+    })
+    .prefault({}),
+  chordToleranceMm: z.number().min(FINEST_MM).max(0.5).default(0.005),
+});
+export type OutlineInput = z.infer<typeof outlineInput>;
+
+/** How many times larger it is drawn, for what it will shrink. */
+export const growthOf = ({ shrinkagePercent }: OutlineInput['allowance']): number => 1 / (1 - shrinkagePercent / 100);
+
+const polygon = z.array(z.tuple([z.number(), z.number()]));
+export const outlineOutput = z.object({ outline: polygon, holes: z.array(polygon), deviationMm: z.number() });
+export type Outline = z.infer<typeof outlineOutput>;
+
+/**
+ * The outline of a spur or helical gear in the transverse plane, as a rack with rounded tips cuts it: involute, root trochoid,
+ * tip and root circles; with its bore. mm, counter-clockwise, a tooth's middle on +y, holes counter-clockwise too.
+ * `deviationMm`: the furthest that any chord lies off the true curve, before allowances. Shrinkage draws everything out from the
+ * centre; the kerf moves the outline out and the holes in by half of it.
+ *
+ * Sources: ISO 21771 (involute), ISO 53 profile A (rack), Litvin (meshing of rack and gear).
+ * @throws CoreFailure where teeth are pointed, the bore reaches the roots, or the kerf closes a root's fillet
+ * @example 20 teeth of module 2, bore 10 → tips at 22 mm, roots at 17.5 mm
+ */
+export function gearOutlineToMake({ gear: asked, bore, allowance, chordToleranceMm }: OutlineInput): Outline {
+  const cut = cutOf({ ...asked, normalModuleMm: moduleFrom(asked, 'gear') });
+  checked(cut, profileOf(cut), {}, 'gear');
+  const tooth = generatedTooth(cut);
+  const { profile, tipRadiusMm } = tooth;
+  const rootRadius = profile.rootDiameterMm / 2;
+  const hole = holeOf(bore, chordToleranceMm);
+  if (hole && hole.reachMm >= rootRadius)
+    throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * rootRadius });
+  if (allowance.kerfMm / 2 >= Math.max(tooth.roundingMm, FINEST_MM))
+    throw fail('outOfRange', 'allowance.kerfMm', { minimum: 0, maximum: 2 * tooth.roundingMm, given: allowance.kerfMm });
+  const pitch = (2 * Math.PI) / cut.teeth;
+  const upright = (half: number, radius: number, side: 1 | -1): Point => {
+    const angle = Math.PI / 2 + side * half;
+    return [radius * Math.cos(angle), radius * Math.sin(angle)];
+  };
+  const curve = (of: (t: number) => FlankPoint, side: 1 | -1) => (t: number) => {
+    const { radiusMm, halfAngle } = of(t);
+    return upright(halfAngle, radiusMm, side);
+  };
+  // One tooth from the middle of the space on its right over the tip to the middle of the space on its left.
+  const fillet = alongCurve(curve(tooth.fillet, -1), chordToleranceMm);
+  const flank = alongCurve(curve(tooth.flank, -1), chordToleranceMm);
+  const tipHalf = tooth.flank(1).halfAngle;
+  const tip = arc(tipRadiusMm, [Math.PI / 2 - tipHalf, Math.PI / 2 + tipHalf], chordToleranceMm);
+  const rootFrom = Math.PI / 2 - pitch / 2;
+  const root = arc(rootRadius, [rootFrom, rootFrom + tooth.rootHalfAngle], chordToleranceMm);
+  const right = [...root.points, ...fillet.points, ...flank.points.slice(1)];
+  const left = [...right].reverse().map(([x, y]): Point => [-x, y]);
+  const whole = [...right, ...tip.points.slice(1), ...left];
+  const outline = withoutDoubles(Array.from({ length: cut.teeth }, (_, i) => i * pitch).flatMap((turn) => turned(whole, turn)));
+  const grown = growthOf(allowance);
+  const drawn = (list: readonly Point[], outwards: number): [number, number][] => {
+    const moved = outwards === 0 ? list : offset(list, outwards);
+    return moved.map(([x, y]) => [x * grown, y * grown]);
+  };
+  return {
+    // What shrinks is drawn out first; the tool's width is no smaller for that.
+    outline: drawn(outline, allowance.kerfMm / 2 / grown),
+    holes: hole ? [drawn(hole.points, -allowance.kerfMm / 2 / grown)] : [],
+    deviationMm: Math.max(fillet.deviationMm, flank.deviationMm, tip.deviationMm, root.deviationMm, hole?.deviationMm ?? 0),
+  };
+}

@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { CURVES, MATERIAL_IDS, MATERIALS, shareAt, type Material, type MaterialId } from './materials.ts';
+
+const given = z.strictObject({
+  youngsModulusMPa: z.number().min(1).max(1e6),
+  poissonRatio: z.number().min(0).max(0.499),
+  yieldMPa: z.number().min(0.01).max(1e5),
+  expansionPerK: z.number().min(-1e-3).max(1e-3),
+});
+
+/** A built-in material by its id, or figures off its sheet (MPa, per kelvin). */
+export const material = z.union([z.enum(MATERIAL_IDS as [MaterialId, ...MaterialId[]]), given]);
+export type MaterialGiven = z.infer<typeof material>;
+
+/** Softer than any metal: it creeps, whatever its sheet calls it. */
+const PLASTIC_BELOW_MPA = 15_000;
+
+export interface MaterialAt extends Omit<Material, 'source' | 'plastic' | 'soft'> {
+  readonly isPlastic: boolean;
+  readonly isSoft: boolean;
+  /** From the built-in table, not off a sheet. */
+  readonly isGuide: boolean;
+}
+
+/** The figures that hold at a temperature in °C: a built-in plastic has lost some stiffness and strength by then. */
+export function materialAt(asked: MaterialGiven, temperatureC: number): MaterialAt {
+  if (typeof asked !== 'string') {
+    const isPlastic = asked.youngsModulusMPa < PLASTIC_BELOW_MPA;
+    return { ...asked, isPlastic, isSoft: false, isGuide: false };
+  }
+  const { source: _, plastic, soft, ...figures }: Material = MATERIALS[asked];
+  const curve = CURVES[asked];
+  return {
+    ...figures,
+    ...(curve && {
+      youngsModulusMPa: figures.youngsModulusMPa * shareAt(curve.stiffness, temperatureC),
+      yieldMPa: figures.yieldMPa * shareAt(curve.strength, temperatureC),
+    }),
+    isPlastic: plastic ?? false,
+    isSoft: soft ?? false,
+    isGuide: true,
+  };
+}
