@@ -103,7 +103,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
   const confirmed = `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job.split('/').at(-1)}' AND payload->>'kind' = 'captureConfirmed'`;
-  expect(await inTime(stage.databaseUrl, confirmed, [{ n: 4 }])).toEqual([{ n: 4 }]);
+  await inTime(stage.databaseUrl, confirmed, [{ n: 4 }]);
 });
 
 test('a screw left over keeps the job open until a reason is given, and the record says so', async () => {

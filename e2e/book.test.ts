@@ -34,12 +34,11 @@ test('what a closed job learnt stands in the book of its model, and the next job
   await page.getByTestId('learnt').getByText('Oil pump worm', { exact: false }).first().waitFor();
   await page.getByTestId('write-book').click();
   await page.getByText('What this job learnt stands in it.').waitFor();
-  const kinds = await inTime(stage.databaseUrl, `SELECT line->>'kind' AS kind, count(*)::int AS n FROM book_lines GROUP BY 1 ORDER BY 1`, [
+  await inTime(stage.databaseUrl, `SELECT line->>'kind' AS kind, count(*)::int AS n FROM book_lines GROUP BY 1 ORDER BY 1`, [
     { kind: 'fault', n: 1 },
     { kind: 'gear', n: 1 },
     { kind: 'partProved', n: 1 },
   ]);
-  expect(kinds).toHaveLength(3);
 
   await page.goto(stage.address);
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');

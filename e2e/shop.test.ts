@@ -110,8 +110,7 @@ test.each([
     await closeUp(page);
     await look();
     expect(seen.join('\n')).not.toMatch(/demo|Skarrow|made-up shop/i);
-    const rows = await inTime(stage.databaseUrl, `SELECT closed, outcome FROM jobs`, [{ closed: true, outcome: 'repaired' }]);
-    expect(rows).toHaveLength(1);
+    await inTime(stage.databaseUrl, `SELECT closed, outcome FROM jobs`, [{ closed: true, outcome: 'repaired' }]);
   },
 );
 

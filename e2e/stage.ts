@@ -116,12 +116,16 @@ export async function letIn(context: BrowserContext, address: string, name: stri
   await context.addCookies([{ name: cookie, value, url: address, httpOnly: true, sameSite: 'Strict' }]);
 }
 
-/** What the database holds, asked again until it is what is wanted: a screen shows what was written before the server has it. */
-export async function inTime<T>(url: string, text: string, wanted: readonly T[]): Promise<readonly T[]> {
+/**
+ * The database comes to hold what is wanted: a screen shows what was written before the server has it.
+ * Fails where it does not in 15 seconds.
+ */
+export async function inTime<T>(url: string, text: string, wanted: readonly T[]): Promise<void> {
   const ends = Date.now() + 15_000;
   for (;;) {
     const { rows } = await sql(url, text);
-    if (JSON.stringify(rows) === JSON.stringify(wanted) || Date.now() > ends) return rows as T[];
+    if (JSON.stringify(rows) === JSON.stringify(wanted)) return;
+    if (Date.now() > ends) return expect(rows).toEqual(wanted);
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
 }

@@ -40,7 +40,7 @@ function Deciding({ view }: { view: JobView }) {
     void write({
       ...{ kind: 'useAssumed', perYear: next.perYear, unit: next.unit, costPerDownDayMinor: next.costPerDownDayMinor },
       ...(next.horizonYears !== undefined && { horizonYears: next.horizonYears }),
-      // Only what was written: it may have been dragged on meanwhile.
+      // Only what was written: it may have been dragged on meanwhile, and waits its turn.
     }).then(() => setDragged((now) => (now === next ? null : now)));
   };
   return (

@@ -21,7 +21,7 @@ const today = () => format(new Date(), 'yyyy-MM-dd');
 /** What is to be looked at again and asked, each on its day; on the bench until it is done. */
 export function FollowUps({ view }: { view: JobView }) {
   const { job, pack, state } = view;
-  const { write, problem } = useRecord(job.id);
+  const { write, writeAll, problem } = useRecord(job.id);
   const [adding, setAdding] = useState(false);
   const open = openFollowUps(state);
   const done = state.followUps.filter((each) => each.done !== null);
@@ -29,9 +29,6 @@ export function FollowUps({ view }: { view: JobView }) {
     // Of a job of last year nothing is foreseen any more.
     ({ due }) => due >= today(),
   );
-  const putAll = async () => {
-    for (const each of foreseen) if (!(await write(each))) return;
-  };
   return (
     <View className="no-print gap-3">
       {open.map((each) => (
@@ -45,7 +42,7 @@ export function FollowUps({ view }: { view: JobView }) {
           label={`To be looked at later: ${[...new Set(foreseen.map(({ what }) => what))].join('; ')}`}
           detail={`On the bench’s list for ${foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(' and ')}`}
           testID="put-later"
-          onPress={() => void putAll()}
+          onPress={() => void writeAll(foreseen)}
         />
       ) : null}
       {adding ? (

@@ -21,7 +21,7 @@ const STAGES = ['Reading the photo …', 'Looking for the gear …', 'Following 
 export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView; card: GearCard; hash: string }) {
   const router = useRouter();
   const unit = lengthUnit.use();
-  const { write, problem } = useRecord(job.id);
+  const { writeAll, problem } = useRecord(job.id);
   const kept = state.gears[card.id]?.scans?.find((each) => each.hash === hash);
   const [extras, setExtras] = useState<ScanExtras>({ scale: kept?.scale, correction: kept?.correction });
   const [laying, setLaying] = useState<Laying>('nothing');
@@ -44,8 +44,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
     if (laying === 'length') setLength(length.length === 2 ? [spot] : [...length, spot]);
   };
   const keep = async () => {
-    if (!found) return;
-    for (const payload of scanEntries({ gear: card.id, hash, found, ...extras })) if (!(await write(payload))) return;
+    if (!found || !(await writeAll(scanEntries({ gear: card.id, hash, found, ...extras })))) return;
     router.navigate(`/jobs/${job.id}/gear/${card.id}`);
   };
 

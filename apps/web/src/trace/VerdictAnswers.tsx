@@ -87,11 +87,11 @@ export function Accept({
   main?: boolean | undefined;
 }) {
   const router = useRouter();
-  const { write, problem } = useRecord(job.id);
+  const { writeAll, problem } = useRecord(job.id);
   const part = [fault, ...besides].map(({ remedy }) => remedy.part).find((each) => each !== undefined);
   const accept = async () => {
-    for (const each of besides) if (!(await write({ kind: 'faultFound', fault: each.id, probability }))) return;
-    if (!(await write({ kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability }))) return;
+    const found = besides.map(({ id }) => ({ kind: 'faultFound', fault: id, probability }) as const);
+    if (!(await writeAll([...found, { kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability }]))) return;
     router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`);
   };
   return (
