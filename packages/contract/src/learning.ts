@@ -1,4 +1,4 @@
-import { lifeOutput } from '@patient-badger/core';
+import { lifeOutput, USE_UNITS } from '@patient-badger/core';
 import { z } from 'zod';
 
 const faultCount = z.object({ fault: z.string(), count: z.int() });
@@ -13,7 +13,7 @@ export const partLife = z
     family: z.string(),
     gear: z.string(),
     partNumber: z.string().nullable(),
-    unit: z.enum(['hours', 'km', 'years']),
+    unit: z.enum(USE_UNITS),
     life: lifeOutput,
   })
   .meta({ id: 'PartLife' });

@@ -77,7 +77,6 @@ export {
   type FamilyVerdicts,
   type JobSummary,
   type Learnt,
-  type LifeUnit,
   type LoggedJob,
   type MeterRead,
   type PartLife,
@@ -128,7 +127,7 @@ export { learnt, type IdentifiedGear } from './book/learnt.ts';
 export { bookKey, bookLine, type BookLine } from './book/line.ts';
 export { differencesOf, modelBook, type GearInBook, type ModelBook, type WrittenLine } from './book/modelBook.ts';
 export { weighByBook } from './book/weighByBook.ts';
-export { draftOptions, guideLife, HOURS_A_YEAR, KM_AN_HOUR, type DraftGiven, type OptionDraft } from './decide/draft.ts';
+export { draftOptions, guideLife, type DraftGiven, type OptionDraft } from './decide/draft.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from './decide/options.ts';
 export { MATERIALS, MATERIAL_IDS, SHEAR_OF_YIELD, type MaterialId } from './material/materials.ts';
 export { SHEET_TORQUE_UNITS } from './setup/torque.ts';
@@ -140,6 +139,7 @@ export { yearlyUse, type YearlyUse } from './job/yearlyUse.ts';
 export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
 export { INSTRUMENTS, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
+export { HOURS_A_YEAR, USE_UNITS, inUseUnit, type UseUnit } from './quantity/useUnit.ts';
 export { seeded } from './quantity/seeded.ts';
 export type { Change } from './ratio/change.ts';
 export type { Takeoff } from './ratio/takeoff.ts';

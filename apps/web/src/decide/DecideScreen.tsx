@@ -15,7 +15,6 @@ import type { Use } from './decision.ts';
 import { LookWorth } from './LookWorth.tsx';
 import { OptionCard } from './OptionCard.tsx';
 import { OptionForm } from './OptionForm.tsx';
-import { USE_UNITS } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 import { UseCard } from './UseCard.tsx';
 
@@ -33,7 +32,6 @@ function Deciding({ view }: { view: JobView }) {
   const [dragged, setDragged] = useState<Use | null>(null);
   const [adding, setAdding] = useState(false);
   const { options, ranked, use, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
-  const unit = USE_UNITS[use.unit];
   const gear = wantedGear(view);
   const keep = (next: Use) => {
     setDragged(next);
@@ -67,12 +65,12 @@ function Deciding({ view }: { view: JobView }) {
             ranked={each}
             first={i === 0 && each.rank !== null}
             currency={currency}
-            unit={unit}
+            unit={use.unit}
           />
         ))}
       </View>
       {adding ? (
-        <OptionForm jobId={job.id} draft={blank()} unit={unit} onDone={() => setAdding(false)} />
+        <OptionForm jobId={job.id} draft={blank()} unit={use.unit} onDone={() => setAdding(false)} />
       ) : (
         <Button label="Add another way" testID="add-option" onPress={() => setAdding(true)} />
       )}

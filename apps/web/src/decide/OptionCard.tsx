@@ -1,3 +1,4 @@
+import type { UseUnit } from '@patient-badger/core';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -13,7 +14,7 @@ interface Props {
   readonly ranked: Ranked;
   readonly first: boolean;
   readonly currency: string;
-  readonly unit: string;
+  readonly unit: UseUnit;
 }
 
 /** One way to go on: money, minutes, wait, life, risk, what it leaves undone, and why it is there. */

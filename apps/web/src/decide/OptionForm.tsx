@@ -1,4 +1,4 @@
-import type { OptionDraft } from '@patient-badger/core';
+import type { OptionDraft, UseUnit } from '@patient-badger/core';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Card } from '../design/Card.tsx';
@@ -12,7 +12,7 @@ import { readOption, typedOption, type TypedOption } from './readOption.ts';
 interface Props {
   readonly jobId: string;
   readonly draft: OptionDraft;
-  readonly unit: string;
+  readonly unit: UseUnit;
   readonly onDone: () => void;
 }
 
@@ -25,7 +25,7 @@ export function OptionForm({ jobId, draft, unit, onDone }: Props) {
     const read = readOption(draft, typed);
     if ('problems' in read) return setProblems(read.problems);
     const { kind: optionKind, ...rest } = read.option;
-    if (await write({ kind: 'optionKept', optionKind, ...rest })) onDone();
+    if (await write({ kind: 'optionKept', optionKind, lifeUnit: unit, ...rest })) onDone();
   };
   const change = (more: Partial<TypedOption>) => setTyped({ ...typed, ...more });
   const words = (name: 'name' | 'leaves', label: string) => (

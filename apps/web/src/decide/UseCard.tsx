@@ -1,4 +1,4 @@
-import { KM_AN_HOUR } from '@patient-badger/core';
+import { inUseUnit, type UseUnit } from '@patient-badger/core';
 import Slider from '@react-native-community/slider';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
@@ -6,10 +6,10 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { twoFigures, type Use } from './decision.ts';
-import { USE_UNITS, yearsText } from '../wording/optionWords.ts';
+import { yearsText } from '../wording/optionWords.ts';
 
 /** The widest a year's use is drawn, by its unit. */
-const MOST: Readonly<Record<Use['unit'], number>> = { hours: 1000, km: 40_000, years: 1 };
+const MOST: Readonly<Record<UseUnit, number>> = { hours: 1000, km: 40_000, years: 1 };
 const MOST_YEARS = 20;
 
 interface Props {
@@ -30,7 +30,7 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
   const slider = { minimumTrackTintColor: colours.accent, maximumTrackTintColor: colours.line, thumbTintColor: colours.accent };
   return (
     <Card>
-      <Text variant="head">{unit === 'years' ? 'Used all year' : `Used ${perYear.toLocaleString('en')} ${USE_UNITS[unit]} a year`}</Text>
+      <Text variant="head">{unit === 'years' ? 'Used all year' : `Used ${perYear.toLocaleString('en')} ${unit} a year`}</Text>
       {isAssumed ? <Text variant="soft">Assumed: no meter was read twice on this machine. Ask the owner.</Text> : null}
       <Segments
         label="Counted in"
@@ -39,15 +39,12 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
           ['km', 'km'],
         ]}
         value={unit === 'years' ? undefined : unit}
-        onChange={(next) =>
-          next !== unit &&
-          onKeep({ ...use, unit: next, perYear: next === 'km' ? twoFigures(perYear * KM_AN_HOUR) : twoFigures(perYear / KM_AN_HOUR) })
-        }
+        onChange={(next) => next !== unit && onKeep({ ...use, unit: next, perYear: twoFigures(inUseUnit(perYear, unit, next)) })}
       />
       {unit === 'years' ? null : (
         <Slider
           {...slider}
-          aria-label={`Use a year, ${USE_UNITS[unit]}`}
+          aria-label={`Use a year, ${unit}`}
           testID="use-slider"
           style={{ height: 48 }}
           minimumValue={0}

@@ -37,20 +37,32 @@ test('a fault that needs no part is cleaned or adjusted; a second one beside it 
 test('what somebody wrote stands in the place of the draft, what was dropped is gone, what was added is last', () => {
   const { option: _, kind, ...rest } = drafts[0] as OptionDraft;
   const kept = { kind: 'optionKept', optionKind: kind, ...rest, partsMinor: 99 } as const;
-  const list = optionsOf(drafts, {
-    options: [
-      { ...kept, option: 'replace' },
-      { ...kept, option: 'mine' },
-    ],
-    droppedOptions: ['scrap'],
-  });
+  const list = optionsOf(
+    drafts,
+    {
+      options: [
+        { ...kept, option: 'replace' },
+        { ...kept, option: 'mine' },
+      ],
+      droppedOptions: ['scrap'],
+    },
+    'km',
+  );
   expect(list[0]?.partsMinor).toBe(99);
   expect(list.map(({ option }) => option)).not.toContain('scrap');
   expect(list.at(-1)?.option).toBe('mine');
 });
 
+test('a life that was written in hours is told in kilometres once the use is counted so', () => {
+  const { option, kind, ...rest } = drafts[0] as OptionDraft;
+  const kept = { kind: 'optionKept', optionKind: kind, ...rest, option, lifeMean: 40, lifeUnit: 'hours' } as const;
+  const lifeIn = (unit: Use['unit']) => optionsOf(drafts, { options: [kept], droppedOptions: [] }, unit)[0]?.lifeMean;
+  expect([lifeIn('hours'), lifeIn('km')]).toEqual([40, 6000]);
+  expect(optionsOf(drafts, { options: [{ ...kept, lifeUnit: undefined }], droppedOptions: [] }, 'km')[0]?.lifeMean).toBe(40);
+});
+
 test('priced options are compared, the others stand after them, and stopping is never the cheapest', () => {
-  const list = optionsOf(drafts, nothing);
+  const list = optionsOf(drafts, nothing, 'km');
   const question = optionsQuestion(list, use, 6000);
   const worked = question && runOperation('decide.options', question);
   if (!worked?.ok) throw new Error('no answer');

@@ -1,16 +1,18 @@
 import {
   OPTION_KINDS,
+  inUseUnit,
   type JobState,
   type OperationInput,
   type OptionDraft,
   type OptionKind,
   type RankedOption,
+  type UseUnit,
 } from '@patient-badger/core';
 
 /** How much the machine is used, for how long it is meant to be kept, and what a day without it costs. */
 export interface Use {
   readonly perYear: number;
-  readonly unit: 'hours' | 'km' | 'years';
+  readonly unit: UseUnit;
   readonly horizonYears?: number | undefined;
   readonly costPerDownDayMinor: number;
 }
@@ -21,12 +23,16 @@ export interface Ranked {
   readonly rank: RankedOption | null;
 }
 
-/** What the app drafted, with what somebody changed, added or took off. */
+/** What the app drafted, with what somebody changed, added or took off; every life in the unit of the use. */
 export function optionsOf(
   drafts: readonly OptionDraft[],
   { options, droppedOptions }: Pick<JobState, 'options' | 'droppedOptions'>,
+  unit: UseUnit,
 ): readonly OptionDraft[] {
-  const kept = options.map(({ kind: _, optionKind, ...rest }): OptionDraft => ({ ...rest, kind: optionKind }));
+  const kept = options.map(({ kind: _, optionKind, lifeUnit = unit, lifeMean, ...rest }): OptionDraft => ({
+    ...{ ...rest, kind: optionKind },
+    lifeMean: inUseUnit(lifeMean, lifeUnit, unit),
+  }));
   const drafted = drafts
     .filter(({ option }) => !droppedOptions.includes(option))
     .map((draft) => kept.find(({ option }) => option === draft.option) ?? draft);

@@ -1,4 +1,4 @@
-import { draftOptions, HOURS_A_YEAR, toSetRight, type DraftGiven, type OptionDraft, type Pack } from '@patient-badger/core';
+import { draftOptions, HOURS_A_YEAR, toSetRight, type DraftGiven, type OptionDraft, type Pack, type UseUnit } from '@patient-badger/core';
 import { part as partSchema } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -52,7 +52,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
       }),
     [pack, state, part, wanted, shelf, gear, use.unit, ownLife],
   );
-  const options = optionsOf(drafts, state);
+  const options = optionsOf(drafts, state, use.unit);
   const question = optionsQuestion(options, use, shop?.rateMinor ?? 0);
   const worked = question && runOperation('decide.options', question);
   return {
@@ -67,7 +67,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
 }
 
 /** How long this shop's own parts at that place live, as far as its log knows. */
-function useOwnLife(family: string, gear: string | undefined, unit: Use['unit']): DraftGiven['ownLife'] {
+function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftGiven['ownLife'] {
   const lives = useLearnt().data?.learnt?.lives;
   return useMemo(() => {
     const life = lives?.find(

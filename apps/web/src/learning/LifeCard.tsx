@@ -5,7 +5,6 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { ReadingChart } from '../ratio/ReadingChart.tsx';
-import { USE_UNITS } from '../wording/optionWords.ts';
 
 type Part = Learnt['lives'][number];
 
@@ -17,7 +16,6 @@ const FURTHEST = 2.2;
 export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined }) {
   const { gear, partNumber, unit, life } = part;
   const [open, setOpen] = useState(false);
-  const unitName = USE_UNITS[unit];
   const { mean, shape, scale, meanInterval } = life;
   const known = mean !== undefined && shape !== undefined && scale !== undefined && meanInterval !== undefined;
   return (
@@ -33,7 +31,7 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
       {known ? (
         <>
           <Text variant="figure">
-            {figure(mean)} {unitName}
+            {figure(mean)} {unit}
           </Text>
           <Text variant="soft">
             on the mean; {figure(meanInterval.low)} to {figure(meanInterval.high)} in 95 of 100 such logs. {shapeText(shape)}
@@ -41,8 +39,8 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
           <Button variant="quiet" label={open ? 'Hide the curve' : 'Show the curve'} onPress={() => setOpen(!open)} />
           {open ? (
             <ReadingChart
-              label={`Share that still runs over ${unitName}: half are gone at ${figure(life.median ?? mean)}`}
-              across={unitName}
+              label={`Share that still runs over ${unit}: half are gone at ${figure(life.median ?? mean)}`}
+              across={unit}
               up="% that still run"
               zero
               curves={[{ name: 'this shop’s log', points: curveOf({ mean, scale, shape }) }]}
@@ -51,8 +49,8 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
         </>
       ) : (
         <Text variant="soft">
-          Not known yet: a life is told from three failures on. Until then the guide is {figure(guideLife('replace', unit))} {unitName},
-          which is nobody’s measurement.
+          Not known yet: a life is told from three failures on. Until then the guide is {figure(guideLife('replace', unit))} {unit}, which
+          is nobody’s measurement.
         </Text>
       )}
     </Card>

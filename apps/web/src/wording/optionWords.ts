@@ -16,8 +16,6 @@ export const OPTION_WORDS: Readonly<Record<OptionKind, string>> = {
   stop: 'Stop here',
 };
 
-export const USE_UNITS = { hours: 'hours', km: 'km', years: 'years' } as const;
-
 /** Years as an owner says them. @example yearsText(0.4) // '5 months' */
 export function yearsText(years: number): string {
   if (years < 1) {

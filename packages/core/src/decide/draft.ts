@@ -1,3 +1,4 @@
+import { inUseUnit, type UseUnit } from '../quantity/useUnit.ts';
 import type { OptionKind } from './options.ts';
 
 /** A way to go on, as it is put to the owner. Money in minor units; null where nobody has said a price yet. */
@@ -32,7 +33,7 @@ export interface DraftGiven {
   readonly isPlastic: boolean;
   /** Its outline can be worked out: it is told by its readings. */
   readonly canBeMade: boolean;
-  readonly unit: 'hours' | 'km' | 'years';
+  readonly unit: UseUnit;
   /** How long a new one lives by the shop's own log, in that unit; nothing while it does not know. */
   readonly ownLife?: { readonly mean: number; readonly shape: number; readonly failures: number } | undefined;
 }
@@ -58,21 +59,8 @@ const GUIDES: Readonly<Record<OptionKind, Guide>> = {
   scrap: { hours: 500, comeBackRisk: 0.05 },
   stop: { hours: 1, comeBackRisk: 0 },
 };
-/** So far a machine goes in an hour of its work, and so many hours it works in a year, where nothing else is known (guides). */
-export const [KM_AN_HOUR, HOURS_A_YEAR] = [150, 50];
-
 /** The life that a kind of option is drafted with, in the unit of the use. */
-export function guideLife(kind: OptionKind, unit: DraftGiven['unit']): number {
-  const { hours } = GUIDES[kind];
-  switch (unit) {
-    case 'hours':
-      return hours;
-    case 'km':
-      return hours * KM_AN_HOUR;
-    case 'years':
-      return hours / HOURS_A_YEAR;
-  }
-}
+export const guideLife = (kind: OptionKind, unit: UseUnit): number => inUseUnit(GUIDES[kind].hours, 'hours', unit);
 
 /** Kinds that are no gear's: the remedies of a family in the words of a decision. */
 const OF_REMEDY: Readonly<Record<string, OptionKind>> = {

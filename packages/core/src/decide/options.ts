@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { name, positiveUpTo } from '../quantity/bounds.ts';
+import { USE_UNITS } from '../quantity/useUnit.ts';
 import { meanUpTo, quantile, weibullOf } from '../inference/weibull.ts';
 
 /** Money in hundredths of the currency. */
@@ -29,7 +30,7 @@ const optionGiven = z.strictObject({
 
 export const optionsInput = z.strictObject({
   options: z.array(optionGiven).min(1).max(50),
-  use: z.strictObject({ perYear: positiveUpTo(1e7), unit: z.enum(['hours', 'km', 'years']) }),
+  use: z.strictObject({ perYear: positiveUpTo(1e7), unit: z.enum(USE_UNITS) }),
   rateMinorPerHour: minor,
   costPerDownDayMinor: minor.default(0),
   horizonYears: positiveUpTo(200).optional(),

@@ -9,6 +9,7 @@ import { partAttributes, PLAIN_TYPES } from '../match/schema.ts';
 import { speedPoint } from '../prove/speedometer.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
 import { measured } from '../quantity/measured.ts';
+import { USE_UNITS } from '../quantity/useUnit.ts';
 import { instrumentReading } from '../instrument/reading.ts';
 import { deskFigures } from '../ratio/deskFigures.ts';
 import { scanCorrection, scanRead, scanScale } from '../scan/schema.ts';
@@ -183,6 +184,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
     minutes: z.number().min(0).max(100_000),
     leadDays: z.number().min(0).max(3650),
     lifeMean: z.number().gt(0).max(1e8),
+    /** What the life is counted in; the use of the job where it was not said. */
+    lifeUnit: z.enum(USE_UNITS).optional(),
     lifeShape: z.number().min(0.3).max(20),
     comeBackRisk: z.number().min(0).max(1),
     downtimeDays: z.number().min(0).max(3650),
@@ -193,7 +196,7 @@ export const entryPayload = z.discriminatedUnion('kind', [
   /** How much the owner uses it, how long they mean to keep it, and what a day without it costs. */
   payload('useAssumed', {
     perYear: z.number().gt(0).max(1e7),
-    unit: z.enum(['hours', 'km', 'years']),
+    unit: z.enum(USE_UNITS),
     horizonYears: z.number().gt(0).max(200).optional(),
     costPerDownDayMinor: priceMinor.default(0),
   }),

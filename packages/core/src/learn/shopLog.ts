@@ -1,3 +1,4 @@
+import type { UseUnit } from '../quantity/useUnit.ts';
 import { partLife, type Life } from './life.ts';
 import type { FaultCount } from './priors.ts';
 
@@ -44,14 +45,12 @@ export interface ShopLog {
   readonly now: string;
 }
 
-export type LifeUnit = 'hours' | 'km' | 'years';
-
 /** How long one kind of part lives in this shop's machines; of every number where none is named. */
 export interface PartLife {
   readonly family: string;
   readonly gear: string;
   readonly partNumber: string | null;
-  readonly unit: LifeUnit;
+  readonly unit: UseUnit;
   readonly life: Life;
 }
 
@@ -129,14 +128,14 @@ interface OneLife {
   readonly family: string;
   readonly gear: string;
   readonly partNumber: string;
-  readonly unit: LifeUnit;
+  readonly unit: UseUnit;
   readonly worked: number;
   readonly failed: boolean;
   /** What the job that ended it cost. */
   readonly costMinor: number;
 }
 
-type Meter = { readonly unit: LifeUnit; readonly at: (when: string) => number };
+type Meter = { readonly unit: UseUnit; readonly at: (when: string) => number };
 
 /** What a machine's work is counted by: the meter that was read at least twice, else the calendar. */
 function meterOf(readings: readonly MeterRead[]): Meter {
@@ -165,7 +164,7 @@ function livesOf(jobs: readonly LoggedJob[], { unit, at }: Meter, now: string): 
 function partLives(lives: readonly OneLife[]): readonly PartLife[] {
   const of = (list: readonly OneLife[], partNumber: (life: OneLife) => string | null) =>
     [...grouped(list, (each) => JSON.stringify([each.family, each.gear, each.unit, partNumber(each)]))].map(([key, group]): PartLife => {
-      const [family, gear, unit, number] = JSON.parse(key) as [string, string, LifeUnit, string | null];
+      const [family, gear, unit, number] = JSON.parse(key) as [string, string, UseUnit, string | null];
       // In order of length: sums of the same numbers in another order are not quite the same.
       const inOrder = group
         .map(({ worked, failed }) => ({ worked, failed }))
