@@ -4,6 +4,7 @@ import { traceNext } from '../trace/next.ts';
 import { traceInput } from '../trace/schema.ts';
 import type { EntryPayload } from './entry.ts';
 import { checkEntry } from './entryKinds.ts';
+import { chosen, optionKept, used } from './entrySamples.ts';
 import { jobOf } from './jobOf.ts';
 import { failedProof, isProved, isWithin, laterLooks, openFollowUps, proofPlan } from './proofPlan.ts';
 
@@ -38,6 +39,22 @@ test('a leak is looked at after a day and after months, and only once put on the
     ['tobin', { kind: 'followUpDone', followUp: set.followUps[0]?.id ?? '', passed: true }],
   ]);
   expect(openFollowUps(done).map(({ due }) => due)).toEqual(['2026-06-27']);
+});
+
+test('a used gear comes back at half of its life, a year at the latest, and is asked for once', () => {
+  const noLater = { ...saw, proofs: [] };
+  const donor = (...more: readonly EntryPayload[]) =>
+    jobOf([{ ...chosen, gear: 'worm', source: 'shelf' as const }, ...more].map((each): [string, EntryPayload] => ['tobin', each]));
+  const days = (state: ReturnType<typeof donor>) => laterLooks(noLater, state, '2026-03-01').map(({ due }) => due);
+  // 75 hours of 50 a year are more than a year; of 300 a year a quarter of it.
+  expect(days(donor())).toEqual(['2027-03-01']);
+  expect(days(donor({ ...used, perYear: 300 }))).toEqual(['2026-05-31']);
+  const short = { ...optionKept, option: 'donor', optionKind: 'donor' as const, lifeMean: 3000, lifeUnit: 'km' as const };
+  expect(days(donor({ ...used, perYear: 300 }, short))).toEqual(['2026-03-13']);
+  expect(laterLooks(noLater, jobOf([['tobin', { ...chosen, gear: 'worm' }]]), '2026-03-01')).toEqual([]);
+  const set = laterLooks(noLater, donor(), '2026-03-01');
+  expect(set[0]?.what).toMatch(/^Oil pump worm, a used one/);
+  expect(days(donor(...set))).toEqual([]);
 });
 
 test.each(FAMILIES.flatMap((pack) => pack.proofs.filter(({ failing }) => failing).map((proof) => [pack.id, proof.id] as const)))(

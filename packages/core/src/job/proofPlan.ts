@@ -1,3 +1,5 @@
+import { guideLife } from '../decide/draft.ts';
+import { HOURS_A_YEAR, inUseUnit } from '../quantity/useUnit.ts';
 import { PROOF_PHASES, type Pack, type Proof, type ProofPhase } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
 import type { FollowUp, JobState } from './jobState.ts';
@@ -28,23 +30,37 @@ export const isWithin = (
 ): boolean => min <= value && value <= max;
 
 const DAY_MS = 86_400_000;
+const YEAR_DAYS = 365;
 
 /**
- * The days on which the family wants the machine looked at again, from the day of the work, and when the owner is asked whether it holds:
- * once, a month after. What is on the list already is not asked for twice.
+ * The days on which the machine is looked at again, from the day of the work: those of the family's proofs, and for a used gear half
+ * of the life that it was put to the owner with, a year at the latest. What is on the list already is not asked for twice.
  * @param on ISO date of the day of the work
  */
 export function laterLooks(
-  pack: Pick<Pack, 'proofs'>,
-  { followUps }: Pick<JobState, 'followUps'>,
+  pack: Pick<Pack, 'proofs' | 'gears'>,
+  state: Pick<JobState, 'followUps' | 'gears' | 'options' | 'use'>,
   on: string,
 ): readonly Extract<EntryPayload, { kind: 'followUpSet' }>[] {
-  const due = (days: number) => new Date(Date.parse(on) + days * DAY_MS).toISOString().slice(0, 10);
-  return pack.proofs
-    .filter(({ id }) => !followUps.some(({ proof }) => proof === id))
-    .flatMap(({ id, name, afterDays }) =>
-      afterDays.map((days) => ({ kind: 'followUpSet' as const, action: 'look' as const, what: name, due: due(days), proof: id })),
-    );
+  const look = (what: string, days: number) => ({
+    ...{ kind: 'followUpSet' as const, action: 'look' as const, what },
+    due: new Date(Date.parse(on) + days * DAY_MS).toISOString().slice(0, 10),
+  });
+  const ofProofs = pack.proofs
+    .filter(({ id }) => !state.followUps.some(({ proof }) => proof === id))
+    .flatMap(({ id, name, afterDays }) => afterDays.map((days) => ({ ...look(name, days), proof: id })));
+  const ofDonors = pack.gears
+    .filter(({ id }) => state.gears[id]?.chosen?.source === 'shelf')
+    .map(({ name }) => look(`${name}, a used one: its wear`, donorDays(state)))
+    .filter(({ what }) => !state.followUps.some((each) => each.what === what));
+  return [...ofProofs, ...ofDonors];
+}
+
+function donorDays({ options, use }: Pick<JobState, 'options' | 'use'>): number {
+  const { perYear, unit } = use ?? { perYear: HOURS_A_YEAR, unit: 'hours' as const };
+  const kept = options.find(({ optionKind }) => optionKind === 'donor');
+  const life = kept ? inUseUnit(kept.lifeMean, kept.lifeUnit ?? unit, unit) : guideLife('donor', unit);
+  return Math.max(1, Math.round(Math.min(1, life / 2 / perYear) * YEAR_DAYS));
 }
 
 /** What is still to be done of the follow-ups, the soonest first. */
