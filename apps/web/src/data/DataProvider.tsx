@@ -67,10 +67,10 @@ function useSending() {
       if (item.kind === 'entry') {
         // First into what is held, then out of the outbox: the entry is never missing from the screen.
         addEntry(client, { ...item.entry, ...(seq !== undefined && { seq }) });
-        return acknowledge(item.key);
+        return acknowledge(item);
       }
       await client.invalidateQueries({ queryKey: [item.kind === 'shelf' ? 'shelf' : 'machines'] });
-      await remove(item.key);
+      await remove(item);
     };
     const send = () => {
       // What sends comes with the rest of the app, and only when there is something to send.

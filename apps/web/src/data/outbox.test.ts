@@ -59,7 +59,7 @@ const refused = (sent: { id: string }[]): Answer => ({
   body: sent.map(({ id }) => ({ id, status: 'refused', sentence: 'There is no such job.' })),
 });
 const problem = (status: number, code: string, sentence = 'No.'): Answer => ({ status, body: { code, sentence } });
-const send = (app: App) => app.sendWaiting(async ({ item }) => app.remove(item.key));
+const send = (app: App) => app.sendWaiting(async ({ item }) => app.remove(item));
 const texts = (list: readonly Waiting[]) =>
   list.map((item) => (item.kind === 'entry' && item.entry.payload.kind === 'remark' ? item.entry.payload.text : item.kind));
 const remark = (app: App, text: string) => app.record(JOB, { kind: 'remark', text });
@@ -69,7 +69,7 @@ async function begin(person: string | null = 'tobin'): Promise<App> {
   app.choosePerson(person);
   app.standing.set({ state: 'signedIn', person, proven: ['tobin', 'imke', 'wren'], sample: null });
   await app.openOutbox();
-  for (const { key } of app.outbox.get()) await app.remove(key);
+  for (const item of app.outbox.get()) await app.remove(item);
   return app;
 }
 
@@ -216,10 +216,34 @@ test('what has arrived is no longer waiting, and is not sent again while it is k
   const app = await begin();
   await remark(app, 'once');
   answers.push(stored);
-  await app.sendWaiting(async ({ item }) => app.acknowledge(item.key));
-  await app.sendWaiting(async ({ item }) => app.acknowledge(item.key));
+  await app.sendWaiting(async ({ item }) => app.acknowledge(item));
+  await app.sendWaiting(async ({ item }) => app.acknowledge(item));
   expect(calls).toHaveLength(1);
   expect(app.outbox.get()).toEqual([expect.objectContaining({ sent: true })]);
+});
+
+test('two windows send the same note, and one empties the box: the other takes nothing out that was written since', async () => {
+  const one = await begin();
+  await remark(one, 'sent twice');
+  const other = restart();
+  await other.openOutbox();
+  other.choosePerson('tobin');
+  other.standing.set({ state: 'signedIn', person: 'tobin', proven: ['tobin'], sample: null });
+  const [late] = one.outbox.get();
+  answers.push(stored);
+  await send(other);
+  // The box is empty and counts from one again.
+  await remark(other, 'written since');
+  await one.openOutbox();
+  expect(one.outbox.get().map(({ key }) => key)).toEqual([late?.key]);
+  if (!late) throw new Error('nothing waits');
+  await one.setAside(late, 'No.');
+  await one.remove(late);
+  const after = restart();
+  await after.openOutbox();
+  expect(after.outbox.get()).toEqual([expect.not.objectContaining({ refused: 'No.' })]);
+  expect(texts(after.outbox.get())).toEqual(['written since']);
+  expect(texts(one.outbox.get())).toEqual(['written since']);
 });
 
 test('nobody writes without a name, and nothing impossible is kept', async () => {

@@ -28,6 +28,13 @@ export type Waiting = Note &
 /** Under whose name a note goes out. */
 export const authorOf = (item: Note): string => (item.kind === 'entry' ? item.entry.by : item.by);
 
+/** What a note is known by, whatever its place in the box: an empty box counts its keys from one again. */
+const idOf = (item: Note): string => {
+  if (item.kind === 'entry') return item.entry.id;
+  if (item.kind === 'photo') return item.entryId;
+  return item.kind === 'machine' ? item.machine.id : item.item.id;
+};
+
 /** What a note needs to be on record before it: the job, and of a take-in the machine. */
 const needsOf = (item: Note): readonly string[] => {
   if (item.kind === 'machine') return [item.machine.id];
@@ -82,7 +89,7 @@ const inOrder = (list: readonly Waiting[]) =>
 const arrived = new Set<string>();
 
 function show(next: readonly Waiting[]) {
-  waiting = inOrder(next).map((item) => (arrived.has(item.key) ? { ...item, sent: true } : item));
+  waiting = inOrder(next).map((item) => (arrived.has(idOf(item)) ? { ...item, sent: true } : item));
   listeners.forEach((listener) => listener());
 }
 
@@ -124,45 +131,52 @@ export async function put(note: Note): Promise<void> {
 }
 
 /** Puts another note in the place of one that waits, if it still does. */
-export async function replace(key: string, { sent: _, ...next }: Waiting): Promise<void> {
+export async function replace({ sent: _, ...item }: Waiting): Promise<void> {
   await change(async (shelf) => {
-    const item: Waiting = { ...next, key };
-    const there = (await promisifyRequest(shelf.getKey(key))) !== undefined;
-    if (there) shelf.put(item, key);
-    const others = waiting.filter((each) => each.key !== key);
+    const there = await isThere(shelf, item);
+    if (there) shelf.put(item, item.key);
+    const others = without(item);
     return there ? [...others, item] : others;
   });
 }
 
-export async function remove(key: string): Promise<void> {
-  await change((shelf) => {
-    shelf.delete(key);
-    return waiting.filter((item) => item.key !== key);
+export async function remove(item: Waiting): Promise<void> {
+  await change(async (shelf) => {
+    if (await isThere(shelf, item)) shelf.delete(item.key);
+    return without(item);
   });
-  arrived.delete(key);
+  arrived.delete(idOf(item));
 }
+
+/** Whether it still lies in its place: another window may have taken it out, and laid another note there. */
+async function isThere(shelf: IDBObjectStore, item: Waiting): Promise<boolean> {
+  const found = await promisifyRequest<Waiting | undefined>(shelf.get(item.key));
+  return found !== undefined && idOf(found) === idOf(item);
+}
+
+const without = (item: Waiting): readonly Waiting[] => waiting.filter((each) => idOf(each) !== idOf(item));
 
 /** So long an entry that has arrived stays in the box: until what was read is on disk too, a reload would not show it. */
 const KEPT_MS = 1500;
 
 /** It has arrived: no longer waiting, and gone from the box in a moment. Sent once more after a reload, it is known. */
-export function acknowledge(key: string): void {
-  arrived.add(key);
+export function acknowledge(item: Waiting): void {
+  arrived.add(idOf(item));
   show(waiting);
-  setTimeout(() => void remove(key).catch(() => undefined), KEPT_MS);
+  setTimeout(() => void remove(item).catch(() => undefined), KEPT_MS);
 }
 
 /** Set aside with the reason: shown, and not sent again by itself. */
-export const setAside = (item: Waiting, refused: string) => replace(item.key, { ...item, refused });
+export const setAside = (item: Waiting, refused: string) => replace({ ...item, refused });
 
 /** Sent again in its old place among the others. */
 export async function sendAgain({ refused: _, failures: __, ...item }: Waiting): Promise<void> {
-  await replace(item.key, item);
+  await replace(item);
 }
 
 /** A photo that has arrived is from then on the entry that tells of it, under its own time and author: one change of the box. */
 export const photoArrived = (item: Extract<Waiting, { kind: 'photo' }>, hash: string): Promise<void> =>
-  replace(item.key, {
+  replace({
     key: item.key,
     kind: 'entry',
     entry: { id: item.entryId, jobId: item.jobId, at: item.at, by: item.by, payload: { kind: 'photoTaken', hash, about: item.about } },

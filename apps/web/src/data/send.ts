@@ -64,7 +64,7 @@ async function setAsideOrTryOn(item: Waiting, { status, code, message }: ApiRefu
     await setAside(item, message);
     return true;
   }
-  await replace(item.key, { ...item, failures });
+  await replace({ ...item, failures });
   return false;
 }
 

@@ -29,7 +29,7 @@ function NoteSetAside({ item }: { item: Waiting }) {
   const [text, setText] = useState<string | null>(null);
   const own = textOf(item);
   const send = async () => {
-    if (text !== null) await replace(item.key, changeText(item, text.trim()));
+    if (text !== null) await replace(changeText(item, text.trim()));
     await sendAgain(text === null ? item : changeText(item, text.trim()));
   };
   return (
@@ -40,7 +40,7 @@ function NoteSetAside({ item }: { item: Waiting }) {
       <View className="flex-row flex-wrap gap-2">
         <Button label={text === null ? 'Send it again' : 'Send it so'} disabled={text?.trim() === ''} onPress={() => void send()} />
         {own === null || text !== null ? null : <Button label="Change it" onPress={() => setText(own)} />}
-        <Button variant="danger" label="Throw this note away" onPress={() => void remove(item.key)} />
+        <Button variant="danger" label="Throw this note away" onPress={() => void remove(item)} />
       </View>
     </View>
   );
