@@ -62,7 +62,7 @@ test('a speedometer is proved at four speeds against the reference; dry after a 
   await context.setOffline(false);
   await inTime(
     stage.databaseUrl,
-    `SELECT jsonb_array_length(payload->'points') AS points, payload->'passed' AS passed FROM entries WHERE payload->>'proof' = 'three-speeds'`,
+    `SELECT jsonb_array_length(payload->'points') AS points, payload->'passed' AS passed FROM entries WHERE job_id = '${idOf(job)}' AND payload->>'proof' = 'three-speeds'`,
     [{ points: 4, passed: true }],
   );
   await page.getByTestId('passed-hand-stem').click();

@@ -110,7 +110,7 @@ test.each([
     await closeUp(page);
     await look();
     expect(seen.join('\n')).not.toMatch(/demo|Skarrow|made-up shop/i);
-    await inTime(stage.databaseUrl, `SELECT closed, outcome FROM jobs`, [{ closed: true, outcome: 'repaired' }]);
+    await inTime(stage.databaseUrl, `SELECT closed, outcome FROM jobs`, [{ closed: true, outcome: 'cleaned' }]);
   },
 );
 
@@ -149,7 +149,7 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   await page.getByTestId('sign-in').click();
   await page.getByTestId('sign-in-again').waitFor({ state: 'detached' });
   const one = { by: 'tobin', text: 'story one' };
-  expect(await remarks([one])).toEqual([one]);
+  await remarks([one]);
 
   await context.setOffline(true);
   await write('story two');
@@ -163,13 +163,13 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   await context.setOffline(false);
   await page.getByTestId('prove-first').waitFor();
   const two = { by: 'tobin', text: 'story two' };
-  expect(await remarks([one, two])).toEqual([one, two]);
+  await remarks([one, two]);
   await page.reload();
   await page.getByLabel('PIN of Imke').fill('2580');
   await page.getByTestId('prove').click();
   await page.getByTestId('prove-first').waitFor({ state: 'detached' });
   const three = { by: 'imke', text: 'story three' };
-  expect(await remarks([one, two, three])).toEqual([one, two, three]);
+  await remarks([one, two, three]);
   expect(page.url()).toBe(log);
   // No script of the page can read what keeps the device signed in.
   expect(await page.evaluate(() => document.cookie)).toBe('');

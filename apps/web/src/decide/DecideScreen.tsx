@@ -15,6 +15,7 @@ import type { Use } from './decision.ts';
 import { LookWorth } from './LookWorth.tsx';
 import { OptionCard } from './OptionCard.tsx';
 import { OptionForm } from './OptionForm.tsx';
+import { USE_IS_COMING } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 import { UseCard } from './UseCard.tsx';
 
@@ -31,7 +32,7 @@ function Deciding({ view }: { view: JobView }) {
   const { write, problem: refused } = useRecord(job.id);
   const [dragged, setDragged] = useState<Use | null>(null);
   const [adding, setAdding] = useState(false);
-  const { options, ranked, use, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
+  const { options, ranked, use, isComing, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
   const gear = wantedGear(view);
   const keep = (next: Use) => {
     setDragged(next);
@@ -41,6 +42,7 @@ function Deciding({ view }: { view: JobView }) {
       // Only what was written: it may have been dragged on meanwhile, and waits its turn.
     }).then(() => setDragged((now) => (now === next ? null : now)));
   };
+  if (isComing) return <Text>{USE_IS_COMING}</Text>;
   return (
     <>
       <Text variant="title">Decide with the owner</Text>

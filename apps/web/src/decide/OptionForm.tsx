@@ -20,12 +20,14 @@ interface Props {
 export function OptionForm({ jobId, draft, unit, onDone }: Props) {
   const { write, problem } = useRecord(jobId);
   const [typed, setTyped] = useState(() => typedOption(draft));
+  // The life in the field is counted in what the use was counted in when the form was opened.
+  const [lifeUnit] = useState(unit);
   const [problems, setProblems] = useState<Readonly<Partial<Record<keyof TypedOption, string>>>>({});
   const keep = async () => {
     const read = readOption(draft, typed);
     if ('problems' in read) return setProblems(read.problems);
     const { kind: optionKind, ...rest } = read.option;
-    if (await write({ kind: 'optionKept', optionKind, lifeUnit: unit, ...rest })) onDone();
+    if (await write({ kind: 'optionKept', optionKind, lifeUnit, ...rest })) onDone();
   };
   const change = (more: Partial<TypedOption>) => setTyped({ ...typed, ...more });
   const words = (name: 'name' | 'leaves', label: string) => (
@@ -48,7 +50,7 @@ export function OptionForm({ jobId, draft, unit, onDone }: Props) {
           ['minutes', 'Minutes of work'],
           ['leadDays', 'Days to wait'],
           ['downtime', 'Days the owner is without it'],
-          ['life', `How long it lasts, ${unit}`],
+          ['life', `How long it lasts, ${lifeUnit}`],
           ['comeBack', 'Comes back, of a hundred'],
         ]}
         onChange={change}

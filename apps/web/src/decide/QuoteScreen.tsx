@@ -12,7 +12,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { money } from '../wording/words.ts';
 import type { Ranked } from './decision.ts';
-import { OPTION_WORDS, yearsText } from '../wording/optionWords.ts';
+import { OPTION_WORDS, yearsText, USE_IS_COMING } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 
 /** So long a quote holds unless it says otherwise. */
@@ -31,7 +31,7 @@ function Quote({ view }: { view: JobView }) {
   const { write, problem } = useRecord(job.id);
   const me = useMe();
   const shop = useShop().data;
-  const { ranked, currency, use } = useDecision(view, null);
+  const { ranked, currency, use, isComing } = useDecision(view, null);
   const [by, setBy] = useState<'word' | 'paper'>('word');
   const offered = ranked.filter(({ draft, rank }) => rank !== null || draft.kind === 'stop').slice(0, 20);
   const validUntil = state.quote?.validUntil ?? format(addDays(new Date(), VALID_DAYS), 'yyyy-MM-dd');
@@ -40,6 +40,7 @@ function Quote({ view }: { view: JobView }) {
     window.print();
   };
   const answered = ranked.find(({ draft }) => draft.option === state.answer?.option)?.draft;
+  if (isComing) return <Text>{USE_IS_COMING}</Text>;
   return (
     <>
       <View className="gap-1">

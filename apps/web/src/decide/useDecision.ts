@@ -23,7 +23,8 @@ export const wantedGear = ({ pack, state }: Pick<JobView, 'pack' | 'state'>): st
 /** The options of a job as they stand, ranked for the use that is assumed. */
 export function useDecision(view: JobView, assumed: Use | null) {
   const { pack, state, machine } = view;
-  const shop = useShop().data;
+  const asked = useShop();
+  const shop = asked.data;
   const gear = wantedGear(view);
   const card = pack.gears.find(({ id }) => id === gear) ?? pack.gears[0];
   const readings = gear === undefined ? undefined : state.gears[gear];
@@ -35,7 +36,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
     enabled: chosen !== undefined && chosen.source !== 'shelf',
   }).data;
   const shelf = useShelf().data;
-  const yearly = useMachineHistory(machine?.id ?? '').data?.yearly;
+  const history = useMachineHistory(machine?.id ?? '');
+  const yearly = history.data?.yearly;
   const use = assumed ?? state.use ?? usualUse(yearly);
   const ownLife = useOwnLife(pack.id, gear, use.unit);
   const drafts = useMemo(
@@ -58,6 +60,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
   return {
     options,
     use,
+    /** What is usual is not worked with while the machine's own use may still come: nobody should change a figure meanwhile. */
+    isComing: isComing(asked) || (!assumed && !state.use && isComing(history)),
     isAssumed: !assumed && !state.use && (yearly?.km ?? yearly?.hours ?? null) === null,
     ranked: inOrder(options, worked?.ok ? worked.output.ranked : []),
     problem: worked && !worked.ok ? worked.sentence : null,
@@ -65,6 +69,10 @@ export function useDecision(view: JobView, assumed: Use | null) {
     rateMinor: shop?.rateMinor ?? 0,
   };
 }
+
+/** Asked for the first time, and not yet in vain. */
+const isComing = ({ isLoading, failureCount }: { readonly isLoading: boolean; readonly failureCount: number }) =>
+  isLoading && failureCount === 0;
 
 /** How long this shop's own parts at that place live, as far as its log knows. */
 function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftGiven['ownLife'] {

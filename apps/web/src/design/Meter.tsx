@@ -15,7 +15,7 @@ export function Meter({
   if (narrow) {
     return (
       <View className={className}>
-        <Bar chance={chance} />
+        <Bar share={chance} />
         <Text variant="label" className="text-ink">
           {percent(chance)} {likelihoodWord(chance)}
         </Text>
@@ -25,7 +25,7 @@ export function Meter({
   return (
     <View className={`flex-row items-center gap-2 ${className}`}>
       <View className="min-w-[60px] flex-1">
-        <Bar chance={chance} />
+        <Bar share={chance} />
       </View>
       <Text variant="label" className="min-w-[42px] text-right text-ink">
         {percent(chance)}
@@ -37,8 +37,9 @@ export function Meter({
   );
 }
 
-const Bar = ({ chance }: { chance: number }) => (
+/** A bar that is full to a share of its width, 0 to 1. */
+export const Bar = ({ share }: { share: number }) => (
   <View className="h-3 overflow-hidden rounded-sm bg-sunken" aria-hidden>
-    <View className="h-3 bg-heat" style={{ width: `${Math.max(chance > 0.002 ? 2 : 0, chance * 100)}%` }} />
+    <View className="h-3 bg-heat" style={{ width: `${Math.max(share > 0.002 ? 2 : 0, share * 100)}%` }} />
   </View>
 );

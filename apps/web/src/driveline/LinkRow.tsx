@@ -5,7 +5,8 @@ import { Row } from './StationRow.tsx';
 
 export function Link({ appearance, joint, narrow }: { appearance: Appearance; joint: Joint; narrow?: boolean | undefined }) {
   const { chains, colours, nextAt, suspectAt } = appearance;
-  const lit = nextAt === joint.id || suspectAt === joint.id;
+  const load = appearance.loads?.[joint.id];
+  const lit = nextAt === joint.id || suspectAt === joint.id || load?.isFuse === true;
   const modes = chains ? chains.map(({ fault }) => (fault?.joint === joint.id ? fault.mode : undefined)) : [undefined];
   const mode = modes.find((each) => each !== undefined);
   return (
@@ -16,7 +17,8 @@ export function Link({ appearance, joint, narrow }: { appearance: Appearance; jo
       glyphs={modes.map((each, i) => (
         <LinkGlyph key={i} type={joint.type} colours={colours} lit={lit} fault={each} />
       ))}
-      words={mode && [{ text: FAULT_WORDS[mode], marked: true }]}
+      words={mode ? [{ text: FAULT_WORDS[mode], marked: true }] : load?.words}
+      share={load?.share}
       quiet
       narrow={narrow}
       run="through"

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { Meter } from '../design/Meter.tsx';
+import { Bar, Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 
 /** How the shaft runs behind the sign, so that the chain is one line however high the words make the row. */
@@ -13,6 +13,8 @@ interface Props {
   readonly glyphs: readonly ReactNode[];
   /** What it does in motion, a line each; the marked one is where the fault shows. */
   readonly words?: readonly { readonly text: string; readonly marked?: boolean }[] | undefined;
+  /** Of the width of a bar. */
+  readonly share?: number | undefined;
   readonly chance?: number | undefined;
   readonly next?: boolean | undefined;
   readonly depth?: number | undefined;
@@ -26,7 +28,21 @@ interface Props {
 }
 
 /** One row of the drive line: a station, a joint, or something beside the chain. */
-export function Place({ name, glyphs, words, chance, next = false, depth, quiet, narrow, run = 'none', gapAt, onPress, expanded }: Props) {
+export function Place({
+  name,
+  glyphs,
+  words,
+  share,
+  chance,
+  next = false,
+  depth,
+  quiet,
+  narrow,
+  run = 'none',
+  gapAt,
+  onPress,
+  expanded,
+}: Props) {
   return (
     <Pressable
       disabled={!onPress}
@@ -64,6 +80,7 @@ export function Place({ name, glyphs, words, chance, next = false, depth, quiet,
               {text}
             </Text>
           ))}
+          {share === undefined ? null : <Bar share={share} />}
           {chance !== undefined && chance >= 0.005 ? <Meter chance={chance} narrow={narrow} /> : null}
         </View>
       </View>

@@ -38,7 +38,7 @@ export type RowProps = Omit<Parameters<typeof Place>[0], 'chance' | 'next' | 'de
 };
 
 /** A place in the appearance of the moment, with what lies open below it. */
-export function Row({ appearance: { trace, chains, suspicion, nextAt, depth, onPlace, opened }, place, ...rest }: RowProps) {
+export function Row({ appearance: { trace, chains, suspicion, nextAt, depth, pressable, onPlace, opened }, place, ...rest }: RowProps) {
   const open = opened?.place === place;
   return (
     <>
@@ -47,7 +47,7 @@ export function Row({ appearance: { trace, chains, suspicion, nextAt, depth, onP
         chance={trace && !chains ? suspicion[place] : undefined}
         next={nextAt === place}
         depth={depth?.[place]}
-        onPress={onPlace && (() => onPlace(place))}
+        onPress={onPlace && (pressable?.includes(place) ?? true) ? () => onPlace(place) : undefined}
         expanded={open}
       />
       {open ? opened.content : null}

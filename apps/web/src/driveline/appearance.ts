@@ -10,6 +10,15 @@ export interface Chain {
   readonly fault?: { readonly joint: string; readonly mode: FaultMode } | undefined;
 }
 
+/** How far a joint is loaded. */
+export interface JointLoad {
+  readonly words: readonly { readonly text: string; readonly marked?: boolean }[];
+  /** Of the width of the bar; none where what it bears is not known. */
+  readonly share?: number | undefined;
+  /** It goes first, now or after a change. */
+  readonly isFuse: boolean;
+}
+
 export interface DriveLineProps {
   readonly pack: Pack;
   /** Tracing appearance: how much suspicion each place carries, and where the next look is. */
@@ -18,6 +27,10 @@ export interface DriveLineProps {
   readonly depth?: Readonly<Record<string, number>> | undefined;
   /** In motion: the sound chain, and beside it the one with the fault. */
   readonly chains?: readonly Chain[] | undefined;
+  /** Loaded: what each joint carries of what it bears. */
+  readonly loads?: Readonly<Record<string, JointLoad>> | undefined;
+  /** The places that can be pressed; all where it is not said. */
+  readonly pressable?: readonly string[] | undefined;
   readonly onPlace?: ((place: string) => void) | undefined;
   /** What lies open below one place. */
   readonly opened?: { readonly place: string; readonly content: ReactNode } | undefined;

@@ -9,14 +9,15 @@ import { Field } from '../design/Field.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
+import { DriveLine } from '../driveline/DriveLine.tsx';
 import { placeName } from '../driveline/placeName.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { capacityOf, fieldsOf, NO_LINK, type LinkField, type TypedLink } from './capacity.ts';
-import { LinkList } from './LinkList.tsx';
+import { FuseCard } from './FuseCard.tsx';
+import { loadsOf } from './loads.ts';
 import { MaterialChoice } from './MaterialChoice.tsx';
-import { MATERIAL_WORDS } from './materialWords.ts';
 
 /** Loads along the drive line against what each link bears: which is the fuse, and which next. */
 export const StrengthScreen = () => (
@@ -38,6 +39,8 @@ function Strength({ view }: { view: JobView }) {
   const book = useBook(machine?.modelId).data?.book;
   const { draft, set } = useDeskDraft<Draft>('strength', { jobId: job.id, known: NOTHING, empty: EMPTY });
   const { joints } = pack.driveline;
+  const [open, setOpen] = useState<string | null>(null);
+  const opened = joints.find(({ id }) => id === open);
   const typedOf = (joint: string) => draft.links[joint] ?? startOf(view, joint, book);
   const capacities = joints.flatMap((joint) => {
     const capacityNm = capacityOf(joint, typedOf(joint.id));
@@ -71,12 +74,15 @@ function Strength({ view }: { view: JobView }) {
           testID="stall-torque"
         />
       </Card>
-      {worked?.ok ? <LinkList pack={pack} chain={worked.output} /> : null}
+      {worked?.ok ? <FuseCard head="As it is" pack={pack} chain={worked.output} testID="chain-now" /> : null}
+      {worked?.ok && worked.output.after ? (
+        <FuseCard head="After the change" pack={pack} chain={worked.output.after} testID="chain-after" />
+      ) : null}
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? (
         <Card>
           <Text variant="head">What if one were of something else?</Text>
-          <View className="flex-row flex-wrap gap-2">
+          <View className="gap-2">
             {joints
               .filter((joint) => fieldsOf(joint).length > 0 && capacities.some((each) => each.joint === joint.id))
               .map(({ id }) => (
@@ -98,17 +104,26 @@ function Strength({ view }: { view: JobView }) {
         <Text>Type the stall torque and what is known of at least one link.</Text>
       )}
       <Text variant="head">The links</Text>
-      {joints.map((joint) => (
-        <LinkForm
-          key={joint.id}
-          name={placeName(pack, joint.id)}
-          fields={fieldsOf(joint)}
-          typed={typedOf(joint.id)}
-          capacity={capacities.find((each) => each.joint === joint.id)?.capacityNm ?? null}
-          id={joint.id}
-          onChange={(change) => set({ links: { ...draft.links, [joint.id]: { ...typedOf(joint.id), ...change } } })}
-        />
-      ))}
+      <Text variant="soft">Press a link to say what it is of and how big.</Text>
+      <DriveLine
+        pack={pack}
+        loads={loadsOf(joints, capacities, worked?.ok ? worked.output : null)}
+        pressable={joints.map(({ id }) => id)}
+        onPlace={(place) => setOpen(place === open ? null : place)}
+        opened={
+          opened && {
+            place: opened.id,
+            content: (
+              <LinkForm
+                id={opened.id}
+                fields={fieldsOf(opened)}
+                typed={typedOf(opened.id)}
+                onChange={(change) => set({ links: { ...draft.links, [opened.id]: { ...typedOf(opened.id), ...change } } })}
+              />
+            ),
+          }
+        }
+      />
     </>
   );
 }
@@ -166,40 +181,24 @@ const FIELD_WORDS: Readonly<Record<LinkField, string>> = {
 
 interface LinkFormProps {
   readonly id: string;
-  readonly name: string;
   readonly fields: readonly LinkField[];
   readonly typed: TypedLink;
-  readonly capacity: number | null;
   readonly onChange: (change: Partial<TypedLink>) => void;
 }
 
-function LinkForm({ id, name, fields, typed, capacity, onChange }: LinkFormProps) {
-  const [open, setOpen] = useState(false);
-  const bears = capacity === null ? 'not known' : `bears ${capacity.toPrecision(3)} N·m`;
-  if (!open) {
-    return (
-      <Button
-        label={name}
-        detail={fields.length > 0 ? `${MATERIAL_WORDS[typed.material]}, ${bears}` : bears}
-        testID={`link-${id}`}
-        onPress={() => setOpen(true)}
-      />
-    );
-  }
-  return (
-    <Card>
-      <Text variant="strong">{name}</Text>
-      {fields.length > 0 ? (
-        <MaterialChoice label="Of" value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
-      ) : null}
-      <Figures
-        typed={typed}
-        fields={[...fields, 'capacity' as const].map((name) => [name, FIELD_WORDS[name]] as const)}
-        onChange={onChange}
-        testID={(name) => `${name}-${id}`}
-      />
-      <Text>{bears}</Text>
-      <Button variant="quiet" label="Done" onPress={() => setOpen(false)} />
-    </Card>
-  );
-}
+const LinkForm = ({ id, fields, typed, onChange }: LinkFormProps) => (
+  <Card>
+    {fields.length > 0 ? (
+      <MaterialChoice label="Of" value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
+    ) : null}
+    <Figures
+      typed={typed}
+      fields={[
+        ...fields.map((name) => [name, FIELD_WORDS[name]] as const),
+        ['capacity', fields.length > 0 ? FIELD_WORDS.capacity : 'What it bears, N·m'] as const,
+      ]}
+      onChange={onChange}
+      testID={(name) => `${name}-${id}`}
+    />
+  </Card>
+);

@@ -16,6 +16,8 @@ export const OPTION_WORDS: Readonly<Record<OptionKind, string>> = {
   stop: 'Stop here',
 };
 
+export const USE_IS_COMING = 'Fetching how much the machine is used …';
+
 /** Years as an owner says them. @example yearsText(0.4) // '5 months' */
 export function yearsText(years: number): string {
   if (years < 1) {

@@ -1,0 +1,25 @@
+import type { Pack } from '@patient-badger/core';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { placeName } from '../driveline/placeName.ts';
+import type { StrengthChain } from './loads.ts';
+
+interface Props {
+  readonly head: string;
+  readonly pack: Pack;
+  readonly chain: Omit<StrengthChain, 'after'>;
+  readonly testID: string;
+}
+
+/** Which link goes first, and whether the driver can break it by itself. */
+export const FuseCard = ({ head, pack, chain, testID }: Props) => (
+  <Card tone={chain.stallBreaks ? 'danger' : 'next'} testID={testID}>
+    <Text variant="label">{head}</Text>
+    <Text variant="head">The fuse: {placeName(pack, chain.fuse)}</Text>
+    <Text>
+      {chain.stallBreaks
+        ? 'The driver can break it when it is stalled.'
+        : 'The driver cannot break it by stalling: it takes a blow, fatigue or wear.'}
+    </Text>
+  </Card>
+);

@@ -1,0 +1,48 @@
+import type { OperationOutput } from '@patient-badger/core';
+import type { JointLoad } from '../driveline/appearance.ts';
+
+export type StrengthChain = OperationOutput<'strength.chain'>;
+type Link = StrengthChain['links'][number];
+
+/**
+ * What each joint carries of what it bears, and what it would after the change; the fuse is marked.
+ * @param capacities what a joint bears, N·m; those that are not known are left out
+ * @param chain null while no load is known
+ */
+export function loadsOf(
+  joints: readonly { readonly id: string }[],
+  capacities: readonly { readonly joint: string; readonly capacityNm: number }[],
+  chain: StrengthChain | null,
+): Readonly<Record<string, JointLoad>> {
+  const all = [...(chain?.links ?? []), ...(chain?.after?.links ?? [])];
+  const most = Math.max(1, ...all.map(({ utilisation }) => utilisation));
+  return Object.fromEntries(
+    joints.map(({ id }): [string, JointLoad] => {
+      const now = chain?.links.find(({ joint }) => joint === id);
+      const then = chain?.after?.links.find(({ joint }) => joint === id);
+      if (!now) {
+        const bears = capacities.find(({ joint }) => joint === id)?.capacityNm;
+        return [id, { words: [{ text: bears === undefined ? 'bears: not known' : `bears ${figure(bears)} N·m` }], isFuse: false }];
+      }
+      const isFuse = chain?.fuse === id;
+      const willBe = chain?.after?.fuse === id;
+      const changes = then !== undefined && (text(then) !== text(now) || isFuse !== willBe);
+      return [
+        id,
+        {
+          words: [
+            { text: `${isFuse ? 'the fuse: ' : ''}${text(now)}`, marked: isFuse },
+            ...(changes ? [{ text: `then ${willBe ? 'the fuse: ' : ''}${text(then)}`, marked: willBe }] : []),
+          ],
+          share: now.utilisation / most,
+          isFuse: isFuse || willBe,
+        },
+      ];
+    }),
+  );
+}
+
+const text = ({ loadNm, capacityNm, utilisation }: Link) =>
+  `${figure(loadNm)} of ${figure(capacityNm)} N·m, ${Math.round(utilisation * 100)} %`;
+
+const figure = (newtonMetres: number) => String(Number(newtonMetres.toPrecision(3)));
