@@ -229,8 +229,11 @@ test('a proof that fails before it goes home leads back with what it showed; wha
   await page.getByTestId('keep-interval').click();
   await page.getByText('Grease both halves: again every 90 days').waitFor();
   await page.getByTestId('failed-turns-both').click();
+  // "Both halves throw" can fail in more than one way: the look that it repeats is asked again.
   await page.getByTestId('trace-on-turns-both').click();
-  await page.waitForURL((url) => !url.pathname.endsWith('/close'));
+  await page.waitForURL(/\/look\/drum-drive/);
+  await page.getByTestId('result-impeller').click();
+  await page.waitForURL((url) => !url.pathname.includes('/look/'));
   await page
     .getByText(/Failed after it was set right/)
     .first()

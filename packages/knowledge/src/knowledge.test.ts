@@ -52,6 +52,10 @@ test('steering and brakes are marked, and offer no shop-made gear', () => {
 });
 
 describe.each(FAMILIES)('$id', (pack) => {
+  test('a proof that fails leads to the look that it repeats', () => {
+    expect(pack.proofs.filter(({ failing }) => failing === undefined).map(({ id }) => id)).toEqual([]);
+  });
+
   test('has enough faults, looks and wordings to be of use, and is readable on a phone', () => {
     expect(pack.faults.length).toBeGreaterThanOrEqual(6);
     expect(pack.faults.length).toBeLessThanOrEqual(20);

@@ -35,7 +35,7 @@ export function FollowUps({ view }: { view: JobView }) {
         <Open key={each.id} view={view} followUp={each} onWrite={write} />
       ))}
       {done.map((each) => (
-        <Done key={each.id} view={view} followUp={each} onWrite={write} />
+        <Done key={each.id} view={view} followUp={each} />
       ))}
       {foreseen.length > 0 ? (
         <Button
@@ -84,7 +84,7 @@ function Open({ view, followUp, onWrite }: { view: JobView; followUp: FollowUp; 
 }
 
 /** What came of it; where it did not hold, the way back to the tracing, until somebody decides anew. */
-function Done({ view, followUp: { id, what, proof, done, due }, onWrite }: { view: JobView; followUp: FollowUp; onWrite: Write }) {
+function Done({ view, followUp: { id, what, proof, done, due } }: { view: JobView; followUp: FollowUp }) {
   const { pack, state } = view;
   const decided = state.active.findLast(({ payload }) => payload.kind === 'decided');
   const isOpen = done?.passed === false && decided !== undefined && decided.at < done.at;
@@ -93,9 +93,7 @@ function Done({ view, followUp: { id, what, proof, done, due }, onWrite }: { vie
       <Text variant={done?.passed ? 'soft' : 'danger'}>
         {what}, {format(parseISO(due), 'd MMM yyyy')}: {done?.passed ? 'it held' : 'it did not hold'}
       </Text>
-      {isOpen ? (
-        <BackToTrace view={view} proof={pack.proofs.find((each) => each.id === proof) ?? { id, name: what }} onWrite={onWrite} />
-      ) : null}
+      {isOpen ? <BackToTrace view={view} proof={pack.proofs.find((each) => each.id === proof) ?? { id, name: what }} /> : null}
     </>
   );
 }

@@ -2,6 +2,7 @@ import { failedProof, isWithin, type Entry, type EntryPayload, type Payload, typ
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -81,23 +82,27 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
           onPress={() => done(false, result?.points && { points: result.points })}
         />
       </View>
-      {result?.passed === false ? <BackToTrace view={view} proof={proof} onWrite={onWrite} /> : null}
+      {result?.passed === false ? <BackToTrace view={view} proof={proof} /> : null}
     </Card>
   );
 }
 
-interface FailedProps extends Pick<Props, 'view' | 'onWrite'> {
+interface FailedProps extends Pick<Props, 'view'> {
   readonly proof: Pick<Proof, 'id' | 'name' | 'failing'>;
 }
 
 /** It is not over: what the proof showed goes to the tracing, and the decision is taken back. */
-export function BackToTrace({ view: { job, pack, state }, proof, onWrite }: FailedProps) {
+export function BackToTrace({ view: { job, pack, state }, proof }: FailedProps) {
   const router = useRouter();
+  const { writeAll, problem } = useRecord(job.id);
+  const { failing } = proof;
+  // Where failing can mean several things, the look that it repeats is asked.
+  const again = failing && failing.result === undefined ? pack.looks.find(({ id }) => id === failing.look) : undefined;
   const decision = state.active.findLast(({ payload }) => payload.kind === 'decided');
   const go = async () => {
-    for (const payload of failedProof(pack, state, proof)) if (!(await onWrite(payload))) return;
-    if (decision && !(await onWrite({ kind: 'withdrawn', entry: decision.id }))) return;
-    router.navigate(`/jobs/${job.id}`);
+    const takenBack = decision ? [{ kind: 'withdrawn' as const, entry: decision.id }] : [];
+    if (!(await writeAll([...failedProof(pack, state, proof), ...takenBack]))) return;
+    router.navigate(`/jobs/${job.id}${again ? `/look/${again.id}` : ''}`);
   };
   return (
     <>
@@ -105,8 +110,15 @@ export function BackToTrace({ view: { job, pack, state }, proof, onWrite }: Fail
         Then it is not over. What it showed counts as evidence, and the decision is taken back; everything seen before is still there.
       </Text>
       {decision ? (
-        <Button variant="primary" label="Trace on with what it showed" testID={`trace-on-${proof.id}`} onPress={() => void go()} />
+        <Button
+          variant="primary"
+          label={again ? `Trace on: ${again.name}` : 'Trace on with what it showed'}
+          detail={again ? 'What it shows now' : undefined}
+          testID={`trace-on-${proof.id}`}
+          onPress={() => void go()}
+        />
       ) : null}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
 }

@@ -66,7 +66,7 @@ test.each(FAMILIES.flatMap((pack) => pack.proofs.filter(({ failing }) => failing
     if (!proof) throw new Error(id);
     const state = jobOf([['tobin', { kind: 'decided', fault, remedy: 'replace', probability: 0.9 }]]);
     const told = failedProof(pack, state, proof);
-    expect(told.map(({ kind }) => kind)).toEqual(['lookRecorded', 'ownLookRecorded']);
+    expect(told.map(({ kind }) => kind)).toEqual([...(proof.failing?.result === undefined ? [] : ['lookRecorded']), 'ownLookRecorded']);
     told.forEach((payload) => checkEntry(payload, pack));
     const chance = (payloads: readonly EntryPayload[]) => {
       const { observations, ownLooks } = jobOf(payloads.map((each) => ['tobin', each]));
@@ -80,7 +80,7 @@ test.each(FAMILIES.flatMap((pack) => pack.proofs.filter(({ failing }) => failing
       );
       return traced.suspects.find((each) => each.fault === fault)?.probability ?? 0;
     };
-    expect(chance(told)).toBeLessThan(chance(told.slice(0, 1)));
+    expect(chance(told)).toBeLessThan(chance(told.slice(0, -1)));
   },
 );
 

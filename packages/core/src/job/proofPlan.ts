@@ -68,7 +68,8 @@ export const openFollowUps = ({ followUps }: Pick<JobState, 'followUps'>): reado
   followUps.filter(({ done }) => done === null).sort((p, q) => Number(p.due > q.due) - Number(p.due < q.due));
 
 /**
- * What a failed proof tells the tracing: the result of the look that it repeats, and that what was set right was not all of it.
+ * What a failed proof tells the tracing: the result of the look that it repeats where failing can mean but one, and that what was set
+ * right was not all of it.
  * @returns entries to be written after the failure itself
  */
 export function failedProof(
@@ -79,7 +80,7 @@ export function failedProof(
   const look = looks.find(({ id }) => id === failing?.look);
   const fault = faults.find(({ id }) => id === decided?.fault);
   return [
-    ...(failing && look ? [{ kind: 'lookRecorded' as const, look: look.id, result: failing.result }] : []),
+    ...(failing?.result !== undefined && look ? [{ kind: 'lookRecorded' as const, look: look.id, result: failing.result }] : []),
     ...(fault
       ? [
           {

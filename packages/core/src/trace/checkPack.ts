@@ -127,7 +127,8 @@ function checkProofs({ looks, proofs }: Pack, cautions: ReadonlySet<string>): vo
     if (!failing) return;
     const look = looks.find((each) => each.id === failing.look);
     need(new Set(looks.map((each) => each.id)), failing.look, `proofs.${i}.failing.look`);
-    if (look?.kind === 'table') need(new Set(look.results.map((each) => each.id)), failing.result, `proofs.${i}.failing.result`);
+    if (look?.kind === 'table' && failing.result !== undefined)
+      need(new Set(look.results.map((each) => each.id)), failing.result, `proofs.${i}.failing.result`);
   });
 }
 

@@ -206,8 +206,8 @@ export const proof = z.strictObject({
     .optional(),
   /** Of a later one: so many days after the work it is looked at, each time anew. */
   afterDays: z.array(z.int().min(1).max(3650)).max(6).default([]),
-  /** The look that it repeats, and the result that failing means: evidence for the tracing. */
-  failing: z.strictObject({ look: id, result: id }).optional(),
+  /** The look that it repeats, and the result that failing means where it can mean but one: evidence for the tracing. */
+  failing: z.strictObject({ look: id, result: id.optional() }).optional(),
   /** Proved by points at a desk of its own. */
   desk: z.enum(['speedometer', 'turns']).optional(),
 });
