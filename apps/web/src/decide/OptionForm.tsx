@@ -6,6 +6,8 @@ import { Field } from '../design/Field.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { Text } from '../design/Text.tsx';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { keptAmount, shownAmount, unitWord } from '../wording/distance.ts';
 import { OPTION_WORDS } from '../wording/optionWords.ts';
 import { readOption, typedOption, type TypedOption } from './readOption.ts';
 
@@ -19,15 +21,16 @@ interface Props {
 /** Every figure of an option, changed by hand. */
 export function OptionForm({ jobId, draft, unit, onDone }: Props) {
   const { write, problem } = useRecord(jobId);
-  const [typed, setTyped] = useState(() => typedOption(draft));
+  const distance = distanceUnit.use();
+  const [typed, setTyped] = useState(() => typedOption({ ...draft, lifeMean: shownAmount(draft.lifeMean, unit, distance) }));
   // The life in the field is counted in what the use was counted in when the form was opened.
   const [lifeUnit] = useState(unit);
   const [problems, setProblems] = useState<Readonly<Partial<Record<keyof TypedOption, string>>>>({});
   const keep = async () => {
     const read = readOption(draft, typed);
     if ('problems' in read) return setProblems(read.problems);
-    const { kind: optionKind, ...rest } = read.option;
-    if (await write({ kind: 'optionKept', optionKind, lifeUnit, ...rest })) onDone();
+    const { kind: optionKind, lifeMean, ...rest } = read.option;
+    if (await write({ kind: 'optionKept', optionKind, lifeUnit, lifeMean: keptAmount(lifeMean, lifeUnit, distance), ...rest })) onDone();
   };
   const change = (more: Partial<TypedOption>) => setTyped({ ...typed, ...more });
   const words = (name: 'name' | 'leaves', label: string) => (
@@ -50,7 +53,7 @@ export function OptionForm({ jobId, draft, unit, onDone }: Props) {
           ['minutes', 'Minutes of work'],
           ['leadDays', 'Days to wait'],
           ['downtime', 'Days the owner is without it'],
-          ['life', `How long it lasts, ${lifeUnit}`],
+          ['life', `How long it lasts, ${unitWord(lifeUnit, distance)}`],
           ['comeBack', 'Comes back, of a hundred'],
         ]}
         onChange={change}

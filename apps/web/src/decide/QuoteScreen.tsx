@@ -11,7 +11,9 @@ import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { money } from '../wording/words.ts';
-import type { Ranked } from './decision.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { shownAmount, unitWord } from '../wording/distance.ts';
+import { twoFigures, type Ranked } from './decision.ts';
 import { OPTION_WORDS, yearsText, USE_IS_COMING } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 
@@ -30,6 +32,7 @@ function Quote({ view }: { view: JobView }) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
   const me = useMe();
+  const distance = distanceUnit.use();
   const shop = useShop().data;
   const { ranked, currency, use, isComing } = useDecision(view, null);
   const [by, setBy] = useState<'word' | 'paper'>('word');
@@ -60,8 +63,8 @@ function Quote({ view }: { view: JobView }) {
         <Offer key={each.draft.option} ranked={each} currency={currency} />
       ))}
       <Text variant="soft">
-        Life by a use of {use.perYear.toLocaleString('en')} {use.unit} a year. Prices of parts are those of today. Work beyond this is asked
-        about first.
+        Life by a use of {twoFigures(shownAmount(use.perYear, use.unit, distance)).toLocaleString('en')} {unitWord(use.unit, distance)} a
+        year. Prices of parts are those of today. Work beyond this is asked about first.
       </Text>
       <View className="no-print gap-3">
         <Button variant="primary" big label="Print the quote" testID="print-quote" onPress={() => void print()} />

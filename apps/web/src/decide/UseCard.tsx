@@ -6,6 +6,8 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { twoFigures, type Use } from './decision.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { shownAmount, unitWord } from '../wording/distance.ts';
 import { yearsText } from '../wording/optionWords.ts';
 
 /** The widest a year's use is drawn, by its unit. */
@@ -23,6 +25,7 @@ interface Props {
 /** How much it is used and how long it is kept: dragged, and the costs follow. */
 export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
   const colours = useColours();
+  const distance = distanceUnit.use();
   const { perYear, unit, horizonYears = MOST_YEARS } = use;
   // Even on a line from one to the most: a little use and a lot are both a finger's width wide.
   const place = Math.log(Math.max(1, perYear)) / Math.log(MOST[unit]);
@@ -30,13 +33,17 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
   const slider = { minimumTrackTintColor: colours.accent, maximumTrackTintColor: colours.line, thumbTintColor: colours.accent };
   return (
     <Card>
-      <Text variant="head">{unit === 'years' ? 'Used all year' : `Used ${perYear.toLocaleString('en')} ${unit} a year`}</Text>
+      <Text variant="head">
+        {unit === 'years'
+          ? 'Used all year'
+          : `Used ${twoFigures(shownAmount(perYear, unit, distance)).toLocaleString('en')} ${unitWord(unit, distance)} a year`}
+      </Text>
       {isAssumed ? <Text variant="soft">Assumed: no meter was read twice on this machine. Ask the owner.</Text> : null}
       <Segments
         label="Counted in"
         options={[
           ['hours', 'Hours'],
-          ['km', 'km'],
+          ['km', unitWord('km', distance)],
         ]}
         value={unit === 'years' ? undefined : unit}
         onChange={(next) => next !== unit && onKeep({ ...use, unit: next, perYear: twoFigures(inUseUnit(perYear, unit, next)) })}
@@ -44,7 +51,7 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
       {unit === 'years' ? null : (
         <Slider
           {...slider}
-          aria-label={`Use a year, ${unit}`}
+          aria-label={`Use a year, ${unitWord(unit, distance)}`}
           testID="use-slider"
           style={{ height: 48 }}
           minimumValue={0}

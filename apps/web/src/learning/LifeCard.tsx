@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { shownAmount, unitWord } from '../wording/distance.ts';
 import { ReadingChart } from '../ratio/ReadingChart.tsx';
 
 type Part = Learnt['lives'][number];
@@ -17,6 +19,9 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
   const { gear, partNumber, unit, life } = part;
   const [open, setOpen] = useState(false);
   const { mean, shape, scale, meanInterval } = life;
+  const distance = distanceUnit.use();
+  const word = unitWord(unit, distance);
+  const shown = (amount: number) => shownAmount(amount, unit, distance);
   const known = mean !== undefined && shape !== undefined && scale !== undefined && meanInterval !== undefined;
   return (
     <Card tone={known ? 'plain' : 'sunken'} testID="life">
@@ -31,26 +36,26 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
       {known ? (
         <>
           <Text variant="figure">
-            {figure(mean)} {unit}
+            {figure(shown(mean))} {word}
           </Text>
           <Text variant="soft">
-            on the mean; {figure(meanInterval.low)} to {figure(meanInterval.high)} in 95 of 100 such logs. {shapeText(shape)}
+            on the mean; {figure(shown(meanInterval.low))} to {figure(shown(meanInterval.high))} in 95 of 100 such logs. {shapeText(shape)}
           </Text>
           <Button variant="quiet" label={open ? 'Hide the curve' : 'Show the curve'} onPress={() => setOpen(!open)} />
           {open ? (
             <ReadingChart
-              label={`Share that still runs over ${unit}: half are gone at ${figure(life.median ?? mean)}`}
-              across={unit}
+              label={`Share that still runs over ${word}: half are gone at ${figure(shown(life.median ?? mean))}`}
+              across={word}
               up="% that still run"
               zero
-              curves={[{ name: 'this shop’s log', points: curveOf({ mean, scale, shape }) }]}
+              curves={[{ name: 'this shop’s log', points: curveOf({ mean: shown(mean), scale: shown(scale), shape }) }]}
             />
           ) : null}
         </>
       ) : (
         <Text variant="soft">
-          Not known yet: a life is told from three failures on. Until then the guide is {figure(guideLife('replace', unit))} {unit}, which
-          is nobody’s measurement.
+          Not known yet: a life is told from three failures on. Until then the guide is {figure(shown(guideLife('replace', unit)))} {word},
+          which is nobody’s measurement.
         </Text>
       )}
     </Card>

@@ -3,11 +3,14 @@ import type { MachineHistory } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { distanceUnit } from '../preferences/preferences.ts';
 import { CalendarFile } from '../prove/CalendarFile.tsx';
+import { shownAmount, unitWord } from '../wording/distance.ts';
 import { intervalText } from '../wording/intervalText.ts';
 
 /** What the machine wants again, by use or by date, whichever comes first; the soonest first. */
 export function DueCard({ machineId, history: { intervals, yearly } }: { machineId: string; history: MachineHistory }) {
+  const distance = distanceUnit.use();
   if (intervals.length === 0) return null;
   const today = format(new Date(), 'yyyy-MM-dd');
   const rows = intervals
@@ -20,8 +23,10 @@ export function DueCard({ machineId, history: { intervals, yearly } }: { machine
         <Text key={interval.what} variant={due?.overdue ? 'danger' : 'body'}>
           {interval.what}:{' '}
           {due ? `${format(parseISO(due.dueDate), 'd MMM yyyy')}${due.by === 'use' ? ' by its use' : ''}` : 'needs what it works in a year'}
-          {due?.dueReading === undefined ? '' : `, at ${Math.round(due.dueReading).toLocaleString('en')} ${interval.unit}`}
-          {due?.overdue ? ', overdue' : ''} (every {intervalText(interval)}, last {format(parseISO(interval.at), 'd MMM yyyy')})
+          {due?.dueReading === undefined
+            ? ''
+            : `, at ${Math.round(shownAmount(due.dueReading, interval.unit ?? 'hours', distance)).toLocaleString('en')} ${unitWord(interval.unit ?? 'hours', distance)}`}
+          {due?.overdue ? ', overdue' : ''} (every {intervalText(interval, distance)}, last {format(parseISO(interval.at), 'd MMM yyyy')})
         </Text>
       ))}
       <CalendarFile path={`/api/machines/${machineId}/due.ics`} name="due.ics" testID="due-calendar" />

@@ -6,6 +6,7 @@ import { useMachine, useMachineHistory } from '../data/jobs.ts';
 import { useRows } from '../data/rows.ts';
 import { ChangeMachine, Meters } from './MachineForms.tsx';
 import { DueCard } from './DueCard.tsx';
+import { distanceUnit } from '../preferences/preferences.ts';
 import { partText } from './partText.ts';
 import { UseLine } from './UseLine.tsx';
 import { Button } from '../design/Button.tsx';
@@ -91,6 +92,7 @@ function Jobs({ machineId }: { machineId: string }) {
 }
 
 function Record({ history: { parts, again }, machine }: { history: MachineHistory; machine: Machine | undefined }) {
+  const distance = distanceUnit.use();
   const packOf = usePackOf();
   const pack = machine && packOf(machine.family, machine.modelId);
   const gearName = (id: string) => pack?.gears.find((each) => each.id === id)?.name ?? id;
@@ -111,7 +113,7 @@ function Record({ history: { parts, again }, machine }: { history: MachineHistor
           <Text variant="strong">
             {part.partNumber} · {gearName(part.gear)}
           </Text>
-          <Text variant="soft">{partText(part)}</Text>
+          <Text variant="soft">{partText(part, distance)}</Text>
         </Card>
       ))}
     </>

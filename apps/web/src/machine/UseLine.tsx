@@ -5,6 +5,8 @@ import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { shownAmount, unitWord } from '../wording/distance.ts';
 
 const [WIDTH, HEIGHT] = [340, 170];
 const EDGE = { left: 52, right: 12, top: 12, bottom: 30 };
@@ -19,8 +21,10 @@ interface Props {
 export function UseLine({ history: { meters, parts }, jobs }: Props) {
   const colours = useColours();
   const unit = meters.filter(({ hours }) => hours !== null).length > 1 ? 'hours' : 'km';
+  const distance = distanceUnit.use();
+  const word = unitWord(unit, distance);
   const read = meters
-    .flatMap(({ on, [unit]: value }) => (value === null ? [] : [{ at: Date.parse(on), value }]))
+    .flatMap(({ on, [unit]: value }) => (value === null ? [] : [{ at: Date.parse(on), value: shownAmount(value, unit, distance) }]))
     .sort((p, q) => p.at - q.at);
   const [first, last] = [read[0], read.at(-1)];
   if (!first || !last || first.at === last.at) return null;
@@ -37,7 +41,7 @@ export function UseLine({ history: { meters, parts }, jobs }: Props) {
     <View
       className="items-center gap-1"
       role="img"
-      aria-label={`Use over time: ${first.value} to ${last.value} ${unit}, ${jobs.length} jobs, ${parts.length} parts`}
+      aria-label={`Use over time: ${Math.round(first.value)} to ${Math.round(last.value)} ${word}, ${jobs.length} jobs, ${parts.length} parts`}
       testID="use-line"
     >
       <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
@@ -87,7 +91,7 @@ export function UseLine({ history: { meters, parts }, jobs }: Props) {
           />
         ))}
       </Svg>
-      <Text variant="soft">Up: {unit}. Round: a job. Square: a part that went in.</Text>
+      <Text variant="soft">Up: {word}. Round: a job. Square: a part that went in.</Text>
     </View>
   );
 }

@@ -14,4 +14,4 @@ test.each([
   [{}, 'Fitted 4 Mar 2026'],
   [{ hours: 200, workedHours: 60, fromShelf: true }, 'Fitted 4 Mar 2026; off the shelf; at 200 h, 60 h since'],
   [{ state: 'accepted' as const, km: 10, workedKm: 0 }, 'Accepted 4 Mar 2026, not noted as fitted; at 10 km, 0 km since'],
-])('%o: %s', (more, words) => expect(partText({ ...part, ...more })).toBe(words));
+])('%o: %s', (more, words) => expect(partText({ ...part, ...more }, 'km')).toBe(words));

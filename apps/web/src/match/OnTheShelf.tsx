@@ -8,6 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
 import { isThere, pastText } from '../wording/shelfWords.ts';
 import { Verdict } from './PartCard.tsx';
 
@@ -17,6 +18,7 @@ export const WORTH = 0.02;
 /** Donors that would do for this gear, with what they have behind them: they cost nothing and no wait. */
 export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobView; card: GearCard; wanted: PartAttributes }) {
   const shelf = useShelf().data ?? [];
+  const distance = distanceUnit.use();
   const { write, problem } = useRecord(job.id);
   const chosen = state.gears[card.id]?.chosen;
   const donors = donorsFor(shelf, wanted);
@@ -39,7 +41,7 @@ export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobVi
           <Text variant="strong">{donor.item.name}</Text>
           <Meter chance={donor.fit.probability} />
           <Verdict attributes={donor.fit.attributes} deciding={donor.fit.deciding} />
-          <Text variant="soft">{pastText(donor.item)}</Text>
+          <Text variant="soft">{pastText(donor.item, distance)}</Text>
           <Button
             label={chosen?.partId === donor.item.id ? 'Chosen' : 'Use this one'}
             variant={chosen?.partId === donor.item.id ? 'chosen' : 'plain'}

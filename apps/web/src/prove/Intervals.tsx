@@ -10,11 +10,14 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumbers } from '../design/typedNumber.ts';
 import type { JobView } from '../job/JobView.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { keptAmount, unitWord } from '../wording/distance.ts';
 import { intervalText } from '../wording/intervalText.ts';
 
 /** What the machine wants again after so much use or so many days: kept on its own record, where it comes due. */
 export function Intervals({ view: { job, state } }: { view: JobView }) {
   const { write, problem } = useRecord(job.id);
+  const distance = distanceUnit.use();
   const [open, setOpen] = useState(false);
   const { hours, distanceKm } = state.facts;
   const [unit, setUnit] = useState<'hours' | 'km'>(typeof hours === 'number' || distanceKm === undefined ? 'hours' : 'km');
@@ -24,13 +27,13 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
   const keep = async () => {
     const [units, days] = typedNumbers(draft.units, draft.days);
     if (draft.what.trim() === '') return setWrong('Say what it wants again, such as grease or oil.');
-    if (!(units > 0) && !(days > 0)) return setWrong('After how many hours or kilometres, or how many days?');
+    if (!(units > 0) && !(days > 0)) return setWrong('After how many hours or how far, or how many days?');
     if (days > 0 && (!Number.isInteger(days) || days > 36_500)) return setWrong('Days are whole, up to a hundred years.');
     setWrong(null);
     const kept = await write({
       kind: 'intervalSet',
       what: draft.what.trim(),
-      every: { ...(units > 0 && { units }), ...(days > 0 && { days }) },
+      every: { ...(units > 0 && { units: keptAmount(units, unit, distance) }), ...(days > 0 && { days }) },
       ...(units > 0 && { unit }),
       ...(units > 0 && typeof read === 'number' && { reading: read }),
       ...(draft.source.trim() && { source: draft.source.trim() }),
@@ -43,7 +46,7 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
     <View className="gap-2">
       {state.intervals.map((each) => (
         <Text key={each.what}>
-          {each.what}: again every {intervalText(each)}
+          {each.what}: again every {intervalText(each, distance)}
           {each.source ? ` (${each.source})` : ''}
         </Text>
       ))}
@@ -60,7 +63,7 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
             label="Counted in"
             options={[
               ['hours', 'Hours'],
-              ['km', 'km'],
+              ['km', unitWord('km', distance)],
             ]}
             value={unit}
             onChange={setUnit}
@@ -69,7 +72,7 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
             testID={(name) => `interval-${name}`}
             typed={{ units: draft.units, days: draft.days }}
             fields={[
-              ['units', `After so many ${unit}`],
+              ['units', `After so many ${unitWord(unit, distance)}`],
               ['days', 'Or so many days'],
             ]}
             onChange={(change) => setDraft({ ...draft, ...change })}

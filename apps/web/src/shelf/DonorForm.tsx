@@ -10,6 +10,8 @@ import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
+import { distanceWord, kmFrom, shownAmount } from '../wording/distance.ts';
 import { CONDITIONS } from '../wording/shelfWords.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
@@ -27,12 +29,13 @@ interface Props {
 
 /** Where a donor came from, what it has worked, how it is and where it lies. */
 export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
+  const distance = distanceUnit.use();
   const [typed, setTyped] = useState({
     name: given.name ?? '',
     cameFrom: given.cameFrom ?? '',
     place: '',
     hours: given.workedHours === undefined ? '' : String(given.workedHours),
-    km: given.workedKm === undefined ? '' : String(given.workedKm),
+    km: given.workedKm === undefined ? '' : String(Math.round(shownAmount(given.workedKm, 'km', distance))),
     note: '',
   });
   const [condition, setCondition] = useState<ShelfItem['condition']>('notMeasured');
@@ -66,7 +69,7 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
         attributes,
         machineId: machineId ?? null,
         workedHours,
-        workedKm,
+        workedKm: workedKm === null ? null : kmFrom(workedKm, distance),
         condition,
         inside,
       });
@@ -82,7 +85,7 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
       {field('cameFrom', 'The machine it came from')}
       <View className="flex-row gap-2">
         <View className="flex-1">{field('hours', 'Worked, hours')}</View>
-        <View className="flex-1">{field('km', 'Worked, km')}</View>
+        <View className="flex-1">{field('km', `Worked, ${distanceWord(distance)}`)}</View>
       </View>
       <Segments
         label="How it is"

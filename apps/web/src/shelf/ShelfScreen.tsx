@@ -11,6 +11,7 @@ import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
 import { attributeLine } from '../wording/attributeWords.ts';
+import { distanceUnit } from '../preferences/preferences.ts';
 import { isThere, pastText } from '../wording/shelfWords.ts';
 import { useWide } from '../design/useMedia.ts';
 import { messageOf } from '../wording/messageOf.ts';
@@ -73,6 +74,7 @@ const textOf = (item: ShelfItem) =>
 function Donor({ item }: { item: ShelfItem }) {
   const router = useRouter();
   const { usedIn } = item;
+  const distance = distanceUnit.use();
   return (
     <Card tone={isThere(item) ? 'plain' : 'sunken'}>
       <View className="flex-row items-baseline justify-between gap-2">
@@ -82,7 +84,7 @@ function Donor({ item }: { item: ShelfItem }) {
         <Text variant="label">{item.place}</Text>
       </View>
       <Text>{attributeLine(item.attributes)}</Text>
-      <Text variant="soft">{pastText(item)}</Text>
+      <Text variant="soft">{pastText(item, distance)}</Text>
       {usedIn ? <Button variant="quiet" label="Fitted: to that job" onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
       {usedIn === null ? <WriteOff item={item} /> : null}
     </Card>

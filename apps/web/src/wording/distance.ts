@@ -1,12 +1,25 @@
 import type { Shop } from '@patient-badger/contract';
+import type { UseUnit } from '@patient-badger/core';
 
-type Unit = Shop['distanceUnit'];
+export type DistanceUnit = Shop['distanceUnit'];
 
 /** International mile (agreement of 1959): exactly 1.609344 km. */
 const KM_PER = { km: 1, mile: 1.609344 } as const;
 
-export const kmFrom = (value: number, unit: Unit): number => value * KM_PER[unit];
+export const kmFrom = (value: number, unit: DistanceUnit): number => value * KM_PER[unit];
+const fromKm = (km: number, unit: DistanceUnit): number => km / KM_PER[unit];
+
+export const distanceWord = (unit: DistanceUnit): 'km' | 'miles' => (unit === 'km' ? 'km' : 'miles');
 
 /** A distance kept in km, as the shop reads it. @example distanceText(1609.344, 'mile') // '1,000 miles' */
-export const distanceText = (km: number, unit: Unit): string =>
-  `${new Intl.NumberFormat('en-IE', { maximumFractionDigits: 0 }).format(km / KM_PER[unit])} ${unit === 'km' ? 'km' : 'miles'}`;
+export const distanceText = (km: number, unit: DistanceUnit): string =>
+  `${new Intl.NumberFormat('en-IE', { maximumFractionDigits: 0 }).format(fromKm(km, unit))} ${distanceWord(unit)}`;
+
+/** What a use or a life is counted in, as the shop reads it. */
+export const unitWord = (unit: UseUnit, distance: DistanceUnit): string => (unit === 'km' ? distanceWord(distance) : unit);
+
+/** An amount of use as it is kept, in what the shop reads; and back. */
+export const shownAmount = (amount: number, unit: UseUnit, distance: DistanceUnit): number =>
+  unit === 'km' ? fromKm(amount, distance) : amount;
+export const keptAmount = (amount: number, unit: UseUnit, distance: DistanceUnit): number =>
+  unit === 'km' ? kmFrom(amount, distance) : amount;

@@ -18,3 +18,7 @@ test.each([
 ])('%j comes due every %s', (interval, text) => {
   expect(intervalText(interval)).toBe(text);
 });
+
+test('in miles where the shop reads miles', () => {
+  expect(intervalText({ every: { units: 16_093.44, days: 365 }, unit: 'km' }, 'mile')).toBe('10,000 miles or 365 days');
+});

@@ -1,4 +1,5 @@
 import type { ShelfItem } from '@patient-badger/contract';
+import { distanceText, type DistanceUnit } from './distance.ts';
 
 export const CONDITIONS: Readonly<Record<ShelfItem['condition'], string>> = {
   good: 'good',
@@ -10,10 +11,10 @@ export const CONDITIONS: Readonly<Record<ShelfItem['condition'], string>> = {
 export const isThere = ({ usedIn, gone }: Pick<ShelfItem, 'usedIn' | 'gone'>): boolean => usedIn === null && gone === null;
 
 /** Where a donor came from, what it has worked, how it is. @example 'Came from: the old wall. It has worked 180 h; worn.' */
-export function pastText({ cameFrom, workedHours, workedKm, condition, note }: ShelfItem): string {
+export function pastText({ cameFrom, workedHours, workedKm, condition, note }: ShelfItem, distance: DistanceUnit): string {
   const worked = [
     ...(workedHours === null ? [] : [`${workedHours} h`]),
-    ...(workedKm === null ? [] : [`${new Intl.NumberFormat('en-IE').format(workedKm)} km`]),
+    ...(workedKm === null ? [] : [distanceText(workedKm, distance)]),
   ].join(' and ');
   const past = worked === '' ? 'Nobody knows how long it worked' : `It has worked ${worked}`;
   return `Came from: ${cameFrom}. ${past}; ${CONDITIONS[condition]}.${note ? ` ${note}` : ''}`;
