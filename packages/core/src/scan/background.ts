@@ -1,5 +1,5 @@
 import type { Plate } from './picture.ts';
-import { leastSquares, median, solve, type Row } from './leastSquares.ts';
+import { inverse, leastSquares, median, type Row } from '../inference/leastSquares.ts';
 
 /** Share of the picture's sides that is taken for bench. */
 const FRAME = 0.06;
@@ -100,6 +100,5 @@ export function inverseSpread(off: readonly Colour[], weights: ArrayLike<number>
       return sum / total + (i === j ? CALMEST ** 2 : 0);
     }),
   );
-  const columns = [0, 1, 2].map((j) => solve(covariance.map((line, i) => Float64Array.from([...line, i === j ? 1 : 0]))) ?? [0, 0, 0]);
-  return [0, 1, 2].map((i) => columns.map((column) => column[i] as number) as unknown as Colour);
+  return (inverse(covariance) ?? covariance.map(() => [0, 0, 0])) as unknown as Matrix;
 }

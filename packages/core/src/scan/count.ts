@@ -1,5 +1,5 @@
 import { evenAngle, leanOf, straightened, type Lean } from './lean.ts';
-import { median } from './leastSquares.ts';
+import { median } from '../inference/leastSquares.ts';
 import type { Reach } from './outline.ts';
 import { DEPTHS, RAYS, stepAt, type Unrolled } from './unwrap.ts';
 

@@ -1,7 +1,7 @@
 import { unlikeBench } from './background.ts';
 import { frameOf, type Frame } from './frame.ts';
 import { convexHull, type Point } from './hull.ts';
-import { robustFit } from './leastSquares.ts';
+import { robustFit } from '../inference/leastSquares.ts';
 import type { Plate } from './picture.ts';
 
 export type NoDisc = 'noGear' | 'cutOff' | 'tooSmall';

@@ -1,5 +1,5 @@
 import { pictureAngle, straightened, type Lean } from './lean.ts';
-import { median, quantile } from './leastSquares.ts';
+import { median, quantile } from '../inference/leastSquares.ts';
 import type { Reach } from './outline.ts';
 import { RAYS } from './unwrap.ts';
 

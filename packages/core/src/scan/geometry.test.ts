@@ -4,7 +4,7 @@ import { otsu, roundEllipse } from './disc.ts';
 import { frameOf } from './frame.ts';
 import { convexHull, type Point } from './hull.ts';
 import { evenAngle, pictureAngle } from './lean.ts';
-import { leastSquares, quantile, robustFit } from './leastSquares.ts';
+import { leastSquares, quantile, robustFit } from '../inference/leastSquares.ts';
 import { shrink } from './picture.ts';
 import { RAYS } from './unwrap.ts';
 

@@ -1,4 +1,4 @@
-import { robustFit } from './leastSquares.ts';
+import { robustFit } from '../inference/leastSquares.ts';
 import { RAYS } from './unwrap.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { quantile } from './leastSquares.ts';
+import { quantile } from '../inference/leastSquares.ts';
 import { DEPTHS, RADIUS_STEP, radiusAt, RAYS, stepAt, type Unrolled } from './unwrap.ts';
 
 /** How far the gear reaches along each ray, in radii of the frame, with the radii of tips and roots. */

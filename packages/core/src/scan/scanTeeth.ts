@@ -5,7 +5,7 @@ import { findDisc } from './disc.ts';
 import { judgeTeeth, type Teeth } from './flaws.ts';
 import { frameOf, type Frame } from './frame.ts';
 import { UPRIGHT } from './lean.ts';
-import { robustFit } from './leastSquares.ts';
+import { robustFit } from '../inference/leastSquares.ts';
 import { reachOf, rootOf, type Reach } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';

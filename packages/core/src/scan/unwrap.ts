@@ -1,6 +1,6 @@
 import { inverseSpread } from './background.ts';
 import type { Frame } from './frame.ts';
-import { median, quantile } from './leastSquares.ts';
+import { median, quantile } from '../inference/leastSquares.ts';
 import type { Plate } from './picture.ts';
 
 /** Rays round the gear; eight or more to the pitch of the finest gear that can be counted. */

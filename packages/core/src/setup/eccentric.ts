@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
+import { covarianceOf, leastSquares } from '../inference/leastSquares.ts';
 import { degrees, radians } from '../quantity/angle.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
 import { FINEST } from '../quantity/measured.ts';
@@ -94,20 +95,19 @@ function distinct(list: readonly number[]): number {
 type Trials = EccentricInput['trials'];
 
 function fitted(trials: Trials): Curve {
-  const normal = [0, 1, 2].map(() => [0, 0, 0, 0]);
-  for (const { sleeveDeg, backlashMm } of trials) {
-    const weight = 1 / Math.max(FINEST, backlashMm.plusMinus) ** 2;
-    const row = basis(sleeveDeg);
-    row.forEach((p, i) => {
-      row.forEach((q, k) => ((normal[i] as number[])[k] = ((normal[i] as number[])[k] ?? 0) + weight * p * q));
-      (normal[i] as number[])[3] = ((normal[i] as number[])[3] ?? 0) + weight * p * backlashMm.value;
-    });
+  const variances = trials.map(({ backlashMm }) => Math.max(FINEST, backlashMm.plusMinus) ** 2);
+  // Weighed against the surest trial, so that the sums stay about one.
+  const surest = Math.min(...variances);
+  const rows = trials.map(({ sleeveDeg, backlashMm }, i) => ({
+    ...{ factors: basis(sleeveDeg), value: backlashMm.value },
+    weight: surest / (variances[i] as number),
+  }));
+  const [mean, a, b] = leastSquares(rows, 3) ?? [];
+  const covariance = covarianceOf(rows, 3)?.map((line) => line.map((each) => each * surest));
+  if (mean === undefined || a === undefined || b === undefined || !covariance) {
+    throw fail('nothingGiven', 'trials', { reason: 'moreTrials', given: 2, least: 3 });
   }
-  const inverse = inverted(normal.map((row) => row.slice(0, 3)));
-  if (!inverse) throw fail('nothingGiven', 'trials', { reason: 'moreTrials', given: 2, least: 3 });
-  const right = normal.map((row) => row[3] ?? 0);
-  const [mean, a, b] = inverse.map((row) => row.reduce((sum, each, k) => sum + each * (right[k] ?? 0), 0)) as [number, number, number];
-  return { mean, a, b, covariance: inverse };
+  return { mean, a, b, covariance };
 }
 
 /**
@@ -136,16 +136,4 @@ function standardError({ covariance }: Curve, deg: number): number {
   if (!covariance) return 0;
   const row = basis(deg);
   return Math.sqrt(row.reduce((sum, p, i) => sum + row.reduce((inner, q, k) => inner + p * q * (covariance[i]?.[k] ?? 0), 0), 0));
-}
-
-/** The inverse of a symmetric 3 × 3, by its cofactors; null where it has none. */
-function inverted(m: readonly (readonly number[])[]): readonly (readonly number[])[] | null {
-  const [[a = 0, b = 0, c = 0] = [], [, d = 0, e = 0] = [], [, , f = 0] = []] = m;
-  const cofactors = [
-    [d * f - e * e, c * e - b * f, b * e - c * d],
-    [c * e - b * f, a * f - c * c, b * c - a * e],
-    [b * e - c * d, b * c - a * e, a * d - b * b],
-  ];
-  const determinant = a * (cofactors[0]?.[0] ?? 0) + b * (cofactors[0]?.[1] ?? 0) + c * (cofactors[0]?.[2] ?? 0);
-  return Math.abs(determinant) < 1e-9 * Math.abs(a * d * f) ? null : cofactors.map((row) => row.map((each) => each / determinant));
 }

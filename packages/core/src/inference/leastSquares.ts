@@ -5,8 +5,8 @@ export interface Row {
   readonly weight: number;
 }
 
-/** Weighted least squares by the normal equations: few unknowns, of like size. Null where they do not tell. */
-export function leastSquares(rows: readonly Row[], unknowns: number): readonly number[] | null {
+/** The normal equations of weighted least squares: a square matrix with the right side as its last column. */
+function normalEquations(rows: readonly Row[], unknowns: number): readonly Float64Array[] {
   const square = Array.from({ length: unknowns }, () => new Float64Array(unknowns + 1));
   for (const { factors, value, weight } of rows) {
     square.forEach((line, i) => {
@@ -15,11 +15,28 @@ export function leastSquares(rows: readonly Row[], unknowns: number): readonly n
       line[unknowns] = (line[unknowns] as number) + factor * value;
     });
   }
-  return solve(square);
+  return square;
+}
+
+/** Weighted least squares: few unknowns, of like size, weights about one. Null where the rows do not tell them. */
+export const leastSquares = (rows: readonly Row[], unknowns: number): readonly number[] | null => solve(normalEquations(rows, unknowns));
+
+/**
+ * The covariance of what `leastSquares` gives, where each row's weight is one over its variance: the inverse of the normal matrix
+ * (Bevington, 6). Null where the rows do not tell the unknowns.
+ */
+export const covarianceOf = (rows: readonly Row[], unknowns: number): readonly (readonly number[])[] | null =>
+  inverse(normalEquations(rows, unknowns).map((line) => [...line.subarray(0, unknowns)]));
+
+/** The inverse of a small square matrix; null where it has none. */
+export function inverse(square: readonly (readonly number[])[]): readonly (readonly number[])[] | null {
+  const columns = square.map((_, j) => solve(square.map((line, i) => Float64Array.from([...line, i === j ? 1 : 0]))));
+  if (columns.some((column) => column === null)) return null;
+  return square.map((_, i) => columns.map((column) => column?.[i] as number));
 }
 
 /** Gauss with row exchange, on the matrix with the right side as its last column. */
-export function solve(square: readonly Float64Array[]): readonly number[] | null {
+function solve(square: readonly Float64Array[]): readonly number[] | null {
   const lines = [...square];
   const size = lines.length;
   for (let i = 0; i < size; i++) {
