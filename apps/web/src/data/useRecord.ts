@@ -1,6 +1,6 @@
 import type { Entry, EntryPayload } from '@patient-badger/core';
 import { useCallback, useRef, useState } from 'react';
-import { inTurn } from './inTurn.ts';
+import { oncePerPress } from './oncePerPress.ts';
 import { record } from './record.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
@@ -10,7 +10,7 @@ import { messageOf } from '../wording/messageOf.ts';
  */
 export function useRecord(jobId: string) {
   const [problem, setProblem] = useState<string | null>(null);
-  const { current: run } = useRef(inTurn());
+  const { current: run } = useRef(oncePerPress());
   const writeAll = useCallback(
     async (payloads: readonly EntryPayload[]): Promise<readonly Entry[] | null> => {
       try {

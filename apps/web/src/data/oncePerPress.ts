@@ -2,7 +2,7 @@
  * Runs what is pressed one after another. A gloved thumb presses twice: the same press again while it waits or runs
  * says nothing new and answers null. Another press waits its turn, so that nothing is lost.
  */
-export function inTurn() {
+export function oncePerPress() {
   let last: { readonly key: string; readonly done: Promise<unknown> } | null = null;
   return async <T>(key: string, work: () => Promise<T>): Promise<T | null> => {
     if (last?.key === key) return null;

@@ -1,4 +1,4 @@
-import { inTurn } from './inTurn.ts';
+import { oncePerPress } from './oncePerPress.ts';
 
 /** Work that ends when it is told to, and what was begun and ended so far. */
 function bench() {
@@ -21,7 +21,7 @@ function bench() {
 
 test('the same press twice is written once; pressed again later it is written again', async () => {
   const { seen, work, end } = bench();
-  const run = inTurn();
+  const run = oncePerPress();
   const first = run('a', work('a'));
   expect(await run('a', work('a'))).toBeNull();
   await end('a');
@@ -34,7 +34,7 @@ test('the same press twice is written once; pressed again later it is written ag
 
 test('another press waits its turn and is not lost', async () => {
   const { seen, work, end } = bench();
-  const run = inTurn();
+  const run = oncePerPress();
   const first = run('a', work('a'));
   const second = run('b', work('b'));
   expect(await run('b', work('b'))).toBeNull();
@@ -48,7 +48,7 @@ test('another press waits its turn and is not lost', async () => {
 
 test('there and back while the first is kept: the last press stands', async () => {
   const { seen, work, end } = bench();
-  const run = inTurn();
+  const run = oncePerPress();
   const all = [run('a', work('a')), run('b', work('b')), run('a', work('a'))];
   for (const name of ['a', 'b', 'a']) await end(name);
   expect(await Promise.all(all)).toEqual(['a', 'b', 'a']);
@@ -57,7 +57,7 @@ test('there and back while the first is kept: the last press stands', async () =
 
 test('what failed is told to who pressed it, and the next one runs', async () => {
   const { work, end } = bench();
-  const run = inTurn();
+  const run = oncePerPress();
   const first = run('a', work('a'));
   const told = expect(first).rejects.toThrow('no room');
   const second = run('b', work('b'));
