@@ -14,6 +14,13 @@ test('typed as it stands it is the same option, and an empty price stays none', 
   });
 });
 
+test.each([
+  [37_282.27, '37282'],
+  [152.5, '152.5'],
+])('a life of %d stands in its field as %s', (lifeMean, text) => {
+  expect(typedOption({ ...draft, lifeMean }).life).toBe(text);
+});
+
 test('each field that will not do is named', () => {
   const wrong = { name: ' ', parts: '-1', minutes: 'x', leadDays: '-2', life: '0', comeBack: '130', downtime: 'x', leaves: '' };
   const read = readOption(draft, wrong);

@@ -29,7 +29,8 @@ export const typedOption = ({
   parts: partsMinor === null ? '' : text(partsMinor / 100),
   minutes: text(minutes),
   leadDays: text(leadDays),
-  life: text(lifeMean),
+  // Nobody knows a long life to the hundredth: miles of a guide in kilometres are whole.
+  life: text(lifeMean >= 1000 ? Math.round(lifeMean) : lifeMean),
   comeBack: text(comeBackRisk * 100),
   downtime: text(downtimeDays),
 });
