@@ -32,7 +32,7 @@ export function FollowUps({ view }: { view: JobView }) {
   return (
     <View className="no-print gap-3">
       {open.map((each) => (
-        <Open key={each.id} view={view} followUp={each} onWrite={write} />
+        <Open key={each.id} view={view} followUp={each} onWrite={writeAll} />
       ))}
       {done.map((each) => (
         <Done key={each.id} view={view} followUp={each} />
@@ -56,16 +56,17 @@ export function FollowUps({ view }: { view: JobView }) {
   );
 }
 
-type Write = ReturnType<typeof useRecord>['write'];
+type WriteAll = ReturnType<typeof useRecord>['writeAll'];
 
-function Open({ view, followUp, onWrite }: { view: JobView; followUp: FollowUp; onWrite: Write }) {
+function Open({ view, followUp, onWrite }: { view: JobView; followUp: FollowUp; onWrite: WriteAll }) {
   const { state, pack } = view;
   const proof = pack.proofs.find(({ id }) => id === followUp.proof);
   const isDue = followUp.due <= today();
-  const done = async (passed: boolean) => {
-    await onWrite({ kind: 'followUpDone', followUp: followUp.id, passed });
-    if (!passed && state.closed) await onWrite({ kind: 'reopened', reason: `It did not hold: ${followUp.what}` });
-  };
+  const done = (passed: boolean) =>
+    void onWrite([
+      { kind: 'followUpDone', followUp: followUp.id, passed },
+      ...(!passed && state.closed ? [{ kind: 'reopened' as const, reason: `It did not hold: ${followUp.what}` }] : []),
+    ]);
   return (
     <Card tone={isDue ? 'next' : 'plain'} testID="follow-up">
       <Text variant="label">
@@ -76,8 +77,8 @@ function Open({ view, followUp, onWrite }: { view: JobView; followUp: FollowUp; 
       {proof ? <Text>{proof.how}</Text> : null}
       {followUp.action === 'call' && view.machine?.owner ? <Text variant="soft">{view.machine.owner}</Text> : null}
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="It holds" testID="it-holds" onPress={() => void done(true)} />
-        <Button className="flex-1" label="It does not" testID="it-does-not" onPress={() => void done(false)} />
+        <Button className="flex-1" label="It holds" testID="it-holds" onPress={() => done(true)} />
+        <Button className="flex-1" label="It does not" testID="it-does-not" onPress={() => done(false)} />
       </View>
     </Card>
   );
@@ -98,7 +99,7 @@ function Done({ view, followUp: { id, what, proof, done, due } }: { view: JobVie
   );
 }
 
-function AddFollowUp({ onAdd, onClose }: { onAdd: Write; onClose: () => void }) {
+function AddFollowUp({ onAdd, onClose }: { onAdd: ReturnType<typeof useRecord>['write']; onClose: () => void }) {
   const [action, setAction] = useState<Payload<'followUpSet'>['action']>('call');
   const [what, setWhat] = useState('Does it still hold? Any noise, heat, play or drip?');
   const [due, setDue] = useState(format(addDays(new Date(), ASK_AFTER_DAYS), 'yyyy-MM-dd'));
