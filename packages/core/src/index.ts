@@ -127,7 +127,7 @@ export { learnt, type IdentifiedGear } from './book/learnt.ts';
 export { bookKey, bookLine, type BookLine } from './book/line.ts';
 export { differencesOf, modelBook, type GearInBook, type ModelBook, type WrittenLine } from './book/modelBook.ts';
 export { weighByBook } from './book/weighByBook.ts';
-export { draftOptions, guideLife, type DraftGiven, type OptionDraft } from './decide/draft.ts';
+export { draftOptions, guideLife, lifeIn, type DraftGiven, type OptionDraft } from './decide/draft.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from './decide/options.ts';
 export { MATERIALS, MATERIAL_IDS, SHEAR_OF_YIELD, type MaterialId } from './material/materials.ts';
 export { SHEET_TORQUE_UNITS } from './setup/torque.ts';

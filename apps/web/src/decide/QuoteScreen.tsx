@@ -12,8 +12,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { money } from '../wording/words.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
-import { shownAmount, unitWord } from '../wording/distance.ts';
-import { twoFigures, type Ranked } from './decision.ts';
+import { yearlyText, type Ranked } from './decision.ts';
 import { OPTION_WORDS, yearsText, USE_IS_COMING } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 
@@ -63,8 +62,7 @@ function Quote({ view }: { view: JobView }) {
         <Offer key={each.draft.option} ranked={each} currency={currency} />
       ))}
       <Text variant="soft">
-        Life by a use of {twoFigures(shownAmount(use.perYear, use.unit, distance)).toLocaleString('en')} {unitWord(use.unit, distance)} a
-        year. Prices of parts are those of today. Work beyond this is asked about first.
+        Life by a use of {yearlyText(use, distance)}. Prices of parts are those of today. Work beyond this is asked about first.
       </Text>
       <View className="no-print gap-3">
         <Button variant="primary" big label="Print the quote" testID="print-quote" onPress={() => void print()} />

@@ -5,9 +5,9 @@ import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
-import { twoFigures, type Use } from './decision.ts';
+import { twoFigures, yearlyText, type Use } from './decision.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
-import { shownAmount, unitWord } from '../wording/distance.ts';
+import { unitWord } from '../wording/distance.ts';
 import { yearsText } from '../wording/optionWords.ts';
 
 /** The widest a year's use is drawn, by its unit. */
@@ -33,11 +33,7 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
   const slider = { minimumTrackTintColor: colours.accent, maximumTrackTintColor: colours.line, thumbTintColor: colours.accent };
   return (
     <Card>
-      <Text variant="head">
-        {unit === 'years'
-          ? 'Used all year'
-          : `Used ${twoFigures(shownAmount(perYear, unit, distance)).toLocaleString('en')} ${unitWord(unit, distance)} a year`}
-      </Text>
+      <Text variant="head">{unit === 'years' ? 'Used all year' : `Used ${yearlyText(use, distance)}`}</Text>
       {isAssumed ? <Text variant="soft">Assumed: no meter was read twice on this machine. Ask the owner.</Text> : null}
       <Segments
         label="Counted in"

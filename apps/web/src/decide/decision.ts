@@ -1,6 +1,6 @@
 import {
   OPTION_KINDS,
-  inUseUnit,
+  lifeIn,
   type JobState,
   type OperationInput,
   type OptionDraft,
@@ -8,6 +8,7 @@ import {
   type RankedOption,
   type UseUnit,
 } from '@patient-badger/core';
+import { shownAmount, unitWord, type DistanceUnit } from '../wording/distance.ts';
 
 /** How much the machine is used, for how long it is meant to be kept, and what a day without it costs. */
 export interface Use {
@@ -29,9 +30,9 @@ export function optionsOf(
   { options, droppedOptions }: Pick<JobState, 'options' | 'droppedOptions'>,
   unit: UseUnit,
 ): readonly OptionDraft[] {
-  const kept = options.map(({ kind: _, optionKind, lifeUnit = unit, lifeMean, ...rest }): OptionDraft => ({
+  const kept = options.map(({ kind: _, optionKind, lifeUnit, lifeMean, ...rest }): OptionDraft => ({
     ...{ ...rest, kind: optionKind },
-    lifeMean: inUseUnit(lifeMean, lifeUnit, unit),
+    lifeMean: lifeIn({ lifeMean, lifeUnit }, unit),
   }));
   const drafted = drafts
     .filter(({ option }) => !droppedOptions.includes(option))
@@ -72,6 +73,10 @@ export function inOrder(options: readonly OptionDraft[], ranked: readonly Ranked
   const rest = options.filter((each) => !isPriced(each)).sort((p, q) => kinds.indexOf(p.kind) - kinds.indexOf(q.kind));
   return [...priced, ...rest.map((draft) => ({ draft, rank: null }))];
 }
+
+/** A use in a year as the shop reads it. @example yearlyText({ perYear: 10_000, unit: 'km' }, 'mile') // '6,200 miles a year' */
+export const yearlyText = ({ perYear, unit }: Pick<Use, 'perYear' | 'unit'>, distance: DistanceUnit): string =>
+  `${twoFigures(shownAmount(perYear, unit, distance)).toLocaleString('en')} ${unitWord(unit, distance)} a year`;
 
 /** To two figures: nobody knows a year's use more closely. */
 export function twoFigures(value: number): number {

@@ -5,7 +5,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { distanceUnit } from '../preferences/preferences.ts';
 import { CalendarFile } from '../prove/CalendarFile.tsx';
-import { shownAmount, unitWord } from '../wording/distance.ts';
+import { amountText } from '../wording/distance.ts';
 import { intervalText } from '../wording/intervalText.ts';
 
 /** What the machine wants again, by use or by date, whichever comes first; the soonest first. */
@@ -25,7 +25,7 @@ export function DueCard({ machineId, history: { intervals, yearly } }: { machine
           {due ? `${format(parseISO(due.dueDate), 'd MMM yyyy')}${due.by === 'use' ? ' by its use' : ''}` : 'needs what it works in a year'}
           {due?.dueReading === undefined
             ? ''
-            : `, at ${Math.round(shownAmount(due.dueReading, interval.unit ?? 'hours', distance)).toLocaleString('en')} ${unitWord(interval.unit ?? 'hours', distance)}`}
+            : `, at ${amountText({ amount: due.dueReading, unit: interval.unit ?? 'hours', decimals: 0 }, distance)}`}
           {due?.overdue ? ', overdue' : ''} (every {intervalText(interval, distance)}, last {format(parseISO(interval.at), 'd MMM yyyy')})
         </Text>
       ))}

@@ -11,10 +11,6 @@ const fromKm = (km: number, unit: DistanceUnit): number => km / KM_PER[unit];
 
 export const distanceWord = (unit: DistanceUnit): 'km' | 'miles' => (unit === 'km' ? 'km' : 'miles');
 
-/** A distance kept in km, as the shop reads it. @example distanceText(1609.344, 'mile') // '1,000 miles' */
-export const distanceText = (km: number, unit: DistanceUnit): string =>
-  `${new Intl.NumberFormat('en-IE', { maximumFractionDigits: 0 }).format(fromKm(km, unit))} ${distanceWord(unit)}`;
-
 /** What a use or a life is counted in, as the shop reads it. */
 export const unitWord = (unit: UseUnit, distance: DistanceUnit): string => (unit === 'km' ? distanceWord(distance) : unit);
 
@@ -23,3 +19,12 @@ export const shownAmount = (amount: number, unit: UseUnit, distance: DistanceUni
   unit === 'km' ? fromKm(amount, distance) : amount;
 export const keptAmount = (amount: number, unit: UseUnit, distance: DistanceUnit): number =>
   unit === 'km' ? kmFrom(amount, distance) : amount;
+
+/** An amount of use with its unit, as the shop reads it; to so many decimals at most. */
+export const amountText = (
+  { amount, unit, decimals = 3 }: { readonly amount: number; readonly unit: UseUnit; readonly decimals?: number },
+  distance: DistanceUnit,
+): string => `${shownAmount(amount, unit, distance).toLocaleString('en', { maximumFractionDigits: decimals })} ${unitWord(unit, distance)}`;
+
+/** A distance kept in km, as the shop reads it. @example distanceText(1609.344, 'mile') // '1,000 miles' */
+export const distanceText = (km: number, unit: DistanceUnit): string => amountText({ amount: km, unit: 'km', decimals: 0 }, unit);

@@ -1,5 +1,5 @@
 import type { Payload } from '@patient-badger/core';
-import { shownAmount, unitWord, type DistanceUnit } from './distance.ts';
+import { amountText, type DistanceUnit } from './distance.ts';
 
 /** After what something is due again: by use, by date, or whichever comes first. */
 export const intervalText = (
@@ -7,8 +7,6 @@ export const intervalText = (
   distance: DistanceUnit = 'km',
 ): string =>
   [
-    ...(every.units === undefined
-      ? []
-      : [`${Number(shownAmount(every.units, unit, distance).toFixed(0)).toLocaleString('en')} ${unitWord(unit, distance)}`]),
+    ...(every.units === undefined ? [] : [amountText({ amount: every.units, unit }, distance)]),
     ...(every.days === undefined ? [] : [`${every.days} days`]),
   ].join(' or ');

@@ -14,6 +14,7 @@ test.each([
 test.each([
   [{ every: { units: 1500 }, unit: 'km' as const }, '1,500 km'],
   [{ every: { units: 50, days: 365 }, unit: 'hours' as const }, '50 hours or 365 days'],
+  [{ every: { units: 12.5 }, unit: 'hours' as const }, '12.5 hours'],
   [{ every: { days: 90 } }, '90 days'],
 ])('%j comes due every %s', (interval, text) => {
   expect(intervalText(interval)).toBe(text);

@@ -62,6 +62,12 @@ const GUIDES: Readonly<Record<OptionKind, Guide>> = {
 /** The life that a kind of option is drafted with, in the unit of the use. */
 export const guideLife = (kind: OptionKind, unit: UseUnit): number => inUseUnit(GUIDES[kind].hours, 'hours', unit);
 
+/** The life of an option that somebody wrote, told in another unit; one that says no unit was written in that one. */
+export const lifeIn = (
+  { lifeMean, lifeUnit }: { readonly lifeMean: number; readonly lifeUnit?: UseUnit | undefined },
+  unit: UseUnit,
+): number => inUseUnit(lifeMean, lifeUnit ?? unit, unit);
+
 /** Kinds that are no gear's: the remedies of a family in the words of a decision. */
 const OF_REMEDY: Readonly<Record<string, OptionKind>> = {
   clean: 'clean',

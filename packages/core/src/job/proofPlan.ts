@@ -1,5 +1,5 @@
-import { guideLife } from '../decide/draft.ts';
-import { HOURS_A_YEAR, inUseUnit } from '../quantity/useUnit.ts';
+import { guideLife, lifeIn } from '../decide/draft.ts';
+import { HOURS_A_YEAR } from '../quantity/useUnit.ts';
 import { PROOF_PHASES, type Pack, type Proof, type ProofPhase } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
 import type { FollowUp, JobState } from './jobState.ts';
@@ -59,7 +59,7 @@ export function laterLooks(
 function donorDays({ options, use }: Pick<JobState, 'options' | 'use'>): number {
   const { perYear, unit } = use ?? { perYear: HOURS_A_YEAR, unit: 'hours' as const };
   const kept = options.find(({ optionKind }) => optionKind === 'donor');
-  const life = kept ? inUseUnit(kept.lifeMean, kept.lifeUnit ?? unit, unit) : guideLife('donor', unit);
+  const life = kept ? lifeIn(kept, unit) : guideLife('donor', unit);
   return Math.max(1, Math.round(Math.min(1, life / 2 / perYear) * YEAR_DAYS));
 }
 
