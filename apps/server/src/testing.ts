@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { PERSON_HEADER, type JobPage, type JobRow } from '@patient-badger/contract';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
+import type { EntryPayload } from '@patient-badger/core';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';
@@ -68,6 +69,13 @@ export async function everyJobRow({ inject }: Pick<TestServer, 'inject'>, query:
     if (got.next === null) return rows;
     after = `&after=${encodeURIComponent(got.next)}`;
   }
+}
+
+/** Sends entries of one job as Tobin's; their ids, and what was answered. */
+export async function sendEntries({ inject }: Pick<TestServer, 'inject'>, jobId: string, payloads: readonly EntryPayload[]) {
+  const entries = payloads.map((payload) => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'tobin', payload }));
+  const answer = await inject({ method: 'POST', url: '/api/entries', payload: entries });
+  return { ids: entries.map(({ id }) => id), answer };
 }
 
 export const SETUP_CODE = 'let-me-begin';

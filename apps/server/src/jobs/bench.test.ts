@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Machine } from '@patient-badger/contract';
 import type { EntryPayload } from '@patient-badger/core';
-import { everyJobRow, testServer, type TestServer } from '../testing.ts';
+import { everyJobRow, sendEntries, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);
 
@@ -13,12 +13,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const send = async (jobId: string, ...payloads: EntryPayload[]) =>
-  server.inject({
-    method: 'POST',
-    url: '/api/entries',
-    payload: payloads.map((payload) => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'tobin', payload })),
-  });
+const send = (jobId: string, ...payloads: EntryPayload[]) => sendEntries(server, jobId, payloads);
 const takenIn = (): EntryPayload => ({ kind: 'takenIn', machineId: machine.id, family: machine.family, complaint: 'dry', facts: {} });
 
 const everyRow = (query: string) => everyJobRow(server, `state=open&${query}`);
@@ -66,7 +61,7 @@ test('a loose part that the family does not know of keeps the job from being clo
     { kind: 'closingDone', step: 'cover-off', short: [] },
   );
   const close: EntryPayload = { kind: 'closed', outcome: 'returned', found: 'nothing' };
-  const closed = async () => (await send(jobId, close)).json<{ status: string; sentence?: string }[]>()[0];
+  const closed = async () => (await send(jobId, close)).answer.json<{ status: string; sentence?: string }[]>()[0];
   const back = (await server.inject(`/api/jobs/${jobId}`)).json<{ entries: { id: string; payload: EntryPayload }[] }>().entries;
   const own = `own-${back.find(({ payload }) => payload.kind === 'ownLooseAdded')?.id}`;
   await send(jobId, { kind: 'looseNoted', step: 'cover-off', item: own, what: 'lost', count: 1 });

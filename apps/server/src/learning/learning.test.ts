@@ -5,7 +5,7 @@ import type { EntryPayload, FamilyVerdicts } from '@patient-badger/core';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import ICAL from 'ical.js';
 import { work } from './learnOnThread.ts';
-import { everyJobRow, testServer, type TestServer } from '../testing.ts';
+import { everyJobRow, sendEntries, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(60_000);
 
@@ -19,10 +19,9 @@ afterAll(() => server.stop());
 
 const FAMILY = 'saw-oil-pump';
 const send = async (jobId: string, ...payloads: EntryPayload[]) => {
-  const entries = payloads.map((payload) => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'tobin', payload }));
-  const answer = await server.inject({ method: 'POST', url: '/api/entries', payload: entries });
-  expect(answer.json<{ status: string }[]>().map(({ status }) => status)).toEqual(entries.map(() => 'stored'));
-  return entries.map(({ id }) => id);
+  const { ids, answer } = await sendEntries(server, jobId, payloads);
+  expect(answer.json<{ status: string }[]>().map(({ status }) => status)).toEqual(ids.map(() => 'stored'));
+  return ids;
 };
 const takenIn = (facts = {}): EntryPayload => ({ kind: 'takenIn', machineId: machine.id, family: machine.family, complaint: 'dry', facts });
 const proofs = (findFamily(FAMILY)?.proofs ?? [])
