@@ -24,6 +24,9 @@ export const CHROMIUM = {
   ],
 };
 
+/** So many times slower than this machine are the devices: what is right only on a fast one shows. */
+const SLOWER = Number(process.env.SLOWER ?? 1);
+
 export interface Stage {
   readonly address: string;
   /** Where the first shop is made, as the start of the server prints it; the address itself where there is one. */
@@ -64,9 +67,11 @@ export async function start({ demo = true } = {}): Promise<Stage> {
     databaseUrl,
     device: async (viewport) => {
       const context = await browser.newContext({ viewport, reducedMotion: 'reduce' });
-      context.setDefaultTimeout(15_000);
+      context.setDefaultTimeout(15_000 * SLOWER);
       contexts.push(context);
-      return { context, page: await context.newPage() };
+      const page = await context.newPage();
+      if (SLOWER > 1) await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+      return { context, page };
     },
     database: async (state) => {
       await sql(cluster, `ALTER DATABASE ${name} ALLOW_CONNECTIONS ${state === 'back'}`);

@@ -1,9 +1,10 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { isTyping } from './isTyping.ts';
 
 /** Keys of a screen at the counter; not while something is typed, and not with a modifier held. */
 export function useKeys(keys: Readonly<Record<string, (() => void) | undefined>>): void {
-  useEffect(() => {
+  // With the drawing and not after it: a key pressed at once would still find what stood there before.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const act = keys[event.key];
       // Enter and space press what has the focus.

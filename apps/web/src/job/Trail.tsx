@@ -1,8 +1,9 @@
 import { type Pack, type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
-import { useRecord } from '../data/useRecord.ts';
+import { useRecord, useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
+import { useKeys } from '../design/useKeys.ts';
 import { faultName } from '../wording/faultName.ts';
 import { readingText } from '../wording/readingText.ts';
 import type { JobView } from './JobView.ts';
@@ -12,7 +13,9 @@ import { SURE_WORDS } from '../wording/sureWords.ts';
 /** What was seen so far, and whom each look moved the most; the last can be taken back right here. */
 export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) {
   const { write, problem } = useRecord(job.id);
-  const last = state.observations.at(-1);
+  const last = state.decided ? undefined : state.observations.at(-1);
+  const { takeBack, problem: notTakenBack } = useTakeBack(job.id, last?.entryId);
+  useKeys({ u: () => void takeBack() });
   return (
     <View className="gap-3">
       <Text variant="head">Seen so far</Text>
@@ -44,10 +47,8 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
           )}
         </View>
       ))}
-      {last && !state.decided ? (
-        <Button variant="quiet" label="Take the last look back" onPress={() => void write({ kind: 'withdrawn', entry: last.entryId })} />
-      ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {last ? <Button variant="quiet" label="Take the last look back" onPress={() => void takeBack()} /> : null}
+      {(problem ?? notTakenBack) ? <Text variant="danger">{problem ?? notTakenBack}</Text> : null}
       <ToldByMachine pack={pack} shifts={trace.factShifts} />
     </View>
   );

@@ -1,5 +1,5 @@
 import type { EntryPayload } from '@patient-badger/core';
-import { useRecord } from '../data/useRecord.ts';
+import { useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { describeEntry } from './describeEntry.ts';
@@ -13,8 +13,8 @@ interface Props {
 
 /** Takes back the last thing of its kind that was written on the job, and says what that is. */
 export function TakeBack({ view: { job, state, pack }, kinds }: Props) {
-  const { write, problem } = useRecord(job.id);
   const last = state.active.findLast(({ payload }) => kinds.includes(payload.kind));
+  const { takeBack, problem } = useTakeBack(job.id, last?.id);
   if (!last) return null;
   return (
     <>
@@ -23,7 +23,7 @@ export function TakeBack({ view: { job, state, pack }, kinds }: Props) {
         label="Take the last one back"
         detail={describeEntry(last.payload, pack)}
         testID="take-back"
-        onPress={() => void write({ kind: 'withdrawn', entry: last.id })}
+        onPress={() => void takeBack()}
       />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
@@ -31,13 +30,10 @@ function Tracing({ view }: { view: JobView }) {
   const { job, state, pack, trace } = view;
   const router = useRouter();
   const wide = useWide();
-  const { write } = useRecord(job.id);
   const [moving, setMoving] = useState(false);
-  const last = state.observations.at(-1);
   useKeys({
     l: trace.next ? () => router.navigate(`/jobs/${job.id}/look/${trace.next?.look}`) : undefined,
     v: () => router.navigate(`/jobs/${job.id}/verdict`),
-    u: last && (() => void write({ kind: 'withdrawn', entry: last.entryId })),
   });
   return (
     <>
