@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { keysOf, NOTHING_ELSE, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
-import { forbidden, openAfter } from '../packages/core/src/trace/forbidden.ts';
+import { openAfter } from '../packages/core/src/access/state.ts';
+import { forbidden } from '../packages/core/src/trace/forbidden.ts';
 
 /** A machine told by the looks that people took, in their order, and what was wrong with it in the end. */
 export interface Story {

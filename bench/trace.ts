@@ -7,32 +7,15 @@
  * Baselines in the same run: the family's textbook order (outside looks first, then along the chain),
  * which stops at the same confidence, the shortest proof (somebody who knows the fault and shows it by one look), and the lower bound: bits to be won over the best rate of any look.
  */
-import {
-  COMPLAINT_FACT,
-  complaintChance,
-  keysOf,
-  lookWants,
-  packModel,
-  priorOf,
-  reachOf,
-  traceInput,
-  traceNext,
-  type Complaint,
-  type Look,
-  type Pack,
-} from '@patient-badger/core';
+import { COMPLAINT_FACT, keysOf, lookWants, packModel, priorOf, reachOf, traceInput, traceNext, type Pack } from '@patient-badger/core';
 import { FAMILIES } from '@patient-badger/knowledge';
-import { openAfter } from '../packages/core/src/trace/forbidden.ts';
+import { chancesOf, drawn, drawnComplaint, possibleTruths, wayTo, type Truth } from '../packages/core/src/practice/hidden.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);
 const CONFIDENCE = 0.9;
-/** The truth's likelihoods are multiplied by 0.7 to 1.3 and shared out again. */
-const DISTURBANCE = 0.3;
 
-interface Truth {
-  readonly hypothesis: string;
-  readonly faults: readonly string[];
+interface Dealt extends Truth {
   readonly complaint: string;
 }
 interface Seen {
@@ -53,32 +36,13 @@ interface Position {
 }
 type Policy = (position: Position) => Move;
 
-function draw(weights: ReadonlyMap<string, number>, random: () => number): string {
-  let left = random() * [...weights.values()].reduce((sum, weight) => sum + weight, 0);
-  let last = '';
-  for (const [id, weight] of weights) {
-    last = id;
-    left -= weight;
-    if (left <= 0) return id;
-  }
-  return last;
-}
-
-function truths(pack: Pack, count: 1 | 2, random: () => number): readonly Truth[] {
-  const { hypotheses } = packModel(pack);
-  const prior = priorOf(pack, {}, hypotheses);
-  const drawn = new Map(
-    hypotheses
-      .filter(({ faults }) => faults.length === count)
-      .map((each) => [each.id, { faults: keysOf(each), weight: prior[each.id] ?? 0 }]),
-  );
-  const weights = new Map([...drawn].map(([id, { weight }]) => [id, weight]));
+function truths(pack: Pack, count: 1 | 2, random: () => number): readonly Dealt[] {
+  const possible = new Map(possibleTruths(pack, count).map((each) => [each.hypothesis, each]));
+  const weights = new Map([...possible].map(([id, { weight }]) => [id, weight]));
   return Array.from({ length: MACHINES }, () => {
-    const hypothesis = draw(weights, random);
-    const faults = drawn.get(hypothesis)?.faults ?? [];
-    const chance = (each: Complaint) => faults.reduce((sum, fault) => sum + complaintChance(pack, each, fault), 0);
-    const complaint = draw(new Map(pack.complaints.map((each) => [each.id, chance(each)])), random);
-    return { hypothesis, faults, complaint };
+    const hypothesis = drawn(weights, random);
+    const faults = possible.get(hypothesis)?.faults ?? [];
+    return { hypothesis, faults, complaint: drawnComplaint(pack, faults, random) };
   });
 }
 
@@ -89,15 +53,7 @@ function world(pack: Pack, disturbed: boolean, random: () => number): World {
   const kept = new Map<string, ReadonlyMap<string, number>>();
   return (look, hypothesis) => {
     const key = `${look} ${hypothesis}`;
-    const before = kept.get(key);
-    if (before) return before;
-    const outcomes = packModel(pack).outcomes.get(look) ?? [];
-    const made = new Map(
-      outcomes.map(({ result, likelihood }) => {
-        const factor = disturbed ? 1 + DISTURBANCE * (2 * random() - 1) : 1;
-        return [result, likelihood(hypothesis) * factor];
-      }),
-    );
+    const made = kept.get(key) ?? chancesOf(pack, look, { hypothesis, disturbed: disturbed ? random : undefined });
     kept.set(key, made);
     return made;
   };
@@ -138,15 +94,8 @@ const byTheBook =
     look: pack.textbookOrder.find((id) => !position.seen.some(({ look }) => look === id)) ?? null,
   });
 
-/** Opens what the look needs and puts back what it cannot do without; minutes. */
-function getTo(pack: Pack, look: Look, reached: string[]): number {
-  const way = reachOf(pack).approachOf(lookWants(pack, look), reached);
-  if (way) reached.splice(0, reached.length, ...openAfter(way, reached));
-  return way?.minutes ?? 0;
-}
-
 interface FollowAsked {
-  readonly list: readonly Truth[];
+  readonly list: readonly Dealt[];
   readonly policy: Policy;
   readonly shows: World;
   readonly random: () => number;
@@ -160,7 +109,7 @@ function follow(pack: Pack, { list, policy, shows, random }: FollowAsked) {
   let minutes = 0;
   for (const { complaint, faults, hypothesis } of list) {
     const seen: Seen[] = [];
-    const reached: string[] = [];
+    let reached: readonly string[] = [];
     const found: string[] = [];
     for (;;) {
       const { look: id, verdict, likelier } = policy({ complaint, seen, reached, found });
@@ -175,8 +124,10 @@ function follow(pack: Pack, { list, policy, shows, random }: FollowAsked) {
       }
       if (verdict.length === 0 && !look && found.length > 0 && faults.includes(likelier ?? '')) named++;
       if (verdict.length > 0 || !look) break;
-      minutes += look.minutes + getTo(pack, look, reached);
-      seen.push({ look: look.id, result: draw(shows(look.id, hypothesis), random) });
+      const way = wayTo(pack, look, reached);
+      reached = way.reached;
+      minutes += look.minutes + way.minutes;
+      seen.push({ look: look.id, result: drawn(shows(look.id, hypothesis), random) });
     }
   }
   return { right: right / list.length, wrong: wrong / list.length, named: named / list.length, minutes: minutes / list.length };

@@ -27,6 +27,14 @@ export const CHROMIUM = {
 /** So many times slower than this machine are the devices: what is right only on a fast one shows. */
 const SLOWER = Number(process.env.SLOWER ?? 1);
 
+/** Devices of the story that runs: put away after it, for an open page goes on working beside the next. */
+const ofThisStory: BrowserContext[] = [];
+if (typeof afterEach === 'function') {
+  afterEach(async () => {
+    for (const context of ofThisStory.splice(0)) await context.close();
+  });
+}
+
 export interface Stage {
   readonly address: string;
   /** Where the first shop is made, as the start of the server prints it; the address itself where there is one. */
@@ -68,7 +76,8 @@ export async function start({ demo = true } = {}): Promise<Stage> {
     device: async (viewport) => {
       const context = await browser.newContext({ viewport, reducedMotion: 'reduce' });
       context.setDefaultTimeout(15_000 * SLOWER);
-      contexts.push(context);
+      const within = typeof expect === 'function' ? expect.getState().currentTestName : undefined;
+      (within === undefined ? contexts : ofThisStory).push(context);
       const page = await context.newPage();
       if (SLOWER > 1) await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
       return { context, page };
@@ -78,7 +87,7 @@ export async function start({ demo = true } = {}): Promise<Stage> {
       if (state === 'stopped') await sql(cluster, `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = '${name}'`);
     },
     stop: async () => {
-      for (const context of contexts) await context.close();
+      for (const context of [...contexts, ...ofThisStory.splice(0)]) await context.close();
       await browser.close();
       server.kill();
       await sql(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
@@ -123,10 +132,10 @@ export async function letIn(context: BrowserContext, address: string, name: stri
 
 /**
  * The database comes to hold what is wanted: a screen shows what was written before the server has it.
- * Fails where it does not in 15 seconds.
+ * Fails where it does not in 15 seconds of a device of this machine's speed.
  */
 export async function inTime<T>(url: string, text: string, wanted: readonly T[]): Promise<void> {
-  const ends = Date.now() + 15_000;
+  const ends = Date.now() + 15_000 * SLOWER;
   for (;;) {
     const { rows } = await sql(url, text);
     if (JSON.stringify(rows) === JSON.stringify(wanted)) return;

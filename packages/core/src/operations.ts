@@ -10,6 +10,7 @@ import { makeOperations } from './make/operations.ts';
 import { matchOperations } from './match/operations.ts';
 import type { Operation } from './operation/operation.ts';
 import { packOperations, type Families } from './packOperations.ts';
+import { practiceOperations } from './practice/operations.ts';
 import { proveOperations } from './prove/operations.ts';
 import { ratioOperations } from './ratio/operations.ts';
 import { scanOperations } from './scan/operations.ts';
@@ -32,6 +33,7 @@ const registryOf = (families: Families) => ({
   ...setupOperations,
   ...proveOperations,
   ...learnOperations(families),
+  ...practiceOperations(families),
 });
 type Registry = ReturnType<typeof registryOf>;
 

@@ -15,14 +15,19 @@ export interface Families {
   readonly ids: () => readonly string[];
 }
 
-/** The operations that work on a machine family, named or handed in whole. */
-export function packOperations({ find, ids }: Families) {
-  const family = (given: string | Pack): Pack => {
-    if (typeof given !== 'string') return inside('family', () => checkPack(given));
+/** Finds a family by its id. @throws CoreFailure at the field that named it where there is none */
+export const familyIn =
+  ({ find, ids }: Families) =>
+  (given: string, field = 'family'): Pack => {
     const found = find(given);
-    if (!found) throw fail('unknownId', 'family', { given, known: ids().join(', ') });
+    if (!found) throw fail('unknownId', field, { given, known: ids().join(', ') });
     return found;
   };
+
+/** The operations that work on a machine family, named or handed in whole. */
+export function packOperations(families: Families) {
+  const named = familyIn(families);
+  const family = (given: string | Pack): Pack => (typeof given === 'string' ? named(given) : inside('family', () => checkPack(given)));
   return {
     'access.plan': operation({
       summary: 'The shortest opening to places of the chain, and the reassembly',

@@ -14,6 +14,12 @@ export interface Approach {
   readonly minutes: number;
 }
 
+/** The steps that are open once something was got to. */
+export const openAfter = ({ undo, steps }: Pick<Approach, 'undo' | 'steps'>, reached: readonly string[]): readonly string[] => [
+  ...reached.filter((open) => !undo.some(({ id }) => id === open)),
+  ...steps.map(({ id }) => id),
+];
+
 export interface Wanted {
   /** Steps that must be done. */
   readonly needs: readonly string[];

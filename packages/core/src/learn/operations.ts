@@ -1,11 +1,10 @@
-import { fail } from '../failure/CoreFailure.ts';
 import { operation } from '../operation/operation.ts';
-import type { Families } from '../packOperations.ts';
+import { familyIn, type Families } from '../packOperations.ts';
 import { dueInput, dueOn, dueOutput } from './due.ts';
 import { lifeInput, lifeOutput, partLife } from './life.ts';
 import { movedPriors, priorsInput, priorsOutput } from './priors.ts';
 
-export const learnOperations = ({ find, ids }: Families) => ({
+export const learnOperations = (families: Families) => ({
   'learn.life': operation({
     summary: 'How long a part lives, by those that failed and those that run',
     input: lifeInput,
@@ -18,10 +17,6 @@ export const learnOperations = ({ find, ids }: Families) => ({
     summary: 'A family’s priors as the shop’s own verdicts move them',
     input: priorsInput,
     output: priorsOutput,
-    work: ({ family, ...asked }) => {
-      const pack = find(family);
-      if (!pack) throw fail('unknownId', 'family', { given: family, known: ids().join(', ') });
-      return movedPriors(pack, asked);
-    },
+    work: ({ family, ...asked }) => movedPriors(familyIn(families)(family), asked),
   }),
 });

@@ -1,11 +1,11 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { operation } from '../operation/operation.ts';
-import type { Families } from '../packOperations.ts';
+import { familyIn, type Families } from '../packOperations.ts';
 import { fileInput, fileOutput, gearFile } from './file.ts';
 import { gearOutlineToMake, outlineInput, outlineOutput } from './outline.ts';
 
 /** A gear to be made. A family in which somebody can be hurt is refused here, so that no door leads round it. */
-export const makeOperations = ({ find, ids }: Families) => ({
+export const makeOperations = (families: Families) => ({
   'make.outline': operation({
     summary: 'The outline of a gear to be made, with its bore',
     input: outlineInput,
@@ -20,8 +20,7 @@ export const makeOperations = ({ find, ids }: Families) => ({
     heavy: true,
     work: (input) => {
       if (input.family !== undefined) {
-        const pack = find(input.family);
-        if (!pack) throw fail('unknownId', 'family', { given: input.family, known: ids().join(', ') });
+        const pack = familyIn(families)(input.family);
         if (pack.safetyCritical) throw fail('invalid', 'family', { reason: 'safetyCriticalNotMade', name: pack.name });
       }
       return gearFile(input);

@@ -43,7 +43,7 @@ export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken
 }
 
 /** The likelihood of an outcome under a fault is the mean over the ways in which the fault shows; of two at once each counts half. */
-function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], outcomes: readonly LookOutcome[]) {
+export function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], outcomes: readonly LookOutcome[]) {
   const faults: Record<string, number> = {};
   for (const each of hypotheses) {
     const keys = keysOf(each);

@@ -1,4 +1,4 @@
-import type { Approach } from '../access/state.ts';
+import { openAfter } from '../access/state.ts';
 import type { LookAdvice } from './schema.ts';
 import type { Pack } from './pack.ts';
 
@@ -28,9 +28,3 @@ export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, rea
     ...look.needs.filter((step) => !done.includes(step)).map((step) => `${id}: ${step} is not done`),
   ];
 }
-
-/** For tests and benches: the steps that are open once a look was got to as advised. */
-export const openAfter = ({ undo, steps }: Pick<Approach, 'undo' | 'steps'>, reached: readonly string[]): readonly string[] => [
-  ...reached.filter((open) => !undo.some(({ id }) => id === open)),
-  ...steps.map(({ id }) => id),
-];

@@ -9,6 +9,13 @@ export function need(known: ReadonlySet<string>, given: string, path: string): v
 
 export const idsOf = (list: Listed): ReadonlySet<string> => new Set(list.map(({ id }) => id));
 
+/** The one of that id. @throws CoreFailure where there is none */
+export function oneNamed<T extends { readonly id: string }>(list: readonly T[], given: string, path: string): T {
+  const found = list.find(({ id }) => id === given);
+  if (!found) throw fail('unknownId', path, { given, known: list.map(({ id }) => id).join(', ') });
+  return found;
+}
+
 /** The ids of a list. @throws CoreFailure where one stands there twice */
 export function unique(list: Listed, path: string): ReadonlySet<string> {
   const seen = new Set<string>();
