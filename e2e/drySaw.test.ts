@@ -127,6 +127,29 @@ test('two windows of one device see each other’s notes before they are sent', 
   await other.getByText('not sent yet', { exact: false }).first().waitFor({ state: 'detached' });
 });
 
+test('a job that another window sent stays on the screen of one that has no connection', async () => {
+  const { page, context } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await button(page, 'Take in a machine').click();
+  await button(page, /Orchard saw/).click();
+  await button(page, 'Uses no oil at all, tank stays full').click();
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByTestId('start-job').click();
+  await page.getByTestId('do-look').waitFor();
+  await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/log'));
+  await page.getByLabel('Remark').fill('half a remark');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+  const stored = `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}' AND payload->>'kind' = 'takenIn'`;
+  await inTime(stage.databaseUrl, stored, [{ n: 1 }]);
+  // By now it has gone from the box that both windows share.
+  await page.waitForTimeout(3000);
+  expect(await page.getByLabel('Remark').inputValue()).toBe('half a remark');
+  await button(page, 'Write it down').click();
+  await page.getByTestId('entry').filter({ hasText: 'half a remark' }).waitFor();
+});
+
 test('any entry can be taken back and put back', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');

@@ -37,6 +37,7 @@ const SCREENS = [
   ['families', () => `${stage.address}/families`],
   ['a family with two lanes', () => `${stage.address}/families/slide-rack-drive`],
   ['bringing in a family', () => `${stage.address}/families/import`],
+  ['practice', () => `${stage.address}/practice`],
   ['settings', () => `${stage.address}/settings`],
   ['the shop', () => `${stage.address}/shop`],
   ['people', () => `${stage.address}/shop/people`],

@@ -5,7 +5,7 @@ import { createStore, del, get, set } from 'idb-keyval';
 import { use, useEffect, type ReactNode } from 'react';
 import { rest } from '../lazy/rest.ts';
 import { listenToShop } from './listen.ts';
-import { acknowledge, openOutbox, outbox, remove } from './outbox.ts';
+import { acknowledge, onSentElsewhere, openOutbox, outbox, remove } from './outbox.ts';
 import { addEntry } from './heldJobs.ts';
 import { isKept, keptOf } from './kept.ts';
 import type { Sent } from './send.ts';
@@ -66,8 +66,9 @@ function useSending() {
     const onSent = async ({ item, seq }: Sent) => {
       if (item.kind === 'entry') {
         // First into what is held, then out of the outbox: the entry is never missing from the screen.
-        addEntry(client, { ...item.entry, ...(seq !== undefined && { seq }) });
-        return acknowledge(item);
+        const entry = { ...item.entry, ...(seq !== undefined && { seq }) };
+        addEntry(client, entry);
+        return acknowledge({ ...item, entry });
       }
       await client.invalidateQueries({ queryKey: [item.kind === 'shelf' ? 'shelf' : 'machines'] });
       await remove(item);
@@ -81,11 +82,13 @@ function useSending() {
       }
     };
     const stop = outbox.subscribe(send);
+    const stopTaking = onSentElsewhere((entry) => addEntry(client, entry));
     const timer = setInterval(send, RETRY_MS);
     window.addEventListener('online', send);
     void openOutbox().then(send);
     return () => {
       stop();
+      stopTaking();
       clearInterval(timer);
       window.removeEventListener('online', send);
     };

@@ -74,9 +74,22 @@ export const outbox = {
   },
 };
 
+/** What windows of a device tell each other: the box is another, or an entry is on the server. */
+type Told = 'changed' | { readonly arrived: Entry };
 /** The other windows of this device write into the same box. */
 const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('patient-badger-outbox');
-windows?.addEventListener('message', () => void openOutbox());
+windows?.addEventListener('message', ({ data }: MessageEvent<Told>) => {
+  if (data === 'changed') void openOutbox();
+  else takers.forEach((take) => take(data.arrived));
+});
+const tell = (told: Told) => windows?.postMessage(told);
+
+const takers = new Set<(entry: Entry) => void>();
+/** Told of each entry that another window has sent, before it goes from the box: this one may be without a connection. */
+export function onSentElsewhere(take: (entry: Entry) => void): () => void {
+  takers.add(take);
+  return () => takers.delete(take);
+}
 
 /** Keys count up with the writing, whatever the clock says. Notes of older versions were kept by their ids. */
 const COUNTED = /^\d{12}$/;
@@ -111,7 +124,7 @@ function change(work: (shelf: IDBObjectStore) => Promise<readonly Waiting[]> | r
       return shown;
     });
     show(next);
-    windows?.postMessage('changed');
+    tell('changed');
   });
 }
 
@@ -162,6 +175,7 @@ const KEPT_MS = 1500;
 /** It has arrived: no longer waiting, and gone from the box in a moment. Sent once more after a reload, it is known. */
 export function acknowledge(item: Waiting): void {
   arrived.add(idOf(item));
+  if (item.kind === 'entry') tell({ arrived: item.entry });
   show(waiting);
   setTimeout(() => void remove(item).catch(() => undefined), KEPT_MS);
 }
