@@ -11,7 +11,7 @@ import tseslint from 'typescript-eslint';
 const FLOORS = {
   'packages/core/src': [
     ...['failure', 'quantity', 'operation', 'inference', 'material', 'fit', 'match', 'driveline', 'access', 'trace', 'gear', 'scan'],
-    ...['instrument', 'ratio', 'strength', 'make', 'decide', 'setup', 'prove', 'learn', 'job', 'book'],
+    ...['instrument', 'ratio', 'strength', 'make', 'decide', 'setup', 'prove', 'learn', 'practice', 'job', 'book'],
   ],
   'apps/server/src': [
     ...[
@@ -63,6 +63,7 @@ const FLOORS = {
       'catalogue',
       'trace',
       'families',
+      'practice',
       'book',
       'learning',
       'close',

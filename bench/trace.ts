@@ -9,7 +9,7 @@
  */
 import { COMPLAINT_FACT, keysOf, lookWants, packModel, priorOf, reachOf, traceInput, traceNext, type Pack } from '@patient-badger/core';
 import { FAMILIES } from '@patient-badger/knowledge';
-import { chancesOf, drawn, drawnComplaint, possibleTruths, wayTo, type Truth } from '../packages/core/src/practice/hidden.ts';
+import { chancesOf, complaintChances, drawn, possibleTruths, wayTo, type Truth } from '../packages/core/src/practice/hidden.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);
@@ -42,7 +42,7 @@ function truths(pack: Pack, count: 1 | 2, random: () => number): readonly Dealt[
   return Array.from({ length: MACHINES }, () => {
     const hypothesis = drawn(weights, random);
     const faults = possible.get(hypothesis)?.faults ?? [];
-    return { hypothesis, faults, complaint: drawnComplaint(pack, faults, random) };
+    return { hypothesis, faults, complaint: drawn(complaintChances(pack, faults), random) };
   });
 }
 

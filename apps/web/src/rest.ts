@@ -28,6 +28,7 @@ export { StrengthScreen } from './strength/StrengthScreen.tsx';
 export { LearntScreen } from './learning/LearntScreen.tsx';
 export { LogScreen } from './log/LogScreen.tsx';
 export { MachineScreen } from './machine/MachineScreen.tsx';
+export { PracticeScreen } from './practice/PracticeScreen.tsx';
 export { PartsScreen } from './match/PartsScreen.tsx';
 export { ReceiveScreen } from './match/ReceiveScreen.tsx';
 export { MarkPhotoScreen } from './photo/MarkPhotoScreen.tsx';

@@ -36,6 +36,12 @@ export function FamiliesScreen() {
           <Text>Try what the owner sees or hears, or the name of a part.</Text>
         </Card>
       ) : null}
+      <Button
+        label="Practise"
+        detail="On a machine with a hidden fault; nothing of it goes on record"
+        testID="practise"
+        onPress={() => router.navigate('/practice')}
+      />
       <Button label="Bring in a family of your own" onPress={() => router.navigate('/families/import')} />
     </Screen>
   );

@@ -1,4 +1,5 @@
 import type { Pack } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -97,6 +98,9 @@ function Shown({ pack }: { pack: Pack }) {
             <Text key={id}>{[label, owner, modelName].filter(Boolean).join(' · ')}</Text>
           ))}
         </Part>
+      ) : null}
+      {findFamily(pack.id) ? (
+        <Button label="Practise on one with a hidden fault" onPress={() => router.navigate(`/practice?family=${pack.id}`)} />
       ) : null}
       <Button
         variant="quiet"

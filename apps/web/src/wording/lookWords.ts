@@ -12,10 +12,12 @@ export function priceText(advice: LookAdvice | undefined, minutes: number, close
   return `${trying}${minutesText(advice.minutes)}${before}${back}${open}; ${worthText(advice.expectedBits)}`;
 }
 
-/** Expected information in words; a whole bit halves the list. */
-export function worthText(bits: number): string {
-  if (bits >= 1) return 'tells a great deal';
-  if (bits >= 0.5) return 'tells much';
-  if (bits >= 0.2) return 'tells something';
-  return 'tells little';
+/** Expected information in a word; a whole bit halves the list. */
+export function worthWord(bits: number): string {
+  if (bits >= 1) return 'a great deal';
+  if (bits >= 0.5) return 'much';
+  if (bits >= 0.2) return 'something';
+  return 'little';
 }
+
+export const worthText = (bits: number): string => `tells ${worthWord(bits)}`;

@@ -38,13 +38,9 @@ export function possibleTruths(pack: Pack, count: 1 | 2): readonly Possible[] {
     .map((each) => ({ hypothesis: each.id, faults: keysOf(each), weight: prior[each.id] ?? 0 }));
 }
 
-/** The complaint that the owner of such a machine comes with. */
-export function drawnComplaint(pack: Pack, faults: readonly string[], random: () => number): string {
-  const chances = pack.complaints.map(
-    (each) => [each.id, faults.reduce((sum, fault) => sum + complaintChance(pack, each, fault), 0)] as const,
-  );
-  return drawn(new Map(chances), random);
-}
+/** With which complaint the owner of such a machine comes, and how likely. */
+export const complaintChances = (pack: Pack, faults: readonly string[]): ReadonlyMap<string, number> =>
+  new Map(pack.complaints.map((each) => [each.id, faults.reduce((sum, fault) => sum + complaintChance(pack, each, fault), 0)]));
 
 /** How far the world of a machine may be off what the family says: its chances are multiplied by 0.7 to 1.3. */
 const DISTURBANCE = 0.3;

@@ -9,7 +9,7 @@ import { packForFacts, VARIANT_FACT } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel, type PackModel } from '../trace/packModel.ts';
 import { traceInput } from '../trace/schema.ts';
-import { chancesOf, drawn, drawnComplaint, possibleTruths, wayTo } from './hidden.ts';
+import { chancesOf, complaintChances, drawn, possibleTruths, wayTo } from './hidden.ts';
 import type { dealInput, dealOutput, lookInput, lookOutput, scoreInput, scoreOutput } from './schema.ts';
 
 type Dealt = z.output<typeof dealInput>;
@@ -89,7 +89,8 @@ function machineOf({ family, grade, seed }: Dealt, described: Pack): Machine {
   const [fault = ''] = possibleTruths(pack, 1).find(({ hypothesis }) => hypothesis === truth)?.faults ?? [];
   // Whoever brings a machine says something: what turns up at a service begins with a find.
   const complaints = pack.complaints.filter(({ id }) => id !== AT_SERVICE);
-  const said = drawnComplaint({ ...pack, complaints }, [fault], chance('complaint'));
+  const chances = complaintChances({ ...pack, complaints }, [fault]);
+  const said = grade === 1 ? likeliest(chances) : drawn(chances, chance('complaint'));
   const chancesOn = (id: string) =>
     chancesOf(pack, id, { hypothesis: truth, disturbed: grade === 3 ? chance('otherwise', id) : undefined });
   return {

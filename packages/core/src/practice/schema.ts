@@ -20,7 +20,7 @@ export const dealInput = z.strictObject({
     .int()
     .min(0)
     .max(2 ** 32 - 1),
-  /** 1: the commoner faults, and nothing is misread. 2: any fault, as often as the family has it. 3: a rare fault comes as often as a common one, and the machine shows things otherwise than the family says. */
+  /** 1: the commoner faults, the complaint that fits best, and nothing misread. 2: any fault, as often as the family has it. 3: a rare fault comes as often as a common one, and the machine shows things otherwise than the family says. */
   grade: z.literal(GRADES),
 });
 export const dealOutput = z.object({

@@ -1,0 +1,78 @@
+import { findFamily, FAMILIES } from '@patient-badger/knowledge';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { usePerson } from '../data/person.ts';
+import { runOperation } from '../data/runOperation.ts';
+import { Button } from '../design/Button.tsx';
+import { Segments } from '../design/Segments.tsx';
+import { Text } from '../design/Text.tsx';
+import { FamilyChoice } from '../families/FamilyChoice.tsx';
+import { practiceDone, practiceNow, type Grade } from './kept.ts';
+import { progressOf, type Progress } from './progress.ts';
+
+const GRADES = [
+  ['1', 'First', 'One of the commoner faults, an owner who describes it well, and nothing misread.'],
+  ['2', 'Second', 'Any fault, as often as the family has it. Looks are misread as people misread them.'],
+  ['3', 'Third', 'A rare fault comes as often as a common one, and the machine shows things a little otherwise than the family says.'],
+] as const;
+type Choice = (typeof GRADES)[number][0];
+
+/** Which machine is dealt, and how one has come on so far. */
+export function ChooseMachine() {
+  const { family: asked } = useLocalSearchParams<{ family?: string }>();
+  const [family, setFamily] = useState(asked !== undefined && findFamily(asked) ? asked : '');
+  const [grade, setGrade] = useState<Choice>('1');
+  const [problem, setProblem] = useState<string | null>(null);
+  const progress = progressOf(practiceDone.use(), usePerson());
+  const begin = () => {
+    const chosen = family === '' ? FAMILIES[Math.floor(Math.random() * FAMILIES.length)]?.id : family;
+    const problem = deal(chosen ?? '', Number(grade) as Grade);
+    setProblem(problem);
+  };
+  return (
+    <>
+      <Text>
+        The app hides a fault in a machine and lets you trace it. Every look costs its minutes, every gear its price. When you have named
+        the fault, you see what each of your looks was worth, and which way the advice would have gone.
+      </Text>
+      <Text variant="head">The machine</Text>
+      <FamilyChoice families={FAMILIES} chosen={family} onChoose={setFamily} />
+      <Text variant="head">How hard</Text>
+      <Segments label="How hard" options={GRADES.map(([id, name]) => [id, name] as const)} value={grade} onChange={setGrade} />
+      <Text variant="soft">{GRADES.find(([id]) => id === grade)?.[2]}</Text>
+      <Button
+        variant="primary"
+        big
+        label={family === '' ? 'Bring in any machine' : 'Bring it in'}
+        testID="practice-begin"
+        onPress={begin}
+      />
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      {progress.length > 0 ? <Text variant="head">How you come on</Text> : null}
+      {progress.map((each) => (
+        <FamilyProgress key={each.family} progress={each} />
+      ))}
+    </>
+  );
+}
+
+/** Lays a machine on the bench. Answers with what went wrong, if anything did. */
+function deal(family: string, grade: Grade): string | null {
+  const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
+  const dealt = runOperation('practice.deal', { family, seed, grade });
+  if (!dealt.ok) return dealt.sentence;
+  practiceNow.set({ ...dealt.output, family, grade, taken: [], bought: [] });
+  return null;
+}
+
+const FamilyProgress = ({ progress: { family, count, right, times } }: { progress: Progress }) => (
+  <View className="border-l-4 border-line pl-3" testID={`progress-${family}`}>
+    <Text variant="strong">{findFamily(family)?.name ?? family}</Text>
+    <Text>
+      {right} of {count} right.{times ? ` Minutes: ${timesText(times.first)} at first, ${timesText(times.last)} lately.` : ''}
+    </Text>
+  </View>
+);
+
+const timesText = (times: number) => `${times.toFixed(1)} times the advice’s`;

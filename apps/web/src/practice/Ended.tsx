@@ -1,0 +1,101 @@
+import type { Pack } from '@patient-badger/core';
+import { View } from 'react-native';
+import { useShop } from '../data/shop.ts';
+import { Card } from '../design/Card.tsx';
+import { Bar } from '../design/Meter.tsx';
+import { Text } from '../design/Text.tsx';
+import { faultName } from '../wording/faultName.ts';
+import { worthWord } from '../wording/lookWords.ts';
+import { resultName } from '../wording/resultName.ts';
+import { bitsText, minutesText, money } from '../wording/words.ts';
+import { type Dealt, type Score } from './kept.ts';
+
+interface Props {
+  readonly pack: Pack;
+  readonly now: Dealt;
+  readonly verdict: string;
+  readonly score: Score;
+}
+
+/** What it was, what each look promised and told, what it cost, and which way the advice would have gone. */
+export function Ended({ pack, now, verdict, score }: Props) {
+  const currency = useShop().data?.currency ?? 'EUR';
+  const { fault, right, looks } = score;
+  const nameOf = (look: string) => pack.looks.find(({ id }) => id === look)?.name ?? look;
+  return (
+    <>
+      <Card tone={right ? 'next' : 'danger'}>
+        <Text variant="title" testID="practice-outcome">
+          {right ? 'Right: ' : 'It was something else: '}
+          {faultName(pack, fault)}
+        </Text>
+        {right ? null : <Text>You said: {faultName(pack, verdict)}. What is done about that is done in vain.</Text>}
+        <Text>{pack.faults.find(({ id }) => id === fault)?.tell}</Text>
+        <Text variant="figure">
+          {minutesText(score.minutes)} · {money(score.costMinor, currency)}
+        </Text>
+      </Card>
+
+      <Text variant="head">Your looks</Text>
+      {looks.length === 0 ? <Text>You took none.</Text> : null}
+      {looks.length > 0 ? (
+        <Text variant="soft">The bar is how much a look could have told when you took it. What it told is about what is really wrong.</Text>
+      ) : null}
+      {looks.map(({ look, minutes, couldTellBits, toldBits }, i) => (
+        <View key={i} className="gap-1 border-l-4 border-line pl-3" testID={`worth-${i}`}>
+          <Text variant="strong">
+            {i + 1}. {nameOf(look)}, {minutesText(minutes)}
+          </Text>
+          <Text>{resultName(pack, look, now.taken[i]?.result ?? '')}</Text>
+          <Bar share={Math.min(1, couldTellBits / FULL_BAR_BITS)} />
+          <Text variant="soft">
+            It promised {worthWord(couldTellBits)}. It told: {toldText(toldBits)}
+          </Text>
+        </View>
+      ))}
+
+      <AsAdvised pack={pack} score={score} nameOf={nameOf} />
+    </>
+  );
+}
+
+/** A look that tells two bits leaves a quarter of the doubt: more is seldom had. */
+const FULL_BAR_BITS = 2;
+/** Less than this moved nothing that anybody would notice. */
+const NOTHING_BITS = 0.1;
+
+const toldText = (bits: number): string => {
+  if (Math.abs(bits) < NOTHING_BITS) return 'nothing.';
+  return bits > 0 ? `${bitsText(bits)}.` : `${bitsText(bits)}. It misled.`;
+};
+
+interface AsAdvisedProps {
+  readonly pack: Pack;
+  readonly score: Score;
+  readonly nameOf: (look: string) => string;
+}
+
+/** The way of the advice on the same machine, with the same misreadings. */
+function AsAdvised({ pack, score: { fault, minutes, engineLooks, engineMinutes, engineVerdict }, nameOf }: AsAdvisedProps) {
+  const shorter = minutes - engineMinutes;
+  return (
+    <>
+      <Text variant="head">The advice, on the same machine</Text>
+      <Text testID="practice-advice">
+        {minutesText(engineMinutes)}
+        {Math.abs(shorter) < 0.5
+          ? ', as long as you'
+          : `, ${minutesText(Math.abs(shorter))} ${shorter > 0 ? 'less' : 'more'} than you`}.{' '}
+        {engineVerdict === fault ? 'It names the right fault.' : wrongText(pack, engineVerdict)}
+      </Text>
+      {engineLooks.map((look, i) => (
+        <Text key={`${look} ${i}`}>
+          {i + 1}. {nameOf(look)}
+        </Text>
+      ))}
+    </>
+  );
+}
+
+const wrongText = (pack: Pack, verdict: string | null) =>
+  verdict === null ? 'It runs out of looks and names nothing.' : `It is misled, and names: ${faultName(pack, verdict)}.`;

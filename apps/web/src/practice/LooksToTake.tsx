@@ -1,0 +1,87 @@
+import { cautionsOn, wayTo, type Look, type Pack } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { resultName } from '../wording/resultName.ts';
+import { minutesText } from '../wording/words.ts';
+import type { TakenLook } from './kept.ts';
+
+interface Props {
+  readonly pack: Pack;
+  readonly taken: readonly TakenLook[];
+  readonly onTake: (look: string) => void;
+}
+
+/** Every look with what it costs from where the machine stands. What it would tell is for the learner to judge. */
+export function LooksToTake({ pack, taken, onTake }: Props) {
+  const [open, setOpen] = useState<string | null>(null);
+  /** How many were taken when it was opened: one more is this one, and what it shows stands where it was pressed. */
+  const [before, setBefore] = useState(0);
+  const named = ({ look }: TakenLook) => pack.looks.filter(({ id }) => id === look);
+  const reached = taken.flatMap(named).reduce<readonly string[]>((before, look) => wayTo(pack, look, before).reached, []);
+  return (
+    <>
+      <Text variant="head">Looks</Text>
+      {pack.looks.map((look) => {
+        const way = wayTo(pack, look, reached).minutes;
+        if (open === look.id) {
+          const shown = taken.length > before ? taken.at(-1) : undefined;
+          return (
+            <Card key={look.id} tone="next">
+              <Text variant="strong">{look.name}</Text>
+              {shown ? <Shown pack={pack} {...shown} /> : <ToDo pack={pack} look={look} minutes={look.minutes + way} onTake={onTake} />}
+              <Button
+                variant={shown ? 'plain' : 'quiet'}
+                label={shown ? 'Go on' : 'Not now'}
+                testID="practice-close"
+                onPress={() => setOpen(null)}
+              />
+            </Card>
+          );
+        }
+        const times = taken.filter((each) => each.look === look.id).length;
+        return (
+          <Button
+            key={look.id}
+            label={look.name}
+            detail={`${minutesText(look.minutes)}${way > 0 ? ` and ${minutesText(way)} to get there` : ''}${times > 0 ? '; taken already' : ''}`}
+            testID={`practice-look-${look.id}`}
+            onPress={() => {
+              setOpen(look.id);
+              setBefore(taken.length);
+            }}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+const Shown = ({ pack, look, result, minutes }: TakenLook & { readonly pack: Pack }) => (
+  <View testID="practice-shown" aria-live="polite">
+    <Text variant="title">{resultName(pack, look, result)}</Text>
+    <Text variant="soft">It took {minutesText(minutes)}.</Text>
+  </View>
+);
+
+interface ToDoProps {
+  readonly pack: Pack;
+  readonly look: Look;
+  readonly minutes: number;
+  readonly onTake: (look: string) => void;
+}
+
+/** What to do for it, what can hurt, and what it costs. */
+const ToDo = ({ pack, look, minutes, onTake }: ToDoProps) => (
+  <>
+    <Text>{look.how}</Text>
+    {cautionsOn(pack, look.cautions, []).map(({ id, text }) => (
+      <Text key={id} variant="danger">
+        {text}
+      </Text>
+    ))}
+    <Button variant="primary" label={`Take this look: ${minutesText(minutes)}`} testID="practice-take" onPress={() => onTake(look.id)} />
+  </>
+);

@@ -1,0 +1,97 @@
+import type { Pack } from '@patient-badger/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { runOperation } from '../data/runOperation.ts';
+import { useShop } from '../data/shop.ts';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { DriveLine } from '../driveline/DriveLine.tsx';
+import { resultName } from '../wording/resultName.ts';
+import { minutesText, money } from '../wording/words.ts';
+import { practiceNow, type Dealt } from './kept.ts';
+import { LooksToTake } from './LooksToTake.tsx';
+import { PART_MINOR } from './prices.ts';
+
+interface Props {
+  readonly pack: Pack;
+  readonly now: Dealt;
+}
+
+/** The machine on the bench: what the owner says, what was seen, what can be looked at, and what can be bought. */
+export function Working({ pack, now }: Props) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = (look: string) => {
+    const shown = runOperation('practice.look', { practice: now.practice, taken: now.taken.map((each) => each.look), look });
+    setProblem(shown.ok ? null : shown.sentence);
+    if (shown.ok) practiceNow.set({ ...now, taken: [...now.taken, { look, ...shown.output }] });
+  };
+  return (
+    <>
+      <Text variant="title">“{now.complaint}”</Text>
+      <Spent now={now} />
+      {pack.safetyCritical ? (
+        <Text variant="danger">On a real one the maker’s manual, local codes and licensed practice come first.</Text>
+      ) : null}
+      <Text variant="head">Seen so far</Text>
+      {now.taken.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
+      {now.taken.map(({ look, result, minutes }, i) => (
+        <View key={i} className="border-l-4 border-line pl-3" testID={`seen-${i}`}>
+          <Text variant="soft">
+            {pack.looks.find(({ id }) => id === look)?.name ?? look}, {minutesText(minutes)}
+          </Text>
+          <Text variant="strong">{resultName(pack, look, result)}</Text>
+        </View>
+      ))}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <LooksToTake pack={pack} taken={now.taken} onTake={take} />
+      <BuyGear pack={pack} now={now} />
+      <Text variant="head">The chain</Text>
+      <DriveLine pack={pack} />
+      <Button variant="quiet" label="Give it up: another machine" testID="practice-give-up" onPress={() => practiceNow.set(null)} />
+    </>
+  );
+}
+
+/** Minutes and money so far, as a clock on the wall. */
+function Spent({ now }: { now: Dealt }) {
+  const shop = useShop().data;
+  const minutes = now.taken.reduce((sum, each) => sum + each.minutes, 0);
+  const minor = Math.round((minutes / 60) * (shop?.rateMinor ?? 0)) + now.bought.length * PART_MINOR;
+  return (
+    <Text variant="figure" testID="practice-spent" aria-live="polite">
+      {minutesText(minutes)} · {money(minor, shop?.currency ?? 'EUR')}
+    </Text>
+  );
+}
+
+/** Gears that may be bought on suspicion, which costs where it was another. */
+function BuyGear({ pack, now }: Props) {
+  const [open, setOpen] = useState(false);
+  const currency = useShop().data?.currency ?? 'EUR';
+  if (pack.gears.length === 0) return null;
+  const names = now.bought.map((gear) => pack.gears.find(({ id }) => id === gear)?.name ?? gear);
+  return (
+    <>
+      {names.length > 0 ? <Text>Bought: {names.join(', ')}.</Text> : null}
+      {open ? (
+        <Card tone="sunken">
+          <Text variant="strong">Which gear?</Text>
+          <Text>Each is counted at {money(PART_MINOR, currency)}, unless it turns out to be the one that is gone.</Text>
+          {pack.gears.map(({ id, name }) => (
+            <Button
+              key={id}
+              label={name}
+              testID={`buy-${id}`}
+              onPress={() => {
+                practiceNow.set({ ...now, bought: [...now.bought, id] });
+                setOpen(false);
+              }}
+            />
+          ))}
+        </Card>
+      ) : null}
+      <Button variant="quiet" label={open ? 'Buy nothing' : 'Buy a gear on suspicion'} onPress={() => setOpen(!open)} />
+    </>
+  );
+}

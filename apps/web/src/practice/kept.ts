@@ -1,0 +1,42 @@
+import type { OperationInput, OperationOutput } from '@patient-badger/core';
+import { createStored } from '../preferences/stored.ts';
+
+export type Score = OperationOutput<'practice.score'>;
+export type Grade = OperationInput<'practice.deal'>['grade'];
+
+export interface TakenLook {
+  readonly look: string;
+  readonly result: string;
+  readonly minutes: number;
+}
+
+/** The machine of practice that is on the bench now. */
+export interface Dealt {
+  readonly practice: string;
+  readonly family: string;
+  readonly grade: Grade;
+  readonly facts: OperationOutput<'practice.deal'>['facts'];
+  readonly complaint: string;
+  readonly taken: readonly TakenLook[];
+  /** Gears bought on the way, by their card. */
+  readonly bought: readonly string[];
+  /** Once the fault was named. */
+  readonly ended?: { readonly verdict: string; readonly score: Score } | undefined;
+}
+
+/** One practice that was brought to its end, by whom. */
+export interface Done {
+  readonly by: string | null;
+  readonly family: string;
+  readonly right: boolean;
+  readonly minutes: number;
+  readonly engineMinutes: number;
+}
+
+/** Kept on the device, so that a reload in the middle loses nothing; in no job and in no record of the shop. */
+export const practiceNow = createStored<Dealt | null>('practice', null);
+export const practiceDone = createStored<readonly Done[]>('practice-done', []);
+
+/** So many ended ones are kept; the oldest go. */
+const MOST_DONE = 500;
+export const keepDone = (done: Done) => practiceDone.set([...practiceDone.get(), done].slice(-MOST_DONE));

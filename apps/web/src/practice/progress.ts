@@ -1,0 +1,39 @@
+import type { Done } from './kept.ts';
+
+export interface Progress {
+  readonly family: string;
+  readonly count: number;
+  readonly right: number;
+  /** Minutes against the advice's, of the first few and of the last few; only where there are enough for both. */
+  readonly times?: { readonly first: number; readonly last: number } | undefined;
+}
+
+/** So many make the first few and the last few. */
+const FEW = 3;
+
+/** How somebody comes on, family by family, the one practised last first. */
+export function progressOf(done: readonly Done[], by: string | null): readonly Progress[] {
+  const mine = done.filter((each) => each.by === by);
+  const families = [...new Set([...mine].reverse().map(({ family }) => family))];
+  return families.map((family) => {
+    const list = mine.filter((each) => each.family === family);
+    return {
+      family,
+      count: list.length,
+      right: list.filter(({ right }) => right).length,
+      times: list.length < 2 * FEW ? undefined : { first: timesOf(list.slice(0, FEW)), last: timesOf(list.slice(-FEW)) },
+    };
+  });
+}
+
+/** Minutes of these against those of the advice on the same machines. */
+function timesOf(list: readonly Done[]): number {
+  const sum = (minutes: (each: Done) => number) => list.reduce((total, each) => total + minutes(each), 0);
+  return (
+    sum((each) => each.minutes) /
+    Math.max(
+      sum((each) => each.engineMinutes),
+      0.5,
+    )
+  );
+}
