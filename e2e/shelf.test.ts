@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
 import { arrive, link, radio, readSlidePinion } from './actions.ts';
 import { inTime, PHONE, start, sql, type Stage } from './stage.ts';
@@ -9,6 +10,8 @@ beforeAll(async () => {
   stage = await start();
 });
 afterAll(() => stage.stop());
+
+const inDays = (days: number) => new Date(Date.now() + days * 86_400_000);
 
 async function toWall(page: Page): Promise<string> {
   await page.goto(stage.address);
@@ -54,7 +57,22 @@ test('a donor is put on the shelf after three slips and without a line, found by
   await page.getByText('Pinion of the boat-house slide').waitFor();
   await page.getByRole('button', { name: 'Use this one. Window sill' }).click();
   await page.getByText('Chosen, off the shelf').waitFor();
+
+  // Its own meter says how much it works, and so when half of a used gear's 150 hours are gone.
+  const { machineId } = (await (await page.request.get(job.replace('/jobs/', '/api/jobs/'))).json()) as { machineId: string };
+  const meter = `${stage.address}/api/machines/${machineId}`;
+  for (const [days, hours] of [
+    [-100, 5000],
+    [0, 5082],
+  ] as const) {
+    await page.request.post(`${meter}/meter`, { data: { id: randomUUID(), on: inDays(days).toISOString().slice(0, 10), hours, km: null } });
+  }
+  const { yearly } = (await (await page.request.get(`${meter}/history`)).json()) as { yearly: { hours: number } };
+  expect(yearly.hours).toBeGreaterThan(100);
+  const due = inDays(Math.round(Math.min(1, 75 / yearly.hours) * 365));
+  const written = `${due.getUTCDate()} ${due.toLocaleString('en', { month: 'short', timeZone: 'UTC' })} ${due.getUTCFullYear()}`;
   await page.goto(`${job}/close`);
+  await page.getByTestId('put-later').getByText(written, { exact: false }).waitFor();
   await page.getByTestId('fitted').click();
   await inTime(
     stage.databaseUrl,

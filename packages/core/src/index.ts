@@ -140,7 +140,7 @@ export { createOperations, type OperationInput, type OperationName, type Operati
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
 export { wayTo } from './practice/hidden.ts';
 export { INSTRUMENTS, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
-export { HOURS_A_YEAR, USE_UNITS, inUseUnit, type UseUnit } from './quantity/useUnit.ts';
+export { HOURS_A_YEAR, USE_UNITS, inUseUnit, usualUse, type UseUnit } from './quantity/useUnit.ts';
 export { seeded } from './quantity/seeded.ts';
 export type { Change } from './ratio/change.ts';
 export type { Takeoff } from './ratio/takeoff.ts';

@@ -1,8 +1,9 @@
-import { draftOptions, HOURS_A_YEAR, toSetRight, type DraftGiven, type OptionDraft, type Pack, type UseUnit } from '@patient-badger/core';
-import { part as partSchema } from '@patient-badger/contract';
+import { draftOptions, toSetRight, usualUse, type DraftGiven, type OptionDraft, type Pack, type UseUnit } from '@patient-badger/core';
+import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from '../data/api.ts';
+import { isComing } from '../data/isComing.ts';
 import { useMachineHistory, useShelf } from '../data/jobs.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { useLearnt } from '../data/learnt.ts';
@@ -38,7 +39,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
   const shelf = useShelf().data;
   const history = useMachineHistory(machine?.id ?? '');
   const yearly = history.data?.yearly;
-  const use = assumed ?? state.use ?? usualUse(yearly);
+  const use = assumed ?? state.use ?? ownUse(yearly);
   const ownLife = useOwnLife(pack.id, gear, use.unit);
   const drafts = useMemo(
     (): readonly OptionDraft[] =>
@@ -70,10 +71,6 @@ export function useDecision(view: JobView, assumed: Use | null) {
   };
 }
 
-/** Asked for the first time, and not yet in vain. */
-const isComing = ({ isLoading, failureCount }: { readonly isLoading: boolean; readonly failureCount: number }) =>
-  isLoading && failureCount === 0;
-
 /** How long this shop's own parts at that place live, as far as its log knows. */
 function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftGiven['ownLife'] {
   const lives = useLearnt().data?.learnt?.lives;
@@ -86,11 +83,10 @@ function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): Dr
   }, [lives, family, gear, unit]);
 }
 
-const usualUse = (yearly: { readonly hours: number | null; readonly km: number | null } | undefined): Use => ({
-  ...(yearly?.km ? { perYear: twoFigures(yearly.km), unit: 'km' } : { perYear: twoFigures(yearly?.hours ?? HOURS_A_YEAR), unit: 'hours' }),
-  horizonYears: USUAL_HORIZON,
-  costPerDownDayMinor: 0,
-});
+const ownUse = (yearly: MachineHistory['yearly'] | undefined): Use => {
+  const { perYear, unit } = usualUse(yearly);
+  return { perYear: twoFigures(perYear), unit, horizonYears: USUAL_HORIZON, costPerDownDayMinor: 0 };
+};
 
 const PLASTIC = /nylon|plastic|acetal|pbt/i;
 

@@ -1,7 +1,9 @@
-import { laterLooks, openFollowUps, type FollowUp, type Payload } from '@patient-badger/core';
+import { laterLooks, openFollowUps, usualUse, type FollowUp, type Payload } from '@patient-badger/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { isComing } from '../data/isComing.ts';
+import { useMachineHistory } from '../data/jobs.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -25,7 +27,10 @@ export function FollowUps({ view }: { view: JobView }) {
   const [adding, setAdding] = useState(false);
   const open = openFollowUps(state);
   const done = state.followUps.filter((each) => each.done !== null);
-  const foreseen = laterLooks(pack, state, (state.closed?.at ?? new Date().toISOString()).slice(0, 10)).filter(
+  const history = useMachineHistory(job.machineId);
+  // Nobody said how much it is used: then its own meters do.
+  const used = { ...state, use: state.use ?? usualUse(history.data?.yearly) };
+  const foreseen = laterLooks(pack, used, (state.closed?.at ?? new Date().toISOString()).slice(0, 10)).filter(
     // Of a job of last year nothing is foreseen any more.
     ({ due }) => due >= today(),
   );
@@ -37,7 +42,7 @@ export function FollowUps({ view }: { view: JobView }) {
       {done.map((each) => (
         <Done key={each.id} view={view} followUp={each} />
       ))}
-      {foreseen.length > 0 ? (
+      {foreseen.length > 0 && !isComing(history) ? (
         <Button
           label={`To be looked at later: ${[...new Set(foreseen.map(({ what }) => what))].join('; ')}`}
           detail={`On the bench’s list for ${foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(' and ')}`}

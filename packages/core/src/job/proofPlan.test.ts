@@ -1,4 +1,5 @@
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
+import { usualUse } from '../quantity/useUnit.ts';
 import type { Pack } from '../trace/pack.ts';
 import { traceNext } from '../trace/next.ts';
 import { traceInput } from '../trace/schema.ts';
@@ -45,10 +46,14 @@ test('a used gear comes back at half of its life, a year at the latest, and is a
   const noLater = { ...saw, proofs: [] };
   const donor = (...more: readonly EntryPayload[]) =>
     jobOf([{ ...chosen, gear: 'worm', source: 'shelf' as const }, ...more].map((each): [string, EntryPayload] => ['tobin', each]));
-  const days = (state: ReturnType<typeof donor>) => laterLooks(noLater, state, '2026-03-01').map(({ due }) => due);
+  const days = (state: Parameters<typeof laterLooks>[1]) => laterLooks(noLater, state, '2026-03-01').map(({ due }) => due);
   // 75 hours of 50 a year are more than a year; of 300 a year a quarter of it.
   expect(days(donor())).toEqual(['2027-03-01']);
+  expect(days({ ...donor(), use: usualUse({ hours: 300, km: null }) })).toEqual(['2026-05-31']);
   expect(days(donor({ ...used, perYear: 300 }))).toEqual(['2026-05-31']);
+  // Where nobody said, the machine's own meters do: half of 22,500 km, the guide, is gone after nine months of 15,000 a year.
+  const metered = { ...donor(), use: usualUse({ hours: null, km: 15_000 }) };
+  expect(days(metered)).toEqual(['2026-11-30']);
   const short = { ...optionKept, option: 'donor', optionKind: 'donor' as const, lifeMean: 3000, lifeUnit: 'km' as const };
   expect(days(donor({ ...used, perYear: 300 }, short))).toEqual(['2026-03-13']);
   expect(laterLooks(noLater, jobOf([['tobin', { ...chosen, gear: 'worm' }]]), '2026-03-01')).toEqual([]);

@@ -1,5 +1,5 @@
 import { guideLife, lifeIn } from '../decide/draft.ts';
-import { HOURS_A_YEAR } from '../quantity/useUnit.ts';
+import { usualUse, type UseUnit } from '../quantity/useUnit.ts';
 import { PROOF_PHASES, type Pack, type Proof, type ProofPhase } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
 import type { FollowUp, JobState } from './jobState.ts';
@@ -29,17 +29,22 @@ export const isWithin = (
   value: number,
 ): boolean => min <= value && value <= max;
 
+/** How much the machine is used in a year; null where nobody knows. */
+interface Used {
+  readonly use: { readonly perYear: number; readonly unit: UseUnit } | null;
+}
+
 const DAY_MS = 86_400_000;
 const YEAR_DAYS = 365;
 
 /**
  * The days on which the machine is looked at again, from the day of the work: those of the family's proofs, and for a used gear half
- * of the life that it was put to the owner with, a year at the latest. What is on the list already is not asked for twice.
+ * of the life that it was put to the owner with, a year at the latest, by the use of the job's state. What is on the list already is not asked for twice.
  * @param on ISO date of the day of the work
  */
 export function laterLooks(
   pack: Pick<Pack, 'proofs' | 'gears'>,
-  state: Pick<JobState, 'followUps' | 'gears' | 'options' | 'use'>,
+  state: Pick<JobState, 'followUps' | 'gears' | 'options'> & Used,
   on: string,
 ): readonly Extract<EntryPayload, { kind: 'followUpSet' }>[] {
   const look = (what: string, days: number) => ({
@@ -56,8 +61,8 @@ export function laterLooks(
   return [...ofProofs, ...ofDonors];
 }
 
-function donorDays({ options, use }: Pick<JobState, 'options' | 'use'>): number {
-  const { perYear, unit } = use ?? { perYear: HOURS_A_YEAR, unit: 'hours' as const };
+function donorDays({ options, use }: Pick<JobState, 'options'> & Used): number {
+  const { perYear, unit } = use ?? usualUse(undefined);
   const kept = options.find(({ optionKind }) => optionKind === 'donor');
   const life = kept ? lifeIn(kept, unit) : guideLife('donor', unit);
   return Math.max(1, Math.round(Math.min(1, life / 2 / perYear) * YEAR_DAYS));
