@@ -1,14 +1,16 @@
-import type { CaptureRecord, JobState } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { MarkedPhoto } from '../photo/MarkedPhoto.tsx';
+import { WaitingPhoto } from '../photo/WaitingPhoto.tsx';
 import { saidText } from './CaptureCard.tsx';
+import type { CaptureHere } from './useCaptures.ts';
 
 /** A position that was taken down, shown again at the moment it counts: is it back where it was? */
-export function CaptureBack({ jobId, state, record }: { jobId: string; state: JobState; record: CaptureRecord }) {
-  const { step, capture, photos, restored } = record;
+export function CaptureBack({ jobId, state, record }: { jobId: string; state: JobState; record: CaptureHere }) {
+  const { step, capture, photos, waiting, restored } = record;
   const { write, problem } = useRecord(jobId);
   return (
     <View className="gap-2 rounded-md border-2 border-line p-3">
@@ -18,6 +20,9 @@ export function CaptureBack({ jobId, state, record }: { jobId: string; state: Jo
       <View className="flex-row flex-wrap gap-2">
         {photos.map((hash) => (
           <MarkedPhoto key={hash} hash={hash} strokes={state.photoMarks[hash] ?? []} width={220} />
+        ))}
+        {waiting.map((blob, i) => (
+          <WaitingPhoto key={i} blob={blob} width={220} />
         ))}
       </View>
       <Button

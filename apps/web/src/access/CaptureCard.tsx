@@ -1,7 +1,6 @@
 import { captureAbout, type CaptureRecord, type JobState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useWaiting } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -10,12 +9,17 @@ import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Thumb } from '../photo/Thumb.tsx';
+import { WaitingPhoto } from '../photo/WaitingPhoto.tsx';
 import { ReasonButton } from './ReasonButton.tsx';
+import type { CaptureHere } from './useCaptures.ts';
+
+/** As wide as a photo that has arrived is shown here. */
+const WAITING_WIDTH = 96;
 
 interface Props {
   readonly jobId: string;
   readonly state: JobState;
-  readonly record: CaptureRecord;
+  readonly record: CaptureHere;
   readonly camera: boolean;
 }
 
@@ -37,10 +41,13 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
       <Text variant="label">{taken ? 'Taken down' : 'Take this down first'}</Text>
       <Text variant="strong">{capture.ask}</Text>
       {taken ? <Text>{saidText(record)}</Text> : null}
-      {taken && record.photos.length > 0 ? (
+      {taken && record.photos.length + record.waiting.length > 0 ? (
         <View className="flex-row flex-wrap gap-2">
           {record.photos.map((hash) => (
             <Thumb key={hash} jobId={jobId} hash={hash} marked={state.photoMarks[hash] !== undefined} />
+          ))}
+          {record.waiting.map((blob, i) => (
+            <WaitingPhoto key={i} blob={blob} width={WAITING_WIDTH} />
           ))}
         </View>
       ) : null}
@@ -78,24 +85,14 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
 }
 
 /** What was taken down, in words. */
-export function saidText({ said, capture, photos }: CaptureRecord): string {
+export function saidText({ said, capture, photos, waiting = [] }: CaptureRecord & Partial<Pick<CaptureHere, 'waiting'>>): string {
   const unit = capture.unit === undefined || capture.unit === '°' ? (capture.unit ?? '') : ` ${capture.unit}`;
   const words = [
     said?.value === undefined ? null : `${said.value}${unit}`,
     said?.text ?? null,
     said?.skipped === undefined ? null : `Left out: ${said.skipped}`,
     photos.length > 0 ? `${photos.length} ${photos.length === 1 ? 'photo' : 'photos'}` : null,
+    waiting.length > 0 ? 'a photo that is on its way' : null,
   ];
   return words.filter(Boolean).join('; ');
-}
-
-/** A photo that is still on its way to the server counts as taken. */
-export function useWithWaitingPhotos(jobId: string, records: readonly CaptureRecord[]): readonly CaptureRecord[] {
-  const waiting = useWaiting();
-  return records.map((record) => {
-    const onItsWay = waiting.some(
-      (item) => item.kind === 'photo' && item.jobId === jobId && item.about === captureAbout(record.step, record.capture.id),
-    );
-    return onItsWay ? { ...record, taken: true, toRestore: true } : record;
-  });
 }

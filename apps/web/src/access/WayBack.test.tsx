@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
-import type { EntryPayload, Pack } from '@patient-badger/core';
+import { captureAbout, type EntryPayload, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { outbox } from '../data/outbox.ts';
 import { choosePerson } from '../data/person.ts';
+import { recordPhoto } from '../data/record.ts';
 import { viewAfter } from '../testing/viewAfter.ts';
 import { WayBack } from './WayBack.tsx';
 
@@ -14,6 +15,9 @@ const CAUTIONS: EntryPayload[] = pack.cautions.map(({ id }) => ({ kind: 'caution
 const written = () => outbox.get().flatMap((item) => (item.kind === 'entry' ? [item.entry.payload] : []));
 
 beforeEach(() => choosePerson('imke'));
+// The test's browser draws no pictures.
+URL.createObjectURL = () => 'blob:photo';
+URL.revokeObjectURL = () => undefined;
 
 test('what was opened last comes first, with the work that exists only on the way back before it', () => {
   render(<WayBack view={viewAfter(pack, ...opened('raised', 'arm-off', 'box-open'))} />);
@@ -32,6 +36,16 @@ test('a position is shown again where it counts, and the piece waits until it is
   expect(screen.getByTestId('back-arm-on').getAttribute('aria-disabled')).toBe('true');
   fireEvent.click(screen.getByTestId('restored-arm-mark'));
   await waitFor(() => expect(written()).toContainEqual({ kind: 'captureConfirmed', step: 'arm-off', capture: 'arm-mark', ok: true }));
+});
+
+test('a position of which there is only a photo that is not sent yet is shown and waited for too', async () => {
+  const view = viewAfter(pack, ...CAUTIONS, ...opened('raised', 'arm-off'));
+  await recordPhoto(view.job.id, captureAbout('arm-off', 'arm-mark'), new Blob(['photo']));
+  render(<WayBack view={view} />);
+  expect(screen.getByLabelText('Photo, not sent yet')).toBeTruthy();
+  expect(screen.getByText('a photo that is on its way')).toBeTruthy();
+  expect(screen.getByTestId('restored-arm-mark')).toBeTruthy();
+  expect(screen.getByTestId('back-arm-on').getAttribute('aria-disabled')).toBe('true');
 });
 
 test('a piece called done too early is taken back right there', async () => {

@@ -1,4 +1,4 @@
-import { captureRecords, jobLedger, piecesBack, reassembly, type ClosingStep } from '@patient-badger/core';
+import { jobLedger, piecesBack, reassembly, type ClosingStep } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';
@@ -15,6 +15,7 @@ import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
 import { Cautions } from '../job/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
+import { useCaptures } from './useCaptures.ts';
 import { useGate } from './useGate.ts';
 import { WorkHead } from './WorkHead.tsx';
 import { GoesBack, Tightening } from './GoesBack.tsx';
@@ -49,7 +50,7 @@ export function WayBack({ view }: { view: JobView }) {
 function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
   const { job, pack, state } = view;
   const { write, problem } = useRecord(job.id);
-  const captures = captureRecords(pack, piece.closes, state).filter(({ toRestore }) => toRestore);
+  const captures = useCaptures(view, piece.closes).filter(({ toRestore }) => toRestore);
   const lines = jobLedger(pack, state).filter(({ step, onTray }) => piece.closes.includes(step) && onTray > 0);
   const [counting, setCounting] = useState(false);
   const [kept, setKept] = useState<Readonly<Record<string, number>>>({});

@@ -1,7 +1,7 @@
-import { captureRecords, cautionsOn, type Caution, type CaptureRecord, type Step, type Wait } from '@patient-badger/core';
+import { cautionsOn, type Caution, type Step, type Wait } from '@patient-badger/core';
 import type { JobView } from '../job/JobView.ts';
 import { useUnacknowledged } from '../job/Cautions.tsx';
-import { useWithWaitingPhotos } from './CaptureCard.tsx';
+import { useCaptures, type CaptureHere } from './useCaptures.ts';
 import { useNow } from './useNow.ts';
 import { stillWaits } from './WaitCard.tsx';
 
@@ -36,9 +36,9 @@ export function useGate({ pack, state }: JobView, asked: Asked): Gate {
 }
 
 /** The gate of an opening step, with the positions it asks for. */
-export function useStepGate(view: JobView, step: Step): Gate & { readonly captures: readonly CaptureRecord[] } {
-  const { job, pack, state } = view;
-  const captures = useWithWaitingPhotos(job.id, captureRecords(pack, [step.id], state));
+export function useStepGate(view: JobView, step: Step): Gate & { readonly captures: readonly CaptureHere[] } {
+  const { pack, state } = view;
+  const captures = useCaptures(view, [step.id]);
   const gate = useGate(view, {
     cautions: step.cautions,
     before: pack.steps.filter(({ id }) => state.reached.includes(id)),
