@@ -136,7 +136,6 @@ try {
   await page.setViewportSize(WIDE);
   await page.goto(stage.address);
   await link(page, /Orchard saw/).waitFor();
-  await shoot('bench-wide');
   await link(page, /Cargo bike/).click();
   await page.getByTestId('do-look').waitFor();
   await shoot('trace-wide');
@@ -146,6 +145,24 @@ try {
   await shoot('catalogue-wide');
 
   await page.setViewportSize(PHONE);
+  await page.goto(`${stage.address}/practice?family=saw-oil-pump`);
+  // The same machine each time.
+  await page.evaluate(() => {
+    crypto.getRandomValues = (list) => list;
+  });
+  await radio(page, 'Second').click();
+  await page.getByTestId('practice-begin').click();
+  for (const look of ['oil-feel', 'paper-test', 'chips-on-worm']) {
+    await page.getByTestId(`practice-look-${look}`).click();
+    await page.getByTestId('practice-take').click();
+    await page.getByTestId('practice-shown').waitFor();
+    await page.getByTestId('practice-close').click();
+  }
+  await page.getByTestId('practice-name').click();
+  await page.getByTestId('verdict-chips-packed').click();
+  await page.getByTestId('practice-outcome').waitFor();
+  await shoot('practice-phone');
+
   await takeInFromBench(/Orchard tractor/, 'Clicks in second only');
   const tractor = page.url().split('?')[0] ?? '';
   await page.goto(`${tractor}/gear/gear`);
