@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import JSZip from 'jszip';
 import type { Page } from 'playwright-core';
 import { arrive, button, link, proveAll, radio } from './actions.ts';
-import { inTime, PHONE, start, type Stage } from './stage.ts';
+import { inTime, PHONE, start, throttleOf, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
 
@@ -74,10 +74,10 @@ test('the motorcycle gearbox is decided by the distance it goes in a year, both 
   await page.getByText(/^Used \d\d,\d00 km a year$/).waitFor();
   expect(await cheapest(page)).toBe('option-replace');
   // On a slow phone the second place is pressed while the first is being written: the last one stands.
-  const slow = await context.newCDPSession(page);
-  await slow.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  const throttle = await throttleOf(page);
+  await throttle(8);
   for (const share of [0.5, 0.97]) await press(page, 'use-slider', share);
-  await slow.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await throttle(1);
   await context.setOffline(false);
   await inTime(
     stage.databaseUrl,

@@ -3,7 +3,7 @@ import { findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
 import { PNG } from 'pngjs';
 import { arrive, button, closeUp, confirmCautions, link, PACKED, radio, read, STRIPPED, takeIn, takePhoto, trace } from './actions.ts';
-import { letIn, inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
+import { letIn, inTime, PHONE, start, sql, throttleOf, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
 
@@ -240,19 +240,19 @@ test('a reading that makes no sense, a huge photo and a text for a number are re
 });
 
 test('everything on a look sheet can be reached and pressed by keyboard', async () => {
-  const { page, context } = await stage.device(WIDE);
+  const { page } = await stage.device(WIDE);
   await arrive(page, stage.address, 'Imke');
   await takeIn(page, /Hedge saw/, 'Bar gets hot and smokes');
   await page.getByTestId('do-look').focus();
   await page.keyboard.press('Enter');
   await page.getByTestId('result-full').waitFor();
   // Taken back before it is even written, on a slow computer: what was pressed last is what goes.
-  const slow = await context.newCDPSession(page);
-  await slow.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  const throttle = await throttleOf(page);
+  await throttle(8);
   await page.keyboard.press('1');
   await page.keyboard.press('u');
   await page.getByTestId('do-look').waitFor();
-  await slow.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await throttle(1);
   await page.getByText('Nothing yet.').waitFor();
   await page.getByTestId('do-look').focus();
   await page.keyboard.press('Enter');

@@ -79,7 +79,7 @@ export async function start({ demo = true } = {}): Promise<Stage> {
       const within = typeof expect === 'function' ? expect.getState().currentTestName : undefined;
       (within === undefined ? contexts : ofThisStory).push(context);
       const page = await context.newPage();
-      if (SLOWER > 1) await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+      if (SLOWER > 1) await (await throttleOf(page))(SLOWER);
       return { context, page };
     },
     database: async (state) => {
@@ -93,6 +93,12 @@ export async function start({ demo = true } = {}): Promise<Stage> {
       await sql(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
     },
   };
+}
+
+/** Makes the device of a page so many times slower than it is; 1 gives its speed back. */
+export async function throttleOf(page: Page): Promise<(rate: number) => Promise<unknown>> {
+  const session = await page.context().newCDPSession(page);
+  return (rate) => session.send('Emulation.setCPUThrottlingRate', { rate });
 }
 
 async function startServer(cwd: string, env: Record<string, string>): Promise<{ server: ChildProcess; said: () => string }> {

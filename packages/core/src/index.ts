@@ -139,6 +139,7 @@ export { yearlyUse, type YearlyUse } from './job/yearlyUse.ts';
 export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
 export { wayTo } from './practice/hidden.ts';
+export { PART_MINOR } from './practice/schema.ts';
 export { INSTRUMENTS, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
 export { HOURS_A_YEAR, USE_UNITS, inUseUnit, usualUse, type UseUnit } from './quantity/useUnit.ts';
 export { seeded } from './quantity/seeded.ts';

@@ -14,7 +14,7 @@ import { ReasonButton } from './ReasonButton.tsx';
 import type { CaptureHere } from './useCaptures.ts';
 
 /** As wide as a photo that has arrived is shown here. */
-const WAITING_WIDTH = 96;
+const WAITING_WIDTH = 128;
 
 interface Props {
   readonly jobId: string;
@@ -85,7 +85,7 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
 }
 
 /** What was taken down, in words. */
-export function saidText({ said, capture, photos, waiting = [] }: CaptureRecord & Partial<Pick<CaptureHere, 'waiting'>>): string {
+export function saidText({ said, capture, photos, waiting = [] }: CaptureRecord & Partial<CaptureHere>): string {
   const unit = capture.unit === undefined || capture.unit === '°' ? (capture.unit ?? '') : ` ${capture.unit}`;
   const words = [
     said?.value === undefined ? null : `${said.value}${unit}`,

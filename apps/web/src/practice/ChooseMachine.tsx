@@ -1,3 +1,4 @@
+import type { OperationInput } from '@patient-badger/core';
 import { findFamily, FAMILIES } from '@patient-badger/knowledge';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -8,7 +9,7 @@ import { Button } from '../design/Button.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
-import { practiceDone, practiceNow, type Grade } from './kept.ts';
+import { practiceDone, practiceNow } from './kept.ts';
 import { progressOf, type Progress } from './progress.ts';
 
 const GRADES = [
@@ -17,6 +18,7 @@ const GRADES = [
   ['3', 'Third', 'A rare fault comes as often as a common one, and the machine shows things a little otherwise than the family says.'],
 ] as const;
 type Choice = (typeof GRADES)[number][0];
+type Grade = OperationInput<'practice.deal'>['grade'];
 
 /** Which machine is dealt, and how one has come on so far. */
 export function ChooseMachine() {
@@ -27,8 +29,7 @@ export function ChooseMachine() {
   const progress = progressOf(practiceDone.use(), usePerson());
   const begin = () => {
     const chosen = family === '' ? FAMILIES[Math.floor(Math.random() * FAMILIES.length)]?.id : family;
-    const problem = deal(chosen ?? '', Number(grade) as Grade);
-    setProblem(problem);
+    setProblem(deal(chosen ?? '', Number(grade) as Grade));
   };
   return (
     <>
@@ -62,7 +63,7 @@ function deal(family: string, grade: Grade): string | null {
   const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
   const dealt = runOperation('practice.deal', { family, seed, grade });
   if (!dealt.ok) return dealt.sentence;
-  practiceNow.set({ ...dealt.output, family, grade, taken: [], bought: [] });
+  practiceNow.set({ ...dealt.output, family, taken: [], bought: [] });
   return null;
 }
 

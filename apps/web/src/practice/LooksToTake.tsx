@@ -16,9 +16,8 @@ interface Props {
 
 /** Every look with what it costs from where the machine stands. What it would tell is for the learner to judge. */
 export function LooksToTake({ pack, taken, onTake }: Props) {
-  const [open, setOpen] = useState<string | null>(null);
-  /** How many were taken when it was opened: one more is this one, and what it shows stands where it was pressed. */
-  const [before, setBefore] = useState(0);
+  /** The look that lies open, and how many were taken then: one more is this one, and what it shows stands where it was pressed. */
+  const [open, setOpen] = useState<{ readonly look: string; readonly after: number } | null>(null);
   const named = ({ look }: TakenLook) => pack.looks.filter(({ id }) => id === look);
   const reached = taken.flatMap(named).reduce<readonly string[]>((before, look) => wayTo(pack, look, before).reached, []);
   return (
@@ -26,8 +25,8 @@ export function LooksToTake({ pack, taken, onTake }: Props) {
       <Text variant="head">Looks</Text>
       {pack.looks.map((look) => {
         const way = wayTo(pack, look, reached).minutes;
-        if (open === look.id) {
-          const shown = taken.length > before ? taken.at(-1) : undefined;
+        if (open?.look === look.id) {
+          const shown = taken.length > open.after ? taken.at(-1) : undefined;
           return (
             <Card key={look.id} tone="next">
               <Text variant="strong">{look.name}</Text>
@@ -48,10 +47,7 @@ export function LooksToTake({ pack, taken, onTake }: Props) {
             label={look.name}
             detail={`${minutesText(look.minutes)}${way > 0 ? ` and ${minutesText(way)} to get there` : ''}${times > 0 ? '; taken already' : ''}`}
             testID={`practice-look-${look.id}`}
-            onPress={() => {
-              setOpen(look.id);
-              setBefore(taken.length);
-            }}
+            onPress={() => setOpen({ look: look.id, after: taken.length })}
           />
         );
       })}

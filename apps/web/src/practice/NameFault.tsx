@@ -7,7 +7,6 @@ import { useAttempt } from '../data/useAttempt.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { keepDone, practiceNow, type Dealt, type Score } from './kept.ts';
-import { PART_MINOR } from './prices.ts';
 
 /** The end of the tracing: what is wrong with it? Then it is gone through again, which takes the advice some of a second. */
 export function NameFault({ pack, now }: { pack: Pack; now: Dealt }) {
@@ -18,7 +17,7 @@ export function NameFault({ pack, now }: { pack: Pack; now: Dealt }) {
   const { practice, family, bought } = now;
   const say = (verdict: string) => {
     setSaid(verdict);
-    const asked = { practice, taken: now.taken.map(({ look }) => look), verdict, bought, rateMinorPerHour, partMinor: PART_MINOR };
+    const asked = { practice, taken: now.taken.map(({ look }) => look), verdict, bought, rateMinorPerHour };
     void attempt(async () => {
       const score = await runNamedInWorker<Score>('practice.score', asked);
       const { right, minutes, engineMinutes } = score;

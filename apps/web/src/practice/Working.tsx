@@ -1,4 +1,4 @@
-import type { Pack } from '@patient-badger/core';
+import { PART_MINOR, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
@@ -11,7 +11,6 @@ import { resultName } from '../wording/resultName.ts';
 import { minutesText, money } from '../wording/words.ts';
 import { practiceNow, type Dealt } from './kept.ts';
 import { LooksToTake } from './LooksToTake.tsx';
-import { PART_MINOR } from './prices.ts';
 
 interface Props {
   readonly pack: Pack;

@@ -1,22 +1,13 @@
-import type { OperationInput, OperationOutput } from '@patient-badger/core';
+import type { OperationOutput } from '@patient-badger/core';
 import { createStored } from '../preferences/stored.ts';
 
 export type Score = OperationOutput<'practice.score'>;
-export type Grade = OperationInput<'practice.deal'>['grade'];
 
-export interface TakenLook {
-  readonly look: string;
-  readonly result: string;
-  readonly minutes: number;
-}
+export type TakenLook = OperationOutput<'practice.look'> & { readonly look: string };
 
 /** The machine of practice that is on the bench now. */
-export interface Dealt {
-  readonly practice: string;
+export interface Dealt extends OperationOutput<'practice.deal'> {
   readonly family: string;
-  readonly grade: Grade;
-  readonly facts: OperationOutput<'practice.deal'>['facts'];
-  readonly complaint: string;
   readonly taken: readonly TakenLook[];
   /** Gears bought on the way, by their card. */
   readonly bought: readonly string[];

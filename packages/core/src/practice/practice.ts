@@ -85,8 +85,9 @@ function machineOf({ family, grade, seed }: Dealt, described: Pack): Machine {
   const variant = oneOf([undefined, ...described.variants.map(({ id }) => id)], chance('variant'));
   const facts: Facts = variant === undefined ? {} : { [VARIANT_FACT]: variant };
   const pack = packForFacts(described, facts);
-  const truth = drawn(weightsOf(pack, grade), chance('fault'));
-  const [fault = ''] = possibleTruths(pack, 1).find(({ hypothesis }) => hypothesis === truth)?.faults ?? [];
+  const possible = possibleTruths(pack, 1);
+  const truth = drawn(weightsOf(possible, grade), chance('fault'));
+  const [fault = ''] = possible.find(({ hypothesis }) => hypothesis === truth)?.faults ?? [];
   // Whoever brings a machine says something: what turns up at a service begins with a find.
   const complaints = pack.complaints.filter(({ id }) => id !== AT_SERVICE);
   const chances = complaintChances({ ...pack, complaints }, [fault]);
@@ -103,11 +104,10 @@ function machineOf({ family, grade, seed }: Dealt, described: Pack): Machine {
 }
 
 /** How often each truth is dealt. */
-function weightsOf(pack: Pack, grade: Dealt['grade']): ReadonlyMap<string, number> {
-  const all = possibleTruths(pack, 1);
+function weightsOf(all: ReturnType<typeof possibleTruths>, grade: Dealt['grade']): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   for (const { faults, weight } of all) sums.set(faults[0] ?? '', (sums.get(faults[0] ?? '') ?? 0) + weight);
-  const [...byWeight] = [...sums.values()].sort((p, q) => q - p);
+  const byWeight = [...sums.values()].sort((p, q) => q - p);
   const middle = byWeight[Math.floor((byWeight.length - 1) / 2)] ?? 0;
   return new Map(
     all.map(({ hypothesis, faults, weight }) => {

@@ -12,7 +12,8 @@ const practice = z
   .max(160)
   .regex(/^[a-z0-9-]+\.[123]\.\d{1,10}$/, 'A practice machine has a name like saw-oil-pump.2.17.');
 
-export const GRADES = [1, 2, 3] as const;
+/** What a gear is counted at where nobody says its price: a guide, in hundredths of the money. */
+export const PART_MINOR = 3000;
 
 export const dealInput = z.strictObject({
   family: name,
@@ -21,7 +22,7 @@ export const dealInput = z.strictObject({
     .min(0)
     .max(2 ** 32 - 1),
   /** 1: the commoner faults, the complaint that fits best, and nothing misread. 2: any fault, as often as the family has it. 3: a rare fault comes as often as a common one, and the machine shows things otherwise than the family says. */
-  grade: z.literal(GRADES),
+  grade: z.literal([1, 2, 3]),
 });
 export const dealOutput = z.object({
   practice,
@@ -48,8 +49,7 @@ export const scoreInput = z.strictObject({
   /** Gears that were bought on the way, by their card; each costs `partMinor`. */
   bought: z.array(name).max(MOST_LOOKS).default([]),
   rateMinorPerHour: z.number().min(0).max(MOST_MINOR).default(6000),
-  /** A guide: what a gear costs. */
-  partMinor: z.number().min(0).max(MOST_MINOR).default(3000),
+  partMinor: z.number().min(0).max(MOST_MINOR).default(PART_MINOR),
 });
 export const scoreOutput = z.object({
   fault: z.string(),

@@ -1,8 +1,7 @@
 import { FAMILIES } from '@patient-badger/knowledge';
 import fc from 'fast-check';
-import { reachOf } from '../access/state.ts';
+import { openAfter, reachOf } from '../access/state.ts';
 import { own } from '../operation/own.ts';
-import { openAfter } from '../access/state.ts';
 import { forbidden } from './forbidden.ts';
 import { waysAlone } from './hypotheses.ts';
 import { traceNext } from './next.ts';
