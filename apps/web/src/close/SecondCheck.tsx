@@ -1,4 +1,4 @@
-import { secondCheckOf, workersOf } from '@patient-badger/core';
+import { secondCheckOf, handsOf } from '@patient-badger/core';
 import type { Person } from '@patient-badger/contract';
 import { usePerson } from '../data/person.ts';
 import { useMe, useShop } from '../data/shop.ts';
@@ -16,7 +16,7 @@ export function SecondCheck({ view }: { view: JobView }) {
   const me = useMe();
   const people = useShop().data?.people ?? [];
   const { write, problem } = useRecord(job.id);
-  const workers = workersOf(state);
+  const workers = handsOf(state);
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? id;
   const byApprentice = [...workers].some((id) => people.find((each) => each.id === id)?.role === 'apprentice');
   if (!pack.safetyCritical && !byApprentice && me?.role !== 'apprentice') return null;

@@ -5,8 +5,7 @@ import { inEveryVariant } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
 import type { Entry, EntryKind, EntryPayload, Payload } from './entry.ts';
-import type { JobState } from './jobState.ts';
-import { inPlaceOf, lookAgain, once, sameCapture, withGear, withItem, withOrder, withOrders, withOwnOf } from './stateChanges.ts';
+import { changeIn, changeOrder, gearOf, lookAgain, putInPlace, type JobDraft } from './jobDraft.ts';
 import { isOwnId, ownId } from './withOwn.ts';
 
 type Written = Omit<Entry, 'payload'>;
@@ -16,16 +15,20 @@ type Need = (list: Listed, given: string, path: string) => void;
 
 /** Everything that one kind of entry means, in one row. */
 export interface EntryRule<P extends EntryPayload = EntryPayload> {
-  /** Work on the machine: whoever did it cannot be the second pair of eyes. */
+  /** Written at the counter: it says of nobody that they had a hand in the machine. */
+  readonly isDesk?: true;
+  /** Work on the machine: a check that came before it has not seen it. */
   readonly isWork?: true;
+  /** No work, and yet a check that came before it saw something else: a step left out, a wait cut short, a part lost. */
+  readonly changesWhatWasSeen?: true;
   /** Somebody looked the work over: taken back, a job that was closed on it is open again. */
   readonly isCheck?: true;
   /** What lists show of the job may be otherwise after it. */
   readonly changesRow?: true;
   /** Refuses what its machine family does not have. */
   check?(payload: P, pack: Pack, need: Need): void;
-  /** What the job is after it. */
-  apply(state: JobState, payload: P, written: Written): JobState;
+  /** Makes the job what it is after it. */
+  apply(draft: JobDraft, payload: P, written: Written): void;
 }
 
 const aboutGear = { check: ({ gear }: { gear: string }, { gears }: Pack, need: Need) => need(gears, gear, 'gear') };
@@ -54,6 +57,7 @@ const aboutLoose = {
     need(steps.find(({ id }) => id === step)?.loose ?? [], item, 'item');
   },
 };
+const placeOf = ({ step, capture }: { step: string; capture: string }) => JSON.stringify([step, capture]);
 const needCapture = ({ step, capture }: { step: string; capture: string }, { steps }: Pack, need: Need) => {
   need(steps, step, 'step');
   need(steps.find(({ id }) => id === step)?.captures ?? [], capture, 'capture');
@@ -62,8 +66,13 @@ const needCapture = ({ step, capture }: { step: string; capture: string }, { ste
 /** One row for each kind of entry. A kind without a row is a type error, and so is a row without a kind. */
 export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } = {
   takenIn: {
+    isDesk: true,
     changesRow: true,
-    apply: (state, takenIn, { at }) => ({ ...state, takenIn, takenInAt: at, facts: takenIn.facts }),
+    apply(draft, takenIn, { at }) {
+      draft.takenIn = takenIn;
+      draft.takenInAt = at;
+      draft.facts = takenIn.facts;
+    },
   },
   lookRecorded: {
     check({ look, result }, pack, need) {
@@ -71,253 +80,233 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
       const results = (packModel(pack).outcomes.get(look) ?? []).map((each) => ({ id: each.result }));
       need([...results, { id: CANNOT_TELL }], result, 'result');
     },
-    apply: (state, { look, result, reading }, { id }) => ({
-      ...state,
-      observations: [...state.observations, { look, result, entryId: id, ...(reading && { reading }) }],
-    }),
+    apply(draft, { look, result, reading }, { id }) {
+      draft.observations.push({ look, result, entryId: id, ...(reading && { reading }) });
+    },
   },
   ownLookRecorded: {
     check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
-    apply: (state, seen, { id }) => ({ ...state, ownLooks: [...state.ownLooks, { ...seen, entryId: id }] }),
+    apply: (draft, seen, { id }) => void draft.ownLooks.push({ ...seen, entryId: id }),
   },
   stepDone: {
     ...aboutStep,
     isWork: true,
-    apply: (state, { step }) => ({
-      ...state,
-      reached: once(state.reached, step),
-      handled: [...state.handled, { done: step }],
-      stuck: state.stuck.filter((each) => each.step !== step),
-    }),
+    apply(draft, { step }) {
+      draft.reached.add(step);
+      draft.handled.push({ done: step });
+      draft.stuck.delete(step);
+    },
   },
   stepSkipped: {
     ...aboutStep,
-    apply: (state, skipped) => ({
-      ...state,
-      reached: once(state.reached, skipped.step),
-      handled: [...state.handled, { done: skipped.step }],
-      skipped: [...state.skipped, skipped],
-    }),
+    changesWhatWasSeen: true,
+    apply(draft, skipped) {
+      draft.reached.add(skipped.step);
+      draft.handled.push({ done: skipped.step });
+      draft.skipped.push(skipped);
+    },
   },
   stepStuck: {
     ...aboutStep,
-    apply: (state, stuck) => ({ ...state, stuck: [...state.stuck.filter(({ step }) => step !== stuck.step), stuck] }),
+    changesWhatWasSeen: true,
+    apply: (draft, stuck) => putInPlace(draft.stuck, stuck.step, stuck),
   },
   captured: {
+    changesWhatWasSeen: true,
     check(payload, pack, need) {
       needCapture(payload, pack, need);
       const { text, value, skipped } = payload;
       if (text === undefined && value === undefined && skipped === undefined) throw fail('missing', 'payload.text');
     },
-    apply: (state, capture) => ({ ...state, captures: inPlaceOf(state.captures, capture, sameCapture) }),
+    apply: (draft, capture) => putInPlace(draft.captures, placeOf(capture), capture),
   },
   captureConfirmed: {
     check: needCapture,
-    apply: (state, confirmed) => ({ ...state, confirmed: inPlaceOf(state.confirmed, confirmed, sameCapture) }),
+    changesWhatWasSeen: true,
+    apply: (draft, confirmed) => putInPlace(draft.confirmed, placeOf(confirmed), confirmed),
   },
-  looseNoted: { ...aboutLoose, apply: (state, note) => ({ ...state, looseNotes: [...state.looseNotes, note] }) },
+  looseNoted: { ...aboutLoose, changesWhatWasSeen: true, apply: (draft, note) => void draft.looseNotes.push(note) },
   torqueNoted: {
     ...aboutLoose,
-    apply: (state, torque) => ({
-      ...state,
-      torques: inPlaceOf(state.torques, torque, (p, q) => p.step === q.step && p.item === q.item),
-    }),
+    changesWhatWasSeen: true,
+    apply: (draft, torque) => putInPlace(draft.torques, JSON.stringify([torque.step, torque.item]), torque),
   },
   waitStarted: {
     ...aboutWait,
-    apply: (state, { wait, minutes, source }, { at }) => ({
-      ...state,
-      waits: [...state.waits, { wait, startedAt: at, minutes, source }],
-    }),
+    changesWhatWasSeen: true,
+    apply: (draft, { wait, minutes, source }, { at }) => void draft.waits.push({ wait, startedAt: at, minutes, source }),
   },
-  waitCut: { ...aboutWait, apply: (state, cut) => ({ ...state, waitsCut: [...state.waitsCut, cut] }) },
+  waitCut: { ...aboutWait, changesWhatWasSeen: true, apply: (draft, cut) => void draft.waitsCut.push(cut) },
   extraDone: {
+    isWork: true,
     check: ({ extra }, { whileOpen }, need) => need(whileOpen, extra, 'extra'),
-    apply: (state, { extra }) => ({ ...state, extras: once(state.extras, extra) }),
+    apply: (draft, { extra }) => void draft.extras.add(extra),
   },
-  photoMarked: { apply: (state, { hash, strokes }) => ({ ...state, photoMarks: { ...state.photoMarks, [hash]: strokes } }) },
+  photoMarked: { apply: (draft, { hash, strokes }) => void (draft.photoMarks[hash] = strokes) },
   cautionAcknowledged: {
     check: ({ caution }, { cautions }, need) => need(cautions, caution, 'caution'),
-    apply: (state, { caution }) => ({ ...state, acknowledged: once(state.acknowledged, caution) }),
+    apply: (draft, { caution }) => void draft.acknowledged.add(caution),
   },
   dimensionRead: {
     ...aboutGear,
-    apply(state, { gear, quantity, reading, over, instrument, entered, piece }, { id }) {
-      const { readings = {}, beside = {} } = state.gears[gear] ?? {};
-      const before = (piece ? beside[piece] : readings) ?? {};
-      const read = { entryId: id, reading, instrument, entered, ...(over !== undefined && { over }) };
-      const now = { ...before, [quantity]: [...(before[quantity] ?? []), read] };
-      return withGear(state, gear, piece ? { beside: { ...beside, [piece]: now } } : { readings: now });
+    apply(draft, { gear, quantity, reading, over, instrument, entered, piece }, { id }) {
+      const of = gearOf(draft, gear);
+      const readings = piece ? (of.beside[piece] ??= {}) : of.readings;
+      (readings[quantity] ??= []).push({ entryId: id, reading, instrument, entered, ...(over !== undefined && { over }) });
     },
   },
-  seatRead: { ...aboutGear, apply: (state, seat) => withGear(state, seat.gear, { seat }) },
-  arcsNoted: { ...aboutGear, apply: (state, arcs) => withGear(state, arcs.gear, { arcs }) },
-  limitNoted: { ...aboutGear, apply: (state, limit) => withGear(state, limit.gear, { limit }) },
+  seatRead: { ...aboutGear, apply: (draft, seat) => void (gearOf(draft, seat.gear).seat = seat) },
+  arcsNoted: { ...aboutGear, apply: (draft, arcs) => void (gearOf(draft, arcs.gear).arcs = arcs) },
+  limitNoted: { ...aboutGear, apply: (draft, limit) => void (gearOf(draft, limit.gear).limit = limit) },
   teethScanned: {
     ...aboutGear,
-    apply: (state, scan) =>
-      withGear(state, scan.gear, { scans: inPlaceOf(state.gears[scan.gear]?.scans ?? [], scan, (p, q) => p.hash === q.hash) }),
+    apply: (draft, scan) => putInPlace(gearOf(draft, scan.gear).scans, scan.hash, scan),
   },
-  handNoted: { ...aboutGear, apply: (state, { gear, hand }) => withGear(state, gear, { hand }) },
-  photoTaken: { apply: (state, photo) => ({ ...state, photos: [...state.photos, photo] }) },
+  handNoted: { ...aboutGear, apply: (draft, { gear, hand }) => void (gearOf(draft, gear).hand = hand) },
+  photoTaken: { apply: (draft, photo) => void draft.photos.push(photo) },
   faultFound: {
     check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
-    apply: (state, { fault }) => ({ ...state, found: once(state.found, fault) }),
+    apply: (draft, { fault }) => void draft.found.add(fault),
   },
-  promised: { changesRow: true, apply: (state, { on }) => ({ ...state, promisedOn: on }) },
+  promised: { isDesk: true, changesRow: true, apply: (draft, { on }) => void (draft.promisedOn = on) },
   decided: {
     isWork: true,
     check({ fault, note }, { faults }, need) {
       if (fault !== NONE_OF_THESE) need(faults, fault, 'fault');
       else if (!note) throw fail('missing', 'payload.note', {});
     },
-    apply: (state, decided) => ({ ...state, decided }),
+    apply: (draft, decided) => void (draft.decided = decided),
   },
-  partChosen: { ...aboutGear, apply: (state, chosen) => withGear(state, chosen.gear, { chosen }) },
+  partChosen: { ...aboutGear, apply: (draft, chosen) => void (gearOf(draft, chosen.gear).chosen = chosen) },
   partOrdered: {
     ...aboutGear,
-    apply: (state, order, { id, at }) => withOrders(state, order.gear, (orders) => [...orders, { ...order, id, at, state: 'ordered' }]),
+    apply(draft, order, { id, at }) {
+      gearOf(draft, order.gear).orders.set(id, { ...order, id, at, state: 'ordered' });
+    },
   },
-  partArrived: { ...aboutGear, apply: (state, arrived) => withOrder(state, arrived, { state: 'arrived' }) },
-  partAccepted: { ...aboutGear, apply: (state, accepted) => withOrder(state, accepted, { state: 'accepted' }) },
+  partArrived: { ...aboutGear, apply: (draft, arrived) => changeOrder(draft, arrived, { state: 'arrived' }) },
+  partAccepted: { ...aboutGear, apply: (draft, accepted) => changeOrder(draft, accepted, { state: 'accepted' }) },
   partRefused: {
     ...aboutGear,
-    apply(state, refusal) {
+    apply(draft, refusal) {
       // What was read off the refused part goes back with it: the next one is measured anew.
-      const { new: _, ...beside } = state.gears[refusal.gear]?.beside ?? {};
-      return withOrder(withGear(state, refusal.gear, { beside }), refusal, { state: 'refused', refusal });
+      delete gearOf(draft, refusal.gear).beside.new;
+      changeOrder(draft, refusal, { state: 'refused', refusal });
     },
   },
-  partFitted: { ...aboutGear, isWork: true, apply: (state, fitted) => withGear(state, fitted.gear, { fitted }) },
-  itemAdded: {
-    apply: (state, added, { id, at }) => ({ ...state, items: [...state.items, { ...added, id, at, readings: {} }] }),
-  },
+  partFitted: { ...aboutGear, isWork: true, apply: (draft, fitted) => void (gearOf(draft, fitted.gear).fitted = fitted) },
+  itemAdded: { apply: (draft, added, { id, at }) => void draft.items.set(id, { ...added, id, at, readings: {} }) },
   itemOrdered: {
-    apply: (state, { item, supplier, priceMinor }) =>
-      withItem(state, item, { state: 'ordered', supplier, ...(priceMinor !== undefined && { priceMinor }) }),
+    apply: (draft, { item, supplier, priceMinor }) =>
+      changeIn(draft.items, item, { state: 'ordered', supplier, ...(priceMinor !== undefined && { priceMinor }) }),
   },
-  itemArrived: { apply: (state, { item }) => withItem(state, item, { state: 'arrived' }) },
+  itemArrived: { apply: (draft, { item }) => changeIn(draft.items, item, { state: 'arrived' }) },
   itemMeasured: {
-    apply(state, { item, quantity, reading, instrument, entered }, { id }) {
-      const { readings = {} } = state.items.find((each) => each.id === item) ?? {};
-      const read = { entryId: id, reading, instrument, entered };
-      return withItem(state, item, { readings: { ...readings, [quantity]: [...(readings[quantity] ?? []), read] } });
+    apply(draft, { item, quantity, reading, instrument, entered }, { id }) {
+      const { readings } = draft.items.get(item) ?? {};
+      if (readings) (readings[quantity] ??= []).push({ entryId: id, reading, instrument, entered });
     },
   },
-  itemAccepted: { apply: (state, { item }) => withItem(state, item, { state: 'accepted' }) },
-  itemRefused: { apply: (state, refusal) => withItem(state, refusal.item, { state: 'refused', refusal }) },
-  itemFitted: { isWork: true, apply: (state, { item }) => withItem(state, item, { state: 'fitted' }) },
-  labourNoted: { isWork: true, apply: (state, labour) => ({ ...state, labour: [...state.labour, labour] }) },
+  itemAccepted: { apply: (draft, { item }) => changeIn(draft.items, item, { state: 'accepted' }) },
+  itemRefused: { apply: (draft, refusal) => changeIn(draft.items, refusal.item, { state: 'refused', refusal }) },
+  itemFitted: { isWork: true, apply: (draft, { item }) => changeIn(draft.items, item, { state: 'fitted' }) },
+  labourNoted: { isWork: true, apply: (draft, labour) => void draft.labour.push(labour) },
   optionKept: {
-    apply: (state, kept) => ({
-      ...state,
-      options: inPlaceOf(state.options, kept, (p, q) => p.option === q.option),
-      droppedOptions: state.droppedOptions.filter((each) => each !== kept.option),
-    }),
+    apply(draft, kept) {
+      putInPlace(draft.options, kept.option, kept);
+      draft.droppedOptions.delete(kept.option);
+    },
   },
   optionDropped: {
-    apply: (state, { option }) => ({
-      ...state,
-      options: state.options.filter((each) => each.option !== option),
-      droppedOptions: once(state.droppedOptions, option),
-    }),
+    apply(draft, { option }) {
+      draft.options.delete(option);
+      draft.droppedOptions.add(option);
+    },
   },
-  useAssumed: { apply: (state, use) => ({ ...state, use }) },
-  quoteMade: { apply: (state, quote, { at, by }) => ({ ...state, quote: { ...quote, at, by } }) },
-  quoteAnswered: { apply: (state, answer, { at }) => ({ ...state, answer: { ...answer, at } }) },
-  sleeveTried: {
-    isWork: true,
-    apply: (state, trial, { id }) => ({ ...state, sleeveTrials: [...state.sleeveTrials, { ...trial, entryId: id }] }),
-  },
+  useAssumed: { isDesk: true, apply: (draft, use) => void (draft.use = use) },
+  quoteMade: { isDesk: true, apply: (draft, quote, { at, by }) => void (draft.quote = { ...quote, at, by }) },
+  quoteAnswered: { isDesk: true, apply: (draft, answer, { at }) => void (draft.answer = { ...answer, at }) },
+  sleeveTried: { isWork: true, apply: (draft, trial, { id }) => void draft.sleeveTrials.push({ ...trial, entryId: id }) },
   settingMade: {
     isWork: true,
     check: ({ wanted }, { settings }, need) => void (wanted !== undefined && need(settings, wanted, 'wanted')),
-    apply: (state, setting, { at }) => ({ ...state, settings: [...state.settings, { ...setting, at }] }),
+    apply: (draft, setting, { at }) => void draft.settings.push({ ...setting, at }),
   },
   partSaved: {
     ...onlyWhereNobodyIsHurt('payload.way', 'safetyCriticalNotSaved'),
     isWork: true,
     changesRow: true,
-    // A part that was saved and not renewed comes back on a day, like whatever else is to be looked at again.
-    apply: (state, saved, { id, at }) => ({
-      ...state,
-      saved: [...state.saved, { ...saved, entryId: id, at }],
-      ...(saved.lookAgainOn && { followUps: [...state.followUps, lookAgain(id, saved.figures, saved.lookAgainOn)] }),
-    }),
+    apply(draft, saved, { id, at }) {
+      draft.saved.push({ ...saved, entryId: id, at });
+      // A part that was saved and not renewed comes back on a day, like whatever else is to be looked at again.
+      if (saved.lookAgainOn) draft.followUps.set(id, lookAgain(id, saved.figures, saved.lookAgainOn));
+    },
   },
   gearMade: {
     ...onlyWhereNobodyIsHurt('payload.gear', 'safetyCriticalNotMade'),
     isWork: true,
-    apply: (state, made, { at }) => ({ ...state, made: [...state.made, { ...made, at }] }),
+    apply: (draft, made, { at }) => void draft.made.push({ ...made, at }),
   },
   ownLooseAdded: {
     ...aboutStep,
-    apply: (state, loose, { id }) => withOwnOf(state, { loose: [...state.own.loose, { ...loose, id: ownId(id) }] }),
+    changesWhatWasSeen: true,
+    apply: (draft, loose, { id }) => void draft.own.loose.push({ ...loose, id: ownId(id) }),
   },
   ownCaptureAdded: {
     ...aboutStep,
-    apply: (state, capture, { id }) => withOwnOf(state, { captures: [...state.own.captures, { ...capture, id: ownId(id) }] }),
+    changesWhatWasSeen: true,
+    apply: (draft, capture, { id }) => void draft.own.captures.push({ ...capture, id: ownId(id) }),
   },
-  ownStepAdded: { apply: (state, step, { id }) => withOwnOf(state, { steps: [...state.own.steps, { ...step, id: ownId(id) }] }) },
+  ownStepAdded: { changesWhatWasSeen: true, apply: (draft, step, { id }) => void draft.own.steps.push({ ...step, id: ownId(id) }) },
   plateRead: {
     ...perhapsAboutGear,
-    apply: (state, plate) => ({ ...state, plates: inPlaceOf(state.plates, plate, (p, q) => p.partNumber === q.partNumber) }),
+    apply: (draft, plate) => putInPlace(draft.plates, plate.partNumber, plate),
   },
   closingDone: {
     isWork: true,
     // A step without a reassembly of its own is put back under its own name.
     check: ({ step }, { closing, steps }, need) => need([...closing, ...steps], step, 'step'),
-    apply: (state, { step, short = [] }) => ({
-      ...state,
-      closingDone: once(state.closingDone, step),
-      handled: [...state.handled, { back: step }],
-      short: [...state.short, ...short],
-    }),
+    apply(draft, { step, short = [] }) {
+      draft.closingDone.add(step);
+      draft.handled.push({ back: step });
+      draft.short.push(...short);
+    },
   },
   proofDone: {
     isWork: true,
     check: ({ proof }, { proofs }, need) => need(proofs, proof, 'proof'),
-    apply: (state, done, { at }) => ({ ...state, proofs: inPlaceOf(state.proofs, { ...done, at }, (p, q) => p.proof === q.proof) }),
+    apply: (draft, done, { at }) => putInPlace(draft.proofs, done.proof, { ...done, at }),
   },
   followUpSet: {
     changesRow: true,
     check: ({ proof }, { proofs }, need) => void (proof !== undefined && need(proofs, proof, 'proof')),
-    apply: (state, followUp, { id }) => ({ ...state, followUps: [...state.followUps, { ...followUp, id, done: null }] }),
+    apply: (draft, followUp, { id }) => void draft.followUps.set(id, { ...followUp, id, done: null }),
   },
   followUpDone: {
     changesRow: true,
-    apply: (state, done, { at }) => ({
-      ...state,
-      followUps: state.followUps.map((each) => (each.id === done.followUp ? { ...each, done: { ...done, at } } : each)),
-    }),
+    apply: (draft, done, { at }) => changeIn(draft.followUps, done.followUp, { done: { ...done, at } }),
   },
   intervalSet: {
     check({ every, unit }) {
       if (every.days === undefined && every.units === undefined) throw fail('nothingGiven', 'payload.every', { reason: 'noInterval' });
       if (every.units !== undefined && unit === undefined) throw fail('missing', 'payload.unit');
     },
-    apply: (state, interval, { at }) => ({
-      ...state,
-      intervals: inPlaceOf(state.intervals, { ...interval, at }, (p, q) => p.what === q.what),
-    }),
+    apply: (draft, interval, { at }) => putInPlace(draft.intervals, interval.what, { ...interval, at }),
   },
-  secondChecked: { isCheck: true, apply: (state) => state },
-  outsideChecked: { isCheck: true, apply: (state) => state },
-  ratioChosen: { apply: (state, ratioChosen) => ({ ...state, ratioChosen }) },
+  secondChecked: { isDesk: true, isCheck: true, apply: () => undefined },
+  outsideChecked: { isDesk: true, isCheck: true, apply: () => undefined },
+  ratioChosen: { apply: (draft, ratioChosen) => void (draft.ratioChosen = ratioChosen) },
   odometerCorrected: {
     check({ before, after, missed }) {
       if (after > before && Math.abs(before + missed - after) < 0.01) return;
       throw fail('invalid', 'payload.after', { reason: 'odometerForwardOnly' });
     },
-    apply: (state, corrected, { at, by }) => ({ ...state, odometerCorrected: { ...corrected, at, by } }),
+    apply: (draft, corrected, { at, by }) => void (draft.odometerCorrected = { ...corrected, at, by }),
   },
-  remark: {
-    ...perhapsAboutGear,
-    apply: (state, remark) => ({ ...state, remarks: [...state.remarks, remark] }),
-  },
-  closed: { changesRow: true, apply: (state, closed, { at, by }) => ({ ...state, closed: { ...closed, at, by } }) },
-  reopened: { changesRow: true, apply: (state) => ({ ...state, closed: null }) },
-  withdrawn: { changesRow: true, apply: (state) => state },
+  remark: { ...perhapsAboutGear, apply: (draft, remark) => void draft.remarks.push(remark) },
+  closed: { isDesk: true, changesRow: true, apply: (draft, closed, { at, by }) => void (draft.closed = { ...closed, at, by }) },
+  reopened: { isDesk: true, changesRow: true, apply: (draft) => void (draft.closed = null) },
+  withdrawn: { changesRow: true, apply: () => undefined },
 };
 
 /** The row of an entry's kind. */

@@ -1,5 +1,5 @@
 import type { EntryKind, EntryPayload } from './entry.ts';
-import { EMPTY_JOB, type JobState } from './jobState.ts';
+import { emptyJob, type JobState } from './jobState.ts';
 import {
   OTHER,
   added,
@@ -343,7 +343,7 @@ const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readon
 test.each(Object.entries(WRITTEN).flatMap(([kind, list]) => list.map((each, i) => [kind, i, ...each] as const)))(
   '%s (%d) changes what it says and nothing else',
   (_kind, _i, payloads, change) => {
-    const { jobId: _, active: __, withdrawn: ___, ...state } = after(...payloads);
-    expect(state).toEqual({ ...EMPTY_JOB, ...change });
+    const { jobId: _, active: __, withdrawn: ___, written: ____, ...state } = after(...payloads);
+    expect(state).toEqual({ ...emptyJob(), ...change });
   },
 );

@@ -3,7 +3,7 @@ import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
 import type { Entry, EntryPayload, Payload } from './entry.ts';
 import { foldJob } from './fold.ts';
-import { EMPTY_JOB, type JobState } from './jobState.ts';
+import { emptyJob, type JobState } from './jobState.ts';
 
 export const pack = findFamily('auger-gearbox') as Pack;
 export const JOB = '0197a000-0000-7000-8000-000000000001';
@@ -94,7 +94,7 @@ export const closed: Payload<'closed'> = { kind: 'closed', outcome: 'cleaned', f
 export const stuck = (snag: string): Payload<'stepStuck'> => ({ kind: 'stepStuck', step: 'front-out', snag });
 export const added: Payload<'itemAdded'> = { kind: 'itemAdded', name: 'Bearing 6203', count: 2, state: 'needed', type: 'bearing' };
 export const item = (more: object = {}) => ({ items: [{ ...added, id: id(0), at: at(0), readings: {}, ...more }] as JobState['items'] });
-export const isOwn = (change: Partial<JobState['own']>) => ({ own: { ...EMPTY_JOB.own, ...change } });
+export const isOwn = (change: Partial<JobState['own']>) => ({ own: { ...emptyJob().own, ...change } });
 export const bushing: Payload<'ownLooseAdded'> = {
   kind: 'ownLooseAdded',
   step: 'front-out',

@@ -1,6 +1,7 @@
 import type { Entry } from './entry.ts';
 import { ruleOf } from './entryKinds.ts';
-import { EMPTY_JOB, type JobState } from './jobState.ts';
+import { finished, newDraft } from './jobDraft.ts';
+import type { JobState } from './jobState.ts';
 
 /**
  * Entries of one job, in any order and sent any number of times → what the job is now.
@@ -12,27 +13,31 @@ export function foldJob(jobId: string, entries: readonly Entry[]): JobState {
   const active = ordered.filter(({ id, payload }) => !gone.has(id) && payload.kind !== 'withdrawn');
   const withdrawn = ordered.filter(({ id, payload }) => gone.has(id) && payload.kind !== 'withdrawn');
   const byId = new Map(ordered.map((each) => [each.id, each]));
-  const empty: JobState = { ...EMPTY_JOB, jobId, active, withdrawn };
-  return ordered.filter(({ id }) => !gone.has(id)).reduce((state, each) => after(state, each, byId), empty);
-}
-
-function after(state: JobState, { payload, ...entry }: Entry, byId: ReadonlyMap<string, Entry>): JobState {
-  const next = ruleOf(payload).apply(state, payload, entry);
-  return next.closed && bearsOnClosing(payload, byId) ? { ...next, closed: null } : next;
+  const draft = newDraft({ jobId, written: ordered, active, withdrawn });
+  for (const { payload, ...entry } of ordered) {
+    if (gone.has(entry.id)) continue;
+    ruleOf(payload).apply(draft, payload, entry);
+    if (draft.closed && bearsOnClosing(payload, byId)) draft.closed = null;
+  }
+  return finished(draft);
 }
 
 /** A closed job that is worked on is open again, and so is one whose work or check is taken back, or put back. */
 function bearsOnClosing(payload: Entry['payload'], byId: ReadonlyMap<string, Entry>): boolean {
-  if (payload.kind !== 'withdrawn') return ruleOf(payload).isWork === true;
-  const meant = ultimately(payload.entry, byId);
-  return meant !== undefined && (ruleOf(meant).isCheck === true || ruleOf(meant).isWork === true);
+  const meant = meantBy(payload, byId);
+  if (!meant) return false;
+  return ruleOf(meant).isWork === true || (payload.kind === 'withdrawn' && ruleOf(meant).isCheck === true);
 }
 
-/** What a withdrawal is about in the end: it may take back the taking back of the taking back of it. */
-function ultimately(id: string, byId: ReadonlyMap<string, Entry>): Entry['payload'] | undefined {
+/**
+ * What an entry is about in the end: itself, or what a withdrawal takes back, which may be the taking back of the taking
+ * back of it. Undefined where that is not among the entries.
+ */
+export function meantBy(given: Entry['payload'], byId: ReadonlyMap<string, Entry>): Entry['payload'] | undefined {
   const seen = new Set<string>();
-  let payload = byId.get(id)?.payload;
-  while (payload?.kind === 'withdrawn' && !seen.has(payload.entry)) {
+  let payload: Entry['payload'] | undefined = given;
+  while (payload?.kind === 'withdrawn') {
+    if (seen.has(payload.entry)) return undefined;
     seen.add(payload.entry);
     payload = byId.get(payload.entry)?.payload;
   }

@@ -119,14 +119,16 @@ export interface JobState {
   readonly plates: readonly Payload<'plateRead'>[];
   readonly remarks: readonly Payload<'remark'>[];
   readonly closed: (Payload<'closed'> & { readonly at: string; readonly by: string }) | null;
+  /** Everything that was ever written, oldest first: also what was taken back, and the takings back. */
+  readonly written: readonly Entry[];
   /** Entries that nobody took back, oldest first. */
   readonly active: readonly Entry[];
   /** Entries that were taken back; their withdrawals are in neither list. */
   readonly withdrawn: readonly Entry[];
 }
 
-/** A job of which nothing is known yet. */
-export const EMPTY_JOB: Omit<JobState, 'jobId' | 'active' | 'withdrawn'> = {
+/** A job of which nothing is known yet; each time anew, for a fold writes into its lists. */
+export const emptyJob = (): Omit<JobState, 'jobId' | 'written' | 'active' | 'withdrawn'> => ({
   takenIn: null,
   takenInAt: null,
   promisedOn: null,
@@ -172,4 +174,4 @@ export const EMPTY_JOB: Omit<JobState, 'jobId' | 'active' | 'withdrawn'> = {
   plates: [],
   remarks: [],
   closed: null,
-};
+});

@@ -2,7 +2,7 @@ import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
 import { jobOf } from './jobOf.ts';
-import { secondCheckOf, SIGNED_SHEET } from './secondCheck.ts';
+import { handsOf, secondCheckOf, SIGNED_SHEET } from './secondCheck.ts';
 import { toSetRight } from './toSetRight.ts';
 
 const pack = findFamily('sector-steering') as Pack;
@@ -119,6 +119,103 @@ test.each<[string, Line[], string | null]>([
     null,
   ],
 ])('an outside checker: %s', (_name, lines, outside) => expect(secondCheckOf(job(...lines))?.outside ?? null).toBe(outside));
+
+const STEP = { step: 'battery-off' } as const;
+const idOf = (i: number) => `0197a000-0000-7000-8000-${String(i).padStart(12, '0')}`;
+
+test.each<[string, Line[], string | null]>([
+  [
+    'who took his own work back',
+    [
+      ['imke', WORK],
+      ['imke', WORK],
+      ['imke', { kind: 'withdrawn', entry: idOf(1) }],
+      ['imke', CHECK],
+    ],
+    null,
+  ],
+  [
+    'whose work another took back',
+    [
+      ['imke', WORK],
+      ['wren', WORK],
+      ['wren', { kind: 'withdrawn', entry: idOf(0) }],
+      ['imke', CHECK],
+    ],
+    null,
+  ],
+  [
+    'who only took work of another back',
+    [
+      ['imke', WORK],
+      ['imke', WORK],
+      ['wren', { kind: 'withdrawn', entry: idOf(0) }],
+      ['wren', CHECK],
+    ],
+    null,
+  ],
+  [
+    'who only remarked',
+    [
+      ['imke', WORK],
+      ['wren', { kind: 'remark', text: 'held the wheel' }],
+      ['wren', CHECK],
+    ],
+    null,
+  ],
+  [
+    'who took the machine in and promised a day',
+    [
+      ['wren', { kind: 'promised', on: '2026-03-02' }],
+      ['imke', WORK],
+      ['wren', CHECK],
+    ],
+    'wren',
+  ],
+  [
+    'who took back a check and gives it again',
+    [
+      ['imke', WORK],
+      ['wren', CHECK],
+      ['wren', { kind: 'withdrawn', entry: idOf(1) }],
+      ['wren', CHECK],
+    ],
+    'wren',
+  ],
+])('fresh eyes: %s', (_name, lines, by) => expect(secondCheckOf(job(...lines))?.by ?? null).toBe(by));
+
+test.each<[string, EntryPayload]>([
+  ['a step left out', { kind: 'stepSkipped', ...STEP, reason: 'was off' }],
+  ['a step that will not come', { kind: 'stepStuck', ...STEP, snag: 'rust' }],
+  ['a wait begun', { kind: 'waitStarted', wait: 'cure', minutes: 10, source: 'tin' }],
+  ['a wait cut short', { kind: 'waitCut', wait: 'cure', reason: 'late' }],
+  ['a part lost', { kind: 'looseNoted', ...STEP, item: 'nut', what: 'lost', count: 1 }],
+  ['something done while it was open', { kind: 'extraDone', extra: 'other-side' }],
+  ['work taken back', { kind: 'withdrawn', entry: idOf(0) }],
+])('%s after the check wants a new one', (_name, payload) => {
+  const lines: Line[] = [
+    ['imke', WORK],
+    ['imke', WORK],
+    ['wren', CHECK],
+    ['imke', payload],
+  ];
+  expect(secondCheckOf(job(...lines))).toBeNull();
+  expect(secondCheckOf(job(...lines, ['tobin', CHECK]))?.by).toBe('tobin');
+});
+
+test('what the record knows decides: a check that waits for its PIN, a person under two names, a sheet that never came', () => {
+  const checked = job(['imke', WORK], ['wren', CHECK]);
+  expect(secondCheckOf(checked, { isSigned: () => false })).toBeNull();
+  expect(secondCheckOf(checked, { isFresh: (person) => person !== 'wren' })).toBeNull();
+  const outside = job(['imke', WORK], ['imke', SHEET], ['imke', OUTSIDE]);
+  expect(secondCheckOf(outside, { hasSheet: () => false })).toBeNull();
+  expect(secondCheckOf(outside, { hasSheet: (hash) => hash === SHEET.hash })?.outside).toBe('Edda Brask');
+});
+
+test('everybody who ever wrote of the machine had a hand in it, the photo of the sheet apart', () => {
+  const state = job(['imke', WORK], ['wren', { kind: 'withdrawn', entry: idOf(0) }], ['tobin', SHEET], ['edda', CHECK]);
+  expect([...handsOf(state)]).toEqual(['imke', 'wren']);
+});
 
 test('what is to be set right: everything found on the way, and what was decided, each once', () => {
   const found = (fault: string): EntryPayload => ({ kind: 'faultFound', fault, probability: 0.9 });
