@@ -25,6 +25,13 @@ export async function handOver(page: Page, person: string, pin = '2580'): Promis
   await link(page, `${person} is at the bench`).waitFor();
 }
 
+/** Somebody signs what they just pressed with their PIN. */
+export async function signByPin(page: Page, person: string, pin = '2580'): Promise<void> {
+  await page.getByLabel(`PIN of ${person}`).fill(pin);
+  await page.getByTestId('prove').click();
+  await page.getByLabel(`PIN of ${person}`).waitFor({ state: 'detached' });
+}
+
 export async function takeIn(page: Page, machine: RegExp, complaint: string): Promise<void> {
   await button(page, 'Take in a machine').click();
   await button(page, machine).click();

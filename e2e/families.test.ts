@@ -3,7 +3,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { arrive, button, clearTheWay, handOver, heading, honest, link, openUp, radio, takeIn, trace } from './actions.ts';
+import { arrive, button, clearTheWay, handOver, signByPin, heading, honest, link, openUp, radio, takeIn, trace } from './actions.ts';
 import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -73,11 +73,13 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
 
   await page.getByTestId('close-job').click();
   await page.getByText('Somebody else must look it over first: it is a safety-critical job.').waitFor();
-  expect(await page.getByText('You worked on it yourself, Imke.', { exact: false }).isVisible()).toBe(true);
+  expect(await page.getByText('You had a hand in it yourself, Imke.', { exact: false }).isVisible()).toBe(true);
   await link(page, 'Imke is at the bench').click();
   await handOver(page, 'Tobin');
   await page.goBack();
   await page.getByTestId('second-check').click();
+  // Signed at that moment, by the PIN of who looked it over.
+  await signByPin(page, 'Tobin');
   await page.getByText('Looked over by Tobin').waitFor();
 });
 

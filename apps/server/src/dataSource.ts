@@ -11,6 +11,7 @@ import { JobRows1700000000007 } from './migrations/1700000000007-JobRows.ts';
 import { MachinesKept1700000000009 } from './migrations/1700000000009-MachinesKept.ts';
 import { BenchAndNear1700000000011 } from './migrations/1700000000011-BenchAndNear.ts';
 import { FollowUpsAndLearning1700000000012 } from './migrations/1700000000012-FollowUpsAndLearning.ts';
+import { HandOvers1700000000013 } from './migrations/1700000000013-HandOvers.ts';
 import { PlatesFound1700000000010 } from './migrations/1700000000010-PlatesFound.ts';
 import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
@@ -31,6 +32,7 @@ const MIGRATIONS = [
   PlatesFound1700000000010,
   BenchAndNear1700000000011,
   FollowUpsAndLearning1700000000012,
+  HandOvers1700000000013,
 ];
 
 /** Every state that the tables were ever in, the first one first, by the change that led to it. */

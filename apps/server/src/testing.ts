@@ -8,6 +8,7 @@ import type { DataSource } from 'typeorm';
 import { buildApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDataSource } from './dataSource.ts';
+import { SAMPLE } from './demo/sample.ts';
 import { seedDemo } from './demo/seed.ts';
 import { beginSession } from './people/sessions.ts';
 
@@ -78,6 +79,10 @@ export async function sendEntries({ inject }: Pick<TestServer, 'inject'>, jobId:
   return { ids: entries.map(({ id }) => id), answer };
 }
 
+/** Somebody gives their PIN for entries of theirs that want it, on a device of their own. */
+export const sign = ({ inject }: Pick<TestServer, 'inject'>, person: string, ...signs: readonly string[]) =>
+  inject({ method: 'POST', url: '/api/switch', payload: { person, pin: SAMPLE.pin, signs }, headers: { [PERSON_HEADER]: person } });
+
 export const SETUP_CODE = 'let-me-begin';
 
 /** A device of their own for each person of the demo; the cookie as their browsers would hold it. */
@@ -90,12 +95,20 @@ export async function cookiesOf(dataSource: DataSource): Promise<ReadonlyMap<str
 }
 
 async function signedIn(app: FastifyInstance, dataSource: DataSource): Promise<Inject> {
-  const cookies = await cookiesOf(dataSource);
-  return (asked) => {
+  const cookies = new Map(await cookiesOf(dataSource));
+  const renewed = async (person: string) => {
+    const cookie = cookies.get(person);
+    // With the database away the cookie is what it was.
+    if (!cookie || !dataSource.isInitialized || (await app.sessions.find(cookie.slice('badger='.length)))?.holder?.id === person) return cookie;
+    const again = `badger=${await beginSession(dataSource.manager, { shopId: SCENARIO.shop.id, personId: person, device: 'A test' })}`;
+    cookies.set(person, again);
+    return again;
+  };
+  return async (asked) => {
     const options = typeof asked === 'string' ? { url: asked } : asked;
     const person = String(options.headers?.[PERSON_HEADER] ?? 'tobin');
     // Somebody who does not work here asks from a device of those who do.
-    const cookie = cookies.get(person) ?? cookies.get('tobin') ?? '';
+    const cookie = (await renewed(person)) ?? cookies.get('tobin') ?? '';
     return app.inject({ ...options, headers: { cookie, ...options.headers } });
   };
 }

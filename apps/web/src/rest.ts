@@ -34,6 +34,7 @@ export { ReceiveScreen } from './match/ReceiveScreen.tsx';
 export { MarkPhotoScreen } from './photo/MarkPhotoScreen.tsx';
 export { FirstVisitScreen } from './entrance/FirstVisitScreen.tsx';
 export { SignInForm } from './entrance/SignInForm.tsx';
+export { WhoHoldsScreen } from './entrance/WhoHoldsScreen.tsx';
 export { SignInScreen } from './entrance/SignInScreen.tsx';
 export { ChangesScreen } from './people/ChangesScreen.tsx';
 export { DevicesScreen } from './people/DevicesScreen.tsx';

@@ -2,7 +2,9 @@ import { benchMove, entry } from '@patient-badger/core';
 import { z } from 'zod';
 
 /** A job is its entries; what it is now is folded from them, here and on the server alike. */
-export const job = z.object({ id: z.uuid(), machineId: z.uuid(), family: z.string(), entries: z.array(entry) }).meta({ id: 'Job' });
+export const job = z
+  .object({ id: z.uuid(), machineId: z.uuid(), family: z.string(), safetyCritical: z.boolean().default(false), entries: z.array(entry) })
+  .meta({ id: 'Job' });
 export type Job = z.infer<typeof job>;
 
 /** What a list shows of a job. Kept beside its entries, so that no list reads them. */
@@ -61,7 +63,8 @@ export const entryBatch = z.array(z.unknown()).min(1).max(MOST_ENTRIES);
 export const entryReceipt = z
   .object({
     id: z.string(),
-    status: z.enum(['stored', 'known', 'refused']),
+    /** Unsigned: kept on the device until its writer has given their PIN for it. */
+    status: z.enum(['stored', 'known', 'refused', 'unsigned']),
     /** Its place in the shop's record. */
     seq: z.int().optional(),
     path: z.string().optional(),

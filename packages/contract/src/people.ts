@@ -84,7 +84,13 @@ export type SignIn = z.infer<typeof signIn>;
 
 /** Who takes the device over: by PIN, or by passphrase where they have none. */
 export const switchTo = z
-  .strictObject({ person: id, pin: z.string().max(8).optional(), passphrase: typedPassphrase.optional() })
+  .strictObject({
+    person: id,
+    pin: z.string().max(8).optional(),
+    passphrase: typedPassphrase.optional(),
+    /** Entries of theirs that they sign with it: a second check, or the closing of a safety-critical job. */
+    signs: z.array(z.uuid()).max(20).optional(),
+  })
   .meta({ id: 'SwitchTo' });
 export type SwitchTo = z.infer<typeof switchTo>;
 

@@ -89,7 +89,7 @@ export { jobLedger, openLedger } from './job/ledger.ts';
 export { failedProof, isProved, isWithin, laterLooks, openFollowUps, openSettings, proofPlan } from './job/proofPlan.ts';
 export type { Lubricant, Never } from './setup/lubricant.ts';
 export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
-export { secondCheckOf, SIGNED_SHEET, handsOf } from './job/secondCheck.ts';
+export { handsOf, secondCheckOf, SIGNED_SHEET, type CheckProof } from './job/secondCheck.ts';
 export { toSetRight } from './job/toSetRight.ts';
 export { fit } from './match/fit.ts';
 export {

@@ -1,4 +1,5 @@
 import { foldJob, type Entry } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { idOf } from '../idOf.ts';
@@ -100,6 +101,7 @@ async function insertJobs(manager: EntityManager, shopId: string, list: readonly
     jobs,
     list.map(({ id, machine, written }) => ({
       ...{ id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: false, complaint: '' },
+      safetyCritical: findFamily(machine.family)?.safetyCritical ?? false,
       takenInAt: new Date(written[0]?.at ?? 0),
       seq: Math.max(...written.map((each) => seqOf.get(each.id) ?? 0)),
       moveSeq: 0,
@@ -107,11 +109,11 @@ async function insertJobs(manager: EntityManager, shopId: string, list: readonly
   );
   await manager.insert(
     entries,
-    inOrder.map((each) => ({ ...each, at: new Date(each.at), seq: seqOf.get(each.id) ?? 0, shopId })),
+    inOrder.map((each) => ({ ...each, at: new Date(each.at), seq: seqOf.get(each.id) ?? 0, shopId, heldBy: null, device: null })),
   );
   await manager.update(shops, { id: shopId }, { lastSeq: inOrder.length });
   for (const { id, written, machine } of list) {
-    const pack = await packOfJob(manager, { shopId, machineId: idOf('machine', machine.key) });
+    const pack = await packOfJob(manager, { shopId, machineId: idOf('machine', machine.key), safetyCritical: false });
     await writeRow(manager, { state: foldJob(id, written), pack, shopId });
   }
 }

@@ -6,17 +6,16 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { SAMPLE } from '../demo/sample.ts';
 import { insertSampleParts } from '../demo/seed.ts';
 import { ServerProblem } from '../problems.ts';
-import { giveCookie, needSession, takeCookie, tokenOf } from '../people/actor.ts';
+import { giveCookie, giveOwnDevice, needSession, newOwnDevice, ownDeviceOf, takeCookie, tokenOf } from '../people/actor.ts';
 import { people, shops } from '../people/entities.ts';
 import { writeAudit } from '../people/audit.ts';
 import { provePassphrase, provePin } from '../people/proof.ts';
 import { hashSecret, refuseWeakPassphrase } from '../people/secrets.ts';
-import { beginSession } from '../people/sessions.ts';
+import { announceSessions, beginSession, digest, endSession } from '../people/sessions.ts';
+import { whoSignsIn } from '../people/signIn.ts';
 
 /** Any number that only this project's servers use: who holds it makes the first shop. */
 const FIRST_SHOP_LOCK = 7_316_403;
-/** Shops that a database may hold of people of one name: each costs a try. */
-const MOST_NAMESAKES = 5;
 
 interface Options {
   readonly dataSource: DataSource;
@@ -35,7 +34,10 @@ export const signInRoutes: FastifyPluginAsyncZod<Options> = async (app, { dataSo
   const open = { open: true };
   const standingOf = async (request: FastifyRequest): Promise<Standing> => {
     const { session } = request;
-    if (session) return { state: 'signedIn', person: session.activeId, proven: [...session.proven.keys()], sample: null };
+    if (session) {
+      const person = session.holder?.id ?? null;
+      return { state: 'signedIn', person, proven: person === null ? [] : [person], sample: null };
+    }
     const out = { person: null, proven: [] };
     if ((await dataSource.getRepository(shops).count()) === 0) return { state: 'first', ...out, sample: null };
     return { state: 'signIn', ...out, sample: isSample ? SAMPLE : null };
@@ -60,50 +62,69 @@ export const signInRoutes: FastifyPluginAsyncZod<Options> = async (app, { dataSo
 
   app.post('/api/sign-in', { schema: { body: signIn, response: { 200: standing } }, config: slowly }, async (request, reply) => {
     const { name, passphrase, device } = request.body;
-    const named = await dataSource
-      .getRepository(people)
-      .createQueryBuilder('p')
-      .where('lower(p.name) = lower(:name) AND p.retired_at IS NULL', { name })
-      .limit(MOST_NAMESAKES)
-      .getMany();
-    for (const person of named.length > 0 ? named : [null]) {
-      if (!(await provePassphrase(dataSource, person?.id ?? null, passphrase)) || !person) continue;
-      const token = await beginSession(dataSource.manager, { shopId: person.shopId, personId: person.id, device });
-      giveCookie(request, reply, token);
-      return now(request, token);
-    }
-    throw new ServerProblem('wrongPassphrase');
+    const person = await whoSignsIn(dataSource, { name, passphrase, address: request.ip, ownDevice: ownDeviceOf(request) });
+    if (!person) throw new ServerProblem('wrongPassphrase');
+    const own = ownDeviceOf(request) ?? newOwnDevice();
+    const token = await dataSource.transaction(async (manager) => {
+      // The browser's session of before ends with the new one: nobody goes on by a copy of it.
+      if (request.session) await endSession(manager, request.session.id);
+      await keepOwnDevice(manager, own, person.id);
+      return beginSession(manager, { shopId: person.shopId, personId: person.id, device });
+    });
+    giveCookie(request, reply, token);
+    giveOwnDevice(request, reply, own);
+    return now(request, token);
   });
 
   app.post('/api/sign-out', { schema: { response: { 200: standing } }, config: open }, async (request, reply) => {
-    if (request.session) await dataSource.query('DELETE FROM sessions WHERE id = $1', [request.session.id]);
+    if (request.session) await endSession(dataSource.manager, request.session.id);
     takeCookie(reply);
     app.sessions.forget();
     request.session = null;
     return standingOf(request);
   });
 
+  /** The device was put down, or somebody took it without a connection: nobody holds it until they have given their PIN. */
+  app.post('/api/put-down', { schema: { response: { 200: standing } } }, async (request) => {
+    const { id, shopId } = needSession(request);
+    await dataSource.query('UPDATE sessions SET active_id = NULL WHERE id = $1', [id]);
+    await announceSessions(dataSource.manager, shopId);
+    return now(request, tokenOf(request) ?? '');
+  });
+
   const switching = { schema: { body: switchTo, response: { 200: standing } }, config: { rateLimit: slowly.rateLimit } };
-  app.post('/api/switch', switching, async (request) => {
-    const session = needSession(request);
-    const { person, pin, passphrase } = request.body;
-    if (!(await dataSource.getRepository(people).existsBy({ id: person, shopId: session.shopId })))
-      throw new ServerProblem('unknownPerson');
+  app.post('/api/switch', switching, async (request, reply) => {
+    const { id, shopId, personId: signerId } = needSession(request);
+    const { person, pin, passphrase, signs = [] } = request.body;
+    if (!(await dataSource.getRepository(people).existsBy({ id: person, shopId }))) throw new ServerProblem('unknownPerson');
+    const tried = { shopId, personId: person, signerId };
     if (passphrase !== undefined) {
-      if (!(await provePassphrase(dataSource, person, passphrase))) throw new ServerProblem('wrongPassphrase');
-    } else if (!(await provePin(dataSource, { sessionId: session.id, personId: person, given: pin ?? '' })))
-      throw new ServerProblem('wrongPin');
+      if (!(await provePassphrase(dataSource, { ...tried, given: passphrase }))) throw new ServerProblem('wrongPassphrase');
+    } else if (!(await provePin(dataSource, { ...tried, given: pin ?? '' }))) throw new ServerProblem('wrongPin');
+    const own = passphrase === undefined ? null : (ownDeviceOf(request) ?? newOwnDevice());
+    if (own !== null) giveOwnDevice(request, reply, own);
     await dataSource.transaction(async (manager) => {
-      await manager.query(
-        `INSERT INTO session_people (session_id, person_id, proven) VALUES ($1, $2, true)
-         ON CONFLICT (session_id, person_id) DO UPDATE SET proven = true, failed = 0`,
-        [session.id, person],
-      );
-      await manager.query('UPDATE sessions SET active_id = $2 WHERE id = $1', [session.id, person]);
+      if (own !== null) await keepOwnDevice(manager, own, person);
+      await manager.query('UPDATE sessions SET active_id = $2 WHERE id = $1', [id, person]);
+      // What is signed is signed by this PIN, at this moment, and by no later one.
+      for (const entry of signs)
+        await manager.query('INSERT INTO signatures (entry_id, person_id, shop_id) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING', [
+          entry,
+          person,
+          shopId,
+        ]);
+      await announceSessions(manager, shopId);
     });
     return now(request, tokenOf(request) ?? '');
   });
 };
+
+/** This person gave their passphrase in this browser. */
+const keepOwnDevice = (manager: EntityManager, token: string, personId: string): Promise<unknown> =>
+  manager.query(
+    'INSERT INTO own_devices (token, person_id) VALUES ($1, $2) ON CONFLICT (token, person_id) DO UPDATE SET failed = 0, last_at = now()',
+    [digest(token), personId],
+  );
 
 async function makeFirstShop(
   manager: EntityManager,

@@ -2,7 +2,7 @@ import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '@patient-badger/core';
 import type { JobPage, MachinePage, OwnFamily, Problem } from '@patient-badger/contract';
 import { randomUUID } from 'node:crypto';
-import { testServer, type TestServer } from '../testing.ts';
+import { sign, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(60_000);
 
@@ -90,7 +90,9 @@ test('a model’s overrides reach the server: a step it does not have cannot be 
 test('a safety-critical job is closed only once somebody without a hand in it has looked it over', async () => {
   const tractor = (await server.inject('/api/jobs')).json<JobPage>().rows.find(({ family }) => family === 'sector-steering');
   const send = async (by: string, payload: object) => {
-    const entry = { id: randomUUID(), jobId: tractor?.id, at: new Date().toISOString(), by, payload };
+    const id = randomUUID();
+    await sign(server, by, id);
+    const entry = { id, jobId: tractor?.id, at: new Date().toISOString(), by, payload };
     const answer = await server.inject({ method: 'POST', url: '/api/entries', headers: { 'x-person': entry.by }, payload: [entry] });
     return answer.json<{ status: string; sentence?: string }[]>()[0];
   };

@@ -5,9 +5,7 @@ import {
   foldJob,
   jobSummary,
   openFollowUps,
-  openLedger,
   ruleOf,
-  secondCheckOf,
   type Entry,
   type JobState,
   type Pack,
@@ -19,6 +17,7 @@ import { shops } from '../people/entities.ts';
 import { ServerProblem } from '../problems.ts';
 import { jobWords } from '../words.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
+import { refuseCheck, refuseUnfinished } from './gate.ts';
 
 /** Channel on which a commit is announced to every server process. */
 export const CHANNEL = 'badger_entries';
@@ -28,6 +27,8 @@ export interface Checked {
   readonly entry: Entry;
   readonly role: Role;
   readonly pack: Pack | null;
+  /** What the device is called from which it came; held by who wrote it. */
+  readonly device: string;
 }
 
 export interface Outcome {
@@ -36,7 +37,10 @@ export interface Outcome {
 }
 
 type Known = Pick<EntryRow, 'id' | 'shopId' | 'jobId'> & { readonly seq: number };
-type JobNow = Pick<JobRow, 'id' | 'shopId' | 'machineId' | 'family' | 'closed'>;
+/** Entries that may check a job, or close it. */
+const GATED = new Set(['secondChecked', 'outsideChecked', 'closed', 'withdrawn']);
+
+type JobNow = Pick<JobRow, 'id' | 'shopId' | 'machineId' | 'family' | 'closed' | 'safetyCritical'>;
 
 /**
  * Entries into the record in one transaction, in the order given, each answered for itself: where it is, or
@@ -88,7 +92,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
   const known = new Map<string, Known>(before.map((each) => [each.id, each]));
   const found = await manager
     .createQueryBuilder(jobs, 'j')
-    .select(['j.id', 'j.shopId', 'j.machineId', 'j.family', 'j.closed'])
+    .select(['j.id', 'j.shopId', 'j.machineId', 'j.family', 'j.closed', 'j.safetyCritical'])
     .where('j.id = ANY(:jobIds)', { jobIds })
     .getMany();
   const jobsNow = new Map<string, JobNow>(found.map((each) => [each.id, each]));
@@ -105,13 +109,24 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
     return foldJob(id, (await manager.find(entries, { where: { jobId: id } })).map(toEntry));
   };
 
-  const begin = async ({ jobId, at, payload }: Entry): Promise<JobNow> => {
+  const begin = async ({ jobId, at, payload }: Entry, { safetyCritical }: Pack): Promise<JobNow> => {
     if (payload.kind !== 'takenIn') throw new ServerProblem('unknownJob', { path: 'jobId' });
     const { machineId, family, complaint } = payload;
-    const made = { id: jobId, shopId, machineId, family, closed: false };
+    const made = { id: jobId, shopId, machineId, family, closed: false, safetyCritical };
     await manager.insert(jobs, { ...made, complaint, takenInAt: new Date(at), seq: 0, moveSeq: 0 });
     jobsNow.set(jobId, made);
     return made;
+  };
+
+  const refuseAtGate = async ({ entry, role }: Checked, pack: Pack) => {
+    if (!GATED.has(entry.payload.kind)) return;
+    await writeOut();
+    const before = (await manager.find(entries, { where: { jobId: entry.jobId } })).map(toEntry);
+    const gated = { shopId, pack, state: foldJob(entry.jobId, before), entry, role };
+    if (ruleOf(entry.payload).isCheck) return refuseCheck(manager, gated);
+    // Whatever closes a job goes through one gate: also the taking back of what had opened it again.
+    const closes = gated.state.closed === null && foldJob(entry.jobId, [...before, entry]).closed !== null;
+    if (closes) await refuseUnfinished(manager, gated);
   };
 
   return {
@@ -129,13 +144,13 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       const pack = there ? await packOfJob(manager, there) : checked.pack;
       if (!pack) throw new ServerProblem('unknownJob', { path: 'jobId' });
       checkEntry(payload, pack);
-      const job = there ?? (await begin(entry));
-      if (payload.kind === 'closed') refuseUnfinished(pack, await stateOf(job.id), { ...payload, role: checked.role });
-      unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId });
+      const job = there ?? (await begin(entry, pack));
+      await refuseAtGate(checked, pack);
+      unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId, heldBy: entry.by, device: checked.device });
       known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });
       lastSeq.set(job.id, { seq, bears: bearsOnMove(payload) || lastSeq.get(job.id)?.bears === true });
       const rule = ruleOf(payload);
-      if (rule.changesRow || (rule.isWork && job.closed)) moved.add(job.id);
+      if (rule.changesRow || ((rule.isWork || rule.changesWhatWasSeen) && job.closed)) moved.add(job.id);
       return { status: 'stored', seq };
     },
     async finish() {
@@ -154,19 +169,6 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       }
     },
   };
-}
-
-interface Closing {
-  readonly despiteLedger?: string | undefined;
-  readonly role: Role;
-}
-
-/** A job is closed only with everything back that came off, or a reason; and looked over where someone can be hurt by it, or an apprentice closes it. */
-function refuseUnfinished(pack: Pack, state: JobState, { despiteLedger, role }: Closing): void {
-  if (despiteLedger === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
-  if (secondCheckOf(state) !== null) return;
-  if (pack.safetyCritical) throw new ServerProblem('secondCheckMissing');
-  if (role === 'apprentice') throw new ServerProblem('lookOverMissing');
 }
 
 interface Written {

@@ -6,12 +6,12 @@ import { ServerProblem } from '../problems.ts';
 import { CHANNEL, isRefusal, type Checked, type Outcome } from './commit.ts';
 
 /** Whose job it is and on which machine: never changes once the job is there. Kept for so many jobs. */
-export type KnownJobs = Map<string, { readonly shopId: string; readonly machineId: string }>;
+export type KnownJobs = Map<string, { readonly shopId: string; readonly machineId: string; readonly safetyCritical: boolean }>;
 
 /** It neither opens nor closes a job nor works on one, and its job is known: nothing of the record has to be read for it. */
 export const isPlain = ({ entry: { payload, jobId } }: Checked, known: KnownJobs): boolean => {
-  const { changesRow, isWork } = ruleOf(payload);
-  return !changesRow && !isWork && known.has(jobId);
+  const { changesRow, isWork, changesWhatWasSeen, isCheck } = ruleOf(payload);
+  return !changesRow && !isWork && !changesWhatWasSeen && !isCheck && known.has(jobId);
 };
 
 /**
@@ -20,12 +20,12 @@ export const isPlain = ({ entry: { payload, jobId } }: Checked, known: KnownJobs
  */
 const WRITE = `
   WITH given AS (
-    SELECT * FROM jsonb_to_recordset($2::jsonb) AS g(n int, id uuid, job uuid, "at" timestamptz, "by" text, payload jsonb, bears boolean)
+    SELECT * FROM jsonb_to_recordset($2::jsonb) AS g(n int, id uuid, job uuid, "at" timestamptz, "by" text, payload jsonb, bears boolean, device text)
   ), shop AS (
     UPDATE shops SET last_seq = last_seq + $3 WHERE id = $1 RETURNING last_seq - $3 AS base
   ), written AS (
-    INSERT INTO entries (id, shop_id, job_id, "at", "by", payload, seq)
-    SELECT g.id, $1, g.job, g."at", g."by", g.payload, shop.base + g.n FROM given g, shop ORDER BY g.n
+    INSERT INTO entries (id, shop_id, job_id, "at", "by", payload, held_by, device, seq)
+    SELECT g.id, $1, g.job, g."at", g."by", g.payload, g."by", g.device, shop.base + g.n FROM given g, shop ORDER BY g.n
     ON CONFLICT (id) DO NOTHING RETURNING id, job_id, seq
   ), latest AS (
     SELECT w.job_id, max(w.seq) AS seq, bool_or(g.bears) AS bears FROM written w JOIN given g USING (id) GROUP BY w.job_id
@@ -46,8 +46,8 @@ export async function commitPlain(
   const checks = await Promise.all(list.map((each) => check(dataSource, shopId, { ...each, known })));
   const sound = list.filter((_, i) => checks[i] === null);
   if (sound.length === 0) return checks.flatMap((each) => each ?? []);
-  const given = sound.map(({ entry: { id, jobId, at, by, payload } }, i) => ({
-    ...{ n: i + 1, id, job: jobId, at, by, payload },
+  const given = sound.map(({ entry: { id, jobId, at, by, payload }, device }, i) => ({
+    ...{ n: i + 1, id, job: jobId, at, by, payload, device },
     bears: bearsOnMove(payload),
   }));
   const { rows } = await poolOf(dataSource).query<{ id: string; seq: string }>({

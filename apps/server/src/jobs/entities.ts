@@ -11,6 +11,8 @@ export interface JobRow {
   family: string;
   /** From here on: what lists show, kept beside the entries so that no list reads those. */
   closed: boolean;
+  /** Somebody can be hurt by it, as its family was when it was taken in. */
+  safetyCritical: boolean;
   complaint: string;
   takenInAt: Date;
   closedAt: Date | null;
@@ -35,6 +37,7 @@ export const jobs = new EntitySchema<JobRow>({
     machineId: { type: 'uuid', name: 'machine_id' },
     family: { type: 'text' },
     closed: { type: 'boolean' },
+    safetyCritical: { type: 'boolean', name: 'safety_critical', default: false },
     complaint: { type: 'text' },
     takenInAt: { type: 'timestamptz', name: 'taken_in_at' },
     closedAt: { type: 'timestamptz', name: 'closed_at', nullable: true },
@@ -58,6 +61,9 @@ export interface EntryRow {
   at: Date;
   by: string;
   payload: EntryPayload;
+  /** Whose the device was when it arrived, and what the device is called; null of what is older than that is known. */
+  heldBy: string | null;
+  device: string | null;
 }
 
 export const entries = new EntitySchema<EntryRow>({
@@ -70,5 +76,7 @@ export const entries = new EntitySchema<EntryRow>({
     at: { type: 'timestamptz' },
     by: { type: 'text' },
     payload: { type: 'jsonb' },
+    heldBy: { type: 'text', name: 'held_by', nullable: true },
+    device: { type: 'text', nullable: true },
   },
 });

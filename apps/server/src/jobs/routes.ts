@@ -29,7 +29,7 @@ export const jobRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = asyn
     const row = await dataSource.getRepository(jobs).findOneBy({ id: request.params.id, shopId: request.shopId });
     if (!row) throw new ServerProblem('unknownJob');
     const list = await dataSource.getRepository(entries).find({ where: { jobId: row.id }, order: { seq: 'ASC' } });
-    return { id: row.id, machineId: row.machineId, family: row.family, entries: list.map(toEntry) };
+    return { id: row.id, machineId: row.machineId, family: row.family, safetyCritical: row.safetyCritical, entries: list.map(toEntry) };
   });
 
   const sendCalendar = async (reply: FastifyReply, text: string) =>

@@ -119,7 +119,11 @@ async function rebuildRow(manager: EntityManager, id: string): Promise<void> {
   // The shop's row first, as every writer does: no entry comes between reading and writing.
   await manager.query('SELECT 1 FROM shops WHERE id = (SELECT shop_id FROM jobs WHERE id = $1) FOR UPDATE', [id]);
   const list = await manager.find(entries, { where: { jobId: id }, order: { seq: 'ASC' } });
-  const { shopId, machineId } = await manager.findOneByOrFail(jobs, { id });
-  await writeRow(manager, { state: foldJob(id, list.map(toEntry)), pack: await packOfJob(manager, { shopId, machineId }), shopId });
+  const { shopId, machineId, safetyCritical } = await manager.findOneByOrFail(jobs, { id });
+  await writeRow(manager, {
+    state: foldJob(id, list.map(toEntry)),
+    pack: await packOfJob(manager, { shopId, machineId, safetyCritical }),
+    shopId,
+  });
   await manager.query('UPDATE jobs SET seq = $2, move = NULL, move_seq = 0 WHERE id = $1', [id, list.at(-1)?.seq ?? 0]);
 }

@@ -1,21 +1,23 @@
 import { brokenTextAt, CoreFailure, entry as entrySchema, failureFromZod, type Entry, type Pack } from '@patient-badger/core';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { failureSentence } from '@patient-badger/wording';
-import { IsNull, Not, type DataSource } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { packOfMachine } from '../machines/packs.ts';
 import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseErrors.ts';
 import { ServerProblem } from '../problems.ts';
 import type { Actor } from '../people/actor.ts';
-import { people } from '../people/entities.ts';
 import { commit, type Checked, type Outcome } from './commit.ts';
 import { commitPlain, isPlain, type KnownJobs } from './commitPlain.ts';
 
 /** So many go into one transaction. */
 const MOST_TOGETHER = 100;
 
+type Result = Outcome | Error;
+
+/** The entries of one request, in its order: they go in together, and none overtakes one before it. */
 interface Waiting {
-  readonly checked: Checked;
-  readonly settle: (outcome: Outcome) => void;
+  readonly list: readonly Checked[];
+  readonly settle: (results: readonly Result[]) => void;
   readonly fail: (error: unknown) => void;
 }
 
@@ -42,9 +44,9 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
     running.add(shopId);
     try {
       for (let queue = queues.get(shopId) ?? []; queue.length > 0; queue = queues.get(shopId) ?? []) {
-        const now = queue.splice(0, MOST_TOGETHER);
+        const now = queue.splice(0, fitting(queue));
         await together(dataSource, shopId, { waiting: now, known });
-        onStored([...new Set(now.map(({ checked }) => checked.entry.jobId))]);
+        onStored([...new Set(now.flatMap(({ list }) => list.map(({ entry }) => entry.jobId)))]);
       }
       queues.delete(shopId);
     } finally {
@@ -52,11 +54,11 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
     }
   };
 
-  const queued = (shopId: string, checked: Checked) =>
-    new Promise<Outcome>((settle, fail) => {
+  const queued = (shopId: string, list: readonly Checked[]) =>
+    new Promise<readonly Result[]>((settle, fail) => {
       const queue = queues.get(shopId) ?? [];
       queues.set(shopId, queue);
-      queue.push({ checked, settle, fail });
+      queue.push({ list, settle, fail });
       void run(shopId);
     });
 
@@ -64,26 +66,31 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
     async store(actor, batch) {
       const readyOf = async (raw: unknown): Promise<Checked> => {
         const entry = read(raw, actor);
-        if (entry.payload.kind === 'outsideChecked') await refuseWithCompany(dataSource, actor);
         return {
           entry,
           role: actor.role,
+          device: actor.device,
           pack: entry.payload.kind === 'takenIn' ? await packOfTakeIn(dataSource, actor.shopId, entry.payload) : null,
         };
       };
       // Machines and families are looked up before the queue: a transaction waits for nothing but the disk.
-      const ready = await Promise.all(batch.map((raw) => readyOf(raw).catch((error: unknown) => refused(raw, error))));
-      const receipts = ready.map(async (each): Promise<EntryReceipt> => {
+      const ready = await Promise.all(batch.map((raw) => readyOf(raw).catch((error: unknown) => receiptOf(raw, error))));
+      const list = ready.flatMap((each) => ('status' in each ? [] : [each]));
+      const results = list.length > 0 ? await queued(actor.shopId, list) : [];
+      return ready.map((each): EntryReceipt => {
         if ('status' in each) return each;
-        try {
-          return { id: each.entry.id, ...(await queued(actor.shopId, each)) };
-        } catch (error) {
-          return refused(each.entry, error);
-        }
+        const result = results[list.indexOf(each)];
+        return result instanceof Error || !result ? receiptOf(each.entry, result) : { id: each.entry.id, ...result };
       });
-      return Promise.all(receipts);
     },
   };
+}
+
+/** How many requests go into one transaction: at least one, and together no more entries than that. */
+function fitting(queue: readonly Waiting[]): number {
+  let entries = 0;
+  const over = queue.findIndex(({ list }) => (entries += list.length) > MOST_TOGETHER);
+  return over < 0 ? queue.length : Math.max(1, over);
 }
 
 interface Together {
@@ -94,27 +101,53 @@ interface Together {
 /** So many jobs are remembered; then it begins anew. */
 const MOST_KNOWN = 20_000;
 
-/** One transaction for all; where one of them breaks it, each gets its own, so that the others are kept. */
+/** One transaction for all; where one request breaks it each gets its own, and where one entry breaks that, each entry. */
 async function together(dataSource: DataSource, shopId: string, { waiting, known }: Together): Promise<void> {
-  const list = waiting.map(({ checked }) => checked);
-  const onJob = ({ id, shopId: of, machineId }: { readonly id: string; readonly shopId: string; readonly machineId: string }) => {
+  const list = waiting.flatMap((each) => each.list);
+  const onJob = ({
+    id,
+    ...job
+  }: {
+    readonly id: string;
+    readonly shopId: string;
+    readonly machineId: string;
+    readonly safetyCritical: boolean;
+  }) => {
     if (known.size >= MOST_KNOWN) known.clear();
-    known.set(id, { shopId: of, machineId });
+    known.set(id, job);
   };
+  const write = (some: readonly Checked[]): Promise<readonly Result[]> =>
+    some.every((each) => isPlain(each, known))
+      ? commitPlain(dataSource, shopId, { list: some, known })
+      : commit(dataSource, shopId, { list: some, onJob });
   try {
-    const plain = list.every((each) => isPlain(each, known));
-    const outcomes = plain ? await commitPlain(dataSource, shopId, { list, known }) : await commit(dataSource, shopId, { list, onJob });
-    waiting.forEach(({ settle, fail }, i) => {
-      const outcome = outcomes[i];
-      if (outcome instanceof Error) fail(outcome);
-      else if (outcome) settle(outcome);
-    });
+    const results = await write(list);
+    let from = 0;
+    for (const each of waiting) each.settle(results.slice(from, (from += each.list.length)));
   } catch (error) {
-    const [only] = waiting;
-    if (waiting.length === 1 && only) return only.fail(error);
     if (isDatabaseAway(error) || isRecordReadOnly(error)) return waiting.forEach((each) => each.fail(error));
-    for (const each of waiting) await together(dataSource, shopId, { waiting: [each], known });
+    const [only] = waiting;
+    if (waiting.length > 1 || !only) {
+      for (const each of waiting) await together(dataSource, shopId, { waiting: [each], known });
+      return;
+    }
+    await oneByOne(only, write);
   }
+}
+
+/** In their order; once the record answers no more, none of those behind is tried, for it would overtake. */
+async function oneByOne({ list, settle, fail }: Waiting, write: (some: readonly Checked[]) => Promise<readonly Result[]>): Promise<void> {
+  const results: Result[] = [];
+  for (const each of list) {
+    try {
+      results.push(...(await write([each])));
+    } catch (error) {
+      if (!(error instanceof Error) || list.length === 1 || isDatabaseAway(error) || isRecordReadOnly(error) || !isRefusedByColumn(error))
+        return fail(error);
+      results.push(error);
+    }
+  }
+  settle(results);
 }
 
 function read(raw: unknown, actor: Actor): Entry {
@@ -124,20 +157,7 @@ function read(raw: unknown, actor: Actor): Entry {
   if (!parsed.success) throw failureFromZod(parsed.error, raw);
   // Who sends is who writes: nobody signs with another's name, least of all the second check.
   if (parsed.data.by !== actor.personId) throw new ServerProblem('notYourEntry', { path: 'by' });
-  if (parsed.data.payload.kind === 'secondChecked') refuseHollowCheck(actor);
   return parsed.data;
-}
-
-/** A second check is worth something where whoever signs it stands there, and knows the work. */
-function refuseHollowCheck({ role, hasDevice }: Actor): void {
-  if (role === 'apprentice') throw new ServerProblem('notForApprentices');
-  if (!hasDevice) throw new ServerProblem('secondCheckNotHere');
-}
-
-/** An outside checker is for who works alone: where somebody else here can look it over, they do. */
-async function refuseWithCompany({ manager }: DataSource, { shopId, personId }: Actor): Promise<void> {
-  const others = await manager.countBy(people, { shopId, id: Not(personId), role: Not('apprentice'), retiredAt: IsNull() });
-  if (others > 0) throw new ServerProblem('notAlone');
 }
 
 async function packOfTakeIn(
@@ -152,9 +172,10 @@ async function packOfTakeIn(
 }
 
 /** @throws what is no refusal of the entry, but a failure of the house */
-function refused(raw: unknown, error: unknown): EntryReceipt {
+function receiptOf(raw: unknown, error: unknown): EntryReceipt {
   const id = String((raw as { id?: unknown } | null)?.id ?? '').slice(0, 80);
   if (error instanceof CoreFailure) return { id, status: 'refused', path: error.path, sentence: failureSentence(error) };
+  if (error instanceof ServerProblem && error.code === 'unsigned') return { id, status: 'unsigned', sentence: error.message };
   if (error instanceof ServerProblem) return { id, status: 'refused', ...(error.path && { path: error.path }), sentence: error.message };
   if (!isDatabaseAway(error) && isRefusedByColumn(error))
     return { id, status: 'refused', sentence: new ServerProblem('cannotBeKept').message };

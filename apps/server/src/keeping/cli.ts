@@ -58,8 +58,8 @@ const COMMANDS: Readonly<Record<string, () => Promise<string>>> = {
     refuseWeakPassphrase(given, [person.name]);
     const passphrase = await hashSecret(given);
     await dataSource.transaction(async (manager) => {
-      await manager.update(people, { id: person.id }, { passphrase, failed: 0, lockedUntil: null });
-      await endSessionsOf(manager, person.id);
+      await manager.update(people, { id: person.id }, { passphrase, vouchedSince: new Date() });
+      await endSessionsOf(manager, { shopId: person.shopId, personId: person.id });
       await writeAudit(manager, { shopId: person.shopId, by: null, what: 'passphraseReset', about: person.name });
     });
     await dataSource.destroy();

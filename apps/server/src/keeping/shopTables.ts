@@ -24,6 +24,7 @@ export const SHOP_TABLES: readonly ShopTable[] = [
   plain('families'),
   plain('jobs'),
   plain('entries', 'seq'),
+  plain('signatures', 'entry_id, person_id'),
   plain('photos', 'hash', ['bytes', 'preview']),
   plain('parts'),
   { name: 'listings', ofShop: OF_PART, order: 'part_id, supplier', without: [] },
@@ -36,7 +37,7 @@ export const SHOP_TABLES: readonly ShopTable[] = [
 ];
 
 /** Tables that are no part of a shop's record: what they hold is of this database, or of its devices. */
-export const NOT_OF_A_SHOP = ['migrations', 'health', 'sessions', 'session_people'];
+export const NOT_OF_A_SHOP = ['migrations', 'health', 'sessions', 'sign_in_tries', 'own_devices', 'pin_tries'];
 
 /** The columns that are written out: all that a row needs to be the same again, but none that the database works out itself. */
 export async function keptColumns(

@@ -13,14 +13,14 @@ const AT_ONCE = 100;
  */
 export async function fillSummaries({ manager }: DataSource, shopId: string): Promise<void> {
   for (;;) {
-    const left = await manager.query<{ id: string; machine_id: string }[]>(
-      'SELECT id, machine_id FROM jobs WHERE shop_id = $1 AND closed AND summary IS NULL LIMIT $2',
+    const left = await manager.query<{ id: string; machineId: string; safetyCritical: boolean }[]>(
+      'SELECT id, machine_id AS "machineId", safety_critical AS "safetyCritical" FROM jobs WHERE shop_id = $1 AND closed AND summary IS NULL LIMIT $2',
       [shopId, AT_ONCE],
     );
     if (left.length === 0) return;
-    for (const { id, machine_id: machineId } of left) {
+    for (const { id, ...of } of left) {
       const list = await manager.find(entries, { where: { jobId: id }, order: { seq: 'ASC' } });
-      await writeRow(manager, { state: foldJob(id, list.map(toEntry)), pack: await packOfJob(manager, { shopId, machineId }), shopId });
+      await writeRow(manager, { state: foldJob(id, list.map(toEntry)), pack: await packOfJob(manager, { shopId, ...of }), shopId });
     }
   }
 }

@@ -57,9 +57,22 @@ export async function packOfMachine(manager: EntityManager, shopId: string, mach
   return made;
 }
 
+interface OfJob {
+  readonly shopId: string;
+  readonly machineId: string;
+  /** As the family was when the job was taken in: what could hurt somebody then does so until it is closed. */
+  readonly safetyCritical: boolean;
+}
+
+const asTakenIn = new WeakMap<Pack, Pack>();
+
 /** The family of a job as its machine's model has it. */
-export async function packOfJob(manager: EntityManager, { shopId, machineId }: { shopId: string; machineId: string }): Promise<Pack> {
+export async function packOfJob(manager: EntityManager, { shopId, machineId, safetyCritical }: OfJob): Promise<Pack> {
   const found = await packOfMachine(manager, shopId, machineId);
   if (!found) throw new ServerProblem('unknownMachine');
-  return found.pack;
+  const { pack } = found;
+  if (pack.safetyCritical || !safetyCritical) return pack;
+  const made = asTakenIn.get(pack) ?? { ...pack, safetyCritical: true };
+  asTakenIn.set(pack, made);
+  return made;
 }

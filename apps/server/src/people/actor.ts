@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { PERSON_HEADER, type Role } from '@patient-badger/contract';
 import cookie from '@fastify/cookie';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
@@ -10,8 +11,8 @@ export interface Actor {
   readonly personId: string;
   readonly shopId: string;
   readonly role: Role;
-  /** Has the device at this moment; others who have shown on it that it is them may still send what they wrote. */
-  readonly hasDevice: boolean;
+  /** What the device is called. */
+  readonly device: string;
 }
 
 declare module 'fastify' {
@@ -23,7 +24,7 @@ declare module 'fastify' {
     sessions: Sessions;
   }
   interface FastifyRequest {
-    /** Who asks; null on the few routes that answer whoever asks. */
+    /** Who holds the device; null where nobody does since it was put down, and on the few routes that answer whoever asks. */
     actor: Actor | null;
     session: Session | null;
     /** Whose rows are read and written: those of the shop in which this device is signed in. */
@@ -33,7 +34,7 @@ declare module 'fastify' {
 
 /** Over TLS a name that browsers tie to this host and to TLS; plain HTTP cannot have it. */
 const COOKIE = 'badger';
-const COOKIE_OVER_TLS = '__Host-badger';
+const overTls = (name: string, protocol: string) => (protocol === 'https' ? `__Host-${name}` : name);
 
 /** Resolves who is asking, in one place, before any route runs. No route under /api but the open ones answers without a session. */
 export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSource: DataSource }) => {
@@ -54,19 +55,17 @@ export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSourc
       throw new ServerProblem('signInFirst');
     }
     request.shopId = request.session.shopId;
-    request.actor = actorOf(request.session, request.headers[PERSON_HEADER]);
+    request.actor = holderOf(request.session, request.headers[PERSON_HEADER]);
   });
 });
 
 /** The token that the browser showed, if it showed one. */
-export const tokenOf = ({ cookies, protocol }: FastifyRequest): string | undefined =>
-  cookies[protocol === 'https' ? COOKIE_OVER_TLS : COOKIE];
+export const tokenOf = ({ cookies, protocol }: FastifyRequest): string | undefined => cookies[overTls(COOKIE, protocol)];
 
-function actorOf({ shopId, activeId, proven }: Session, given: string | string[] | undefined): Actor {
-  const personId = typeof given === 'string' && given !== '' ? given : activeId;
-  const role = proven.get(personId);
-  if (role === undefined) throw new ServerProblem('confirmWho');
-  return { shopId, personId, role, hasDevice: personId === activeId };
+/** Nobody writes or asks under a name but who holds the device since their own PIN. */
+function holderOf({ shopId, holder, device }: Session, given: string | string[] | undefined): Actor | null {
+  if (given !== undefined && given !== '' && given !== holder?.id) throw new ServerProblem('confirmWho');
+  return holder && { shopId, personId: holder.id, role: holder.role, device };
 }
 
 /**
@@ -90,27 +89,46 @@ function hostOf(origin: string): string | null {
 }
 
 /** Hands the token to the browser, which shows it to no script. */
-export function giveCookie(request: FastifyRequest, reply: FastifyReply, token: string): void {
-  const secure = request.protocol === 'https';
-  reply.setCookie(secure ? COOKIE_OVER_TLS : COOKIE, token, {
-    ...{ path: '/', httpOnly: true, sameSite: 'strict', secure, maxAge: SESSION_SECONDS },
-  });
+export const giveCookie = (request: FastifyRequest, reply: FastifyReply, token: string): void =>
+  setCookie(request, reply, { name: COOKIE, value: token, seconds: SESSION_SECONDS });
+
+/** A browser on which somebody once gave their passphrase: wrong tries elsewhere do not keep them out of it. */
+const OWN_DEVICE = 'badger-device';
+const OWN_DEVICE_SECONDS = 400 * 86_400;
+
+export const ownDeviceOf = ({ cookies, protocol }: FastifyRequest): string | undefined => cookies[overTls(OWN_DEVICE, protocol)];
+
+export const newOwnDevice = () => randomBytes(32).toString('base64url');
+
+/** Hands the browser what tells it from others. */
+export const giveOwnDevice = (request: FastifyRequest, reply: FastifyReply, value: string): void =>
+  setCookie(request, reply, { name: OWN_DEVICE, value, seconds: OWN_DEVICE_SECONDS });
+
+interface CookieToSet {
+  readonly name: string;
+  readonly value: string;
+  readonly seconds: number;
+}
+
+function setCookie({ protocol }: FastifyRequest, reply: FastifyReply, { name, value, seconds }: CookieToSet): void {
+  const secure = protocol === 'https';
+  reply.setCookie(overTls(name, protocol), value, { path: '/', httpOnly: true, sameSite: 'strict', secure, maxAge: seconds });
 }
 
 export function takeCookie(reply: FastifyReply): void {
-  for (const name of [COOKIE, COOKIE_OVER_TLS]) reply.clearCookie(name, { path: '/', secure: name === COOKIE_OVER_TLS });
+  for (const protocol of ['http', 'https']) reply.clearCookie(overTls(COOKIE, protocol), { path: '/', secure: protocol === 'https' });
 }
 
 /** For routes that write. */
-export function needActor({ actor }: FastifyRequest): Actor {
-  if (!actor) throw new ServerProblem('signInFirst');
+export function needActor({ actor, session }: FastifyRequest): Actor {
+  if (!actor) throw new ServerProblem(session ? 'confirmWho' : 'signInFirst');
   return actor;
 }
 
 /** For the settings of the shop, and everything that goes beyond one machine or job. */
 export function needOwner(request: FastifyRequest): Actor {
   const actor = needActor(request);
-  if (actor.role !== 'owner' || !actor.hasDevice) throw new ServerProblem('ownersOnly');
+  if (actor.role !== 'owner') throw new ServerProblem('ownersOnly');
   return actor;
 }
 

@@ -33,9 +33,8 @@ export interface PersonRow {
   passphrase?: string | null;
   pin?: string | null;
   retiredAt: Date | null;
-  /** Wrong passphrases in a row, and until when none is tried. */
-  failed?: number;
-  lockedUntil?: Date | null;
+  /** Since when this account is known to be one person's alone: added, taken back, or given a secret by somebody else then. */
+  vouchedSince?: Date;
   addedAt?: Date;
 }
 
@@ -50,8 +49,7 @@ export const people = new EntitySchema<PersonRow>({
     passphrase: { type: 'text', nullable: true, select: false },
     pin: { type: 'text', nullable: true, select: false },
     retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
-    failed: { type: 'int', default: 0, select: false },
-    lockedUntil: { type: 'timestamptz', name: 'locked_until', nullable: true, select: false },
+    vouchedSince: { type: 'timestamptz', name: 'vouched_since', default: () => "'epoch'", select: false },
     addedAt: { type: 'timestamptz', name: 'added_at', createDate: true },
   },
 });

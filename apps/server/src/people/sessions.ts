@@ -3,13 +3,14 @@ import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { isDatabaseAway } from '../plugins/databaseErrors.ts';
 
-/** A device that is signed in: by whom, who has it now, and who has shown on it that it is them. */
+/** A device that is signed in: by whom, and who holds it since their own PIN or passphrase; null since it was put down. */
 export interface Session {
   readonly id: string;
   readonly shopId: string;
+  /** Who signed it in. */
   readonly personId: string;
-  readonly activeId: string;
-  readonly proven: ReadonlyMap<string, Role>;
+  readonly device: string;
+  readonly holder: { readonly id: string; readonly role: Role } | null;
 }
 
 /** A device is asked for the passphrase again after so long. */
@@ -20,29 +21,33 @@ const KNOWN_MS = 10_000;
 const MOST_KNOWN = 2000;
 const TRIES = 3;
 
-const digest = (token: string) => createHash('sha256').update(token).digest();
+/** Channel on which the end of a session, or another holder, is announced to every server process. */
+export const SESSIONS_CHANNEL = 'badger_sessions';
+
+/** What stands in the database of a token: who reads it there can use none. */
+export const digest = (token: string) => createHash('sha256').update(token).digest();
 
 export type Sessions = ReturnType<typeof createSessions>;
 
 /**
- * Sessions in the database under the hash of their token: who reads the database can use none of them.
- * What another server process ends is known here within ten seconds.
+ * Sessions in the database under the hash of their token. What another server process ends is known here at once by the
+ * announcement, and within ten seconds where that was missed.
  */
 export function createSessions(dataSource: DataSource) {
   const known = new Map<string, { readonly session: Session; readonly until: number }>();
 
   const read = async (token: string): Promise<Session | null> => {
-    const [row] = await dataSource.query<(Omit<Session, 'proven'> & { proven: { id: string; role: Role }[] | null })[]>(
-      `SELECT s.id, s.shop_id AS "shopId", s.person_id AS "personId", s.active_id AS "activeId",
-         (SELECT json_agg(json_build_object('id', p.id, 'role', p.role)) FROM session_people sp JOIN people p ON p.id = sp.person_id
-          WHERE sp.session_id = s.id AND sp.proven AND p.retired_at IS NULL) AS proven
-       FROM sessions s WHERE token = $1 AND ends_at > now()`,
+    const [row] = await dataSource.query<(Omit<Session, 'holder'> & { holderId: string | null; role: Role | null })[]>(
+      `SELECT s.id, s.shop_id AS "shopId", s.person_id AS "personId", s.device, h.id AS "holderId", h.role
+       FROM sessions s JOIN people p ON p.id = s.person_id AND p.retired_at IS NULL
+       LEFT JOIN people h ON h.id = s.active_id AND h.retired_at IS NULL WHERE s.token = $1 AND s.ends_at > now()`,
       [digest(token)],
     );
     if (!row) return null;
     // When a device was last there is good to know, and no reason to turn it away from a record that takes nothing in.
     dataSource.query('UPDATE sessions SET seen_at = now() WHERE id = $1', [row.id]).catch(() => undefined);
-    return { ...row, proven: new Map((row.proven ?? []).map(({ id, role }) => [id, role])) };
+    const { holderId, role, ...session } = row;
+    return { ...session, holder: holderId !== null && role !== null ? { id: holderId, role } : null };
   };
 
   /** Connections that were cut while nobody used them are found out by using them: a question that changes nothing is asked again. */
@@ -61,8 +66,8 @@ export function createSessions(dataSource: DataSource) {
       const before = known.get(key);
       if (before && before.until > Date.now()) return before.session;
       const session = await readAgain(token);
-      if (!session) known.delete(key);
-      if (!session?.proven.has(session.activeId)) return null;
+      known.delete(key);
+      if (!session) return null;
       if (known.size >= MOST_KNOWN) known.clear();
       known.set(key, { session, until: Date.now() + KNOWN_MS });
       return session;
@@ -72,32 +77,50 @@ export function createSessions(dataSource: DataSource) {
   };
 }
 
-interface Begun {
+interface Beginning {
   readonly shopId: string;
   readonly personId: string;
   readonly device: string;
 }
 
 /** A new session; its token is told once and kept by nobody here. */
-export async function beginSession(manager: EntityManager, { shopId, personId, device }: Begun): Promise<string> {
+export async function beginSession(manager: EntityManager, { shopId, personId, device }: Beginning): Promise<string> {
   const token = randomBytes(32).toString('base64url');
-  const id = randomUUID();
   await manager.query('DELETE FROM sessions WHERE ends_at <= now()');
   await manager.query(
     `INSERT INTO sessions (id, token, shop_id, person_id, active_id, device, ends_at) VALUES ($1, $2, $3, $4, $4, $5, now() + $6 * interval '1 day')`,
-    [id, digest(token), shopId, personId, device, DAYS],
+    [randomUUID(), digest(token), shopId, personId, device, DAYS],
   );
-  await manager.query('INSERT INTO session_people (session_id, person_id, proven) VALUES ($1, $2, true)', [id, personId]);
   return token;
 }
 
-/** Everything that somebody had signed in, and every device on which they had shown who they are, but the one given. */
+/** Tells every server process that a session has ended or has another holder, so that none goes by what it remembers. */
+export const announceSessions = (manager: Pick<EntityManager, 'query'>, shopId: string): Promise<unknown> =>
+  manager.query('SELECT pg_notify($1, $2)', [SESSIONS_CHANNEL, JSON.stringify({ shopId })]);
+
+/** Ends one session. Null where there is none of that id that this person may end. */
+export async function endSession(
+  manager: EntityManager,
+  id: string,
+): Promise<{ readonly personId: string; readonly device: string; readonly shopId: string } | null> {
+  const [[ended]] = await manager.query<[{ personId: string; device: string; shopId: string }[], number]>(
+    'DELETE FROM sessions WHERE id = $1 RETURNING person_id AS "personId", device, shop_id AS "shopId"',
+    [id],
+  );
+  if (ended) await announceSessions(manager, ended.shopId);
+  return ended ?? null;
+}
+
+/** Everything that somebody had signed in but the one given; where they hold a device of somebody else's, nobody holds it. */
 export async function endSessionsOf(
   manager: EntityManager,
-  personId: string,
-  except = '00000000-0000-0000-0000-000000000000',
+  {
+    shopId,
+    personId,
+    except = '00000000-0000-0000-0000-000000000000',
+  }: { readonly shopId: string; readonly personId: string; readonly except?: string },
 ): Promise<void> {
   await manager.query('DELETE FROM sessions WHERE person_id = $1 AND id <> $2', [personId, except]);
-  await manager.query('UPDATE sessions SET active_id = person_id WHERE active_id = $1 AND id <> $2', [personId, except]);
-  await manager.query('DELETE FROM session_people WHERE person_id = $1 AND session_id <> $2', [personId, except]);
+  await manager.query('UPDATE sessions SET active_id = NULL WHERE active_id = $1 AND id <> $2', [personId, except]);
+  await announceSessions(manager, shopId);
 }

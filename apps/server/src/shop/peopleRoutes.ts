@@ -20,7 +20,7 @@ import { people, shops } from '../people/entities.ts';
 import { writeAudit } from '../people/audit.ts';
 import { provePassphrase } from '../people/proof.ts';
 import { hashSecret, refuseWeakPassphrase, refuseWeakPin } from '../people/secrets.ts';
-import { endSessionsOf } from '../people/sessions.ts';
+import { endSession, endSessionsOf } from '../people/sessions.ts';
 
 const made = z.object({ id: z.string() });
 const done = z.object({ done: z.literal(true) });
@@ -36,7 +36,7 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
     const id = randomUUID();
     await dataSource.transaction(async (manager) => {
       await refuseTakenName(manager, { shopId, name: draft.name, id });
-      await manager.insert(people, { ...draft, id, shopId, passphrase });
+      await manager.insert(people, { ...draft, id, shopId, passphrase, vouchedSince: new Date() });
       await writeAudit(manager, { shopId, by: personId, what: 'personAdded', about: draft.name, after: draft });
     });
     return { id };
@@ -52,11 +52,13 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
       if (!before) throw new ServerProblem('unknownPerson', { path: 'id' });
       if (change.name !== undefined) await refuseTakenName(manager, { shopId, name: change.name, id });
       const told = { ...defined(change), ...retiring(retired, before) };
-      const secrets = passphrase === undefined ? {} : { passphrase, pin: null, failed: 0, lockedUntil: null };
-      const after = { ...told, ...secrets };
+      const secrets = passphrase === undefined ? {} : { passphrase, pin: null };
+      // From now on it may be somebody else: such a person is no fresh pair of eyes on what is under way.
+      const vouched = passphrase !== undefined || (retired === false && before.retiredAt) ? { vouchedSince: new Date() } : {};
+      const after = { ...told, ...secrets, ...vouched };
       if (Object.keys(after).length > 0) await manager.update(people, { id, shopId }, after);
       await refuseWithoutOwner(manager, shopId);
-      if (retired === true || passphrase !== undefined) await endSessionsOf(manager, id);
+      if (retired === true || passphrase !== undefined) await endSessionsOf(manager, { shopId, personId: id });
       await writeAudit(manager, {
         ...{ shopId, by: personId, about: before.name, before },
         what: passphrase === undefined ? 'personChanged' : 'passphraseReset',
@@ -67,12 +69,13 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
     return { id };
   });
 
-  const own = { schema: { body: secretChange, response: { 200: done } }, config: { rateLimit: { max: 10, timeWindow: '1 minute' } } };
+  const own = { schema: { body: secretChange, response: { 200: done } }, config: { rateLimit: { max: 20, timeWindow: '1 minute' } } };
   app.post('/api/me/secret', own, async (request) => {
     const session = needSession(request);
-    const { shopId, activeId: id } = session;
+    const { shopId, personId: id } = needActor(request);
     const { passphrase, newPassphrase, newPin } = request.body;
-    if (!(await provePassphrase(dataSource, id, passphrase))) throw new ServerProblem('wrongPassphrase', { path: 'passphrase' });
+    if (!(await provePassphrase(dataSource, { shopId, personId: id, signerId: session.personId, given: passphrase })))
+      throw new ServerProblem('wrongPassphrase', { path: 'passphrase' });
     if (newPin !== undefined) refuseWeakPin(newPin);
     if (newPassphrase !== undefined) {
       const { name } = await dataSource.getRepository(people).findOneByOrFail({ id });
@@ -85,7 +88,7 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
     await dataSource.transaction(async (manager) => {
       if (Object.keys(secrets).length > 0) await manager.update(people, { id, shopId }, secrets);
       // Whoever had the old one is shown out, everywhere but here.
-      if (newPassphrase !== undefined) await endSessionsOf(manager, id, session.id);
+      if (newPassphrase !== undefined) await endSessionsOf(manager, { shopId, personId: id, except: session.id });
       await writeAudit(manager, { shopId, by: id, what: newPassphrase === undefined ? 'pinChanged' : 'passphraseChanged', about: id });
     });
     app.sessions.forget();
@@ -108,15 +111,15 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
     const { shopId, personId, role } = needActor(request);
     const { id } = request.params;
     const here = needSession(request).id;
-    const [ended] = await dataSource
-      .query<[{ personId: string; device: string }[], number]>(
-        `DELETE FROM sessions WHERE id = $1 AND shop_id = $2 AND ($3::text IS NULL OR person_id = $3 OR id = $4)
-         RETURNING person_id AS "personId", device`,
+    await dataSource.transaction(async (manager) => {
+      const mine = await manager.query<unknown[]>(
+        'SELECT 1 FROM sessions WHERE id = $1 AND shop_id = $2 AND ($3::text IS NULL OR person_id = $3 OR id = $4)',
         [id, shopId, role === 'owner' ? null : personId, here],
-      )
-      .then(([rows]) => rows);
-    if (!ended) throw new ServerProblem('notFound');
-    await writeAudit(dataSource.manager, { shopId, by: personId, what: 'deviceSignedOut', about: ended.device, before: ended });
+      );
+      const ended = mine.length > 0 ? await endSession(manager, id) : null;
+      if (!ended) throw new ServerProblem('notFound');
+      await writeAudit(manager, { shopId, by: personId, what: 'deviceSignedOut', about: ended.device, before: ended });
+    });
     if (id === here) takeCookie(reply);
     app.sessions.forget();
     return DONE;

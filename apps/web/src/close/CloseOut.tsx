@@ -3,17 +3,18 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';
 import { useMe } from '../data/shop.ts';
-import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { type Outcome, OUTCOMES } from '../wording/outcomes.ts';
+import { arrived } from './SecondCheck.tsx';
+import { useSigning } from './useSigning.tsx';
 
 /** Closes the job with what was found; without a passed proof it wants a reason. */
 export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
-  const { write, problem } = useRecord(job.id);
+  const { sign, form, problem, isDown } = useSigning(job.id, { isSafetyCritical: pack.safetyCritical });
   const faults = toSetRight(pack, state);
   const [outcome, setOutcome] = useState<Outcome>(usual(faults, state.decided?.note));
   const [found, setFound] = useState([...(state.decided?.note ? [state.decided.note] : []), ...faults.map(({ name }) => name)].join('; '));
@@ -22,12 +23,14 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const open = openLedger(pack, state);
   const [refusal, setRefusal] = useState<string | null>(null);
   const proved = isProved(pack, state);
-  const isChecked = secondCheckOf(state) !== null;
+  const isChecked = secondCheckOf(state, arrived) !== null;
   const isApprentice = useMe()?.role === 'apprentice';
   const needsReason = !proved && note.trim() === '';
 
-  const close = async () => {
+  const close = () => {
     if (found.trim() === '') return setRefusal('Write in a few words what was found.');
+    if (pack.safetyCritical && isDown)
+      return setRefusal('Without a connection no safety-critical job is closed: your PIN has to reach the shop server.');
     if (pack.safetyCritical && !isChecked) return setRefusal('Somebody else must look it over first: it is a safety-critical job.');
     if (isApprentice && !isChecked) return setRefusal('An owner or a mechanic looks it over first.');
     if (open.length > 0 && despite.trim() === '') {
@@ -35,7 +38,7 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
     }
     if (needsReason) return setRefusal('It is not proved. Prove it, or write in the note why it is closed all the same.');
     setRefusal(null);
-    await write({
+    sign({
       kind: 'closed',
       outcome,
       found: found.trim(),
@@ -62,7 +65,8 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
       <Field label="What was found" value={found} onChangeText={setFound} />
       <Field label="Note for next time" value={note} onChangeText={setNote} multiline />
       {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
-      <Button variant={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={() => void close()} />
+      <Button variant={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={close} />
+      {form}
     </Card>
   );
 }

@@ -1,13 +1,13 @@
-import { secondCheckOf, handsOf } from '@patient-badger/core';
+import { handsOf, secondCheckOf, type CheckProof } from '@patient-badger/core';
 import type { Person } from '@patient-badger/contract';
 import { usePerson } from '../data/person.ts';
 import { useMe, useShop } from '../data/shop.ts';
-import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { OutsideCheck } from './OutsideCheck.tsx';
+import { useSigning } from './useSigning.tsx';
 
 /** On a safety-critical job, and on an apprentice’s, somebody who had no hand in it looks the work over before it can be closed. */
 export function SecondCheck({ view }: { view: JobView }) {
@@ -15,12 +15,13 @@ export function SecondCheck({ view }: { view: JobView }) {
   const person = usePerson();
   const me = useMe();
   const people = useShop().data?.people ?? [];
-  const { write, problem } = useRecord(job.id);
+  const { sign, form, problem, isDown } = useSigning(job.id, { isSafetyCritical: pack.safetyCritical });
   const workers = handsOf(state);
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? id;
   const byApprentice = [...workers].some((id) => people.find((each) => each.id === id)?.role === 'apprentice');
   if (!pack.safetyCritical && !byApprentice && me?.role !== 'apprentice') return null;
-  const check = secondCheckOf(state);
+  const check = secondCheckOf(state, arrived);
+  const pending = check === null && secondCheckOf(state) !== null;
   if (check) {
     return (
       <Card>
@@ -31,7 +32,7 @@ export function SecondCheck({ view }: { view: JobView }) {
   }
   const hadAHand = person !== null && workers.has(person);
   const mayNot = me?.role === 'apprentice';
-  const alone = !people.some((each) => each.id !== person && canCheck(each));
+  const alone = !people.some((each) => each.id !== person && canCheck(each) && !workers.has(each.id));
   return (
     <Card tone={pack.safetyCritical ? 'danger' : 'plain'}>
       <Text variant="head">Second check</Text>
@@ -40,22 +41,32 @@ export function SecondCheck({ view }: { view: JobView }) {
         inspection come first.
       </Text>
       {hadAHand ? (
-        <Text variant="danger">You worked on it yourself, {nameOf(person)}. Another person has to say who they are and check it.</Text>
+        <Text variant="danger">You had a hand in it yourself, {nameOf(person)}. Another person has to say who they are and check it.</Text>
       ) : null}
       {mayNot && !hadAHand ? <Text variant="danger">A second check is signed by an owner or a mechanic.</Text> : null}
       {alone ? null : (
         <Button
           variant="danger"
-          disabled={hadAHand || mayNot || person === null}
+          disabled={hadAHand || mayNot || person === null || pending}
           label="I looked it over and tried it"
           testID="second-check"
-          onPress={() => void write({ kind: 'secondChecked' })}
+          onPress={() => sign({ kind: 'secondChecked' })}
         />
       )}
+      {form}
+      {pending ? (
+        <Text variant="strong">Written as pending: it counts once the PIN of who signed it has reached the shop server.</Text>
+      ) : null}
+      {isDown && pack.safetyCritical && !pending ? (
+        <Text variant="soft">No connection: it is written as pending, and counts once your PIN has reached the shop server.</Text>
+      ) : null}
       {alone && me ? <OutsideCheck view={view} /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
 }
+
+/** A check that waits on this device counts for nothing yet. */
+export const arrived: CheckProof = { isSigned: ({ seq }) => seq !== undefined };
 
 const canCheck = ({ role, retired }: Person) => role !== 'apprentice' && !retired;

@@ -1,16 +1,16 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { persistQueryClientRestore, persistQueryClientSubscribe } from '@tanstack/react-query-persist-client';
-import { createStore, del, get, set } from 'idb-keyval';
+import { del, get, set } from 'idb-keyval';
 import { use, useEffect, type ReactNode } from 'react';
 import { rest } from '../lazy/rest.ts';
 import { listenToShop } from './listen.ts';
 import { acknowledge, onSentElsewhere, openOutbox, outbox, remove } from './outbox.ts';
 import { addEntry } from './heldJobs.ts';
+import { onForgotten, readStore } from './forget.ts';
 import { isKept, keptOf } from './kept.ts';
 import type { Sent } from './send.ts';
 
-const store = createStore('patient-badger-read', 'queries');
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
 /** A disk that does not answer must not keep anybody from the bench. */
@@ -25,9 +25,9 @@ const keeping = {
     key: 'kept',
     throttleTime: 200,
     storage: {
-      getItem: async (key: string) => (await get<string>(key, store)) ?? null,
-      setItem: (key: string, value: string) => set(key, value, store),
-      removeItem: (key: string) => del(key, store),
+      getItem: async (key: string) => (await get<string>(key, readStore)) ?? null,
+      setItem: (key: string, value: string) => set(key, value, readStore),
+      removeItem: (key: string) => del(key, readStore),
     },
   }),
   maxAge: 7 * DAY_MS,
@@ -52,6 +52,7 @@ export function DataProvider({ children }: { children: ReactNode }) {
   use(restored);
   useSending();
   useEffect(() => listenToShop(client), []);
+  useEffect(() => onForgotten(client), []);
   useEffect(() => {
     const stop = persistQueryClientSubscribe(keeping);
     void client.invalidateQueries();

@@ -6,7 +6,7 @@ import type { QueryClient } from '@tanstack/react-query';
 export const begunBy = (list: readonly Entry[]): Job | undefined => {
   const takeIn = list.find(({ payload }) => payload.kind === 'takenIn');
   if (takeIn?.payload.kind !== 'takenIn') return undefined;
-  return { id: takeIn.jobId, machineId: takeIn.payload.machineId, family: takeIn.payload.family, entries: [takeIn] };
+  return { id: takeIn.jobId, machineId: takeIn.payload.machineId, family: takeIn.payload.family, safetyCritical: false, entries: [takeIn] };
 };
 
 /** Entries after which a machine's past is another. */

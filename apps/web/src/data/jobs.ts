@@ -61,6 +61,10 @@ export function useMachine(id: string | undefined) {
 export const useMachineHistory = (id: string) =>
   useQuery({ queryKey: ['machine-history', id], queryFn: () => call(`/api/machines/${id}/history`, machineHistory) });
 
+/** What could hurt somebody when the job was taken in does so until it is closed, whatever became of the family since. */
+const asTakenIn = (pack: Pack, { safetyCritical }: Job): Pack =>
+  safetyCritical && !pack.safetyCritical ? { ...pack, safetyCritical } : pack;
+
 export interface OpenJob {
   readonly job: Job;
   readonly state: JobState;
@@ -82,7 +86,7 @@ export function useJob(id: string): { open: OpenJob | null; isLoading: boolean; 
     if (!found || !family) return null;
     const entries = [...found.entries, ...local.filter((each) => !found.entries.some(({ id }) => id === each.id))];
     const state = foldJob(id, entries);
-    return { job: { ...found, entries }, state, pack: packForFacts(family, state.facts), machine };
+    return { job: { ...found, entries }, state, pack: asTakenIn(packForFacts(family, state.facts), found), machine };
   }, [id, found, local, family, machine]);
   return { open, isLoading: query.isPending && query.fetchStatus !== 'paused' && !open, error: open ? null : query.error };
 }

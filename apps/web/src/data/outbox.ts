@@ -6,6 +6,8 @@ import { createStore, promisifyRequest, type UseStore } from 'idb-keyval';
 interface Sending {
   readonly refused?: string;
   readonly failures?: number;
+  /** It waits for the PIN of its author, given for it. */
+  readonly unsigned?: true;
 }
 export type Note =
   | { readonly kind: 'machine'; readonly machine: MachineDraft; readonly by: string }
@@ -53,7 +55,7 @@ export function heldUntilProven(list: readonly Waiting[], proven: readonly strin
   const missing = new Set<string>();
   for (const item of list) {
     const needs = needsOf(item);
-    if (proven.includes(authorOf(item)) && !needs.some((id) => missing.has(id))) continue;
+    if (proven.includes(authorOf(item)) && !item.unsigned && !needs.some((id) => missing.has(id))) continue;
     held.add(item.key);
     needs.forEach((id) => missing.add(id));
   }
@@ -180,11 +182,25 @@ export function acknowledge(item: Waiting): void {
   setTimeout(() => void remove(item).catch(() => undefined), KEPT_MS);
 }
 
+/** Kept until its author has given their PIN for it. */
+export const waitForPin = (item: Waiting) => replace({ ...item, unsigned: true });
+
+/** The server has the PIN that was given for these: they go out. */
+export async function signed(ids: readonly string[]): Promise<void> {
+  for (const { unsigned, ...item } of waiting) if (unsigned && ids.includes(idOf(item))) await replace(item);
+}
+
+/** Until what these have written has gone out, or so long: before the device changes hands, for after it nothing of theirs does. */
+export async function untilSent(authors: readonly string[], ms: number): Promise<void> {
+  const isLeft = () => waiting.some((item) => authors.includes(authorOf(item)) && !item.sent && !item.refused && !item.unsigned);
+  for (const ends = Date.now() + ms; isLeft() && Date.now() < ends;) await new Promise((resolve) => setTimeout(resolve, 50));
+}
+
 /** Set aside with the reason: shown, and not sent again by itself. */
 export const setAside = (item: Waiting, refused: string) => replace({ ...item, refused });
 
 /** Sent again in its old place among the others. */
-export async function sendAgain({ refused: _, failures: __, ...item }: Waiting): Promise<void> {
+export async function sendAgain({ refused: _, failures: __, unsigned: ___, ...item }: Waiting): Promise<void> {
   await replace(item);
 }
 

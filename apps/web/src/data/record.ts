@@ -13,9 +13,9 @@ function writer(): string {
 }
 
 /** Writes one entry of a job. Throws where nobody has said who they are, or the entry makes no sense. */
-export async function record(jobId: string, payload: EntryPayload): Promise<Entry> {
+export async function record(jobId: string, payload: EntryPayload, id: string = newEntryId()): Promise<Entry> {
   const by = writer();
-  const made = entry.parse({ id: uuid(), jobId, at: new Date().toISOString(), by, payload: withoutBrokenText(payload) });
+  const made = entry.parse({ id, jobId, at: new Date().toISOString(), by, payload: withoutBrokenText(payload) });
   await put({ kind: 'entry', entry: made });
   return made;
 }
@@ -40,3 +40,5 @@ export async function recordPhoto(jobId: string, about: string, blob: Blob): Pro
 }
 
 export const newJobId = () => uuid();
+/** Of an entry that is signed before it is written. */
+export const newEntryId = () => uuid();

@@ -2,7 +2,8 @@ import { entryReceipt, machine, photoReceipt, shelfItem } from '@patient-badger/
 import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
 import { setConnection } from './connection.ts';
-import { authorOf, heldUntilProven, outbox, photoArrived, replace, setAside, type Waiting } from './outbox.ts';
+import { authorOf, heldUntilProven, outbox, photoArrived, replace, setAside, waitForPin, type Waiting } from './outbox.ts';
+import { tellPutDown } from './putDown.ts';
 import { standing } from './signedOut.ts';
 import { askStanding } from './standing.ts';
 
@@ -37,14 +38,15 @@ function alone(work: () => Promise<void>): Promise<void> {
 
 async function sendAll(onSent: (sent: Sent) => Promise<void>): Promise<void> {
   for (;;) {
-    if (standing.get()?.state !== 'signedIn') return;
+    if (standing.get()?.state !== 'signedIn' || !(await tellPutDown())) return;
     const held = heldUntilProven(outbox.get(), standing.get()?.proven ?? []);
     const item = outbox.get().find(({ key, refused, sent }) => refused === undefined && !sent && !held.has(key));
     if (!item) return;
     try {
       const answer = await sendOne(item);
       setConnection('up');
-      if (answer.refused !== undefined) await setAside(item, answer.refused);
+      if (answer.unsigned) await waitForPin(item);
+      else if (answer.refused !== undefined) await setAside(item, answer.refused);
       else if (item.kind !== 'photo') await onSent({ item, seq: answer.seq });
     } catch (error) {
       if (error instanceof ApiRefusal && WHO.has(error.code)) return askStanding();
@@ -70,6 +72,7 @@ async function setAsideOrTryOn(item: Waiting, { status, code, message }: ApiRefu
 
 interface Answer {
   readonly refused?: string;
+  readonly unsigned?: true;
   readonly seq?: number | undefined;
 }
 
@@ -90,6 +93,7 @@ async function sendOne(item: Waiting): Promise<Answer> {
     case 'entry': {
       const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: authorOf(item) });
       if (receipt?.id !== item.entry.id) throw new NoAnswer();
+      if (receipt.status === 'unsigned') return { unsigned: true };
       return receipt.status === 'refused' ? { refused: receipt.sentence ?? 'The server refused it.' } : { seq: receipt.seq };
     }
   }

@@ -14,11 +14,11 @@ const run = oncePerPress();
 export function useRecord(jobId: string) {
   const [problem, setProblem] = useState<string | null>(null);
   const press = useCallback(
-    async (name: string, payloads: () => readonly EntryPayload[]): Promise<readonly Entry[] | null> => {
+    async (name: string, payloads: () => readonly EntryPayload[], id?: string): Promise<readonly Entry[] | null> => {
       try {
         const made = await run(`${jobId} ${name}`, async () => {
           const entries: Entry[] = [];
-          for (const payload of payloads()) entries.push(await record(jobId, payload));
+          for (const payload of payloads()) entries.push(await record(jobId, payload, id));
           return entries;
         });
         if (made) setProblem(null);

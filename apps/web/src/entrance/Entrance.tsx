@@ -10,6 +10,7 @@ import { lazyScreen } from '../lazy/lazyScreen.tsx';
 
 const FirstVisit = lazyScreen((all) => all.FirstVisitScreen);
 const SignIn = lazyScreen((all) => all.SignInScreen);
+const WhoHolds = lazyScreen((all) => all.WhoHoldsScreen);
 
 /** How often it is asked who may come in, where nobody has answered yet. */
 const RETRY_MS = 3000;
@@ -46,7 +47,7 @@ export function Entrance({ children }: { children: ReactNode }) {
     );
   }
   if (now?.state === 'signIn') return <SignIn />;
-  if (isIn) return null;
+  if (isIn) return <WhoHolds />;
   return (
     <View className="flex-1 items-center justify-center bg-paper p-6" role="status">
       <Text variant="soft">Asking the shop server who may come in …</Text>

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '../data/api.ts';
 import { choosePerson } from '../data/person.ts';
-import { standingReader, takeStanding } from '../data/standing.ts';
+import { isSignOutDue } from '../data/signedOut.ts';
+import { standingReader, takeStanding, tellSignedOut } from '../data/standing.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
@@ -23,6 +24,7 @@ export function useSignIn() {
     setBusy(true);
     setProblem(null);
     try {
+      if (isSignOutDue()) await tellSignedOut();
       const next = await call('/api/sign-in', standingReader, { json: { name, passphrase, device: called }, person: null });
       choosePerson(next.person);
       takeStanding(next);

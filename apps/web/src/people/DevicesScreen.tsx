@@ -1,8 +1,9 @@
 import { signedInDevice, type SignedInDevice } from '@patient-badger/contract';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import { z } from 'zod';
 import { call } from '../data/api.ts';
+import { forgetAll } from '../data/forget.ts';
 import { askStanding } from '../data/standing.ts';
 import { useShop } from '../data/shop.ts';
 import { useRefresh } from '../data/useRefresh.ts';
@@ -27,13 +28,14 @@ export function DevicesScreen() {
 
 function Device({ device: { id, name, personId, since, lastSeen, here } }: { device: SignedInDevice }) {
   const refresh = useRefresh();
+  const client = useQueryClient();
   const people = useShop().data?.people ?? [];
   const { attempt, problem } = useAttempt();
   const who = people.find((each) => each.id === personId)?.name ?? personId;
   const signOut = async () => {
     await attempt(async () => {
       await call(`/api/devices/${id}/sign-out`, z.object({ done: z.literal(true) }), { method: 'POST', json: {} });
-      await (here ? askStanding() : refresh('devices'));
+      await (here ? forgetAll(client).then(askStanding) : refresh('devices'));
     });
   };
   return (

@@ -1,7 +1,8 @@
 import type { Person } from '@patient-badger/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { choosePerson, usePerson } from '../data/person.ts';
+import { usePerson } from '../data/person.ts';
+import { takeByName } from '../data/putDown.ts';
 import { useConnection, useShop } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -19,7 +20,7 @@ export function SwitchPerson() {
   const take = (each: Person) => {
     if (each.id === person) return setAsked(null);
     if (!down) return setAsked(each);
-    choosePerson(each.id);
+    takeByName(each.id);
   };
   return (
     <Card>

@@ -33,14 +33,30 @@ export function WhoFirst() {
       </Card>
     );
   }
+  const toSign = waiting.filter((item) => item.unsigned);
+  const signer = people.find(({ id }) => toSign.some((item) => authorOf(item) === id));
   const unproven = [...new Set([...(person === null ? [] : [person]), ...waiting.map(authorOf)])].find((id) => !now.proven.includes(id));
   const who = people.find(({ id }) => id === unproven);
+  if (now.state === 'signedIn' && signer) {
+    const signs = toSign.flatMap((item) => (item.kind === 'entry' && item.entry.by === signer.id ? [item.entry.id] : []));
+    return (
+      <Card tone="next" className="m-3" testID="sign-pending">
+        <Text variant="head">A check waits for its PIN</Text>
+        <Text>
+          {signer.name} signed a safety-critical job without a connection. It counts for nothing until {signer.name} gives the PIN here.
+        </Text>
+        <Suspense fallback={null}>
+          <ProveForm key={signer.id} person={signer} action={`I am ${signer.name}, and signed it`} signs={signs} />
+        </Suspense>
+      </Card>
+    );
+  }
   if (now.state !== 'signedIn' || !who) return null;
   return (
     <Card tone="next" className="m-3" testID="prove-first">
       <Text variant="head">Is it you, {who.name}?</Text>
       <Text>
-        {who.name} took this device without a connection. What {who.name} wrote stays here until it is sure who it was.
+        What {who.name} wrote since the device changed hands stays here until {who.name} gives the PIN.
       </Text>
       <Suspense fallback={null}>
         <ProveForm key={who.id} person={who} action={`I am ${who.name}`} />

@@ -20,5 +20,11 @@ export function viewAfter(pack: Pack, ...payloads: readonly EntryPayload[]): Job
     payload,
   }));
   const state = foldJob(JOB, entries);
-  return { job: { id: JOB, machineId: MACHINE, family: pack.id, entries }, state, pack, machine: undefined, trace: traceOf(state, pack) };
+  return {
+    job: { id: JOB, machineId: MACHINE, family: pack.id, safetyCritical: false, entries },
+    state,
+    pack,
+    machine: undefined,
+    trace: traceOf(state, pack),
+  };
 }

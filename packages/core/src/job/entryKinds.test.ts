@@ -51,7 +51,7 @@ test.each([
 ])('refuses %j', (payload, path) => expect(pathOf(payload)).toBe(path));
 
 test('these kinds are work, and these change what lists show', () => {
-  const having = (flag: 'isWork' | 'changesRow') =>
+  const having = (flag: 'isWork' | 'changesRow' | 'changesWhatWasSeen' | 'isDesk') =>
     Object.entries(ENTRY_RULES)
       .flatMap(([kind, rule]) => (rule[flag] ? [kind] : []))
       .sort();

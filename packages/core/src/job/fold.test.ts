@@ -65,7 +65,10 @@ test('taking back any entry and putting it back leaves the job as it was', () =>
   for (const { id: gone } of HISTORY) {
     const { withdrawn, ...state } = foldJob(JOB, [...HISTORY, take(20, gone), take(21, id(20))]);
     // What was looked at when the job was closed was touched after it: it is open again, and all else is as it was.
-    const touched = HISTORY.some(({ id: each, payload }) => each === gone && (ruleOf(payload).isWork || payload.kind === 'secondChecked'));
+    const touched = HISTORY.some(
+      ({ id: each, payload }) =>
+        each === gone && (ruleOf(payload).isWork || ruleOf(payload).changesWhatWasSeen || payload.kind === 'secondChecked'),
+    );
     const { closed } = touched ? { closed: null } : sound;
     expect({ ...state, active: state.active.length, written: undefined }).toEqual({
       ...{ ...sound, closed, active: sound.active.length, withdrawn: undefined, written: undefined },

@@ -26,7 +26,11 @@ export function foldJob(jobId: string, entries: readonly Entry[]): JobState {
 function bearsOnClosing(payload: Entry['payload'], byId: ReadonlyMap<string, Entry>): boolean {
   const meant = meantBy(payload, byId);
   if (!meant) return false;
-  return ruleOf(meant).isWork === true || (payload.kind === 'withdrawn' && ruleOf(meant).isCheck === true);
+  return (
+    ruleOf(meant).isWork === true ||
+    ruleOf(meant).changesWhatWasSeen === true ||
+    (payload.kind === 'withdrawn' && ruleOf(meant).isCheck === true)
+  );
 }
 
 /**
