@@ -52,6 +52,7 @@ test('one person alone, in flight mode, passes no second check: it waits for the
   await page.getByTestId('close-job').waitFor();
   await context.setOffline(true);
   await link(page, 'Imke is at the bench').click();
+  await page.getByText('No connection: choose by name.', { exact: false }).waitFor();
   await radio(page, /^Tobin/).click();
   await link(page, 'Tobin is at the bench').waitFor();
   await page.goBack();

@@ -114,7 +114,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
   ];
   for (const routes of features) await app.register(routes, { dataSource });
   await app.register(learningRoutes, { dataSource, config });
-  await app.register(operationRoutes);
+  await app.register(operationRoutes, { dataSource });
   app.get('/api/openapi.json', { schema: { hide: true }, config: { open: true } }, async () => app.swagger());
   await app.register(healthRoute, { dataSource });
   if (config.STATIC_DIR) await serveApp(app, config.STATIC_DIR);

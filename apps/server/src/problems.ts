@@ -31,6 +31,8 @@ export const PROBLEM_STATUS: Readonly<Record<ProblemCode, number>> = {
   otherFamily: 400,
   familyShips: 409,
   familyInUse: 409,
+  familyCanHurt: 409,
+  makeNeedsFamily: 422,
   noInstrument: 409,
   instrumentLost: 503,
   ledgerOpen: 422,

@@ -99,7 +99,8 @@ async function signedIn(app: FastifyInstance, dataSource: DataSource): Promise<I
   const renewed = async (person: string) => {
     const cookie = cookies.get(person);
     // With the database away the cookie is what it was.
-    if (!cookie || !dataSource.isInitialized || (await app.sessions.find(cookie.slice('badger='.length)))?.holder?.id === person) return cookie;
+    if (!cookie || !dataSource.isInitialized || (await app.sessions.find(cookie.slice('badger='.length)))?.holder?.id === person)
+      return cookie;
     const again = `badger=${await beginSession(dataSource.manager, { shopId: SCENARIO.shop.id, personId: person, device: 'A test' })}`;
     cookies.set(person, again);
     return again;
@@ -118,6 +119,30 @@ export async function inCluster(url: string, sql: string): Promise<void> {
   await client.connect();
   try {
     await client.query(sql);
+  } finally {
+    await client.end();
+  }
+}
+
+/** Every row of every table as one hash each, photos byte by byte; of these tables alone, and without these columns. */
+export async function rowHashes(
+  url: string,
+  only?: readonly string[],
+  without: Readonly<Record<string, readonly string[]>> = {},
+): Promise<Readonly<Record<string, readonly string[]>>> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    const tables = await client.query<{ t: string }>(
+      `SELECT table_name AS t FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE' ORDER BY 1`,
+    );
+    const out: Record<string, readonly string[]> = {};
+    for (const { t } of tables.rows.filter((each) => !only || only.includes(each.t))) {
+      const minus = (without[t] ?? []).map((column) => `- '${column}'`).join(' ');
+      const { rows } = await client.query<{ h: string }>(`SELECT md5((to_jsonb(x) ${minus})::text) AS h FROM ${t} x ORDER BY 1`);
+      out[t] = rows.map(({ h }) => h);
+    }
+    return out;
   } finally {
     await client.end();
   }

@@ -51,7 +51,7 @@ export type Shop = z.infer<typeof shop>;
 
 /** Backups by themselves: where they lie, and when the last one was made. */
 export const backups = z
-  .object({ schedule: z.object({ folder: z.string(), last: z.iso.datetime().nullable() }).nullable() })
+  .object({ schedule: z.object({ folder: z.string(), last: z.iso.datetime().nullable(), failed: z.string().nullable() }).nullable() })
   .meta({ id: 'Backups' });
 
 export const PASSPHRASE_LEAST = 12;

@@ -30,6 +30,8 @@ export const PROBLEM_CODES = [
   'otherFamily',
   'familyShips',
   'familyInUse',
+  'familyCanHurt',
+  'makeNeedsFamily',
   'noInstrument',
   'instrumentLost',
   'ledgerOpen',

@@ -151,6 +151,8 @@ export { scanTeeth, type ScanProgress } from './scan/scanTeeth.ts';
 export type { Scan, ScanCorrection, ScanRead, ScanScale } from './scan/schema.ts';
 export { cautionsOn } from './trace/cautionsOn.ts';
 export { checkPack } from './trace/checkPack.ts';
+export { fileOutput } from './make/file.ts';
+export { isCopyOf } from './trace/copyOf.ts';
 export { explainPack, type PackReport } from './trace/explainPack.ts';
 export {
   AT_SERVICE,

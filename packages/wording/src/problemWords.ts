@@ -31,6 +31,8 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
   unknownFamily: 'The app does not know this machine family.',
   otherFamily: 'The machine is on record as another family than the job says.',
   familyShips: 'A family of that id ships with the app. Give yours an id of its own.',
+  familyCanHurt: 'Somebody can be hurt by this chain while a job on it is open: it stays safety-critical.',
+  makeNeedsFamily: 'Say what the gear is for: its machine family, or none where it is for no machine at all.',
   familyInUse: 'A job on record needs what the new file no longer has.',
   noInstrument: 'No instrument is connected for this machine. Type in what you read.',
   instrumentLost: 'The instrument does not answer. Look at its plug and try again, or type in what you read.',
@@ -69,6 +71,7 @@ const PROBLEM_WORDS: Readonly<Record<ProblemCode, string>> = {
 
 /** Codes that say more where more is known. */
 const WITH_DETAIL: Readonly<Partial<Record<ProblemCode, (detail: ProblemDetail) => string>>> = {
+  familyCanHurt: ({ given }) => `This is ${given} in other words, by which somebody can be hurt: it stays safety-critical.`,
   familyInUse: ({ given }) => `A job on record has "${given}", which the new file no longer has. Keep it, or give the family another id.`,
   modelInUse: ({ given }) => `A job on record has "${given}", which the model would no longer have.`,
   rowTooLong: ({ row }) => `Line ${row} of this list is longer than any part needs. Look for a quotation mark that is never closed.`,

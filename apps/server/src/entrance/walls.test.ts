@@ -182,6 +182,7 @@ const BODIES: Readonly<Record<string, (id: string, table: string) => readonly (o
   '/api/models/:id/book/out': () => [{ key: 'note/ours', source: 'ours' }],
   '/api/model-books': () => [{}],
   '/api/families': () => [{}],
+  '/api/jobs/:id/make': () => [{}],
   '/api/put-down': () => [{}],
   '/api/entries': (id) => {
     const at = new Date().toISOString();

@@ -3,7 +3,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { keepFamily } from './keep.ts';
-import { needActor } from '../people/actor.ts';
+import { needOwner } from '../people/actor.ts';
 import { families } from '../machines/entities.ts';
 
 /** Machine families of the shop's own; those that ship are in the app itself. */
@@ -13,6 +13,6 @@ export const familyRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
   );
 
   app.post('/api/families', { schema: { body: z.unknown(), response: { 200: ownFamily } } }, async (request) =>
-    keepFamily(dataSource, needActor(request), request.body),
+    keepFamily(dataSource, needOwner(request), request.body),
   );
 };

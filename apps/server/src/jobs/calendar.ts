@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { foldJob, intervalDue, openFollowUps, type FollowUp } from '@patient-badger/core';
 import ical, { ICalEventBusyStatus } from 'ical-generator';
 import { In, type DataSource } from 'typeorm';
@@ -48,20 +49,23 @@ export async function dueCalendar(dataSource: DataSource, shopId: string, machin
   const machine = await dataSource.getRepository(machines).findOneBy({ id: machineId, shopId });
   if (!machine) throw new ServerProblem('unknownMachine');
   const { intervals, yearly } = await historyOf(dataSource, shopId, machineId);
-  const calendar = ical({ name: `Due again: ${machine.label}`, prodId: { company: 'Patient Badger', product: 'due' } });
+  const calendar = ical({ name: oneLine(`Due again: ${machine.label}`), prodId: { company: 'Patient Badger', product: 'due' } });
   const today = new Date().toISOString().slice(0, 10);
   for (const interval of intervals) {
     const due = intervalDue(interval, yearly, today);
     if (!due) continue;
     calendar.createEvent({
       ...wholeDay(due.dueDate),
-      id: `${machineId}/${interval.what}@patient-badger`,
+      id: `${createHash('sha256').update(`${machineId}/${interval.what}`).digest('hex').slice(0, 32)}@patient-badger`,
       summary: `${interval.what}: ${machine.label}`,
       description: interval.source ?? '',
     });
   }
   return calendar.toString();
 }
+
+/** A name in a calendar is one line, whatever was typed: a second one would be a line of the file's own. */
+const oneLine = (text: string): string => text.replaceAll(/[\p{Cc}\u2028\u2029]+/gu, ' ').replaceAll(/[\\;,]/g, ' ');
 
 const wholeDay = (day: string) => ({
   start: new Date(day),

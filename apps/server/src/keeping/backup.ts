@@ -1,8 +1,9 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { open, rename, rm, stat } from 'node:fs/promises';
-import { once } from 'node:events';
-import { finished, pipeline } from 'node:stream/promises';
+import type { Writable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { DataSource } from 'typeorm';
 import { z } from 'zod';
 import { createDataSource, knownMigrations } from '../dataSource.ts';
 import { runTool } from './postgresTools.ts';
@@ -17,45 +18,99 @@ const header = z.object({
   madeAt: z.iso.datetime(),
   /** The last change of the tables that is in it. */
   tables: z.string(),
+  /** How many rows of each table are in it; backups of before this was counted have none. */
+  counts: z.record(z.string(), z.int()).optional(),
 });
 export type BackupHeader = z.infer<typeof header>;
 
 const CHECKSUM_BYTES = 64;
 /** Nothing of ours begins with a longer line. */
-const MOST_HEADER = 1000;
+const MOST_HEADER = 4000;
 
 /** A refusal of a backup, in a sentence. */
 export class BackupRefused extends Error {}
 
+/** How a file is opened for writing; another one in tests, which breaks at a chosen write. */
+type OpenFile = (path: string) => Writable;
+const newFile: OpenFile = (path) => createWriteStream(path, { flags: 'wx', mode: 0o600 });
+
 /**
- * Writes the whole database into one file while people go on writing into it: `pg_dump` reads one snapshot.
- * The file has its name only once it is whole and on disk. Resolves to its size in bytes.
+ * Writes the whole database into one file while people go on writing into it: rows are counted and dumped from one
+ * snapshot. The file has its name only once it is whole and on disk. Resolves to its size in bytes.
+ * @throws Error where the target cannot be written, whatever it is that fails
  */
-export async function writeBackup(url: string, file: string): Promise<number> {
-  const tables = await lastMigration(url);
+export async function writeBackup(url: string, file: string, openFile: OpenFile = newFile): Promise<number> {
   const part = `${file}.${randomUUID().slice(0, 8)}.part`;
+  const dataSource = await createDataSource(url, { patient: true }).initialize();
   try {
-    const out = createWriteStream(part, { flags: 'wx', mode: 0o600 });
-    const sum = createHash('sha256');
-    const write = async (chunk: Buffer) => {
-      sum.update(chunk);
-      if (!out.write(chunk)) await once(out, 'drain');
-    };
-    const about: BackupHeader = { format: 'patient-badger-backup', version: 1, madeAt: new Date().toISOString(), tables };
-    await write(Buffer.from(`${JSON.stringify(about)}\n`));
-    const dump = runTool('pg_dump', url, ['--format=custom', '--no-owner', '--no-privileges']);
-    dump.ended.catch(() => undefined);
-    for await (const chunk of dump.output) await write(chunk as Buffer);
-    await dump.ended;
-    out.end(sum.digest('hex'));
-    await finished(out);
+    await inSnapshot(dataSource, async ({ snapshot, tables, counts }) => {
+      const about: BackupHeader = { format: 'patient-badger-backup', version: 1, madeAt: new Date().toISOString(), tables, counts };
+      const dump = runTool('pg_dump', url, ['--format=custom', '--no-owner', '--no-privileges', `--snapshot=${snapshot}`]);
+      dump.ended.catch(() => undefined);
+      const sum = createHash('sha256');
+      await pipeline(
+        async function* () {
+          yield Buffer.from(`${JSON.stringify(about)}\n`);
+          yield* dump.output as AsyncIterable<Buffer>;
+          await dump.ended;
+        },
+        async function* (chunks: AsyncIterable<Buffer>) {
+          for await (const chunk of chunks) {
+            sum.update(chunk);
+            yield chunk;
+          }
+          yield Buffer.from(sum.digest('hex'));
+        },
+        openFile(part),
+      );
+    });
     await toDisk(part);
     await rename(part, file);
   } catch (error) {
-    await rm(part, { force: true });
+    await rm(part, { force: true }).catch(() => undefined);
     throw error;
+  } finally {
+    await dataSource.destroy();
   }
   return (await stat(file)).size;
+}
+
+interface Snapshot {
+  readonly snapshot: string;
+  readonly tables: string;
+  readonly counts: Readonly<Record<string, number>>;
+}
+
+/** One moment of the database, held while it is dumped; with the last change of its tables, and how many rows each has. */
+async function inSnapshot(dataSource: DataSource, work: (moment: Snapshot) => Promise<void>): Promise<void> {
+  const runner = dataSource.createQueryRunner();
+  try {
+    await runner.startTransaction('REPEATABLE READ');
+    // Held idle for as long as the dump takes.
+    await runner.query('SET LOCAL idle_in_transaction_session_timeout = 0');
+    const there = (await runner.query(`SELECT to_regclass('migrations')::text AS t`)) as [{ t: string | null }];
+    const [last] = there[0].t ? ((await runner.query('SELECT name FROM migrations ORDER BY id DESC LIMIT 1')) as { name: string }[]) : [];
+    if (!last) throw new BackupRefused('There is nothing in this database yet.');
+    const [{ snapshot }] = (await runner.query('SELECT pg_export_snapshot() AS snapshot')) as [{ snapshot: string }];
+    await work({ snapshot, tables: last.name, counts: await countRows(runner) });
+    await runner.commitTransaction();
+  } finally {
+    if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => undefined);
+    await runner.release();
+  }
+}
+
+/** How many rows each table has. */
+async function countRows(runner: { query: (text: string) => Promise<unknown> }): Promise<Readonly<Record<string, number>>> {
+  const tables = (await runner.query(
+    `SELECT table_name AS t FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE' ORDER BY 1`,
+  )) as { t: string }[];
+  const counts: Record<string, number> = {};
+  for (const { t } of tables) {
+    const [{ n }] = (await runner.query(`SELECT count(*)::int AS n FROM "${t}"`)) as [{ n: number }];
+    counts[t] = n;
+  }
+  return counts;
 }
 
 async function toDisk(file: string): Promise<void> {
@@ -114,7 +169,20 @@ export async function restoreBackup(url: string, file: string): Promise<BackupHe
   ]);
   const fed = pipeline(createReadStream(file, { start: from, end: to - 1 }), restore.input);
   await Promise.all([restore.ended, fed.catch(() => undefined)]);
+  if (about.counts) await refuseUnlessCounted(url, about.counts);
   return about;
+}
+
+/** @throws BackupRefused where a table has other rows than were counted when the backup was made */
+async function refuseUnlessCounted(url: string, counts: Readonly<Record<string, number>>): Promise<void> {
+  const dataSource = await createDataSource(url, { patient: true }).initialize();
+  try {
+    const found = await countRows(dataSource);
+    const other = Object.keys(counts).filter((table) => found[table] !== counts[table]);
+    if (other.length > 0) throw new BackupRefused(`This backup is not whole: rows are missing in ${other.join(', ')}. Take another one.`);
+  } finally {
+    await dataSource.destroy();
+  }
 }
 
 /** @throws BackupRefused where there is a table in it */
@@ -125,12 +193,6 @@ export async function refuseUnlessEmpty(url: string): Promise<void> {
   );
   if ((row?.n ?? 0) > 0)
     throw new BackupRefused('This database is not empty. What is in it is never overwritten: restore into a new, empty one.');
-}
-
-async function lastMigration(url: string): Promise<string> {
-  const [row] = await ask<{ name: string }>(url, 'SELECT name FROM migrations ORDER BY id DESC LIMIT 1');
-  if (!row) throw new BackupRefused('There is nothing in this database yet.');
-  return row.name;
 }
 
 /** One question to a database that is not open here. */

@@ -9,7 +9,7 @@ import jpeg from 'jpeg-js';
 import type { DataSource } from 'typeorm';
 import { createDataSource, knownMigrations, openDataSource } from '../dataSource.ts';
 import { idOf } from '../idOf.ts';
-import { emptyDatabase, serverOn, testServer, type TestServer } from '../testing.ts';
+import { emptyDatabase, rowHashes, serverOn, testServer, type TestServer } from '../testing.ts';
 import { checkBackup, restoreBackup, writeBackup } from './backup.ts';
 import { exportShop } from './shopOut.ts';
 import { importShop } from './shopIn.ts';
@@ -57,19 +57,6 @@ const tablesOf = async (dataSource: DataSource) =>
     )
   ).map(({ t }) => t);
 
-/** Every row of every table as one hash each, photos byte by byte. */
-async function rowsOf(url: string, only?: readonly string[], without: Readonly<Record<string, readonly string[]>> = {}) {
-  return opened(url, async (dataSource) => {
-    const out: Record<string, readonly string[]> = {};
-    for (const table of (await tablesOf(dataSource)).filter((t) => !only || only.includes(t))) {
-      const minus = (without[table] ?? []).map((column) => `- '${column}'`).join(' ');
-      const rows = await dataSource.query<{ h: string }[]>(`SELECT md5((to_jsonb(x) ${minus})::text) AS h FROM ${table} x ORDER BY 1`);
-      out[table] = rows.map(({ h }) => h);
-    }
-    return out;
-  });
-}
-
 const remark = (text: string) => ({ kind: 'remark', text });
 const takenIn = { kind: 'takenIn', machineId: idOf('machine', 'pruner'), family: 'saw-oil-pump', complaint: 'dry', facts: {} };
 const post = (jobId: string, payload: object) =>
@@ -111,21 +98,21 @@ test('a backup taken while entries are written is one moment of the record, with
   expect(await upTo(url)).toEqual(await upTo(server.url));
   expect(await opened(url, (db) => db.query('SELECT max(seq)::int AS m FROM entries'))).toEqual([{ m: last?.last }]);
   const still = ['parts', 'photos', 'people', 'machines', 'machine_models', 'shelf', 'listings'];
-  expect(await rowsOf(url, still)).toEqual(await rowsOf(server.url, still));
+  expect(await rowHashes(url, still)).toEqual(await rowHashes(server.url, still));
 });
 
 test('restored, it equals the original row by row and photo by photo, and a server works on it', async () => {
   const file = join(folder, 'still.backup');
   // The next move is worked out beside the record, and when a device was last there is no record.
   const moving = { jobs: ['move', 'move_seq'], sessions: ['seen_at'], health: ['at'] };
-  const before = await rowsOf(server.url, undefined, moving);
+  const before = await rowHashes(server.url, undefined, moving);
   expect(before.photos).toHaveLength(3);
   expect(before.entries?.length).toBeGreaterThan(100);
   await writeBackup(server.url, file);
   const url = await fresh();
   const { madeAt } = await restoreBackup(url, file);
   expect(Date.now() - Date.parse(madeAt)).toBeLessThan(60_000);
-  const after = await rowsOf(url, undefined, moving);
+  const after = await rowHashes(url, undefined, moving);
   expect(after).toEqual(before);
   const again = await serverOn(url);
   expect((await again.inject('/api/jobs?state=open')).json<{ rows: unknown[] }>().rows.length).toBeGreaterThan(5);
@@ -198,7 +185,7 @@ test('a shop written out as open JSON comes in elsewhere as it was, photos too, 
   const secrets = { people: ['passphrase', 'pin', 'failed', 'locked_until'] };
   const names = SHOP_TABLES.map(({ name }) => name);
   const moving = { ...secrets, jobs: ['move', 'move_seq'] };
-  expect(await rowsOf(url, names, moving)).toEqual(await rowsOf(server.url, names, moving));
+  expect(await rowHashes(url, names, moving)).toEqual(await rowHashes(server.url, names, moving));
   expect(await importShop(url, file).catch((error: Error) => error.message)).toContain('not empty');
   const empty = await fresh();
   for (const cut of [bytes.subarray(0, Math.floor(bytes.length * 0.6)), bytes.subarray(0, 200), Buffer.from('PK, or not')]) {

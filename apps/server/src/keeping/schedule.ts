@@ -8,8 +8,8 @@ import { writeBackup } from './backup.ts';
 
 declare module 'fastify' {
   interface FastifyInstance {
-    /** When the last backup on the schedule was made, and where; null where there is no schedule. */
-    backups: () => Promise<{ readonly folder: string; readonly last: string | null } | null>;
+    /** When the last backup on the schedule was made, and where, and why the last try failed; null where there is no schedule. */
+    backups: () => Promise<{ readonly folder: string; readonly last: string | null; readonly failed: string | null } | null>;
   }
 }
 
@@ -63,16 +63,21 @@ export async function backupIfDue(dataSource: DataSource, url: string, { folder,
 /** Backups by themselves, where the shop has set a folder for them. */
 export const backupSchedule = fp(async (app: FastifyInstance, { dataSource, config }: { dataSource: DataSource; config: Config }) => {
   const { BACKUP_DIR: folder, BACKUP_EVERY_HOURS: everyHours, BACKUP_KEEP: keep, DATABASE_URL: url } = config;
+  let failed: string | null = null;
   app.decorate('backups', async () => {
     if (folder === undefined) return null;
     const [last] = await backupsIn(folder);
-    return { folder, last: (last && timeOf(last)) ?? null };
+    return { folder, last: (last && timeOf(last)) ?? null, failed };
   });
   if (folder === undefined) return;
   let busy: Promise<unknown> | null = null;
   const look = () => {
     busy ??= backupIfDue(dataSource, url, { folder, everyHours, keep, now: new Date() })
-      .catch((error: unknown) => app.log.error({ error: error instanceof Error ? error.message : error }, 'the backup could not be made'))
+      .then(() => (failed = null))
+      .catch((error: unknown) => {
+        failed = error instanceof Error ? error.message : String(error);
+        app.log.error({ error: failed }, 'the backup could not be made');
+      })
       .finally(() => (busy = null));
   };
   const timer = setInterval(look, LOOK_MS);

@@ -1,17 +1,24 @@
+import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { Unzip, UnzipInflate, UnzipPassThrough, type UnzipFile } from 'fflate';
 import type { QueryRunner } from 'typeorm';
 import { z } from 'zod';
 import { createDataSource, knownMigrations, openDataSource } from '../dataSource.ts';
 import { BackupRefused, refuseUnlessEmpty } from './backup.ts';
+import { photoHeader } from '../photos/photoHeader.ts';
+import { readPhoto } from '../photos/readPhoto.ts';
+import { checkRow } from './checkRow.ts';
 import { keptColumns, SHOP_TABLES } from './shopTables.ts';
 
 const about = z.object({ format: z.literal('patient-badger-shop'), version: z.literal(1), shopId: z.string(), tables: z.string() });
 
 /** A line of a table, and a photo, may be so long. */
-const MOST_LINE = 20_000_000;
+const MOST_LINE = 4_000_000;
 const MOST_PHOTO = 12_000_000;
 const BATCH = 200;
+/** Text packs to a tenth of its size, or a thirtieth; what swells to more than this is no record but a bomb. */
+const MOST_SWELLING = 100;
+const ALWAYS_ALLOWED = 20_000_000;
 
 interface Counted {
   readonly rows: number;
@@ -84,21 +91,29 @@ async function* pieces(file: string): AsyncGenerator<Piece> {
     }
   };
   let isZip: boolean | null = null;
-  for await (const chunk of createReadStream(file)) {
+  let [packed, swollen] = [0, 0];
+  const ofPiece = (piece: Piece) => {
+    if ((swollen += piece.chunk.length) > ALWAYS_ALLOWED + MOST_SWELLING * packed)
+      throw new BackupRefused('This file swells to far more than any record. Nothing was brought in.');
+    return piece;
+  };
+  for await (const chunk of createReadStream(file, { highWaterMark: 16_384 })) {
+    packed += (chunk as Buffer).length;
     isZip ??= (chunk as Buffer).subarray(0, 2).toString() === 'PK';
     if (!isZip) throw new BackupRefused('This file is no shop that was written out.');
     push(chunk as Buffer);
-    yield* ready.splice(0);
+    for (const piece of ready.splice(0)) yield ofPiece(piece);
   }
   push(new Uint8Array(), true);
-  yield* ready.splice(0);
+  for (const piece of ready.splice(0)) yield ofPiece(piece);
 }
 
 async function tablesOf(file: string): Promise<string> {
+  const words = new TextDecoder();
   let text = '';
   for await (const { name, chunk, final } of pieces(file)) {
     if (name !== 'about.json') break;
-    text += Buffer.from(chunk).toString();
+    text += words.decode(chunk, { stream: !final });
     if (final) {
       const parsed = about.safeParse(JSON.parse(text));
       if (parsed.success) return parsed.data.tables;
@@ -113,8 +128,6 @@ async function takeIn(runner: QueryRunner, file: string): Promise<Counted> {
   const photos = new Set<string>();
   const metas = new Map<string, object>();
   const waiting: string[] = [];
-  let rest = '';
-  let bytes: Uint8Array[] = [];
   const seen = new Set<string>();
 
   const flush = async (table: string) => {
@@ -122,40 +135,54 @@ async function takeIn(runner: QueryRunner, file: string): Promise<Counted> {
     if (lines.length === 0) return;
     const known = SHOP_TABLES.find(({ name }) => name === table);
     if (!known) throw new BackupRefused(`This file holds a table that is not known: ${table}.`);
-    if (table === 'photos')
-      return lines.forEach((line) => metas.set((JSON.parse(line) as { hash: string }).hash, JSON.parse(line) as object));
+    const checked = lines.map((line) => checkRow(table, line));
+    if (table === 'photos') return checked.forEach((row) => metas.set(String(row.hash), row));
     const columns = (await keptColumns(runner, table, known.without)).join(', ');
     await runner.query(`INSERT INTO ${table} (${columns}) SELECT ${columns} FROM json_populate_recordset(null::${table}, $1::json)`, [
       `[${lines.join(',')}]`,
     ]);
     rows += lines.length;
   };
-  const photoDone = async (name: string) => {
+
+  const photoDone = async (name: string, content: Buffer) => {
     const [, kind, hash = ''] = /^(photos|previews)\/([0-9a-f]{64})\.(?:png|jpg)$/.exec(name) ?? [];
-    const content = Buffer.concat(bytes);
-    bytes = [];
     if (!kind) throw new BackupRefused(`This file holds something that is not known: ${name}.`);
-    if (kind === 'photos') {
-      await runner.query(
-        `INSERT INTO photos (shop_id, hash, type, width, height, bytes, preview) SELECT shop_id, hash, type, width, height, $2, ''
-         FROM json_populate_record(null::photos, $1::json)`,
-        [JSON.stringify(metas.get(hash) ?? {}), content],
-      );
-      photos.add(hash);
-    } else await runner.query('UPDATE photos SET preview = $2 WHERE hash = $1', [hash, content]);
+    // Previews are made anew: what a stranger lays beside a photo is shown to nobody.
+    if (kind === 'previews') return;
+    const meta = metas.get(hash);
+    if (!meta || createHash('sha256').update(content).digest('hex') !== hash)
+      throw new BackupRefused(`A photo in this file is not the one that it says: ${name}.`);
+    const read = photoHeader(content).ok ? readPhoto(content) : null;
+    if (!read?.ok) throw new BackupRefused(`A photo in this file is none, or damaged: ${name}.`);
+    const { type, width, height, preview } = read.photo;
+    await runner.query(
+      `INSERT INTO photos (shop_id, hash, type, width, height, bytes, preview)
+       SELECT shop_id, hash, $2, $3, $4, $5, $6 FROM json_populate_record(null::photos, $1::json)`,
+      [JSON.stringify(meta), type, width, height, content, preview],
+    );
+    photos.add(hash);
   };
 
+  let of = '';
+  let words = new TextDecoder('utf-8', { fatal: true });
+  let rest = '';
+  let bytes: Uint8Array[] = [];
+  let held = 0;
   for await (const { name, chunk, final } of pieces(file)) {
+    if (name !== of) {
+      [of, rest, bytes, held] = [name, '', [], 0];
+      words = new TextDecoder('utf-8', { fatal: true });
+    }
     if (final) seen.add(name);
     if (name === 'about.json') continue;
     if (!name.endsWith('.ndjson')) {
       bytes.push(chunk);
-      if (bytes.reduce((sum, each) => sum + each.length, 0) > MOST_PHOTO)
-        throw new BackupRefused('A photo in this file is larger than any can be.');
-      if (final) await photoDone(name);
+      if ((held += chunk.length) > MOST_PHOTO) throw new BackupRefused('A photo in this file is larger than any can be.');
+      if (final) await photoDone(name, Buffer.concat(bytes.splice(0)));
       continue;
     }
-    const lines = (rest + Buffer.from(chunk).toString()).split('\n');
+    // A sign may lie across two pieces: what is left of it waits for the next.
+    const lines = (rest + decoded(words, chunk, final)).split('\n');
     rest = lines.pop() ?? '';
     if (rest.length > MOST_LINE) throw new BackupRefused('A line in this file is longer than any can be.');
     const table = name.slice(0, -'.ndjson'.length);
@@ -165,8 +192,19 @@ async function takeIn(runner: QueryRunner, file: string): Promise<Counted> {
     }
     if (final) await flush(table);
   }
-  const missing = SHOP_TABLES.filter(({ name }) => !seen.has(`${name}.ndjson`) && name !== 'audit').map(({ name }) => name);
+  const missing = SHOP_TABLES.filter(({ name }) => !seen.has(`${name}.ndjson`) && !LATER_TABLES.has(name)).map(({ name }) => name);
   if (missing.length > 0 || metas.size !== photos.size)
     throw new BackupRefused('This file is cut short: not everything is in it. Nothing was brought in.');
   return { rows, photos: photos.size };
+}
+
+/** Tables that files of earlier releases do not have. */
+const LATER_TABLES = new Set(['audit', 'signatures']);
+
+function decoded(words: InstanceType<typeof TextDecoder>, chunk: Uint8Array, final: boolean): string {
+  try {
+    return words.decode(chunk, { stream: !final });
+  } catch {
+    throw new BackupRefused('This file is damaged: a piece of it is no text. Nothing was brought in.');
+  }
 }

@@ -24,6 +24,8 @@ export async function changeMachine(
   const { retired, ...change } = defined(given);
   await dataSource.transaction(async (manager) => {
     const before = await locked(manager, shopId, id);
+    // What went into another record is that one's now, and is not taken up again beside it.
+    if (before.mergedInto !== null) throw new ServerProblem('otherMachine');
     if (change.modelId !== undefined && change.modelId !== before.modelId) await refuseModel(manager, before, change.modelId);
     const after = { ...change, ...retiring(retired, before) };
     if (Object.keys(after).length === 0) return;
@@ -53,6 +55,16 @@ export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: 
     const [from, to] = [rows.get(id), rows.get(into)];
     if (!from || !to || id === into || from.family !== to.family || to.mergedInto !== null)
       throw new ServerProblem('otherMachine', { path: 'into' });
+    if (to.retiredAt !== null || from.mergedInto !== null) throw new ServerProblem('otherMachine', { path: 'into' });
+    // Its jobs come under the model of the other: refused as a change of model is, where they would make no sense there.
+    const modelId = to.modelId ?? from.modelId;
+    const model = modelId === null ? null : await manager.findOneBy(machineModels, { id: modelId, shopId });
+    await refuseOrphans(manager, {
+      pack: await packWith(manager, to, model?.overrides),
+      code: 'modelInUse',
+      where: 'j.machine_id IN ($1, $2)',
+      of: [id, into],
+    });
     for (const table of ['jobs', 'shelf', 'meter_readings'])
       await manager.query(`UPDATE ${table} SET machine_id = $2 WHERE machine_id = $1 AND shop_id = $3`, [id, into, shopId]);
     const words = (['serial', 'owner', 'contact'] as const).flatMap((key) =>

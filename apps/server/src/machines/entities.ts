@@ -1,5 +1,6 @@
 import { type Facts, type HiddenTruth, type ModelOverrides } from '@patient-badger/core';
 import { EntitySchema } from 'typeorm';
+import { overridesOf } from './overrides.ts';
 
 export interface ModelRow {
   id: string;
@@ -21,7 +22,8 @@ export const machineModels = new EntitySchema<ModelRow>({
     code: { type: 'text' },
     family: { type: 'text' },
     note: { type: 'text', nullable: true },
-    overrides: { type: 'jsonb', nullable: true },
+    // What earlier releases wrote lacks what came later: read through its schema, whoever reads it.
+    overrides: { type: 'jsonb', nullable: true, transformer: { to: (value: unknown) => value, from: overridesOf } },
     retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
   },
 });

@@ -201,13 +201,25 @@ async function bringIn(
   if (twin && twin.family !== model.family) throw new ServerProblem('otherFamily', { path: 'model.family' });
   const id = twin?.id ?? crypto.randomUUID();
   if (!twin) await manager.insert(machineModels, { ...model, id, shopId });
-  // Two lines of one key from one shop are told apart by their place in its file.
-  const sourceOf = (source: string, i: number) => `${from}: ${source} ${i + 1}`.slice(0, 120);
+  // What came from that shop before is what its book was then: a book that grew brings all of it again.
+  await manager.query('DELETE FROM book_lines WHERE model_id = $1 AND shop_id = $2 AND job_id IS NULL AND starts_with(source, $3)', [
+    id,
+    shopId,
+    `${from}: `,
+  ]);
+  // Two lines of one key and source are told apart by how many there were before.
+  const told = new Map<string, number>();
+  const sourceOf = (line: BookLine, source: string) => {
+    const key = `${bookKey(line)} ${source}`;
+    const nth = (told.get(key) ?? 0) + 1;
+    told.set(key, nth);
+    return `${from}: ${source}${nth > 1 ? ` ${nth}` : ''}`.slice(0, 120);
+  };
   await writeLines(manager, {
     shopId,
     modelId: id,
     by,
-    lines: lines.map(({ line, at, source }, i) => ({ line, at, jobId: null, source: sourceOf(source, i) })),
+    lines: lines.map(({ line, at, source }) => ({ line, at, jobId: null, source: sourceOf(line, source) })),
   });
   await writeAudit(manager, {
     shopId,

@@ -1,8 +1,11 @@
-import { CoreFailure } from '@patient-badger/core';
+import { CoreFailure, fileOutput } from '@patient-badger/core';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import type { DataSource } from 'typeorm';
+import { z } from 'zod';
 import { ServerProblem } from '../problems.ts';
 import { createPool, PoolBusy, PoolLate } from '../threads/pool.ts';
+import { MADE, madeFor, madeInJob } from './made.ts';
 import type { OperationAsked, OperationReply } from './onThread.ts';
 import { operations } from './operations.ts';
 
@@ -10,17 +13,18 @@ import { operations } from './operations.ts';
 const LIMITS = { threads: 2, queue: 20, deadlineMs: 5_000 };
 
 /** The core's operations over HTTP, each in the OpenAPI document with its own input and output. */
-export const operationRoutes: FastifyPluginAsyncZod = async (app) => {
+export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
   const pool = createPool<OperationAsked, OperationReply>(new URL('./onThread.ts', import.meta.url), LIMITS);
   app.addHook('onClose', () => pool.close());
   const heavy = new Set<string>(operations.list.filter((each) => each.heavy).map(({ name }) => name));
 
   const answer = async (name: string, request: FastifyRequest, reply: FastifyReply): Promise<unknown> => {
-    if (!heavy.has(name)) return operations.runNamed(name, request.body);
+    const input = MADE.has(name) ? await madeFor(dataSource, request.shopId, request.body) : request.body;
+    if (!heavy.has(name)) return operations.runNamed(name, input);
     const gone = new AbortController();
     // Whoever has hung up does not keep a thread at work.
     reply.raw.once('close', () => gone.abort());
-    const found = await pool.run({ name, input: request.body }, gone.signal).catch((error: unknown): never => {
+    const found = await pool.run({ name, input }, gone.signal).catch((error: unknown): never => {
       if (error instanceof PoolBusy) throw new ServerProblem('operationBusy');
       if (error instanceof PoolLate) throw new ServerProblem('operationLate');
       throw error;
@@ -40,6 +44,18 @@ export const operationRoutes: FastifyPluginAsyncZod = async (app) => {
       (request, reply) => answer(name, request, reply) as never,
     );
   }
+  // Within a job nobody says what a gear is for: the record knows.
+  app.post(
+    '/api/jobs/:id/make',
+    { schema: { params: z.object({ id: z.uuid() }), body: z.unknown(), response: { 200: fileOutput } } },
+    async (request) => {
+      const input = await madeInJob(dataSource, { shopId: request.shopId, jobId: request.params.id, body: request.body });
+      const found = await pool.run({ name: 'make.file', input });
+      if (!found.ok) throw new CoreFailure(found.failure);
+      const file = fileOutput.parse(JSON.parse(found.json));
+      return { ...file, name: file.name.replace(/^bench-only-/, '') };
+    },
+  );
   app.post('/api/operations/:name', { schema: { hide: true } }, (request, reply) =>
     answer((request.params as { name: string }).name, request, reply),
   );

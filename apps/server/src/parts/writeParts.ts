@@ -9,7 +9,8 @@ import { parts } from './entities.ts';
 const BATCH_SIZE = 2000;
 
 /** What a spreadsheet would work out instead of showing; a number below nought is none. `readPartRow` takes the mark off again. */
-const FORMULA = /^[=+@\t\r]|^-(?!\d*[.,]?\d+$)/;
+/** Signs that make a formula of a cell; spreadsheets take their full-width twins too. */
+const FORMULA = /^[=+@\t\r\uFF1D\uFF0B\uFF20\uFF0D]|^-(?!\d*[.,]?\d+$)/;
 
 async function* batches(dataSource: DataSource, shopId: string): AsyncGenerator<readonly Part[]> {
   for (let after = ''; ;) {

@@ -32,7 +32,7 @@ export function SecondCheck({ view }: { view: JobView }) {
   }
   const hadAHand = person !== null && workers.has(person);
   const mayNot = me?.role === 'apprentice';
-  const alone = !people.some((each) => each.id !== person && canCheck(each) && !workers.has(each.id));
+  const alone = !people.some((each) => canCheck(each) && !workers.has(each.id));
   return (
     <Card tone={pack.safetyCritical ? 'danger' : 'plain'}>
       <Text variant="head">Second check</Text>

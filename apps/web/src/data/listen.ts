@@ -45,10 +45,14 @@ export function listenToShop(client: QueryClient): () => void {
     source = null;
     setConnection('up');
   };
+  // The device itself knows first that it has no connection; that it is back shows by an answer.
+  const cut = () => setConnection('down');
+  window.addEventListener('offline', cut);
   const unfollow = standing.subscribe(follow);
   follow();
   return () => {
     unfollow();
+    window.removeEventListener('offline', cut);
     clearTimeout(retry);
     source?.close();
   };

@@ -1,16 +1,19 @@
 import type { Standing } from '@patient-badger/contract';
 import { createStored } from '../preferences/stored.ts';
 
+/** A device is one, however many windows it has. */
+const ACROSS = { acrossWindows: true };
+
 /** How this device stands with the shop server, as it was told last; null where it never was. */
-export const standing = createStored<Standing | null>('standing', null);
+export const standing = createStored<Standing | null>('standing', null, ACROSS);
 
 /** The device changed hands without a connection, and the server does not know of it yet. */
-const putDown = createStored('put-down', false);
+const putDown = createStored('put-down', false, ACROSS);
 export const isPutDown = putDown.get;
 export const setPutDown = putDown.set;
 
 /** It was signed out here, and the server does not know of it yet. */
-const signOutDue = createStored('sign-out-due', false);
+const signOutDue = createStored('sign-out-due', false, ACROSS);
 export const isSignOutDue = signOutDue.get;
 export const setSignOutDue = signOutDue.set;
 

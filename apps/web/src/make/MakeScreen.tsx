@@ -1,7 +1,9 @@
-import type { GearCard, OperationOutput } from '@patient-badger/core';
+import { fileOutput, type GearCard, type OperationOutput } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { call } from '../data/api.ts';
 import { runNamedInWorker } from '../data/runInWorker.ts';
 import { saveBase64 } from '../data/saveFile.ts';
 import { useRecord } from '../data/useRecord.ts';
@@ -66,7 +68,11 @@ function Making({ view, card }: { view: JobView; card: GearCard }) {
     setBusy(format);
     setFailed(null);
     try {
-      const file = await runNamedInWorker<OperationOutput<'make.file'>>('make.file', { ...question, piece, format, family: pack.id });
+      const input = { ...question, piece, format };
+      // The sums on this device know the families that ship; what a shop has of its own the server knows.
+      const file = findFamily(pack.id)
+        ? await runNamedInWorker<OperationOutput<'make.file'>>('make.file', { ...input, family: pack.id })
+        : await call(`/api/jobs/${job.id}/make`, fileOutput, { json: input });
       saveBase64(file.name, file.type, file.base64);
       await write({ kind: 'gearMade', gear: card.id, file: file.name, material: MATERIAL_WORDS[draft.material] });
     } catch (error) {

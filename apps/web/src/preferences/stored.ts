@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
-/** A small choice kept on this device and shared by all screens of this window. */
-export function createStored<T>(name: string, initial: T) {
+/** A small choice kept on this device and shared by all screens of this window; by all windows of the device where it says so. */
+export function createStored<T>(name: string, initial: T, { acrossWindows = false } = {}) {
   const key = `patient-badger/${name}`;
   const listeners = new Set<() => void>();
   let isChosen = false;
@@ -22,6 +22,10 @@ export function createStored<T>(name: string, initial: T) {
     value = next;
     listeners.forEach((listener) => listener());
   };
+  if (acrossWindows)
+    globalThis.addEventListener?.('storage', (event) => {
+      if (event.key === key) show(read());
+    });
   const get = () => value;
   const set = (next: T) => {
     isChosen = true;

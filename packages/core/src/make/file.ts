@@ -3,7 +3,7 @@ import { fail } from '../failure/CoreFailure.ts';
 import { cylindricalDimensions } from '../gear/cylindrical/dimensions.ts';
 import { radians } from '../quantity/angle.ts';
 import { lengthMm } from '../quantity/bounds.ts';
-import { gearOutlineToMake, growthOf, outlineInput } from './outline.ts';
+import { gearOutlineToMake, growthOf, madeFor, NO_FAMILY, outlineInput } from './outline.ts';
 import { to3mf, toBase64, toDxf, toStl, toSvg } from './formats.ts';
 import { arc, radiiOf, type Point } from './polyline.ts';
 import { solidOf, type Face, type Solid, type SolidOptions } from './solid.ts';
@@ -20,7 +20,7 @@ export const fileInput = z.strictObject({
   format: z.enum(MADE_FORMATS),
   /** The whole gear, or a test print: three teeth, or a ring with the bore. */
   piece: z.enum(MADE_PIECES).default('gear'),
-  family: z.string().max(120).optional(),
+  family: madeFor,
 });
 export type FileInput = z.output<typeof fileInput>;
 
@@ -86,7 +86,9 @@ function faceOf(input: FileInput): Face {
 export function gearFile(input: FileInput): MadeFile {
   const { teeth, normalModuleMm } = input.gear;
   const size = normalModuleMm === undefined ? `DP${input.gear.diametralPitch}` : `m${normalModuleMm}`;
-  const name = `gear-${teeth}-${size}${input.piece === 'gear' ? '' : `-${input.piece === 'bore' ? 'bore' : 'three-teeth'}`}.${input.format}`;
+  // What is for no machine says so on every computer that it comes to.
+  const bench = input.family === NO_FAMILY ? 'bench-only-' : '';
+  const name = `${bench}gear-${teeth}-${size}${input.piece === 'gear' ? '' : `-${input.piece === 'bore' ? 'bore' : 'three-teeth'}`}.${input.format}`;
   return { name, type: TYPES[input.format], base64: toBase64(bytesOf(input)) };
 }
 

@@ -2,28 +2,35 @@ import { fail } from '../failure/CoreFailure.ts';
 import { operation } from '../operation/operation.ts';
 import { familyIn, type Families } from '../packOperations.ts';
 import { fileInput, fileOutput, gearFile } from './file.ts';
-import { gearOutlineToMake, outlineInput, outlineOutput } from './outline.ts';
+import { gearOutlineToMake, NO_FAMILY, outlineInput, outlineOutput } from './outline.ts';
 
 /** A gear to be made. A family in which somebody can be hurt is refused here, so that no door leads round it. */
-export const makeOperations = (families: Families) => ({
-  'make.outline': operation({
-    summary: 'The outline of a gear to be made, with its bore',
-    input: outlineInput,
-    output: outlineOutput,
-    heavy: true,
-    work: gearOutlineToMake,
-  }),
-  'make.file': operation({
-    summary: 'A gear as a file for a printer, a mill, a wire or a laser',
-    input: fileInput,
-    output: fileOutput,
-    heavy: true,
-    work: (input) => {
-      if (input.family !== undefined) {
-        const pack = familyIn(families)(input.family);
-        if (pack.safetyCritical) throw fail('invalid', 'family', { reason: 'safetyCriticalNotMade', name: pack.name });
-      }
-      return gearFile(input);
-    },
-  }),
-});
+export function makeOperations(families: Families) {
+  const refuseToMake = (family: string): void => {
+    if (family === NO_FAMILY) return;
+    const pack = familyIn(families)(family);
+    if (pack.safetyCritical) throw fail('invalid', 'family', { reason: 'safetyCriticalNotMade', name: pack.name });
+  };
+  return {
+    'make.outline': operation({
+      summary: 'The outline of a gear to be made, with its bore',
+      input: outlineInput,
+      output: outlineOutput,
+      heavy: true,
+      work: (input) => {
+        refuseToMake(input.family);
+        return gearOutlineToMake(input);
+      },
+    }),
+    'make.file': operation({
+      summary: 'A gear as a file for a printer, a mill, a wire or a laser',
+      input: fileInput,
+      output: fileOutput,
+      heavy: true,
+      work: (input) => {
+        refuseToMake(input.family);
+        return gearFile(input);
+      },
+    }),
+  };
+}

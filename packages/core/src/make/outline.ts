@@ -15,6 +15,10 @@ const FINEST_MM = 0.0005;
 
 const gear = cylindricalInput.omit({ spanTeeth: true, pinDiameterMm: true }).extend({ teeth: z.int().min(4).max(MOST_MADE_TEETH) });
 
+/** A gear for no machine: the bench alone, and never within a job. */
+export const NO_FAMILY = 'none';
+export const madeFor = z.string().min(1).max(120);
+
 export const outlineInput = z.strictObject({
   gear,
   bore: boreGiven,
@@ -27,6 +31,8 @@ export const outlineInput = z.strictObject({
     })
     .prefault({}),
   chordToleranceMm: z.number().min(FINEST_MM).max(0.5).default(0.005),
+  /** The machine family that it is for; none where it is for no machine at all. */
+  family: madeFor.default(NO_FAMILY),
 });
 export type OutlineInput = z.infer<typeof outlineInput>;
 

@@ -131,7 +131,7 @@ export function readPartRow(
   const problems: CellProblem[] = [];
   // A mark before what would be a formula keeps spreadsheets from working it out: it is no part of the text.
   const text = (field: PartField) =>
-    mapping[field] === undefined ? '' : (row[mapping[field]] ?? '').replace(/^'(?=[=+\-@\t\r])/, '').trim();
+    mapping[field] === undefined ? '' : (row[mapping[field]] ?? '').replace(/^'(?=[=+\-@\t\r\uFF1D\uFF0B\uFF20\uFF0D])/, '').trim();
   const complain = (field: PartField, code: CellCode, detail?: CellProblem['detail']) =>
     void problems.push({ field, given: text(field), code, ...(detail && { detail }) });
   const number = (field: PartField): number | undefined => {
