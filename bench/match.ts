@@ -6,6 +6,9 @@
  *
  * Baseline in the same run: the same questions with PostgreSQL kept from its indexes (a full scan).
  */
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { cpus } from 'node:os';
 import { createDataSource } from '../apps/server/src/dataSource.ts';
 import { beginImport, importStateOf } from '../apps/server/src/imports/imports.ts';
@@ -69,6 +72,8 @@ try {
   );
   await source.query(`INSERT INTO people (id, shop_id, name, role) VALUES ('bench', $1, 'Bench', 'none')`, [SHOP_ID]);
   const bytes = Buffer.from(lines.join('\n'));
+  const list = join(await mkdtemp(join(tmpdir(), 'badger-list-')), 'list.ndjson');
+  await writeFile(list, bytes);
   globalThis.gc?.();
   const before = process.memoryUsage().rss;
   let [peak, longest, last] = [0, 0, performance.now()];
@@ -78,7 +83,7 @@ try {
     last = performance.now();
   }, 10);
   const importing = performance.now();
-  let state = await beginImport(source, { shopId: SHOP_ID, by: 'bench', bytes, duplicates: 'refuse' });
+  let state = await beginImport(source, { shopId: SHOP_ID, by: 'bench', file: list, duplicates: 'refuse' });
   while (state.state === 'running') {
     await new Promise((resolve) => setTimeout(resolve, 50));
     state = await importStateOf(source, SHOP_ID, state.id);

@@ -162,21 +162,25 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   await write('story three');
   await context.setOffline(false);
   await page.getByTestId('prove-first').waitFor();
-  const two = { by: 'tobin', text: 'story two' };
-  await remarks([one, two]);
+  // The phone changed hands: nothing goes out under either name until its PIN was given.
   await page.reload();
   await page.getByLabel('PIN of Imke').fill('2580');
   await page.getByTestId('prove').click();
-  await page.getByTestId('prove-first').waitFor({ state: 'detached' });
   const three = { by: 'imke', text: 'story three' };
-  await remarks([one, two, three]);
+  await remarks([one, three]);
+  await page.getByLabel('PIN of Tobin').fill('2580');
+  await page.getByTestId('prove').click();
+  await page.getByTestId('prove-first').waitFor({ state: 'detached' });
+  await remarks([one, three, { by: 'tobin', text: 'story two' }]);
   expect(page.url()).toBe(log);
   // No script of the page can read what keeps the device signed in.
   expect(await page.evaluate(() => document.cookie)).toBe('');
-  expect((await context.cookies()).map(({ name, httpOnly, sameSite }) => [name, httpOnly, sameSite])).toEqual([['badger', true, 'Strict']]);
+  expect((await context.cookies()).map(({ name, httpOnly, sameSite }) => [name, httpOnly, sameSite])).toEqual([
+    ['badger', true, 'Strict'],
+    ['badger-device', true, 'Strict'],
+  ]);
 
   await page.goto(`${stage.address}/settings`);
-  await handOver(page, 'Tobin');
   await button(page, /^Devices/).click();
   await button(page, 'Sign this device out').click();
   await heading(page, 'Sign in').waitFor();

@@ -44,6 +44,7 @@ else
   PORT=$wanted
   [ "$(free_port "$wanted")" = "$wanted" ] || die "Port $wanted is taken. Stop what has it, or start with another PORT."
 fi
+[ -z "$home" ] || export DATA_DIR="$home"
 export DATABASE_URL PORT
 export STATIC_DIR="$ROOT/apps/web/dist" LOG_LEVEL="${LOG_LEVEL:-warn}"
 cd "$ROOT"

@@ -38,11 +38,10 @@ const REQUEST_MS = 120_000;
 
 /** The whole server on an open database, not yet listening. */
 export async function buildApp(config: Config, dataSource: DataSource, setupCode = newSetupCode()): Promise<FastifyInstance> {
-  const { TLS_CERT_FILE, TLS_KEY_FILE, TRUST_PROXY } = config;
-  const tls = TLS_CERT_FILE && TLS_KEY_FILE ? { cert: readFileSync(TLS_CERT_FILE), key: readFileSync(TLS_KEY_FILE) } : null;
+  const { TRUST_PROXY } = config;
+  const tls = tlsOf(config);
   const app = Fastify({
-    // The server of Node differs in type with TLS, and in nothing that is used here.
-    ...((tls ? { https: tls } : {}) as object),
+    ...tls,
     ...(TRUST_PROXY !== undefined && { trustProxy: TRUST_PROXY.split(',') }),
     logger: {
       level: config.LOG_LEVEL,
@@ -72,7 +71,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
       },
     },
     // Only over TLS does it mean anything; a shop with plain HTTP is not shut out of its own address.
-    strictTransportSecurity: tls ? { maxAge: 31_536_000, includeSubDomains: false } : false,
+    strictTransportSecurity: 'https' in tls ? { maxAge: 31_536_000, includeSubDomains: false } : false,
   });
   await app.register(compress, {
     encodings: ['br', 'gzip'],
@@ -88,7 +87,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
     transform: jsonSchemaTransform,
     transformObject: jsonSchemaTransformObject,
   });
-  await app.register(actor, { dataSource });
+  await app.register(actor, { dataSource, config });
   await app.register(feed, { databaseUrl: config.DATABASE_URL });
   await app.register(signInRoutes, {
     ...{ dataSource, setupCode },
@@ -116,13 +115,17 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
   await app.register(learningRoutes, { dataSource, config });
   await app.register(operationRoutes, { dataSource });
   app.get('/api/openapi.json', { schema: { hide: true }, config: { open: true } }, async () => app.swagger());
-  await app.register(healthRoute, { dataSource });
+  await app.register(healthRoute, { dataSource, config });
   if (config.STATIC_DIR) await serveApp(app, config.STATIC_DIR);
   return app;
 }
 
+/** Certificate and key, where they were set. The server of Node differs in type with TLS, and in nothing that is used here. */
+export const tlsOf = ({ TLS_CERT_FILE, TLS_KEY_FILE }: Config): object =>
+  TLS_CERT_FILE && TLS_KEY_FILE ? { https: { cert: readFileSync(TLS_CERT_FILE), key: readFileSync(TLS_KEY_FILE) } } : {};
+
 /** The exported app; any address that is no file and no call is one of its screens. */
-async function serveApp(app: FastifyInstance, root: string): Promise<void> {
+export async function serveApp(app: FastifyInstance, root: string): Promise<void> {
   await app.register(fastifyStatic, {
     root,
     wildcard: false,

@@ -56,6 +56,12 @@ const settings = z.object({
   PUBLIC_ADDRESS: z
     .url({ protocol: /^https?$/, error: 'PUBLIC_ADDRESS must be the address that phones open, such as https://badger.example.' })
     .optional(),
+  ALLOWED_HOSTS: z
+    .string()
+    .regex(/^[\w.-]+(,[\w.-]+)*$/, 'ALLOWED_HOSTS must be the names by which this server is called, such as badger.lan,badger.example.')
+    .optional(),
+  /** Where the database keeps its files, if that is on this computer: to say when the disk is full. */
+  DATA_DIR: z.string().min(1).optional(),
   BACKUP_DIR: z.string().min(1).optional(),
   BACKUP_EVERY_HOURS: z.coerce
     .number('BACKUP_EVERY_HOURS must be a number.')

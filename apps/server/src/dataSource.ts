@@ -12,6 +12,7 @@ import { MachinesKept1700000000009 } from './migrations/1700000000009-MachinesKe
 import { BenchAndNear1700000000011 } from './migrations/1700000000011-BenchAndNear.ts';
 import { FollowUpsAndLearning1700000000012 } from './migrations/1700000000012-FollowUpsAndLearning.ts';
 import { HandOvers1700000000013 } from './migrations/1700000000013-HandOvers.ts';
+import { RowsToldAgain1700000000014 } from './migrations/1700000000014-RowsToldAgain.ts';
 import { PlatesFound1700000000010 } from './migrations/1700000000010-PlatesFound.ts';
 import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
@@ -33,6 +34,7 @@ const MIGRATIONS = [
   BenchAndNear1700000000011,
   FollowUpsAndLearning1700000000012,
   HandOvers1700000000013,
+  RowsToldAgain1700000000014,
 ];
 
 /** Every state that the tables were ever in, the first one first, by the change that led to it. */
@@ -97,6 +99,9 @@ export async function openDataSource(
   return dataSource;
 }
 
+/** The database was brought forward by a newer program. */
+export class NewerDatabase extends Error {}
+
 /** An older program would write into tables that it does not understand. @throws Error */
 async function refuseNewer(dataSource: DataSource): Promise<void> {
   const [there] = await dataSource.query<{ t: string | null }[]>(`SELECT to_regclass('migrations')::text AS t`);
@@ -104,7 +109,7 @@ async function refuseNewer(dataSource: DataSource): Promise<void> {
   const made = await dataSource.query<{ name: string }[]>('SELECT name FROM migrations');
   const [unknown] = made.filter(({ name }) => !knownMigrations().includes(name));
   if (unknown) {
-    throw new Error(
+    throw new NewerDatabase(
       `This database was made by a newer Patient Badger (it has ${unknown.name}). Start that version or a newer one; nothing was changed.`,
     );
   }

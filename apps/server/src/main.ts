@@ -1,23 +1,42 @@
 import { renderUnicodeCompact } from 'uqr';
 import { buildApp } from './app.ts';
-import { readConfig } from './config.ts';
-import { openDataSource } from './dataSource.ts';
+import type { ProblemCode } from '@patient-badger/contract';
+import type { FastifyInstance } from 'fastify';
+import type { DataSource } from 'typeorm';
+import { readConfig, type Config } from './config.ts';
+import { NewerDatabase, openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
 import { newSetupCode } from './entrance/routes.ts';
 import { isDatabaseAway } from './plugins/databaseErrors.ts';
+import { buildStandstill } from './standstill.ts';
 import { phoneAddress } from './shop/address.ts';
 import { shops } from './people/entities.ts';
 
 /** The database of a shop starts with the machine, and may take longer than this server. */
 const TRY_AGAIN_MS = 2000;
 
-async function whenThere<T>(open: () => Promise<T>): Promise<T> {
-  for (let tries = 0; ; tries++) {
+/** Opens the database; until it is there the server answers that it is not, and for good where a newer program made it. */
+async function whenThere(config: Config): Promise<DataSource> {
+  let standing: FastifyInstance | undefined;
+  let why: ProblemCode = 'databaseAway';
+  const stand = async (code: ProblemCode, said: string) => {
+    why = code;
+    if (standing) return;
+    console.error(said);
+    standing = await buildStandstill(config, () => why);
+    await standing.listen({ host: config.HOST, port: config.PORT });
+  };
+  for (;;) {
     try {
-      return await open();
+      const dataSource = await openDataSource(config.DATABASE_URL, async (fresh) =>
+        config.SEED_DEMO === '1' ? seedDemo(fresh) : undefined,
+      );
+      await standing?.close();
+      return dataSource;
     } catch (error) {
-      if (!isDatabaseAway(error)) throw error;
-      if (tries === 0) console.error('The database does not answer yet; waiting for it.');
+      if (error instanceof NewerDatabase) await stand('newerDatabase', error.message);
+      else if (isDatabaseAway(error)) await stand('databaseAway', 'The database does not answer yet; waiting for it.');
+      else throw error;
       await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS));
     }
   }
@@ -25,9 +44,7 @@ async function whenThere<T>(open: () => Promise<T>): Promise<T> {
 
 try {
   const config = readConfig(process.env);
-  const dataSource = await whenThere(() =>
-    openDataSource(config.DATABASE_URL, async (fresh) => (config.SEED_DEMO === '1' ? seedDemo(fresh) : undefined)),
-  );
+  const dataSource = await whenThere(config);
   const setupCode = newSetupCode();
   const app = await buildApp(config, dataSource, setupCode);
   const stop = async () => {

@@ -53,7 +53,14 @@ export async function emptyDatabase(): Promise<{ readonly url: string; readonly 
 export async function serverOn(url: string): Promise<Pick<TestServer, 'app' | 'dataSource' | 'inject'>> {
   const dataSource = await openDataSource(url, seedDemo);
   const app = await buildApp(
-    readConfig({ DATABASE_URL: url, LOG_LEVEL: 'silent', SEED_DEMO: '1', SIGN_INS_PER_MINUTE: '1000', REQUESTS_PER_MINUTE: '1000000' }),
+    readConfig({
+      DATABASE_URL: url,
+      LOG_LEVEL: 'silent',
+      SEED_DEMO: '1',
+      ALLOWED_HOSTS: 'badger.example',
+      SIGN_INS_PER_MINUTE: '1000',
+      REQUESTS_PER_MINUTE: '1000000',
+    }),
     dataSource,
     SETUP_CODE,
   );

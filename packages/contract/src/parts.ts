@@ -87,7 +87,13 @@ export type PartDraftSent = z.infer<typeof partDraft>;
 
 export const DUPLICATES = ['replace', 'skip', 'refuse'] as const;
 /** What to do with a part number that is in the catalogue already. */
-export const importQuery = z.object({ duplicates: z.enum(DUPLICATES) });
+export const importQuery = z.object({
+  duplicates: z.enum(DUPLICATES),
+  /** The list that was sent in pieces; the body is the list where none is named. */
+  upload: z.uuid().optional(),
+});
+/** How many bytes of a list have come. */
+export const uploadState = z.object({ size: z.int() }).meta({ id: 'UploadState' });
 export type Duplicates = (typeof DUPLICATES)[number];
 
 /** How many of the made-up parts of the first visit are in the catalogue, or were taken out. */

@@ -49,6 +49,10 @@ export const PROBLEM_CODES = [
   'rowTooLong',
   'importBroken',
   'importCut',
+  'importBusy',
+  'uploadElsewhere',
+  'exportBusy',
+  'newerDatabase',
   'notFound',
   'photoTooLarge',
   'photoWrongType',
@@ -59,6 +63,10 @@ export const PROBLEM_CODES = [
   'operationBusy',
   'operationLate',
   'recordReadOnly',
+  'diskFull',
+  'diskLow',
+  'backupFailed',
+  'clockOff',
   'bodyTooLarge',
   'tooMany',
   'databaseAway',
@@ -72,3 +80,14 @@ export type Problem = z.infer<typeof problem>;
 
 /** Who wrote what is sent: somebody who has shown on this device that it is them. Without it, whoever has the device now. */
 export const PERSON_HEADER = 'x-person';
+
+/** Whether the server can take notes in, and what else is wrong with it; code and sentence of what stops everything at the top. */
+export const health = z
+  .object({
+    well: z.boolean(),
+    problems: z.array(problem).optional(),
+    code: z.string().optional(),
+    sentence: z.string().optional(),
+  })
+  .meta({ id: 'Health' });
+export type Health = z.infer<typeof health>;

@@ -320,7 +320,7 @@ test('a new passphrase shows everybody out who came in by the old one, but not w
   );
   expect([(await here.get('/api/jobs')).statusCode, (await elsewhere.get('/api/jobs')).statusCode]).toEqual([200, 401]);
   // The shared phone is theirs no longer, and nobody's until somebody gives a PIN.
-  expect(json<Standing>(await shared.get('/api/standing'))).toMatchObject({ person: 'tobin', proven: ['tobin'] });
+  expect(json<Standing>(await shared.get('/api/standing'))).toMatchObject({ person: null, proven: [] });
   expect((await shared.post('/api/switch', { person: id, pin: '7301' })).statusCode).toBe(200);
   await owner.post('/api/people/change', { id, passphrase: 'four buckets under the eaves' });
   expect((await here.get('/api/jobs')).statusCode).toBe(401);

@@ -1,3 +1,5 @@
+import { buildApp } from '../app.ts';
+import { readConfig } from '../config.ts';
 import { randomUUID } from 'node:crypto';
 import type { LightMyRequestResponse } from 'fastify';
 import jpeg from 'jpeg-js';
@@ -201,6 +203,7 @@ const BODIES: Readonly<Record<string, (id: string, table: string) => readonly (o
   '/api/parts/search': () => [{ wanted: { type: 'spur', teeth: 11, normalModuleMm: 3 } }],
   '/api/sample-parts/remove': () => [{}],
   '/api/imports': () => [],
+  '/api/uploads/:id': () => [],
   '/api/imports/:id/cancel': () => [{}],
   '/api/shelf': (id, table) => {
     const draft = { name: 'Taken', attributes: { type: 'spur' }, cameFrom: 'x', condition: 'worn', place: 'y' };
@@ -290,4 +293,23 @@ test('the other shop’s lists hold its own and nothing else, and its stream is 
   await reading;
   expect(heard.join('')).toContain('event: here');
   expect(heard.join('')).not.toContain('our own trouble');
+});
+
+test.each([
+  ['a page of another name that was made to lead here', { host: 'evil.example' }, 403],
+  ['the same with the port', { host: 'evil.example:4173' }, 403],
+  ['an address', { host: '192.168.1.20:4173' }, 200],
+  ['an address of version 6', { host: '[fd00::1]:4173' }, 200],
+  ['this computer', { host: 'localhost:4173' }, 200],
+  ['a name that was set', { host: 'badger.lan' }, 200],
+  ['a page over TLS of the same name, asking over plain HTTP', { host: 'localhost', origin: 'https://localhost' }, 403],
+  ['a page of the same name and scheme', { host: 'localhost', origin: 'http://localhost' }, 200],
+  ['a page of the address that was set', { host: 'localhost', origin: 'https://shop.badger.lan' }, 200],
+])('called by %s', async (_name, headers, status) => {
+  const app = await buildApp(
+    readConfig({ DATABASE_URL: server.url, LOG_LEVEL: 'silent', ALLOWED_HOSTS: 'badger.lan', PUBLIC_ADDRESS: 'https://shop.badger.lan' }),
+    server.dataSource,
+  );
+  expect((await app.inject({ url: '/api/standing', headers })).statusCode).toBe(status);
+  await app.close();
 });

@@ -122,3 +122,92 @@ test('a job is not closed while something that came off is not back, unless with
   await send({ kind: 'closingDone', step: 'head-on' });
   expect((await send(close))?.status).toBe('stored');
 });
+
+const steering = (change: Partial<Pack> = {}) => ({
+  ...structuredClone(findFamily('sector-steering') as Pack),
+  id: 'own-steering',
+  name: 'Garden steering',
+  ...change,
+});
+const asPerson = (person: string, payload: object) =>
+  server.inject({ method: 'POST', url: '/api/families', headers: { 'x-person': person }, payload });
+
+test.each(['wren', 'tobin'])('%s brings no family in: that is for an owner', async (person) => {
+  expect((await asPerson(person, own())).json<Problem>().code).toBe('ownersOnly');
+});
+
+/** Everything renamed, so that nothing stands under its old id. */
+const renamed = (pack: Pack): Pack =>
+  JSON.parse(JSON.stringify(pack).replaceAll(/"(rim-play|links-look|sector-stripped|king-dry)"/g, '"x-$1"')) as Pack;
+
+test.each<[string, (pack: Pack) => object]>([
+  ['as it is', (pack) => pack],
+  ['under other ids', renamed],
+  ['with other names', (pack) => ({ ...pack, faults: pack.faults.map((each) => ({ ...each, name: `Fault ${each.id.length}` })) })],
+])('a copy of a chain that steers, %s, stays safety-critical', async (_name, change) => {
+  const answer = await keep({ ...change(steering()), safetyCritical: false });
+  expect([answer.statusCode, answer.json<Problem>().code]).toEqual([409, 'familyCanHurt']);
+});
+
+test('what could hurt somebody when a job was taken in does so until it is closed, whatever becomes of the family', async () => {
+  const brake = own({ id: 'winch-brake', name: 'Winch brake', safetyCritical: true });
+  expect((await keep(brake)).statusCode).toBe(200);
+  const machineId = randomUUID();
+  await server.inject({
+    method: 'POST',
+    url: '/api/machines',
+    headers,
+    payload: { id: machineId, family: 'winch-brake', label: 'Boat winch', facts: {} },
+  });
+  const jobId = randomUUID();
+  const write = async (payload: object) => {
+    const entry = { id: randomUUID(), jobId, at: new Date().toISOString(), by: 'imke', payload };
+    return (await server.inject({ method: 'POST', url: '/api/entries', headers, payload: [entry] })).json<
+      { status: string; sentence?: string }[]
+    >()[0];
+  };
+  await write({ kind: 'takenIn', machineId, family: 'winch-brake', complaint: 'slips', facts: {} });
+  expect((await keep({ ...brake, safetyCritical: false })).json<Problem>().code).toBe('familyCanHurt');
+  // Even where it was changed behind the program's back, the job keeps what it was.
+  await server.dataSource.query(
+    `UPDATE families SET version = version + 1, pack = jsonb_set(pack, '{safetyCritical}', 'false') WHERE id = 'winch-brake'`,
+  );
+  const gear = brake.gears[0]?.id;
+  expect((await write({ kind: 'gearMade', gear, file: 'x.stl', material: 'nylon' }))?.status).toBe('refused');
+  expect((await write({ kind: 'partSaved', gear, way: 'bond', figures: 'gap 0.05' }))?.status).toBe('refused');
+  await write({ kind: 'decided', fault: brake.faults[0]?.id, remedy: 'replace', probability: 0.9 });
+  expect(await write({ kind: 'closed', outcome: 'repaired', found: 'x' })).toMatchObject({
+    sentence: expect.stringContaining('safety-critical') as string,
+  });
+  const made = await server.inject({ method: 'POST', url: `/api/jobs/${jobId}/make`, payload: GEAR });
+  expect([made.statusCode, made.json<Problem>().path]).toEqual([422, 'family']);
+});
+
+const GEAR = { gear: { teeth: 20, normalModuleMm: 2 }, bore: { shape: 'none' }, faceWidthMm: 10, format: 'svg' };
+const make = (name: string, payload: object) => server.inject({ method: 'POST', url: `/api/operations/${name}`, payload });
+
+test('who has a gear drawn says what it is for: a family, or none, which its file then says', async () => {
+  const { format: _, faceWidthMm: __, ...outline } = GEAR;
+  for (const [name, input] of [
+    ['make.file', GEAR],
+    ['make.outline', outline],
+  ] as const) {
+    expect((await make(name, input)).json<Problem>().code).toBe('makeNeedsFamily');
+    for (const family of ['sector-steering', 'worm-steering-box', 'park-brake-actuator'])
+      expect((await make(name, { ...input, family })).json<Problem>().path).toBe('family');
+    expect((await make(name, { ...input, family: 'not-there' })).json<Problem>().code).toBe('unknownFamily');
+    expect((await make(name, { ...input, family: 'none' })).statusCode).toBe(200);
+    // Own families are known.
+    expect((await make(name, { ...input, family: 'hedge-head' })).statusCode).toBe(200);
+  }
+  expect((await make('make.file', { ...GEAR, family: 'none' })).json<{ name: string }>().name).toBe('bench-only-gear-20-m2.svg');
+  expect((await make('make.file', { ...GEAR, family: 'dash-odometer-motor' })).json<{ name: string }>().name).toBe('gear-20-m2.svg');
+});
+
+test('within a job the server says what a gear is for, whatever is asked', async () => {
+  const { rows } = (await server.inject('/api/jobs')).json<JobPage>();
+  const ask = (family: string, payload: object) =>
+    server.inject({ method: 'POST', url: `/api/jobs/${rows.find((each) => each.family === family)?.id}/make`, payload });
+  expect((await ask('sector-steering', { ...GEAR, family: 'none' })).json<Problem>().path).toBe('family');
+  expect((await ask('trimmer-bevel-head', GEAR)).json<{ name: string }>().name).toBe('gear-20-m2.svg');
+});

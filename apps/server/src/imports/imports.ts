@@ -1,3 +1,4 @@
+import { rm } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import type { Duplicates, ImportState } from '@patient-badger/contract';
 import { problemSentence } from '@patient-badger/wording';
@@ -13,26 +14,38 @@ const SILENT_MS = 60_000;
 interface Begun {
   readonly shopId: string;
   readonly by: string;
-  readonly bytes: Buffer;
+  /** Where the list lies; it is taken away once it was read. */
+  readonly file: string;
   readonly duplicates: Duplicates;
 }
 
+/** So many are taken in at once by one server process; each stands in memory while it is. */
+const AT_ONCE = 2;
+let running = 0;
+
 /** Begins to take a list in on a thread of its own, and answers at once with where it stands. */
-export async function beginImport(dataSource: DataSource, { shopId, by, bytes, duplicates }: Begun): Promise<ImportState> {
+export async function beginImport(dataSource: DataSource, { shopId, by, file, duplicates }: Begun): Promise<ImportState> {
+  if (running >= AT_ONCE) {
+    await rm(file, { force: true });
+    throw new ServerProblem('importBusy');
+  }
   const id = randomUUID();
   await dataSource.getRepository(imports).insert({
     ...{ id, shopId, by, state: 'running', done: 0, total: 0, receipt: null, sentence: null },
     cancelAsked: false,
     touchedAt: new Date(),
   });
+  running++;
   const { url } = dataSource.options as { url: string };
-  const work: ImportWork = { id, shopId, by, url, duplicates, bytes };
-  onThread<ImportWork>(new URL('./takeIn.ts', import.meta.url), work, { detached: true }).catch(() =>
-    dataSource
-      .getRepository(imports)
-      .update({ id, state: 'running' }, { state: 'failed', sentence: problemSentence('importBroken') })
-      .catch(() => undefined),
-  );
+  const work: ImportWork = { id, shopId, by, url, duplicates, file };
+  onThread<ImportWork>(new URL('./takeIn.ts', import.meta.url), work, { detached: true })
+    .catch(() =>
+      dataSource
+        .getRepository(imports)
+        .update({ id, state: 'running' }, { state: 'failed', sentence: problemSentence('importBroken') })
+        .catch(() => undefined),
+    )
+    .finally(() => running--);
   return importStateOf(dataSource, shopId, id);
 }
 

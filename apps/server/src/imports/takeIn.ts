@@ -1,3 +1,4 @@
+import { readFile, rm } from 'node:fs/promises';
 import { partDraft, type Duplicates, type PartDraftSent } from '@patient-badger/contract';
 import { CoreFailure, failureFromZod } from '@patient-badger/core';
 import { failureSentence, problemSentence, rowSentence } from '@patient-badger/wording';
@@ -14,8 +15,8 @@ export interface ImportWork {
   readonly by: string;
   readonly url: string;
   readonly duplicates: Duplicates;
-  /** One part a line, as JSON. */
-  readonly bytes: Uint8Array;
+  /** One part a line, as JSON; taken away once it was read. */
+  readonly file: string;
 }
 
 /** Somebody asked for it to stop: the transaction is thrown away with it. */
@@ -32,10 +33,10 @@ export async function work(asked: ImportWork): Promise<void> {
   }
 }
 
-async function takeIn(dataSource: DataSource, { id, shopId, by, duplicates, bytes }: ImportWork): Promise<void> {
+async function takeIn(dataSource: DataSource, { id, shopId, by, duplicates, file }: ImportWork): Promise<void> {
   const tell = (change: Partial<ImportRow>) => report(dataSource, id, change);
   try {
-    const rows = readRows(bytes);
+    const rows = readRows(await readFile(file).finally(() => rm(file, { force: true })));
     await tell({ total: rows.length });
     await importParts(dataSource, {
       ...{ shopId, rows, duplicates },
@@ -69,8 +70,7 @@ async function report(dataSource: DataSource, id: string, change: Partial<Import
 const MOST_LINE_BYTES = 64 * 1024;
 
 /** Line by line, so that the whole list never stands beside itself as one text. @throws ServerProblem with the row */
-function readRows(bytes: Uint8Array): readonly PartDraftSent[] {
-  const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+function readRows(buffer: Buffer): readonly PartDraftSent[] {
   const rows: PartDraftSent[] = [];
   for (let from = 0, line = 1; from < buffer.length; line += 1) {
     const end = buffer.indexOf(10, from);

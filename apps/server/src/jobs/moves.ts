@@ -2,9 +2,10 @@ import { MOVE_KINDS, type BenchMove } from '@patient-badger/core';
 import type { DataSource } from 'typeorm';
 import { families, machineModels, machines } from '../machines/entities.ts';
 import { createPool } from '../threads/pool.ts';
-import { CHANNEL, toEntry } from './commit.ts';
+import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import type { MoveAsked } from './moveOnThread.ts';
+import { tellRows } from './tellRows.ts';
 import { verdictsOf } from './verdicts.ts';
 
 /** A job on which somebody is writing just now gets its move when the hand rests. */
@@ -71,6 +72,8 @@ async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAske
   const model = machine?.modelId ? await manager.findOneBy(machineModels, { id: machine.modelId, shopId }) : null;
   const move = await run({ verdicts, jobId: id, entries: list.map(toEntry), family, own, overrides: model?.overrides ?? null });
   // Only for the entries that were read: whatever came since has asked for a move of its own.
-  await manager.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [id, JSON.stringify(move), job.seq]);
-  await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId, row: id })]);
+  await manager.transaction(async (one) => {
+    await one.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [id, JSON.stringify(move), job.seq]);
+    await tellRows(one, shopId, 'id = $2', id);
+  });
 }

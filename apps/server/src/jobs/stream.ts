@@ -29,23 +29,24 @@ export const streamRoutes: FastifyPluginAsync<{ dataSource: DataSource }> = asyn
     async (request, reply) => {
       const { shopId } = request;
       const token = tokenOf(request) ?? '';
-      const last = await lastSeq(dataSource, shopId);
+      const last = await lastOf(dataSource, shopId);
       // A browser that had to begin a new stream says in the address where it stopped.
-      const given = Number(request.headers['last-event-id'] ?? request.query.after);
-      const from = Number.isSafeInteger(given) && given > 0 && given <= last ? given : last;
+      const from = placeOf(String(request.headers['last-event-id'] ?? request.query.after ?? ''), last);
       const { raw } = reply.hijack();
       raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', connection: 'keep-alive' });
       streams.add(raw);
       const stop = follow(app, dataSource, { raw, shopId, from, last });
-      // Whoever is signed out hears no more: the connection is ended, and a new one is refused.
-      const signedIn = setInterval(() => {
+      // Whoever is signed out hears no more, from the moment on at which it is announced.
+      const check = () =>
         void app.sessions.find(token).then(
           (session) => session ?? raw.end(),
           () => undefined,
         );
-      }, HEARTBEAT_MS);
+      const unwatch = app.onSessions(shopId, check);
+      const signedIn = setInterval(check, HEARTBEAT_MS);
       raw.on('close', () => {
         clearInterval(signedIn);
+        unwatch();
         streams.delete(raw);
         stop();
       });
@@ -53,22 +54,38 @@ export const streamRoutes: FastifyPluginAsync<{ dataSource: DataSource }> = asyn
   );
 };
 
-async function lastSeq(dataSource: DataSource, shopId: string): Promise<number> {
-  const [shop] = await dataSource.query<{ last: string }[]>(`SELECT last_seq AS last FROM ${shops.options.name} WHERE id = $1`, [shopId]);
-  return Number(shop?.last ?? 0);
+/** How far a listener has heard: the last entry, and the last row that changed without one. */
+interface Place {
+  readonly seq: number;
+  readonly row: number;
+}
+
+async function lastOf(dataSource: DataSource, shopId: string): Promise<Place> {
+  const [shop] = await dataSource.query<{ seq: string; row: string }[]>(
+    `SELECT last_seq AS seq, last_row AS row FROM ${shops.options.name} WHERE id = $1`,
+    [shopId],
+  );
+  return { seq: Number(shop?.seq ?? 0), row: Number(shop?.row ?? 0) };
+}
+
+/** The place that a listener names, `entry.row`, or the entry alone as earlier releases wrote it; the last where it names none. */
+function placeOf(given: string, last: Place): Place {
+  const [, seq = NaN, row = last.row] = (/^(\d{1,15})(?:\.(\d{1,15}))?$/.exec(given) ?? []).map(Number);
+  if (!(seq > 0) || seq > last.seq) return last;
+  return { seq, row: Number.isNaN(row) || row > last.row ? last.row : row };
 }
 
 interface Listener {
   readonly raw: ServerResponse;
   readonly shopId: string;
-  /** The number it has heard up to, and the shop's last. */
-  readonly from: number;
-  readonly last: number;
+  /** The place it has heard up to, and the shop's last. */
+  readonly from: Place;
+  readonly last: Place;
 }
 
 function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, from, last }: Listener): () => void {
-  const isFarBehind = last - from > MOST_BEHIND;
-  let cursor = isFarBehind ? last : from;
+  const isFarBehind = last.seq - from.seq > MOST_BEHIND;
+  let { seq: cursor, row: rowCursor } = isFarBehind ? last : from;
   let reading = false;
   let again = true;
   const changed = new Set<string>();
@@ -77,8 +94,8 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
     if (raw.writableLength > MOST_UNSENT_BYTES) raw.destroy();
     else if (!raw.destroyed) raw.write(text);
   };
-  const event = (name: string, data: unknown, id?: number) =>
-    say(`${id === undefined ? '' : `id: ${id}\n`}event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
+  const event = (name: string, data: unknown, at?: Place) =>
+    say(`${at === undefined ? '' : `id: ${at.seq}${at.row > 0 ? `.${at.row}` : ''}\n`}event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
 
   const piece = async () => {
     const list = await dataSource
@@ -89,16 +106,25 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
       .limit(PIECE)
       .getMany();
     for (const row of list) {
-      event('entry', toEntry(row), row.seq);
+      event('entry', toEntry(row), { seq: row.seq, row: rowCursor });
       changed.add(row.jobId);
       cursor = row.seq;
     }
     return list.length === PIECE;
   };
   const rows = async () => {
+    const moved = await dataSource.query<{ id: string; at: string }[]>(
+      'SELECT id, row_seq AS at FROM jobs WHERE shop_id = $1 AND row_seq > $2 ORDER BY row_seq LIMIT $3',
+      [shopId, rowCursor, PIECE],
+    );
+    moved.forEach(({ id }) => changed.add(id));
+    const to = Number(moved.at(-1)?.at ?? rowCursor);
     const ids = [...changed];
     changed.clear();
-    if (ids.length > 0) for (const row of await rowsOf(dataSource.manager, ids)) event('row', row);
+    if (ids.length > 0)
+      for (const row of await rowsOf(dataSource.manager, ids)) event('row', row, to === rowCursor ? undefined : { seq: cursor, row: to });
+    rowCursor = to;
+    return moved.length === PIECE;
   };
   const read = async () => {
     if (reading) return;
@@ -108,7 +134,7 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
         // Whatever is committed while this is read wakes it once more.
         again = false;
         if (await piece()) again = true;
-        await rows();
+        if (await rows()) again = true;
       }
     } catch (error) {
       // The database is away: the next commit, or the listener's return, reads on from the same number.
@@ -118,8 +144,7 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
       reading = false;
     }
   };
-  const wake = (row?: string) => {
-    if (row) changed.add(row);
+  const wake = () => {
     again = true;
     void read();
   };

@@ -1,15 +1,19 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
+import type { Health } from '@patient-badger/contract';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Readable } from 'node:stream';
+import { Readable, Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import jpeg from 'jpeg-js';
 import type { DataSource } from 'typeorm';
+import { buildApp } from '../app.ts';
+import { readConfig } from '../config.ts';
 import { createDataSource, knownMigrations, openDataSource } from '../dataSource.ts';
 import { idOf } from '../idOf.ts';
-import { emptyDatabase, rowHashes, serverOn, testServer, type TestServer } from '../testing.ts';
+import { cookiesOf, emptyDatabase, rowHashes, serverOn, testServer, type TestServer } from '../testing.ts';
 import { checkBackup, restoreBackup, writeBackup } from './backup.ts';
 import { exportShop } from './shopOut.ts';
 import { importShop } from './shopIn.ts';
@@ -104,7 +108,7 @@ test('a backup taken while entries are written is one moment of the record, with
 test('restored, it equals the original row by row and photo by photo, and a server works on it', async () => {
   const file = join(folder, 'still.backup');
   // The next move is worked out beside the record, and when a device was last there is no record.
-  const moving = { jobs: ['move', 'move_seq'], sessions: ['seen_at'], health: ['at'] };
+  const moving = { jobs: ['move', 'move_seq', 'row_seq'], shops: ['last_row'], sessions: ['seen_at'], health: ['at'] };
   const before = await rowHashes(server.url, undefined, moving);
   expect(before.photos).toHaveLength(3);
   expect(before.entries?.length).toBeGreaterThan(100);
@@ -184,7 +188,7 @@ test('a shop written out as open JSON comes in elsewhere as it was, photos too, 
   expect([rows > 3000, photos]).toEqual([true, 3]);
   const secrets = { people: ['passphrase', 'pin', 'failed', 'locked_until'] };
   const names = SHOP_TABLES.map(({ name }) => name);
-  const moving = { ...secrets, jobs: ['move', 'move_seq'] };
+  const moving = { ...secrets, jobs: ['move', 'move_seq', 'row_seq'], shops: ['last_row'] };
   expect(await rowHashes(url, names, moving)).toEqual(await rowHashes(server.url, names, moving));
   expect(await importShop(url, file).catch((error: Error) => error.message)).toContain('not empty');
   const empty = await fresh();
@@ -242,3 +246,186 @@ test.each(knownMigrations().map((name, i) => [name, i] as const))(
     await now.destroy();
   },
 );
+
+test('a target that cannot be opened, or a disk that is full at any write, is an error and leaves nothing behind', async () => {
+  const own = await mkdtemp(join(tmpdir(), 'badger-faults-'));
+  await expect(writeBackup(server.url, join(own, 'missing', 'x.backup'))).rejects.toThrow('ENOENT');
+  await expect(writeBackup(server.url, '/proc/x.backup')).rejects.toThrow();
+  let writes = 0;
+  const breaksAt = (n: number) => () => {
+    let left = n;
+    return new Writable({
+      write(_chunk, _encoding, done) {
+        writes++;
+        done(left-- <= 0 ? Object.assign(new Error('no space left on device'), { code: 'ENOSPC' }) : null);
+      },
+      // Also the last of it, when the file is closed.
+      final: (done) => done(new Error('no space left on device')),
+    });
+  };
+  for (let n = 0; n < 40; n++)
+    await expect(writeBackup(server.url, join(own, `${n}.backup`), breaksAt(n))).rejects.toThrow(/no space left|ENOENT/);
+  expect(writes).toBeGreaterThan(100);
+  expect(await readdir(own)).toEqual([]);
+});
+
+test('a backup that cannot be made is told to the owner and does not end the server', async () => {
+  const file = join(folder, 'no-folder');
+  await writeFile(file, '');
+  const config = readConfig({ DATABASE_URL: server.url, LOG_LEVEL: 'silent', BACKUP_DIR: join(file, 'below') });
+  const app = await buildApp(config, server.dataSource);
+  await app.ready();
+  for (let i = 0; i < 100 && (await app.backups())?.failed === null; i++) await new Promise((resolve) => setTimeout(resolve, 50));
+  expect((await app.backups())?.failed).toMatch(/ENOTDIR|EEXIST/);
+  const told = await app.inject({ url: '/api/health', headers: { host: 'localhost' } });
+  expect([told.statusCode, told.json<Health>().problems?.map(({ code }) => code)]).toEqual([200, ['backupFailed']]);
+  await app.close();
+});
+
+/** Every script that people write remarks in, and signs of four bytes: pieces of a file end within them. */
+const SCRIPTS = [
+  'Ĉirkaŭ ŝraŭbo',
+  'Шестерня стёрта',
+  'Γρανάζι φθαρμένο',
+  'גלגל שיניים',
+  'ترس ساییده',
+  'गियर घिसा',
+  'เฟืองสึก',
+  '歯車が摩耗',
+  '톱니 마모',
+  '齿轮磨损',
+  '⚙️🔩👩‍🔧',
+  '𝛾𝑧₁',
+];
+
+test('three thousand remarks in every script come back as they were, wherever the pieces of the file end', async () => {
+  const jobId = randomUUID();
+  await post(jobId, takenIn);
+  for (let i = 0; i < 30; i++) {
+    const payload = Array.from({ length: 100 }, (_, k) => ({
+      id: randomUUID(),
+      jobId,
+      at: new Date().toISOString(),
+      by: 'tobin',
+      payload: remark(`${SCRIPTS[(i + k) % SCRIPTS.length]} `.repeat(1 + ((i * k) % 9)) + k),
+    }));
+    expect((await server.inject({ method: 'POST', url: '/api/entries', payload })).statusCode).toBe(200);
+  }
+  const file = join(folder, 'scripts.zip');
+  await pipeline(Readable.from(exportShop(server.dataSource, 'skarrow')), createWriteStream(file));
+  const url = await fresh();
+  await importShop(url, file);
+  expect(await rowHashes(url, ['entries'])).toEqual(await rowHashes(server.url, ['entries']));
+});
+
+/** The shop as it was written out, with some of its files changed. */
+async function forged(change: (files: Record<string, Uint8Array>) => void): Promise<string> {
+  const file = join(folder, `${randomUUID()}.zip`);
+  const written = join(folder, 'plain.zip');
+  await pipeline(Readable.from(exportShop(server.dataSource, 'skarrow')), createWriteStream(written));
+  const files = unzipSync(await readFile(written));
+  change(files);
+  await writeFile(file, zipSync(files));
+  return file;
+}
+const lineOf = (files: Record<string, Uint8Array>, name: string, change: (line: Record<string, unknown>) => object) => {
+  const lines = strFromU8(files[name] ?? new Uint8Array())
+    .trimEnd()
+    .split('\n');
+  lines[0] = JSON.stringify(change(JSON.parse(lines[0] ?? '{}') as Record<string, unknown>));
+  files[name] = strToU8(`${lines.join('\n')}\n`);
+};
+
+test.each<[string, (files: Record<string, Uint8Array>) => void]>([
+  [
+    'a photo that is a page',
+    (files) => {
+      const name = Object.keys(files).find((each) => each.startsWith('photos/')) ?? '';
+      files[name] = strToU8('<script>fetch("/api/people")</script>');
+    },
+  ],
+  [
+    'an entry of a kind that nobody knows',
+    (files) => lineOf(files, 'entries.ndjson', (line) => ({ ...line, payload: { kind: 'moonwalk' } })),
+  ],
+  [
+    'an entry with a field too many',
+    (files) => lineOf(files, 'entries.ndjson', (line) => ({ ...line, payload: { ...(line.payload as object), extra: 1 } })),
+  ],
+  [
+    'a part with minus three teeth',
+    (files) => lineOf(files, 'parts.ndjson', (line) => ({ ...line, attributes: { type: 'spur', teeth: -3 } })),
+  ],
+  ['a name that fills a page', (files) => lineOf(files, 'people.ndjson', (line) => ({ ...line, name: 'x'.repeat(30_000) }))],
+  ['a table that is not known', (files) => void (files['secrets.ndjson'] = strToU8('{}\n'))],
+  [
+    'a photo that is missing',
+    (files) => {
+      for (const name of Object.keys(files)) if (name.startsWith('photos/')) return void delete files[name];
+    },
+  ],
+  ['half a sign', (files) => void (files['entries.ndjson'] = new Uint8Array([...(files['entries.ndjson'] ?? []), 0xd0]))],
+])('a strange file with %s is refused whole', async (_name, change) => {
+  const url = await fresh();
+  await expect(importShop(url, await forged(change))).rejects.toThrow(/in this file|not known|cut short|damaged/);
+  expect((await opened(url, tablesOf)).filter((t) => t !== 'migrations')).toEqual([]);
+});
+
+test('a file that swells to far more than any record is stopped before it does', async () => {
+  const file = await forged((files) => {
+    files['entries.ndjson'] = new Uint8Array(300_000_000).fill(32);
+  });
+  expect((await readFile(file)).length).toBeLessThan(5_000_000);
+  await expect(importShop(await fresh(), file)).rejects.toThrow(/swells|longer than any/);
+});
+
+test('previews are made anew: what a stranger lays beside a photo is shown to nobody', async () => {
+  const file = await forged((files) => {
+    for (const name of Object.keys(files)) if (name.startsWith('previews/')) files[name] = strToU8('<svg onload="alert(1)"/>');
+  });
+  const url = await fresh();
+  await importShop(url, file);
+  expect(await rowHashes(url, ['photos'])).toEqual(await rowHashes(server.url, ['photos']));
+});
+
+test('a photo runs nothing, also where it is opened by itself', async () => {
+  const [photo] = await server.dataSource.query<{ hash: string }[]>('SELECT hash FROM photos LIMIT 1');
+  for (const path of ['', '/preview']) {
+    const { headers } = await server.inject(`/api/photos/${photo?.hash}${path}`);
+    expect(headers['content-security-policy']).toBe("default-src 'none'; sandbox");
+    expect([headers['x-content-type-options'], headers['cross-origin-resource-policy']]).toEqual(['nosniff', 'same-origin']);
+  }
+});
+
+test('columns hold nothing else than what they are for, whoever writes them', async () => {
+  for (const text of [
+    `UPDATE photos SET type = 'text/html'`,
+    `UPDATE people SET role = 'king' WHERE id = 'wren'`,
+    `UPDATE entries SET payload = '{"kind":7}'`,
+    `INSERT INTO imports (id, shop_id, "by", state, done, total, cancel_asked, touched_at) VALUES (gen_random_uuid(), 'skarrow', 'imke', 'odd', 0, 0, false, now())`,
+  ])
+    await expect(server.dataSource.query(text)).rejects.toThrow('violates check constraint');
+});
+
+test('a shop that is fetched slowly holds no connection, is cut, and goes on where it was', async () => {
+  const owner = { headers: { 'x-person': 'imke' } };
+  const whole = await server.inject({ url: '/api/shop/export', ...owner });
+  const tag = String(whole.headers.etag);
+  const from = Math.floor(whole.rawPayload.length / 3);
+  const rest = await server.inject({ url: '/api/shop/export', headers: { ...owner.headers, range: `bytes=${from}-`, 'if-range': tag } });
+  expect([whole.statusCode, rest.statusCode, rest.headers.etag]).toEqual([200, 206, tag]);
+  expect(Buffer.concat([whole.rawPayload.subarray(0, from), rest.rawPayload]).equals(whole.rawPayload)).toBe(true);
+  // Another file is begun anew.
+  const other = await server.inject({
+    url: '/api/shop/export',
+    headers: { ...owner.headers, range: `bytes=${from}-`, 'if-range': '"another"' },
+  });
+  expect(other.statusCode).toBe(200);
+  // Twelve readers that stop, on real connections: everybody else is answered.
+  const address = await server.app.listen({ host: '127.0.0.1', port: 0 });
+  const cookie = (await cookiesOf(server.dataSource)).get('imke') ?? '';
+  const stopped = await Promise.all(Array.from({ length: 12 }, () => fetch(`${address}/api/shop/export`, { headers: { cookie } })));
+  const asked = await Promise.all(Array.from({ length: 20 }, () => fetch(`${address}/api/jobs`, { headers: { cookie } })));
+  expect(asked.map(({ status }) => status)).toEqual(Array(20).fill(200));
+  await Promise.all(stopped.map(({ body }) => body?.cancel()));
+});

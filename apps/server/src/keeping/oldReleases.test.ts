@@ -81,7 +81,7 @@ async function workOn({ inject }: Pick<Awaited<ReturnType<typeof serverOn>>, 'in
 }
 
 const MOVING = {
-  ...{ jobs: ['move', 'move_seq', 'summary'], sessions: ['seen_at'], health: ['at'] },
+  ...{ jobs: ['move', 'move_seq', 'row_seq', 'summary'], shops: ['last_row'], sessions: ['seen_at'], health: ['at'] },
   people: ['passphrase', 'pin', 'failed', 'locked_until'],
 };
 

@@ -176,3 +176,64 @@ test('what a job learnt goes into the book of its model, comes out as a file, an
   });
   expect((await post('/api/model-books', brought, 'tobin')).json<Problem>().code).toBe('ownersOnly');
 });
+
+test('two records are not made one where a job would no longer make sense, nor into one that is retired, nor twice', async () => {
+  const model = {
+    id: randomUUID(),
+    maker: 'Orrick',
+    code: 'S-41',
+    family: 'saw-oil-pump',
+    overrides: { without: { looks: ['vent-open'], faults: ['vent-blocked'] } },
+  };
+  expect((await post('/api/models', model)).statusCode).toBe(200);
+  const [plain, spared, retired] = [draft('Weir saw'), { ...draft('Weir saw, the other'), modelId: model.id }, draft('Weir saw, old')];
+  for (const each of [plain, spared, retired]) expect((await post('/api/machines', each)).statusCode).toBe(200);
+  const jobId = await take(plain.id, '2026-01-05T10:00:00Z', 10);
+  const look = {
+    id: randomUUID(),
+    jobId,
+    at: new Date().toISOString(),
+    by: 'imke',
+    payload: { kind: 'lookRecorded', look: 'vent-open', result: 'same' },
+  };
+  expect((await post('/api/entries', [look])).json<{ status: string }[]>()[0]?.status).toBe('stored');
+  expect((await post(`/api/machines/${plain.id}/change`, { modelId: model.id })).json<Problem>().code).toBe('modelInUse');
+  expect((await post(`/api/machines/${plain.id}/merge`, { into: spared.id })).json<Problem>().code).toBe('modelInUse');
+  await post(`/api/machines/${retired.id}/change`, { retired: true });
+  expect((await post(`/api/machines/${plain.id}/merge`, { into: retired.id })).json<Problem>().code).toBe('otherMachine');
+  const other = draft('Weir saw, again');
+  await post('/api/machines', other);
+  expect((await post(`/api/machines/${other.id}/merge`, { into: plain.id })).statusCode).toBe(200);
+  // What went into another is not taken up beside it.
+  expect((await post(`/api/machines/${other.id}/change`, { retired: false })).json<Problem>().code).toBe('otherMachine');
+  expect((await post(`/api/machines/${other.id}/merge`, { into: plain.id })).json<Problem>().code).toBe('otherMachine');
+});
+
+test('a book that grew elsewhere and is brought in again has each line once', async () => {
+  const note = (text: string) => ({ line: { kind: 'note', text }, at: '2026-05-01T00:00:00Z', source: 'A job of Far shed' });
+  const file = (lines: readonly object[]) => ({
+    ...{ format: 'patient-badger-model-book', version: 1, from: 'Far shed', lines },
+    model: { maker: 'Orrick', code: 'G-1', family: 'saw-oil-pump', note: null, overrides: null },
+  });
+  const bring = async (...texts: string[]) => {
+    const { id } = (await post('/api/model-books', file(texts.map(note)))).json<MachineModel>();
+    const { lines } = await get<BookPage>(`/api/models/${id}/book`);
+    return lines.map(({ line }) => (line.kind === 'note' ? line.text : '')).sort();
+  };
+  expect(await bring('b', 'c')).toEqual(['b', 'c']);
+  expect(await bring('a', 'b', 'c', 'd')).toEqual(['a', 'b', 'c', 'd']);
+  expect(await bring('a', 'b', 'c', 'd')).toEqual(['a', 'b', 'c', 'd']);
+});
+
+test('a calendar has the lines that it has, whatever a machine and an interval are called', async () => {
+  const evil = 'Saw\r\nBEGIN:VALARM\r\nACTION:DISPLAY\r\nEND:VALARM';
+  const machine = draft(evil);
+  await post('/api/machines', machine);
+  const jobId = await take(machine.id, '2026-01-05T10:00:00Z', 10);
+  const payload = { kind: 'intervalSet', what: `Oil\nBEGIN:VALARM`, every: { days: 30 } };
+  await post('/api/entries', [{ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'imke', payload }]);
+  const { body } = await server.inject(`/api/machines/${machine.id}/due.ics`);
+  const lines = body.split(/\r?\n/);
+  expect(lines.filter((line) => line.startsWith('BEGIN:'))).toEqual(['BEGIN:VCALENDAR', 'BEGIN:VEVENT']);
+  expect(lines.filter((line) => line.startsWith('UID:'))).toEqual([expect.stringMatching(/^UID:[0-9a-f]{32}@patient-badger$/)]);
+});

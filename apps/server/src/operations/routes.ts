@@ -15,6 +15,7 @@ const LIMITS = { threads: 2, queue: 20, deadlineMs: 5_000 };
 /** The core's operations over HTTP, each in the OpenAPI document with its own input and output. */
 export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
   const pool = createPool<OperationAsked, OperationReply>(new URL('./onThread.ts', import.meta.url), LIMITS);
+  app.addHook('onListen', async () => pool.warm());
   app.addHook('onClose', () => pool.close());
   const heavy = new Set<string>(operations.list.filter((each) => each.heavy).map(({ name }) => name));
 

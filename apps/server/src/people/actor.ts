@@ -1,9 +1,12 @@
 import { randomBytes } from 'node:crypto';
+import { isIP } from 'node:net';
+import { hostname } from 'node:os';
 import { PERSON_HEADER, type Role } from '@patient-badger/contract';
 import cookie from '@fastify/cookie';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
+import type { Config } from '../config.ts';
 import { createSessions, SESSION_SECONDS, type Session, type Sessions } from './sessions.ts';
 import { ServerProblem } from '../problems.ts';
 
@@ -37,7 +40,9 @@ const COOKIE = 'badger';
 const overTls = (name: string, protocol: string) => (protocol === 'https' ? `__Host-${name}` : name);
 
 /** Resolves who is asking, in one place, before any route runs. No route under /api but the open ones answers without a session. */
-export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSource: DataSource }) => {
+export const actor = fp(async (app: FastifyInstance, { dataSource, config }: { dataSource: DataSource; config: Config }) => {
+  const isOwnName = ownNames(config);
+  const publicOrigin = config.PUBLIC_ADDRESS === undefined ? null : new URL(config.PUBLIC_ADDRESS).origin;
   await app.register(cookie);
   const sessions = createSessions(dataSource);
   app.decorate('sessions', sessions);
@@ -47,7 +52,7 @@ export const actor = fp(async (app: FastifyInstance, { dataSource }: { dataSourc
   app.addHook('onRequest', async (request) => {
     const { url, config } = request.routeOptions;
     if (!url?.startsWith('/api/')) return;
-    refuseOtherOrigins(request);
+    refuseOtherOrigins(request, isOwnName, publicOrigin);
     const token = tokenOf(request);
     request.session = token ? await sessions.find(token) : null;
     if (!request.session) {
@@ -72,17 +77,50 @@ function holderOf({ shopId, holder, device }: Session, given: string | string[] 
  * A page of somebody else's can make a browser send what it likes. Browsers say where a request comes from;
  * what is no browser has no cookie of ours. Beside SameSite, for browsers that do not know that.
  */
-function refuseOtherOrigins({ headers, host }: FastifyRequest): void {
+function refuseOtherOrigins(
+  { headers, host, protocol }: FastifyRequest,
+  isOwnName: (name: string) => boolean,
+  publicOrigin: string | null,
+): void {
   const { origin } = headers;
   const site = headers['sec-fetch-site'];
   const foreign =
-    (typeof site === 'string' && !['same-origin', 'none'].includes(site)) || (origin !== undefined && hostOf(origin) !== host);
-  if (foreign) throw new ServerProblem('otherOrigin');
+    (typeof site === 'string' && !['same-origin', 'none'].includes(site)) ||
+    (origin !== undefined && origin !== publicOrigin && originOf(origin) !== `${protocol}://${host}`);
+  // A name of somebody else's that leads here would make their page one of ours (DNS rebinding).
+  if (foreign || !isOwnName(host)) throw new ServerProblem('otherOrigin');
 }
 
-function hostOf(origin: string): string | null {
+/**
+ * By which names this server may be called: by address, as this computer, by the names that were set. Any other name
+ * in `Host` is somebody else's.
+ */
+export function ownNames({ PUBLIC_ADDRESS, HOST, ALLOWED_HOSTS = '' }: Pick<Config, 'PUBLIC_ADDRESS' | 'HOST' | 'ALLOWED_HOSTS'>) {
+  const mine = hostname().toLowerCase();
+  const known = new Set(
+    [
+      'localhost',
+      HOST,
+      mine,
+      `${mine}.local`,
+      `${mine}.lan`,
+      `${mine}.home`,
+      PUBLIC_ADDRESS && new URL(PUBLIC_ADDRESS).hostname,
+      ...ALLOWED_HOSTS.split(','),
+    ].map((each) => each?.trim().toLowerCase()),
+  );
+  return (host: string): boolean => {
+    const name = host
+      .toLowerCase()
+      .replace(/:\d+$/, '')
+      .replace(/^\[|\]$/g, '');
+    return isIP(name) > 0 || known.has(name);
+  };
+}
+
+function originOf(given: string): string | null {
   try {
-    return new URL(origin).host;
+    return new URL(given).origin;
   } catch {
     return null;
   }

@@ -5,3 +5,9 @@ export function takeBytes(scope: Pick<FastifyInstance, 'removeAllContentTypePars
   scope.removeAllContentTypeParsers();
   scope.addContentTypeParser('*', { parseAs: 'buffer', bodyLimit }, (_request, body, done) => done(null, body));
 }
+
+/** Within this scope a body is handed on as it comes, whatever it calls itself; whoever takes it counts it. */
+export function takeStream(scope: Pick<FastifyInstance, 'removeAllContentTypeParsers' | 'addContentTypeParser'>, bodyLimit: number): void {
+  scope.removeAllContentTypeParsers();
+  scope.addContentTypeParser('*', { bodyLimit }, (_request, body, done) => done(null, body));
+}

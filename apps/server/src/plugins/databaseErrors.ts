@@ -32,5 +32,8 @@ export function isDatabaseAway(error: unknown): boolean {
 /** Read-only, or no room left on its disk (PostgreSQL, appendix A: 25006, 53100). */
 export const isRecordReadOnly = (error: unknown): boolean => ['25006', '53100'].includes(causeOf(error).code ?? '');
 
+/** No room left on the disk of the database. */
+export const isDiskFull = (error: unknown): boolean => causeOf(error).code === '53100';
+
 /** The database took the statement and refused what was in it: classes 22 (data) and 23 (constraint). */
 export const isRefusedByColumn = (error: unknown): boolean => /^2[23]...$/.test(causeOf(error).code ?? '');

@@ -1,7 +1,7 @@
 import { backups, shop, shopChange } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
-import { Readable } from 'node:stream';
-import { exportShop } from '../keeping/shopOut.ts';
+import send from '@fastify/send';
+import { createExports } from '../keeping/exports.ts';
 import type { AddressInfo } from 'node:net';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
@@ -48,13 +48,28 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config:
     return { schedule: await app.backups() };
   });
 
+  const exports = createExports(dataSource);
+  app.addHook('onClose', () => exports.close());
   app.get('/api/shop/export', { schema: { hide: true } }, async (request, reply) => {
     const { shopId, personId } = needOwner(request);
-    await writeAudit(dataSource.manager, { shopId, by: personId, what: 'shopExported', about: '' });
+    const ifRange = request.headers['if-range'];
+    const goOn = typeof ifRange === 'string' ? ifRange.replaceAll('"', '') : null;
+    const { folder, name, tag, isNew } = await exports.file(shopId, goOn);
+    if (isNew) await writeAudit(dataSource.manager, { shopId, by: personId, what: 'shopExported', about: '' });
+    // Fetched on from the middle only where it is the same file.
+    if (goOn !== null && goOn !== tag) delete request.raw.headers.range;
+    delete request.raw.headers['if-range'];
+    const { statusCode, headers, stream } = await send(request.raw, name, {
+      root: folder,
+      etag: false,
+      lastModified: false,
+      cacheControl: false,
+    });
     return reply
+      .status(statusCode)
+      .headers({ ...headers, etag: `"${tag}"`, 'cache-control': 'no-store', 'content-disposition': 'attachment; filename="shop.zip"' })
       .type('application/zip')
-      .header('content-disposition', 'attachment; filename="shop.zip"')
-      .send(Readable.from(exportShop(dataSource, shopId)));
+      .send(stream);
   });
 
   app.post('/api/shop', { schema: { body: shopChange, response: { 200: shop } } }, async (request) => {

@@ -43,7 +43,15 @@ const needsOf = (item: Note): readonly string[] => {
   if (item.kind === 'shelf') return [item.item.id, ...(item.item.machineId ? [item.item.machineId] : [])];
   if (item.kind === 'photo') return [item.jobId];
   const { jobId, payload } = item.entry;
-  return payload.kind === 'takenIn' ? [jobId, payload.machineId] : [jobId];
+  // An order, an item, what is taken back: named by the entry that wrote it.
+  const named = Object.values(payload).filter((each): each is string => typeof each === 'string');
+  return payload.kind === 'takenIn' ? [jobId, payload.machineId] : [jobId, ...named];
+};
+
+/** What is there for others only once this note is on record. */
+const makesOf = (item: Note): readonly string[] => {
+  if (item.kind === 'entry') return item.entry.payload.kind === 'takenIn' ? [item.entry.jobId, item.entry.id] : [item.entry.id];
+  return [idOf(item)];
 };
 
 /**
@@ -57,7 +65,7 @@ export function heldUntilProven(list: readonly Waiting[], proven: readonly strin
     const needs = needsOf(item);
     if (proven.includes(authorOf(item)) && !item.unsigned && !needs.some((id) => missing.has(id))) continue;
     held.add(item.key);
-    needs.forEach((id) => missing.add(id));
+    makesOf(item).forEach((id) => missing.add(id));
   }
   return held;
 }

@@ -8,7 +8,7 @@ import { standing } from './signedOut.ts';
 import { askStanding } from './standing.ts';
 
 /** Answers of the shop server that are about the moment and not about the note. */
-const LATER = new Set(['databaseAway', 'recordReadOnly', 'tooMany', 'photoBusy']);
+const LATER = new Set(['databaseAway', 'recordReadOnly', 'newerDatabase', 'tooMany', 'photoBusy']);
 /** Answers that are about who is signed in: the note waits until somebody has shown who they are. */
 const WHO = new Set(['signInFirst', 'confirmWho']);
 /** A note at which the server itself broke so often is set aside, so that the rest goes on. */

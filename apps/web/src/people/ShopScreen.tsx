@@ -9,7 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
-import { Keeping } from './Keeping.tsx';
+import { Keeping, ServerTrouble } from './Keeping.tsx';
 import { PhoneAddress } from './PhoneAddress.tsx';
 import { SampleParts } from './SampleParts.tsx';
 import { rateOf } from './rate.ts';
@@ -33,6 +33,7 @@ export function ShopScreen() {
         </Text>
         <Button label="People" detail="Add, rename, retire; roles and new passphrases" onPress={() => router.navigate('/shop/people')} />
       </Card>
+      {isOwner ? <ServerTrouble /> : null}
       <PhoneAddress />
       {shop && isOwner ? <ShopForm key={shop.id} shop={shop} /> : null}
       {isOwner ? <Keeping /> : null}
