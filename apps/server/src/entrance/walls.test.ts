@@ -128,7 +128,11 @@ async function namesOfOurs(): Promise<readonly Name[]> {
 }
 
 /** What changes by itself: worked out beside the record, or the time of the last look. */
-const CHANGING: Readonly<Record<string, string>> = { jobs: `- 'move' - 'move_seq'`, sessions: `- 'seen_at'` };
+const CHANGING: Readonly<Record<string, string>> = {
+  jobs: `- 'move' - 'move_seq' - 'row_seq'`,
+  shops: `- 'last_row'`,
+  sessions: `- 'seen_at'`,
+};
 
 /** What the shop has, in every table that belongs to a shop, as one string each. */
 async function fingerprint(): Promise<Readonly<Record<string, string>>> {

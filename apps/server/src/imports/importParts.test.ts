@@ -1,7 +1,8 @@
 import { importState, PERSON_HEADER, type ImportState } from '@patient-badger/contract';
 import { guessMapping, readPartRow } from '@patient-badger/core';
 import Papa from 'papaparse';
-import { testServer, type TestServer } from '../testing.ts';
+import { randomUUID } from 'node:crypto';
+import { cookiesOf, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(60_000);
 
@@ -161,4 +162,60 @@ test('what is written out is the same when it is read in again', async () => {
   await server.dataSource.query('DELETE FROM parts');
   expect((await send(rows, 'refuse')).state).toBe('done');
   expect(await table()).toEqual(before);
+});
+
+test('a list comes in pieces, over a line that is cut: it goes on from what has come, and lies on the disk meanwhile', async () => {
+  const lines = Array.from({ length: 3000 }, (_, i) => JSON.stringify(draft(70_000 + i))).join('\n');
+  const bytes = Buffer.from(lines);
+  const id = randomUUID();
+  const piece = (from: number, to: number) =>
+    server.inject({ method: 'POST', url: `/api/uploads/${id}?from=${from}`, headers, payload: bytes.subarray(from, to) });
+  const size = async () => (await server.inject(`/api/uploads/${id}`)).json<{ size: number }>().size;
+  expect(await size()).toBe(0);
+  expect((await piece(0, 100_000)).json()).toEqual({ size: 100_000 });
+  // Sent again, or with a gap: refused, and what there is can be asked.
+  expect((await piece(0, 100_000)).json()).toMatchObject({ code: 'uploadElsewhere' });
+  expect((await piece(200_000, 300_000)).statusCode).toBe(409);
+  expect(await size()).toBe(100_000);
+  await piece(100_000, bytes.length);
+  const begun = await server.inject({ method: 'POST', url: `/api/imports?duplicates=refuse&upload=${id}`, headers, payload: '' });
+  expect(begun.statusCode).toBe(202);
+  let state = begun.json<ImportState>();
+  while (state.state === 'running') {
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    state = await stateOf(state.id);
+  }
+  expect(state.receipt).toEqual({ added: 3000, replaced: 0, skipped: 0 });
+  expect(
+    (await server.inject({ method: 'POST', url: `/api/imports?duplicates=refuse&upload=${id}`, headers, payload: '' })).statusCode,
+  ).toBe(400);
+});
+
+test('of forty lists that are half sent at once all but a few are told to come again, and others are answered', async () => {
+  const address = await server.app.listen({ host: '127.0.0.1', port: 0 });
+  const cookie = (await cookiesOf(server.dataSource)).get('imke') ?? '';
+  const stop = new AbortController();
+  let turnedAway = 0;
+  const half = Array.from({ length: 40 }, () => {
+    const body = new ReadableStream({
+      start: (out) => {
+        for (let i = 0; i < 20; i++) out.enqueue(new Uint8Array(1_000_000).fill(32));
+      },
+    });
+    return fetch(`${address}/api/imports?duplicates=skip`, {
+      method: 'POST',
+      body,
+      duplex: 'half',
+      signal: stop.signal,
+      headers: { cookie, 'content-type': 'application/x-ndjson' },
+    } as RequestInit).then(
+      ({ status }) => void (turnedAway += status === 503 ? 1 : 0),
+      () => undefined,
+    );
+  });
+  await new Promise((resolve) => setTimeout(resolve, 3000));
+  expect((await fetch(`${address}/api/jobs`, { headers: { cookie } })).status).toBe(200);
+  stop.abort();
+  await Promise.all(half);
+  expect(turnedAway).toBeGreaterThan(0);
 });

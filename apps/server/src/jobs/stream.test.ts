@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp } from '../app.ts';
 import { readConfig } from '../config.ts';
+import { SAMPLE } from '../demo/sample.ts';
 import { idOf } from '../idOf.ts';
 import { cookiesOf, testServer, type TestServer } from '../testing.ts';
 
@@ -180,6 +181,62 @@ test('who is far behind is told to read anew instead of all that happened', asyn
   expect(texts(ear.told).length).toBe(0);
   ear.stop();
   await app.close();
+});
+
+test('who was away hears of rows that changed meanwhile without an entry: a move worked out, a machine renamed', async () => {
+  const { app, address, jobId } = await listeningOnJob();
+  const ear = await listen(address);
+  const isMoved = (told: readonly Told[]) =>
+    told.some(
+      ({ event, data }) => event === 'row' && (data as { id: string; move: unknown }).id === jobId && (data as { move: unknown }).move,
+    );
+  await send(address, [remark(jobId, 'before')]);
+  await ear.until(isMoved);
+  await ear.until((told) => told.at(-1)?.event === 'here');
+  const place = ear.told.at(-1)?.id ?? '';
+  expect(place).toMatch(/^\d+\.\d+$/);
+  ear.stop();
+  await ear.ended;
+  await server.inject({
+    method: 'POST',
+    url: `/api/machines/${idOf('machine', 'pruner')}/change`,
+    payload: { label: 'Pruning saw, renamed' },
+    headers: { 'x-person': 'imke' },
+  });
+  const again = await listen(address, place);
+  await again.until((told) =>
+    told.some(({ event, data }) => event === 'row' && (data as { label: string }).label === 'Pruning saw, renamed'),
+  );
+  again.stop();
+  await app.close();
+});
+
+test('a device that is signed out hears no more, at once, on whichever server process', async () => {
+  const [one, other] = [await listening(), await listening()];
+  const signIn = await server.app.inject({
+    method: 'POST',
+    url: '/api/sign-in',
+    payload: { name: 'Wren', passphrase: SAMPLE.passphrase, device: 'Lost phone' },
+  });
+  const own = ([signIn.headers['set-cookie']].flat()[0] ?? '').split(';')[0] ?? '';
+  const response = await fetch(`${other.address}/api/events`, { headers: { cookie: own } });
+  const ended = (async () => {
+    for await (const _ of response.body as unknown as AsyncIterable<Uint8Array>);
+    return Date.now();
+  })();
+  const [device] = (await server.inject({ url: '/api/devices', headers: { 'x-person': 'imke' } }))
+    .json<{ id: string; name: string }[]>()
+    .filter(({ name }) => name === 'Lost phone');
+  const signedOut = Date.now();
+  await fetch(`${one.address}/api/devices/${device?.id}/sign-out`, {
+    method: 'POST',
+    body: '{}',
+    headers: { 'content-type': 'application/json', cookie: (await cookiesOf(server.dataSource)).get('imke') ?? '' },
+  });
+  // It is ended by the announcement, long before the next look at who is signed in.
+  expect((await ended) - signedOut).toBeLessThan(5000);
+  await one.app.close();
+  await other.app.close();
 });
 
 test('the app’s files and screens come from the same address; unknown calls and files do not', async () => {

@@ -68,11 +68,14 @@ async function lastOf(dataSource: DataSource, shopId: string): Promise<Place> {
   return { seq: Number(shop?.seq ?? 0), row: Number(shop?.row ?? 0) };
 }
 
-/** The place that a listener names, `entry.row`, or the entry alone as earlier releases wrote it; the last where it names none. */
+/** Who names no row may have missed so many of the last: told twice is harmless. */
+const ROWS_BEFORE = 100;
+
+/** The place that a listener names, `entry.row`, or the entry alone; the last where it names none. */
 function placeOf(given: string, last: Place): Place {
-  const [, seq = NaN, row = last.row] = (/^(\d{1,15})(?:\.(\d{1,15}))?$/.exec(given) ?? []).map(Number);
-  if (!(seq > 0) || seq > last.seq) return last;
-  return { seq, row: Number.isNaN(row) || row > last.row ? last.row : row };
+  const [, seq, row] = /^(\d{1,15})(?:\.(\d{1,15}))?$/.exec(given) ?? [];
+  if (seq === undefined || !(Number(seq) > 0) || Number(seq) > last.seq) return last;
+  return { seq: Number(seq), row: row === undefined ? Math.max(0, last.row - ROWS_BEFORE) : Math.min(Number(row), last.row) };
 }
 
 interface Listener {
@@ -94,8 +97,10 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
     if (raw.writableLength > MOST_UNSENT_BYTES) raw.destroy();
     else if (!raw.destroyed) raw.write(text);
   };
-  const event = (name: string, data: unknown, at?: Place) =>
-    say(`${at === undefined ? '' : `id: ${at.seq}${at.row > 0 ? `.${at.row}` : ''}\n`}event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
+  const event = (name: string, data: unknown, id?: string) =>
+    say(`${id === undefined ? '' : `id: ${id}\n`}event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
+  /** Names the place up to which all was told, entries and rows. */
+  const here = () => event('here', {}, `${cursor}.${rowCursor}`);
 
   const piece = async () => {
     const list = await dataSource
@@ -106,7 +111,7 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
       .limit(PIECE)
       .getMany();
     for (const row of list) {
-      event('entry', toEntry(row), { seq: row.seq, row: rowCursor });
+      event('entry', toEntry(row), String(row.seq));
       changed.add(row.jobId);
       cursor = row.seq;
     }
@@ -121,9 +126,11 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
     const to = Number(moved.at(-1)?.at ?? rowCursor);
     const ids = [...changed];
     changed.clear();
-    if (ids.length > 0)
-      for (const row of await rowsOf(dataSource.manager, ids)) event('row', row, to === rowCursor ? undefined : { seq: cursor, row: to });
-    rowCursor = to;
+    if (ids.length > 0) for (const row of await rowsOf(dataSource.manager, ids)) event('row', row);
+    if (to > rowCursor) {
+      rowCursor = to;
+      here();
+    }
     return moved.length === PIECE;
   };
   const read = async () => {
@@ -149,8 +156,8 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
     void read();
   };
 
-  event('here', {}, from);
-  if (isFarBehind) event('anew', {}, last);
+  here();
+  if (isFarBehind) event('anew', {}, `${cursor}.${rowCursor}`);
   const stop = app.onCommit(shopId, wake);
   wake();
   const beat = setInterval(() => say(': still here\n\n'), HEARTBEAT_MS);

@@ -1,5 +1,7 @@
 import type { Part } from '@patient-badger/contract';
 import { PERSON_HEADER } from '@patient-badger/contract';
+import { guessMapping, readPartRow } from '@patient-badger/core';
+import Papa from 'papaparse';
 import { testServer, type TestServer } from '../testing.ts';
 
 let server: TestServer;
@@ -36,4 +38,22 @@ test('several parts are changed alike, by somebody with a name, and a change of 
   expect([after?.stock, after?.priceMinor]).toEqual([3, Math.round((one?.priceMinor ?? 0) * 1.1)]);
   expect((await change({ ids, change: {} })).statusCode).toBe(400);
   expect((await change({ ids, change: { stock: 1 } }, { cookie: '' })).statusCode).toBe(401);
+});
+
+test('what a spreadsheet would work out is marked as text, full-width signs too, and comes back without the mark', async () => {
+  const names = ['=1+1', '+1', '@SUM(A1)', '\uFF1D1+1', '\uFF0B1', '\uFF20SUM(A1)', '\uFF0D1+1'];
+  const parts = await page('kind=spur&limit=7');
+  for (const [i, { id }] of parts.entries()) await server.dataSource.query('UPDATE parts SET name = $2 WHERE id = $1', [id, names[i]]);
+  const csv = (await server.inject('/api/parts/export?format=csv')).body.replace(/^\uFEFF/, '');
+  const cells = Papa.parse<string[]>(csv).data.flat();
+  for (const name of names) {
+    expect(cells).toContain(`'${name}`);
+    expect(cells).not.toContain(name);
+  }
+  const { data, meta } = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true });
+  const back = data.flatMap((row) => {
+    const read = readPartRow(row, guessMapping(meta.fields ?? []), 'mm');
+    return read.ok ? [read.draft.name] : [];
+  });
+  for (const name of names) expect(back).toContain(name);
 });

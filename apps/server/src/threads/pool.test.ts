@@ -45,3 +45,12 @@ test('work that breaks is its own error', async () => {
   const pool = poolOf("export const work = () => { throw new Error('a tooth is gone'); };");
   await expect(pool.run({ n: 1 })).rejects.toThrow('a tooth is gone');
 });
+
+test('a deadline counts from when the work begins: waiting for a turn, and for a thread to come up, costs nothing of it', async () => {
+  const pool = poolOf('export const work = ({ n }) => new Promise((done) => setTimeout(() => done({ n }), 600));', {
+    deadlineMs: 1500,
+    queue: 5,
+  });
+  // The last of them waits for three seconds before it begins.
+  expect(await Promise.all([1, 2, 3, 4, 5, 6].map((n) => pool.run({ n })))).toEqual([1, 2, 3, 4, 5, 6].map((n) => ({ n })));
+});
