@@ -1,4 +1,4 @@
-import { arrive, button, closeUp, handOver, heading, link, PACKED, radio, trace } from './actions.ts';
+import { arrive, button, closeUp, heading, link, PACKED, radio, trace } from './actions.ts';
 import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);

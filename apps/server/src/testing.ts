@@ -90,6 +90,8 @@ export async function sendEntries({ inject }: Pick<TestServer, 'inject'>, jobId:
 export const sign = ({ inject }: Pick<TestServer, 'inject'>, person: string, ...signs: readonly string[]) =>
   inject({ method: 'POST', url: '/api/switch', payload: { person, pin: SAMPLE.pin, signs }, headers: { [PERSON_HEADER]: person } });
 
+export { SAMPLE };
+
 export const SETUP_CODE = 'let-me-begin';
 
 /** A device of their own for each person of the demo; the cookie as their browsers would hold it. */
@@ -153,4 +155,51 @@ export async function rowHashes(
   } finally {
     await client.end();
   }
+}
+
+/** A browser: it keeps the cookie that it is given, and shows it again. */
+function browserOf(app: FastifyInstance) {
+  let cookie = '';
+  const kept = new Map<string, string>();
+  const ask = async (
+    method: 'GET' | 'POST',
+    url: string,
+    { payload, headers = {} }: { payload?: object | undefined; headers?: Record<string, string> | undefined } = {},
+  ) => {
+    const answer = await app.inject({ method, url, ...(payload && { payload }), headers: { ...(cookie && { cookie }), ...headers } });
+    const given = answer.headers['set-cookie'];
+    for (const each of given === undefined ? [] : [given].flat()) {
+      const [name = '', value = ''] = (each.split(';')[0] ?? '').split('=');
+      if (value === '') kept.delete(name);
+      else kept.set(name, value);
+    }
+    cookie = [...kept].map(([name, value]) => `${name}=${value}`).join('; ');
+    return answer;
+  };
+  return {
+    ask,
+    get: (url: string) => ask('GET', url),
+    post: (url: string, payload: object = {}, headers?: Record<string, string>) => ask('POST', url, { payload, headers }),
+    cookie: () => cookie,
+    session: () => `badger=${kept.get('badger') ?? ''}`,
+  };
+}
+
+/** Browsers of people of a test's server, each with the cookies that it was given. */
+export function devicesOf(server: () => Pick<TestServer, 'app'>) {
+  const browser = (app = server().app) => browserOf(app);
+  async function signedIn(name: string, passphrase = SAMPLE.passphrase) {
+    const device = browser();
+    const answer = await device.post('/api/sign-in', { name, passphrase, device: `${name}’s phone` });
+    if (answer.statusCode !== 200) throw new Error(`${name} is not let in: ${answer.body}`);
+    return device;
+  }
+
+  async function newcomer(role: 'owner' | 'mechanic' | 'apprentice', name = `Newcomer ${randomUUID().slice(0, 8)}`) {
+    const owner = await signedIn('Imke');
+    const passphrase = 'seven herons over the weir';
+    const { id } = (await owner.post('/api/people', { name, role, passphrase })).json<{ id: string }>();
+    return { id, name, passphrase, owner };
+  }
+  return { browser, signedIn, newcomer };
 }

@@ -1,7 +1,7 @@
 import '../global.css';
 import { Slot } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { DataProvider } from '../src/data/DataProvider.tsx';
+import { askEarly, DataProvider } from '../src/data/DataProvider.tsx';
 import { registerOfflineWorker } from '../src/data/offline.ts';
 import { Entrance } from '../src/entrance/Entrance.tsx';
 import { ShopUnits } from '../src/entrance/ShopUnits.tsx';
@@ -10,6 +10,7 @@ import { useSchemeClass } from '../src/shell/useSchemeClass.ts';
 
 export { ErrorBoundary } from '../src/design/ErrorBoundary.tsx';
 
+askEarly();
 registerOfflineWorker();
 
 export default function RootLayout() {

@@ -13,14 +13,12 @@ import {
 import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
+import { CHANNEL } from '../people/channels.ts';
 import { shops } from '../people/entities.ts';
 import { ServerProblem } from '../problems.ts';
 import { jobWords } from '../words.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
 import { refuseCheck, refuseUnfinished } from './gate.ts';
-
-/** Channel on which a commit is announced to every server process. */
-export const CHANNEL = 'badger_entries';
 
 /** An entry whose form is sound; of a take-in the pack of its machine is known. */
 export interface Checked {

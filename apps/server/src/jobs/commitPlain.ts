@@ -2,8 +2,9 @@ import { bearsOnMove, checkEntry, ruleOf } from '@patient-badger/core';
 import type { DataSource } from 'typeorm';
 import { poolOf } from '../dataSource.ts';
 import { packOfJob } from '../machines/packs.ts';
+import { CHANNEL } from '../people/channels.ts';
 import { ServerProblem } from '../problems.ts';
-import { CHANNEL, isRefusal, type Checked, type Outcome } from './commit.ts';
+import { isRefusal, type Checked, type Outcome } from './commit.ts';
 
 /** Whose job it is and on which machine: never changes once the job is there. Kept for so many jobs. */
 export type KnownJobs = Map<string, { readonly shopId: string; readonly machineId: string; readonly safetyCritical: boolean }>;

@@ -2,8 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import pg from 'pg';
 import { z } from 'zod';
-import { SESSIONS_CHANNEL } from '../people/sessions.ts';
-import { CHANNEL } from './commit.ts';
+import { CHANNEL, SESSIONS_CHANNEL } from '../people/channels.ts';
 
 /** Called when something was committed in the shop, or may have been. */
 type Wake = () => void;

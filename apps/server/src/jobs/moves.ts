@@ -5,7 +5,7 @@ import { createPool } from '../threads/pool.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import type { MoveAsked } from './moveOnThread.ts';
-import { tellRows } from './tellRows.ts';
+import { tellRows } from '../machines/tellRows.ts';
 import { verdictsOf } from './verdicts.ts';
 
 /** A job on which somebody is writing just now gets its move when the hand rests. */
@@ -74,6 +74,6 @@ async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAske
   // Only for the entries that were read: whatever came since has asked for a move of its own.
   await manager.transaction(async (one) => {
     await one.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [id, JSON.stringify(move), job.seq]);
-    await tellRows(one, shopId, 'id = $2', id);
+    await tellRows(one, { shopId, by: 'id', value: id });
   });
 }

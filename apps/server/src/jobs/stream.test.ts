@@ -4,9 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildApp } from '../app.ts';
 import { readConfig } from '../config.ts';
-import { SAMPLE } from '../demo/sample.ts';
 import { idOf } from '../idOf.ts';
-import { cookiesOf, testServer, type TestServer } from '../testing.ts';
+import { cookiesOf, SAMPLE, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);
 

@@ -89,8 +89,8 @@ const names = readdirSync(FOLDER)
   .filter((name) => name.endsWith('.dump'))
   .sort();
 
-/** Two changes of the tables came with one commit: nobody's database was ever between them. */
-const NEVER_LEFT = [2, 11];
+/** Changes of the tables that came with the next one, in one landing: nobody's database was ever between them. */
+const NEVER_LEFT = [2, 11, 13];
 
 test('of every state in which a release left the tables a dump is kept', () => {
   // Named by the number of the last change of the tables, then by the commit that wrote it. The newest is this release's own.

@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import { defined, retiring } from '../defined.ts';
 import { writeAudit } from '../people/audit.ts';
 import { ServerProblem } from '../problems.ts';
-import { tellRows } from '../jobs/tellRows.ts';
+import { tellRows } from './tellRows.ts';
 import { jobWords } from '../words.ts';
 import { machineModels, machines, type MachineRow } from './entities.ts';
 import { refuseOrphans } from './orphans.ts';
@@ -32,7 +32,7 @@ export async function changeMachine(
     if (Object.keys(after).length === 0) return;
     await manager.update(machines, { id, shopId }, after);
     await rewriteWords(manager, id);
-    await tellRows(manager, shopId, 'machine_id = $2', id);
+    await tellRows(manager, { shopId, by: 'machine_id', value: id });
     await writeAudit(manager, { ...{ shopId, by, before }, what: 'machineChanged', about: before.label, after: { ...before, ...after } });
   });
   forgetPacks();
@@ -76,7 +76,7 @@ export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: 
     await manager.update(machines, { id: into, shopId }, taken);
     await manager.update(machines, { id, shopId }, { retiredAt: from.retiredAt ?? new Date(), mergedInto: into });
     await rewriteWords(manager, into);
-    await tellRows(manager, shopId, 'machine_id = $2', into);
+    await tellRows(manager, { shopId, by: 'machine_id', value: into });
     await writeAudit(manager, { shopId, by, what: 'machinesMerged', about: from.label, before: { id }, after: { id: into } });
   });
   forgetPacks();

@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { isDatabaseAway } from '../plugins/databaseErrors.ts';
+import { SESSIONS_CHANNEL } from './channels.ts';
 
 /** A device that is signed in: by whom, and who holds it since their own PIN or passphrase; null since it was put down. */
 export interface Session {
@@ -20,9 +21,6 @@ export const SESSION_SECONDS = DAYS * 86_400;
 const KNOWN_MS = 10_000;
 const MOST_KNOWN = 2000;
 const TRIES = 3;
-
-/** Channel on which the end of a session, or another holder, is announced to every server process. */
-export const SESSIONS_CHANNEL = 'badger_sessions';
 
 /** What stands in the database of a token: who reads it there can use none. */
 export const digest = (token: string) => createHash('sha256').update(token).digest();

@@ -1,7 +1,7 @@
 import { backups, shop, shopChange } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import send from '@fastify/send';
-import { createExports } from '../keeping/exports.ts';
+import { createShopFiles } from '../keeping/shopFile.ts';
 import type { AddressInfo } from 'node:net';
 import type { DataSource } from 'typeorm';
 import { z } from 'zod';
@@ -48,13 +48,13 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config:
     return { schedule: await app.backups() };
   });
 
-  const exports = createExports(dataSource);
-  app.addHook('onClose', () => exports.close());
+  const files = createShopFiles(dataSource);
+  app.addHook('onClose', () => files.close());
   app.get('/api/shop/export', { schema: { hide: true } }, async (request, reply) => {
     const { shopId, personId } = needOwner(request);
     const ifRange = request.headers['if-range'];
     const goOn = typeof ifRange === 'string' ? ifRange.replaceAll('"', '') : null;
-    const { folder, name, tag, isNew } = await exports.file(shopId, goOn);
+    const { folder, name, tag, isNew } = await files.file(shopId, goOn);
     if (isNew) await writeAudit(dataSource.manager, { shopId, by: personId, what: 'shopExported', about: '' });
     // Fetched on from the middle only where it is the same file.
     if (goOn !== null && goOn !== tag) delete request.raw.headers.range;

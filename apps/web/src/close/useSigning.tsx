@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { newEntryId } from '../data/record.ts';
 import { useConnection, useMe } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
-import { ProveForm } from '../people/ProveForm.tsx';
+import { ProveForm } from '../shell/ProveForm.tsx';
 
 interface Asking {
   readonly id: string;

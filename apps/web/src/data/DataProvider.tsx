@@ -9,7 +9,10 @@ import { acknowledge, onSentElsewhere, openOutbox, outbox, remove } from './outb
 import { addEntry } from './heldJobs.ts';
 import { onForgotten, readStore } from './forget.ts';
 import { isKept, keptOf } from './kept.ts';
+import { rowsQuery } from './rows.ts';
 import type { Sent } from './send.ts';
+import { shopQuery } from './shop.ts';
+import { askStanding } from './standing.ts';
 
 const DAY_MS = 86_400_000;
 const RETRY_MS = 3000;
@@ -43,6 +46,16 @@ const restored = Promise.race([
   persistQueryClientRestore(keeping).catch(() => undefined),
   new Promise<void>((resolve) => setTimeout(resolve, RESTORE_MS)),
 ]);
+
+/**
+ * What the first screen shows is asked for before it is drawn: on a slow line each question that waits for the drawing
+ * before it costs a round trip. Whoever is not signed in is told so, and nothing comes of it.
+ */
+export function askEarly(): void {
+  void askStanding();
+  void client.prefetchQuery(shopQuery());
+  if (globalThis.location?.pathname === '/') void client.prefetchInfiniteQuery(rowsQuery({ state: 'open' }));
+}
 
 /**
  * What was read last is kept on the device for a week, so that the bench opens without a connection too.

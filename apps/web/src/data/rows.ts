@@ -1,5 +1,5 @@
 import type { JobPage, JobRow } from '@patient-badger/contract';
-import { useInfiniteQuery, type InfiniteData, type QueryClient } from '@tanstack/react-query';
+import { infiniteQueryOptions, useInfiniteQuery, type InfiniteData, type QueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call, type Reader } from './api.ts';
 import type { Waiting } from './outbox.ts';
@@ -27,15 +27,19 @@ const page: Reader<JobPage> = {
   },
 };
 
-/** Jobs as rows, page by page, those begun here and not yet sent first. */
-export function useRows(asked: RowsAsked) {
-  const query = useInfiniteQuery({
+/** Jobs as rows, page by page, as the server has them. */
+export const rowsQuery = (asked: RowsAsked) =>
+  infiniteQueryOptions({
     queryKey: ['rows', asked],
     queryFn: ({ pageParam }) =>
       call(`/api/jobs?${new URLSearchParams({ ...asked, ...(pageParam && { after: pageParam }) }).toString()}`, page),
     initialPageParam: '',
     getNextPageParam: ({ next }: JobPage) => next,
   });
+
+/** The same, with those begun here and not yet sent first. */
+export function useRows(asked: RowsAsked) {
+  const query = useInfiniteQuery(rowsQuery(asked));
   const box = useOutbox();
   const rows = useMemo(() => {
     const known = query.data?.pages.flatMap((each) => each.rows);

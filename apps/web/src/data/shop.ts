@@ -1,5 +1,5 @@
 import type { Shop } from '@patient-badger/contract';
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { call, type Reader } from './api.ts';
 import { connection } from './connection.ts';
@@ -28,4 +28,5 @@ export function useMe() {
   return useShop().data?.people.find((each) => each.id === id);
 }
 
-export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });
+export const shopQuery = () => queryOptions({ queryKey: ['shop'], queryFn: () => call('/api/shop', shop), staleTime: 600_000 });
+export const useShop = () => useQuery(shopQuery());

@@ -7,9 +7,9 @@ import { askStanding } from '../data/standing.ts';
 import { Text } from '../design/Text.tsx';
 import { WhoFirst } from '../shell/WhoFirst.tsx';
 import { lazyScreen } from '../lazy/lazyScreen.tsx';
+import { SignInScreen } from './SignInScreen.tsx';
 
 const FirstVisit = lazyScreen((all) => all.FirstVisitScreen);
-const SignIn = lazyScreen((all) => all.SignInScreen);
 const WhoHolds = lazyScreen((all) => all.WhoHoldsScreen);
 
 /** How often it is asked who may come in, where nobody has answered yet. */
@@ -25,7 +25,6 @@ export function Entrance({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   useEffect(() => {
     const ask = () => void askStanding();
-    ask();
     const timer = setInterval(() => (standing.get() === null ? ask() : undefined), RETRY_MS);
     window.addEventListener('online', ask);
     return () => {
@@ -46,7 +45,7 @@ export function Entrance({ children }: { children: ReactNode }) {
       </View>
     );
   }
-  if (now?.state === 'signIn') return <SignIn />;
+  if (now?.state === 'signIn') return <SignInScreen />;
   if (isIn) return <WhoHolds />;
   return (
     <View className="flex-1 items-center justify-center bg-paper p-6" role="status">

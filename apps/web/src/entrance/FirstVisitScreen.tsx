@@ -15,7 +15,7 @@ import { Text } from '../design/Text.tsx';
 import { UnitFields } from '../people/UnitFields.tsx';
 import { rateOf } from '../people/rate.ts';
 import { DoorScreen } from './DoorScreen.tsx';
-import { useDeviceName } from './SignInForm.tsx';
+import { useDeviceName } from '../shell/SignInForm.tsx';
 import { messageOf } from '../wording/messageOf.ts';
 
 type Form = z.input<typeof firstShop>;

@@ -4,7 +4,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { DoorScreen } from './DoorScreen.tsx';
-import { SignInForm, useSignIn } from './SignInForm.tsx';
+import { SignInForm, useSignIn } from '../shell/SignInForm.tsx';
 
 /** A device that the shop does not know. */
 export function SignInScreen() {

@@ -8,7 +8,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { ROLE_NAMES } from '../wording/roleNames.ts';
-import { ProveForm } from './ProveForm.tsx';
+import { ProveForm } from '../shell/ProveForm.tsx';
 
 /** Who has this device: handed over by PIN. Without a connection by name, and the PIN is asked for before anything goes out. */
 export function SwitchPerson() {

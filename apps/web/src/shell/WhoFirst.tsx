@@ -5,9 +5,9 @@ import { useConnection, useShop, useWaiting } from '../data/shop.ts';
 import { standing } from '../data/signedOut.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
+import { SignInForm } from './SignInForm.tsx';
 import { rest } from '../lazy/rest.ts';
 
-const SignInForm = lazy(async () => ({ default: (await rest()).SignInForm }));
 const ProveForm = lazy(async () => ({ default: (await rest()).ProveForm }));
 
 /** Before anything more goes out: signing in again where the session has run out, or the PIN of somebody who wrote without a connection. */
@@ -27,9 +27,7 @@ export function WhoFirst() {
           This device is no longer signed in.{' '}
           {waiting.length === 0 ? 'Everything from here has gone out.' : `What waits here (${waiting.length}) goes out once you are.`}
         </Text>
-        <Suspense fallback={null}>
-          <SignInForm name={me?.name} />
-        </Suspense>
+        <SignInForm name={me?.name} />
       </Card>
     );
   }

@@ -23,8 +23,8 @@ function shapeOf({ driveline: { joints } }: Pack): string {
   const ends = (joint: Readonly<Record<string, unknown>>) =>
     Object.entries(joint).flatMap(([key, value]) => (key !== 'id' && key !== 'type' && typeof value === 'string' ? [value] : []));
   const kinds = joints.map((each) => {
-    const mine = ends(each as never);
-    const beside = joints.filter((other) => other !== each && ends(other as never).some((end) => mine.includes(end)));
+    const mine = ends(each);
+    const beside = joints.filter((other) => other !== each && ends(other).some((end) => mine.includes(end)));
     return `${each.type}<${beside
       .map(({ type }) => type)
       .sort()

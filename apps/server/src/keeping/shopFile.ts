@@ -16,14 +16,14 @@ const KEPT_MS = 3_600_000;
 /** A second press within this fetches the same file. */
 const SAME_MS = 60_000;
 
-export interface ExportFile {
+export interface ShopFile {
   readonly folder: string;
   readonly name: string;
   /** Stays the same while the file does: a fetch that was cut goes on by it. */
   readonly tag: string;
 }
 
-interface Kept extends ExportFile {
+interface Kept extends ShopFile {
   readonly at: number;
 }
 
@@ -31,7 +31,7 @@ interface Kept extends ExportFile {
  * Shops written out to files on the disk of this server, from where they are fetched as slowly as somebody's line is:
  * the database waits for nobody, and what was cut goes on where it was.
  */
-export function createExports(dataSource: DataSource) {
+export function createShopFiles(dataSource: DataSource) {
   const kept = new Map<string, Kept>();
   const making = new Map<string, Promise<Kept>>();
   let home: Promise<string> | undefined;
@@ -63,7 +63,7 @@ export function createExports(dataSource: DataSource) {
 
   return {
     /** The shop as a file; the one of before where `goOn` names it. @throws ServerProblem `exportBusy` */
-    async file(shopId: string, goOn: string | null): Promise<ExportFile & { readonly isNew: boolean }> {
+    async file(shopId: string, goOn: string | null): Promise<ShopFile & { readonly isNew: boolean }> {
       await tidy();
       const before = kept.get(shopId);
       if (before && (before.tag === goOn || Date.now() - before.at < SAME_MS)) return { ...before, isNew: false };
