@@ -17,7 +17,7 @@ const RUNS = Number(process.env.RUNS ?? 5);
 const PUT_AWAY_MS = 1500;
 const SCRIPTS = 'apps/web/dist/_expo/static/js/web';
 /** Reached or the run fails; and what one would like. */
-const BUDGET = { paintMs: 1500, usableMs: 4000, scriptBytes: 350_000, secondMs: 1000 };
+const BUDGET = { paintMs: 1500, usableMs: 4000, scriptBytes: 350_000, secondMs: 1000, doorMs: 3000 };
 
 interface Load {
   readonly paintMs: number;
@@ -34,7 +34,11 @@ async function slowPage(context: BrowserContext): Promise<{ page: Page; session:
   return { page, session };
 }
 
-async function load({ page, session }: { page: Page; session: CDPSession }, address: string): Promise<Load> {
+/** What can be pressed once a screen is usable: the first job of the bench; or of a device that is new, the door. */
+const BENCH = '[aria-label*="Next look"], [aria-label*="Verdict"]';
+const DOOR = '[data-testid="sign-in"]';
+
+async function load({ page, session }: { page: Page; session: CDPSession }, address: string, usable = BENCH): Promise<Load> {
   const scripts = new Map<string, number>();
   session.on('Network.responseReceived', ({ requestId, type }) => void (type === 'Script' && scripts.set(requestId, 0)));
   session.on(
@@ -44,7 +48,7 @@ async function load({ page, session }: { page: Page; session: CDPSession }, addr
   // The page watches itself: a driver's own questions cost a slowed processor hundreds of milliseconds.
   await page.addInitScript(`(() => {
     const look = () => {
-      if (document.querySelector('[aria-label*="Next look"], [aria-label*="Verdict"]')) window.usableMs = performance.now();
+      if (document.querySelector(${JSON.stringify(usable)})) window.usableMs = performance.now();
       else requestAnimationFrame(look);
     };
     requestAnimationFrame(look);
@@ -59,12 +63,17 @@ async function load({ page, session }: { page: Page; session: CDPSession }, addr
 }
 
 interface Visits {
+  /** Of a device that nobody signed in. */
+  readonly door: Load;
   readonly first: Load;
   readonly second: Load;
   readonly third: Load;
 }
 
 async function run(stage: Stage): Promise<Visits> {
+  const strange = await stage.device(PHONE);
+  const door = await load(await slowPage(strange.context), stage.address, DOOR);
+  await strange.context.close();
   const { context } = await stage.device(PHONE);
   await letIn(context, stage.address, 'Imke');
   const visit = async () => {
@@ -76,7 +85,7 @@ async function run(stage: Stage): Promise<Visits> {
     await opened.page.close();
     return seen;
   };
-  const visits = { first: await visit(), second: await visit(), third: await visit() };
+  const visits = { door, first: await visit(), second: await visit(), third: await visit() };
   await context.close();
   return visits;
 }
@@ -105,6 +114,8 @@ try {
   console.log(
     `baseline: the same code in one piece, not packed: ${Math.round(before / 1000)} kB, ${Math.round((before / LINE.downloadThroughput) * 1000)} ms on the line alone; ratio of bytes 1 : ${(before / scriptBytes).toFixed(1)}`,
   );
+  const doorMs = of('door', 'usableMs');
+  console.log(`a device that is new, without a session: sign-in usable ${Math.round(doorMs)} ms (${BUDGET.doorMs})`);
   const html = await readFile('apps/web/dist/index.html', 'utf8');
   if (!html.includes('class="shell"')) throw new Error('the page has no shell');
   const missed = [
@@ -112,6 +123,7 @@ try {
     usableMs > BUDGET.usableMs,
     scriptBytes > BUDGET.scriptBytes,
     secondMs > BUDGET.secondMs,
+    doorMs > BUDGET.doorMs,
   ].filter(Boolean).length;
   if (missed > 0) process.exitCode = 1;
 } finally {

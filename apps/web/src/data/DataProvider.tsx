@@ -12,6 +12,7 @@ import { isKept, keptOf } from './kept.ts';
 import { rowsQuery } from './rows.ts';
 import type { Sent } from './send.ts';
 import { shopQuery } from './shop.ts';
+import { standing } from './signedOut.ts';
 import { askStanding } from './standing.ts';
 
 const DAY_MS = 86_400_000;
@@ -52,6 +53,8 @@ const restored = Promise.race([
  * before it costs a round trip. Whoever is not signed in is told so, and nothing comes of it.
  */
 export function askEarly(): void {
+  // A device that was here before draws what it holds, and asks right after.
+  if (standing.get() !== null) return;
   void askStanding();
   void client.prefetchQuery(shopQuery());
   if (globalThis.location?.pathname === '/') void client.prefetchInfiniteQuery(rowsQuery({ state: 'open' }));

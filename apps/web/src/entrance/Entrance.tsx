@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { usePerson } from '../data/person.ts';
 import { standing } from '../data/signedOut.ts';
@@ -25,6 +25,7 @@ export function Entrance({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   useEffect(() => {
     const ask = () => void askStanding();
+    if (standing.get() !== null) ask();
     const timer = setInterval(() => (standing.get() === null ? ask() : undefined), RETRY_MS);
     window.addEventListener('online', ask);
     return () => {
@@ -33,9 +34,13 @@ export function Entrance({ children }: { children: ReactNode }) {
     };
   }, []);
   const isIn = now?.state === 'signedIn';
+  const before = useRef(now);
   useEffect(() => {
-    if (isIn) void client.invalidateQueries();
-  }, [client, isIn, now?.person]);
+    // What was asked before anybody was known to be in, or by somebody else, is asked anew; at a start it just was.
+    const was = before.current;
+    before.current = now;
+    if (isIn && was !== null && (was.state !== now.state || was.person !== now.person)) void client.invalidateQueries();
+  }, [client, isIn, now]);
   if (now?.state === 'first') return <FirstVisit />;
   if (person !== null) {
     return (
