@@ -55,8 +55,14 @@ export const signInRoutes: FastifyPluginAsyncZod<Options> = async (app, { dataSo
     if (body.code !== setupCode) throw new ServerProblem('wrongCode', { path: 'code' });
     refuseWeakPassphrase(body.owner.passphrase, [body.owner.name, body.shop.name]);
     const passphrase = await hashSecret(body.owner.passphrase);
-    const token = await dataSource.transaction((manager) => makeFirstShop(manager, body, passphrase));
+    const own = ownDeviceOf(request) ?? newOwnDevice();
+    const token = await dataSource.transaction(async (manager) => {
+      const made = await makeFirstShop(manager, body, passphrase);
+      await keepOwnDevice(manager, own, made.personId);
+      return made.token;
+    });
     giveCookie(request, reply, token);
+    giveOwnDevice(request, reply, own);
     return now(request, token);
   });
 
@@ -130,7 +136,7 @@ async function makeFirstShop(
   manager: EntityManager,
   { shop, owner, withSampleParts, device }: FirstShop,
   passphrase: string,
-): Promise<string> {
+): Promise<{ readonly token: string; readonly personId: string }> {
   await manager.query('SELECT pg_advisory_xact_lock($1)', [FIRST_SHOP_LOCK]);
   if ((await manager.count(shops)) > 0) throw new ServerProblem('shopThere');
   const shopId = randomUUID();
@@ -139,5 +145,5 @@ async function makeFirstShop(
   await manager.insert(people, { id: personId, shopId, name: owner.name, about: '', role: 'owner', passphrase });
   if (withSampleParts) await insertSampleParts(manager, shopId);
   await writeAudit(manager, { shopId, by: personId, what: 'shopMade', about: shop.name, after: shop });
-  return beginSession(manager, { shopId, personId, device });
+  return { token: await beginSession(manager, { shopId, personId, device }), personId };
 }

@@ -119,8 +119,9 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
   };
   const rows = async () => {
     const moved = await dataSource.query<{ id: string; at: string }[]>(
-      'SELECT id, row_seq AS at FROM jobs WHERE shop_id = $1 AND row_seq > $2 ORDER BY row_seq LIMIT $3',
-      [shopId, rowCursor, PIECE],
+      // All the jobs of a machine have one number: none of them may be left behind.
+      `SELECT id, row_seq AS at FROM jobs WHERE shop_id = $1 AND row_seq > $2 ORDER BY row_seq FETCH FIRST ${PIECE} ROWS WITH TIES`,
+      [shopId, rowCursor],
     );
     moved.forEach(({ id }) => changed.add(id));
     const to = Number(moved.at(-1)?.at ?? rowCursor);
@@ -131,7 +132,7 @@ function follow(app: FastifyInstance, dataSource: DataSource, { raw, shopId, fro
       rowCursor = to;
       here();
     }
-    return moved.length === PIECE;
+    return moved.length >= PIECE;
   };
   const read = async () => {
     if (reading) return;

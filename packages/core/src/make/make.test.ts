@@ -17,7 +17,7 @@ import { isClosed, volumeOf } from './solid.ts';
 const gear = (more: object = {}) => ({ teeth: 20, normalModuleMm: 2, ...more });
 const outline = (of: object, more: object = {}) => gearOutlineToMake(outlineInput.parse({ gear: of, bore: { shape: 'none' }, ...more }));
 const made = (more: object = {}) =>
-  fileInput.parse({ gear: gear(), bore: { shape: 'round', sizeMm: 10 }, faceWidthMm: 8, format: 'stl', ...more });
+  fileInput.parse({ gear: gear(), bore: { shape: 'round', sizeMm: 10 }, faceWidthMm: 8, format: 'stl', family: 'none', ...more });
 const radius = ([x, y]: Point) => Math.hypot(x, y);
 const bytes = (more: object) => Buffer.from(gearFile(made(more)).base64, 'base64');
 
