@@ -12,7 +12,8 @@ export const connection = {
 };
 
 export function setConnection(next: ConnectionState) {
-  if (next === state) return;
+  // An answer that was on its way when the line went does not bring it back.
+  if (next === state || (next === 'up' && globalThis.navigator?.onLine === false)) return;
   state = next;
   watchers.forEach((watcher) => watcher());
 }

@@ -3,7 +3,8 @@ import type { JobRow } from '@patient-badger/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { setConnection } from './connection.ts';
 import { standing } from './signedOut.ts';
-import { askStanding } from './standing.ts';
+import { call } from './api.ts';
+import { askStanding, standingReader } from './standing.ts';
 import { addEntry } from './heldJobs.ts';
 import { placeRow } from './rows.ts';
 
@@ -48,11 +49,20 @@ export function listenToShop(client: QueryClient): () => void {
   // The device itself knows first that it has no connection; that it is back shows by an answer.
   const cut = () => setConnection('down');
   window.addEventListener('offline', cut);
+  // Where the stream was never cut nothing else would say that the line is back.
+  const back = () =>
+    void call('/api/standing', standingReader).then(
+      () => setConnection('up'),
+      () => undefined,
+    );
+  window.addEventListener('online', back);
+  if (!navigator.onLine) cut();
   const unfollow = standing.subscribe(follow);
   follow();
   return () => {
     unfollow();
     window.removeEventListener('offline', cut);
+    window.removeEventListener('online', back);
     clearTimeout(retry);
     source?.close();
   };

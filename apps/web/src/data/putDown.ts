@@ -1,4 +1,5 @@
 import { ApiRefusal, call } from './api.ts';
+import { setConnection } from './connection.ts';
 import { choosePerson } from './person.ts';
 import { isPutDown, setPutDown, standing } from './signedOut.ts';
 import { standingReader } from './standing.ts';
@@ -17,6 +18,7 @@ export async function tellPutDown(): Promise<boolean> {
   try {
     const next = await call('/api/put-down', standingReader, { method: 'POST', json: {}, person: null });
     setPutDown(false);
+    setConnection('up');
     standing.set(next);
     return true;
   } catch (error) {
