@@ -6,7 +6,13 @@ import { gearOutlineToMake } from '../packages/core/src/make/outline.ts';
 
 /** A gear of 60 teeth to 5 µm, and its files: against the outline that the screens draw, which is no closer than they can show. */
 const gear = { teeth: 60, normalModuleMm: 1 };
-const input = fileInput.parse({ gear, bore: { shape: 'key', sizeMm: 12, keyWidthMm: 4, keyDepthMm: 1.8 }, faceWidthMm: 10, format: 'stl', family: 'none' });
+const input = fileInput.parse({
+  gear,
+  bore: { shape: 'key', sizeMm: 12, keyWidthMm: 4, keyDepthMm: 1.8 },
+  faceWidthMm: 10,
+  format: 'stl',
+  family: 'none',
+});
 const cut = cutOf({ ...cylindricalInput.parse(gear), normalModuleMm: 1 });
 
 function median(work: () => unknown, times = 21): number {
