@@ -19,19 +19,24 @@ export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> 
   app.addHook('onClose', () => pool.close());
   const heavy = new Set<string>(operations.list.filter((each) => each.heavy).map(({ name }) => name));
 
-  const answer = async (name: string, request: FastifyRequest, reply: FastifyReply): Promise<unknown> => {
-    const input = MADE.has(name) ? await madeFor(dataSource, request.shopId, request.body) : request.body;
-    if (!heavy.has(name)) return operations.runNamed(name, input);
+  /** Worked out on a thread, as JSON; ended where whoever asked has hung up. */
+  const onThread = async (asked: OperationAsked, reply: FastifyReply): Promise<string> => {
     const gone = new AbortController();
     // Whoever has hung up does not keep a thread at work.
     reply.raw.once('close', () => gone.abort());
-    const found = await pool.run({ name, input }, gone.signal).catch((error: unknown): never => {
+    const found = await pool.run(asked, gone.signal).catch((error: unknown): never => {
       if (error instanceof PoolBusy) throw new ServerProblem('operationBusy');
       if (error instanceof PoolLate) throw new ServerProblem('operationLate');
       throw error;
     });
     if (!found.ok) throw new CoreFailure(found.failure);
-    return reply.type('application/json; charset=utf-8').serializer(String).send(found.json);
+    return found.json;
+  };
+  const answer = async (name: string, request: FastifyRequest, reply: FastifyReply): Promise<unknown> => {
+    const input = MADE.has(name) ? await madeFor(dataSource, request.shopId, request.body) : request.body;
+    if (!heavy.has(name)) return operations.runNamed(name, input);
+    const json = await onThread({ name, input }, reply);
+    return reply.type('application/json; charset=utf-8').serializer(String).send(json);
   };
 
   for (const { name, summary, input, output } of operations.list) {
@@ -49,11 +54,9 @@ export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> 
   app.post(
     '/api/jobs/:id/make',
     { schema: { params: z.object({ id: z.uuid() }), body: z.unknown(), response: { 200: fileOutput } } },
-    async (request) => {
+    async (request, reply) => {
       const input = await madeInJob(dataSource, { shopId: request.shopId, jobId: request.params.id, body: request.body });
-      const found = await pool.run({ name: 'make.file', input });
-      if (!found.ok) throw new CoreFailure(found.failure);
-      const file = fileOutput.parse(JSON.parse(found.json));
+      const file = fileOutput.parse(JSON.parse(await onThread({ name: 'make.file', input }, reply)));
       return { ...file, name: file.name.replace(/^bench-only-/, '') };
     },
   );
