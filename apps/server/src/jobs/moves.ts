@@ -5,7 +5,7 @@ import { createPool } from '../threads/pool.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import type { MoveAsked } from './moveOnThread.ts';
-import { tellRows } from '../machines/tellRows.ts';
+import { holdShop, tellRows } from '../machines/tellRows.ts';
 import { verdictsOf } from './verdicts.ts';
 
 /** A job on which somebody is writing just now gets its move when the hand rests. */
@@ -73,6 +73,7 @@ async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAske
   const move = await run({ verdicts, jobId: id, entries: list.map(toEntry), family, own, overrides: model?.overrides ?? null });
   // Only for the entries that were read: whatever came since has asked for a move of its own.
   await manager.transaction(async (one) => {
+    await holdShop(one, shopId);
     await one.query('UPDATE jobs SET move = $2, move_seq = $3 WHERE id = $1 AND seq = $3', [id, JSON.stringify(move), job.seq]);
     await tellRows(one, { shopId, by: 'id', value: id });
   });

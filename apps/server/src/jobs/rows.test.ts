@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { JobPage, JobRow } from '@patient-badger/contract';
 import { foldJob, nextMove } from '@patient-badger/core';
+import pg from 'pg';
 import { idOf } from '../idOf.ts';
 import { packOfJob } from '../machines/packs.ts';
-import { everyJobRow, testServer, type TestServer } from '../testing.ts';
+import { everyJobRow, sendEntries, testServer, type TestServer } from '../testing.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import { rebuildRows } from './rows.ts';
@@ -79,6 +80,34 @@ test('the next move is worked out beside the entries, and is that of the core', 
     const job = await server.dataSource.getRepository(jobs).findOneByOrFail({ id: row.id });
     const list = await server.dataSource.getRepository(entries).findBy({ jobId: row.id });
     expect(row.move).toEqual(nextMove(foldJob(row.id, list.map(toEntry)), await packOfJob(server.dataSource.manager, job)));
+  }
+});
+
+// Behind the test in which every move was worked out: nobody else waits here.
+const noted = ({ id }: JobRow) => sendEntries(server, id, [{ kind: 'reopened', reason: 'It drips' }]);
+const changed = async ({ machineId }: JobRow) =>
+  await server.inject({ method: 'POST', url: `/api/machines/${machineId}/change`, payload: { owner: 'Pell' } });
+
+test.each([
+  { what: 'its machine changes', before: () => Promise.resolve(null), then: changed },
+  { what: 'its next move is worked out', before: noted, then: () => Promise.resolve(null) },
+])('nobody holds the row of a job while they wait for the shop’s: $what', async ({ before, then }) => {
+  const [row] = (await page('state=open&most=1')).rows as [JobRow];
+  const client = new pg.Client({ connectionString: server.url });
+  await client.connect();
+  try {
+    await before(row);
+    await client.query('BEGIN');
+    await client.query('SELECT 1 FROM shops FOR NO KEY UPDATE');
+    const after = then(row);
+    // On another connection: within a transaction the view stays as it was first read.
+    const waiting = "SELECT 1 FROM pg_stat_activity WHERE datname = current_database() AND wait_event_type = 'Lock'";
+    while ((await server.dataSource.query<unknown[]>(waiting)).length === 0);
+    await client.query('SELECT 1 FROM jobs WHERE machine_id = $1 FOR UPDATE NOWAIT', [row.machineId]);
+    await client.query('COMMIT');
+    await after;
+  } finally {
+    await client.end();
   }
 });
 

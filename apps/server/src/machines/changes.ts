@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import { defined, retiring } from '../defined.ts';
 import { writeAudit } from '../people/audit.ts';
 import { ServerProblem } from '../problems.ts';
-import { tellRows } from './tellRows.ts';
+import { holdShop, tellRows } from './tellRows.ts';
 import { jobWords } from '../words.ts';
 import { machineModels, machines, type MachineRow } from './entities.ts';
 import { refuseOrphans } from './orphans.ts';
@@ -24,6 +24,7 @@ export async function changeMachine(
 ): Promise<void> {
   const { retired, ...change } = defined(given);
   await dataSource.transaction(async (manager) => {
+    await holdShop(manager, shopId);
     const before = await locked(manager, shopId, id);
     // What went into another record is that one's now, and is not taken up again beside it.
     if (before.mergedInto !== null) throw new ServerProblem('otherMachine');
@@ -51,6 +52,7 @@ async function refuseModel(manager: EntityManager, machine: MachineRow, modelId:
  */
 export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: Asked, into: string): Promise<void> {
   await dataSource.transaction(async (manager) => {
+    await holdShop(manager, shopId);
     // In one order whichever way round two people do it at once.
     const rows = new Map<string, MachineRow>();
     for (const each of [id, into].sort()) rows.set(each, await locked(manager, shopId, each));

@@ -14,6 +14,10 @@ const AWAY = new Set([
   '08003',
   '53300',
   '55000',
+  // Ended by the database in favour of another, or for having stood still: the same again goes through (class 40, 25P03).
+  '40001',
+  '40P01',
+  '25P03',
 ]);
 
 /** What the database itself said, or the way to it. */
