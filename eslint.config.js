@@ -190,5 +190,9 @@ export default tseslint.config(
     },
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
+  {
+    files: ['apps/web/public/*.js'],
+    languageOptions: { globals: { fetch: 'readonly', indexedDB: 'readonly', localStorage: 'readonly', location: 'readonly' } },
+  },
   prettier,
 );

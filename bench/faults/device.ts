@@ -22,6 +22,7 @@ export async function phone() {
       await page.goto(address);
       return page;
     },
+    offline: (is: boolean) => context?.setOffline(is),
     /** SIGKILL to the browser and all that it started. */
     async kill(): Promise<void> {
       const gone = context;
@@ -52,6 +53,19 @@ export async function record(
   const texts = new Map<string, number>();
   for (const text of order) texts.set(text, (texts.get(text) ?? 0) + 1);
   return { texts, order, photos: photos.rows.length, hashes: new Set(photos.rows.map(({ hash }) => hash)).size };
+}
+
+/** Under whose names each remark stands in the record. */
+export async function authors(url: string): Promise<ReadonlyMap<string, readonly string[]>> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const { rows } = await client.query<{ text: string; by: string }>(
+    `SELECT payload->>'text' AS text, "by" FROM entries WHERE payload->>'kind' = 'remark' ORDER BY seq`,
+  );
+  await client.end();
+  const found = new Map<string, string[]>();
+  for (const { text, by } of rows) found.set(text, [...(found.get(text) ?? []), by]);
+  return found;
 }
 
 /** What waits in the box of the device, and how much of it is set aside. */

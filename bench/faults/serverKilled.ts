@@ -9,8 +9,39 @@ const WRITERS = ['imke', 'tobin', 'wren'];
 const EACH = 6;
 
 /** Three writers and a listener while the server, or the database with it, is killed at a random moment. */
-export async function serverKilled({ rounds, database }: Campaign): Promise<Tally> {
-  const { url, server, tally, random } = await openShop(database, 41);
+export const serverKilled = (campaign: Campaign): Promise<Tally> =>
+  writersThrough(campaign, 41, async ({ server, random }, begin) => {
+    const { database } = campaign;
+    begin();
+    await pause(random() * 250);
+    const both = random() < 0.5;
+    if (random() < 0.8) server.kill();
+    if (both) await database.crash();
+    await pause(random() * 150);
+    if (both) await database.start();
+    if (!(await isWell(server.address).catch(() => false)) || random() < 0.5) {
+      server.kill();
+      server.start();
+    }
+  });
+
+/** The same while the disk of the database is full for a moment; a database that ended by it is started again, once there is room. */
+export const diskFull = (campaign: Campaign): Promise<Tally> =>
+  writersThrough(campaign, 45, async ({ random }, begin) => {
+    const { database } = campaign;
+    await database.fill();
+    begin();
+    await pause(200 + random() * 1000);
+    await database.free();
+    await database.start();
+  });
+
+/** Does something to the shop while its writers, once they have begun, write. */
+type Fault = (shop: Awaited<ReturnType<typeof openShop>>, begin: () => void) => Promise<void>;
+
+async function writersThrough({ rounds, database }: Campaign, seed: number, fault: Fault): Promise<Tally> {
+  const shop = await openShop(database, seed);
+  const { url, server, tally, random } = shop;
   const cookies = new Map<string, string>();
   for (const by of WRITERS) cookies.set(by, await cookieOf(server.address, by));
   const cookie = cookies.get('imke') ?? '';
@@ -28,7 +59,8 @@ export async function serverKilled({ rounds, database }: Campaign): Promise<Tall
           jobId: rows[round % rows.length]?.id,
           at: new Date().toISOString(),
           by,
-          payload: { kind: 'remark', text: `${round}/${i}` },
+          // Long, so that the record wants new pages of its disk soon.
+          payload: { kind: 'remark', text: `${round}/${i} ${'long '.repeat(300)}` },
         };
         // As the device does: the same entry until the server has said that it is kept.
         if (!(await until(() => send(server.address, entry, cookies.get(by) ?? ''), 60_000))) unsent++;
@@ -36,17 +68,10 @@ export async function serverKilled({ rounds, database }: Campaign): Promise<Tall
         await pause(random() * 30);
       }
     };
-    const writers = WRITERS.map(writer);
-    await pause(random() * 250);
-    const both = random() < 0.5;
-    if (random() < 0.8) server.kill();
-    if (both) await database.crash();
-    await pause(random() * 150);
-    if (both) await database.start();
-    if (!(await isWell(server.address).catch(() => false)) || random() < 0.5) {
-      server.kill();
-      server.start();
-    }
+    let writers: readonly Promise<void>[] = [];
+    await fault(shop, () => {
+      writers = WRITERS.map(writer);
+    });
     await Promise.all(writers);
     const found = await inRecord(url, written);
     tally.rounds++;

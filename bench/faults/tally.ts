@@ -4,6 +4,8 @@ export interface Tally {
   lost: number;
   doubled: number;
   stuck: number;
+  /** Under a name whose PIN was not given for it. */
+  forged: number;
   crashes: number;
 }
 
@@ -12,11 +14,14 @@ export interface Campaign {
   readonly database: {
     readonly start: () => Promise<string>;
     readonly crash: () => Promise<string>;
+    /** Its disk takes nothing more, until it is freed. */
+    readonly fill: () => Promise<string>;
+    readonly free: () => Promise<string>;
   };
 }
 
-export const newTally = (): Tally => ({ rounds: 0, written: 0, lost: 0, doubled: 0, stuck: 0, crashes: 0 });
-export const total = ({ lost, doubled, stuck, crashes }: Tally) => lost + doubled + stuck + crashes;
+export const newTally = (): Tally => ({ rounds: 0, written: 0, lost: 0, doubled: 0, stuck: 0, forged: 0, crashes: 0 });
+export const total = ({ lost, doubled, stuck, forged, crashes }: Tally) => lost + doubled + stuck + forged + crashes;
 export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Tries until it works; what does not work in this time is stuck. */

@@ -4,6 +4,7 @@ import { persistQueryClientRestore, persistQueryClientSubscribe } from '@tanstac
 import { del, get, set } from 'idb-keyval';
 import { use, useEffect, type ReactNode } from 'react';
 import { rest } from '../lazy/rest.ts';
+import { takeKept } from './early.ts';
 import { listenToShop } from './listen.ts';
 import { acknowledge, onSentElsewhere, openOutbox, outbox, remove } from './outbox.ts';
 import { addEntry } from './heldJobs.ts';
@@ -29,7 +30,7 @@ const keeping = {
     key: 'kept',
     throttleTime: 200,
     storage: {
-      getItem: async (key: string) => (await get<string>(key, readStore)) ?? null,
+      getItem: async (key: string) => takeKept() ?? (await get<string>(key, readStore)) ?? null,
       setItem: (key: string, value: string) => set(key, value, readStore),
       removeItem: (key: string) => del(key, readStore),
     },
@@ -39,25 +40,32 @@ const keeping = {
   dehydrateOptions: { shouldDehydrateQuery: isKept(client), serializeData: keptOf },
 };
 
-/**
- * Asked for while the rest of the app is still being read in, and awaited by the first drawing: on a slow
- * phone an empty bench drawn before the full one costs a third of a second.
- */
-const restored = Promise.race([
-  persistQueryClientRestore(keeping).catch(() => undefined),
-  new Promise<void>((resolve) => setTimeout(resolve, RESTORE_MS)),
-]);
+/** Whether anybody was here before: such a device draws what it holds and asks right after; a new one has nothing to draw yet. */
+const wasHere = standing.get() !== null;
+
+const within = (work: Promise<unknown>) =>
+  Promise.race([work.catch(() => undefined), new Promise<void>((resolve) => setTimeout(resolve, RESTORE_MS))]);
+
+let isReady = false;
+let ready = Promise.resolve();
 
 /**
- * What the first screen shows is asked for before it is drawn: on a slow line each question that waits for the drawing
- * before it costs a round trip. Whoever is not signed in is told so, and nothing comes of it.
+ * What the first screen shows is at hand before it is drawn, where that takes no time: on a slow phone an empty bench
+ * drawn before the full one costs half a second. Whoever is not signed in is told so, and nothing comes of what was asked.
  */
 export function askEarly(): void {
-  // A device that was here before draws what it holds, and asks right after.
-  if (standing.get() !== null) return;
-  void askStanding();
-  void client.prefetchQuery(shopQuery());
-  if (globalThis.location?.pathname === '/') void client.prefetchInfiniteQuery(rowsQuery({ state: 'open' }));
+  const work = wasHere ? persistQueryClientRestore(keeping) : askAll();
+  ready = within(work).then(() => {
+    isReady = true;
+  });
+}
+
+async function askAll(): Promise<void> {
+  const rows = globalThis.location?.pathname === '/' ? client.prefetchInfiniteQuery(rowsQuery({ state: 'open' })) : undefined;
+  const shop = client.prefetchQuery(shopQuery());
+  await askStanding();
+  // Who must sign in first does not wait for answers to what was asked before.
+  await (standing.get()?.state === 'signedIn' ? Promise.all([shop, rows]) : client.cancelQueries());
 }
 
 /**
@@ -65,13 +73,14 @@ export function askEarly(): void {
  * What was kept may lack the last second before a reload, so it is shown at once and asked for again.
  */
 export function DataProvider({ children }: { children: ReactNode }) {
-  use(restored);
+  // Awaited only where it is not there: what was waited for is drawn in slices, and takes longer.
+  if (!isReady) use(ready);
   useSending();
   useEffect(() => listenToShop(client), []);
   useEffect(() => onForgotten(client), []);
   useEffect(() => {
     const stop = persistQueryClientSubscribe(keeping);
-    void client.invalidateQueries();
+    if (wasHere) void client.invalidateQueries();
     return stop;
   }, []);
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;

@@ -1,3 +1,4 @@
+import { takeEarly, type Answer } from './early.ts';
 import { currentPerson } from './person.ts';
 import { signedOut, standing } from './signedOut.ts';
 
@@ -56,21 +57,24 @@ export async function call<T>(
   const stop = new AbortController();
   const timer = setTimeout(() => stop.abort(), deadlineMs);
   try {
-    const response = await fetch(path, {
-      method: method ?? (body === undefined ? 'GET' : 'POST'),
-      ...(body !== undefined && { body }),
-      signal: stop.signal,
-      headers: {
-        ...(bytes ? { 'content-type': bytes.type || 'application/octet-stream' } : {}),
-        ...(json === undefined ? {} : { 'content-type': 'application/json' }),
-        ...(who ? { [PERSON_HEADER]: who } : {}),
-      },
-    });
-    const given: unknown = JSON.parse(await response.text());
-    if (response.ok) return answer.parse(given);
+    const asked = body === undefined && who === null ? await takeEarly(path) : null;
+    const { ok, status, text } =
+      asked ??
+      (await read(path, {
+        method: method ?? (body === undefined ? 'GET' : 'POST'),
+        ...(body !== undefined && { body }),
+        signal: stop.signal,
+        headers: {
+          ...(bytes ? { 'content-type': bytes.type || 'application/octet-stream' } : {}),
+          ...(json === undefined ? {} : { 'content-type': 'application/json' }),
+          ...(who ? { [PERSON_HEADER]: who } : {}),
+        },
+      }));
+    const given: unknown = JSON.parse(text);
+    if (ok) return answer.parse(given);
     const refusal = readRefusal(given);
     if (refusal.code === 'signInFirst') signedOut();
-    throw new ApiRefusal(response.status, refusal);
+    throw new ApiRefusal(status, refusal);
   } catch (error) {
     if (error instanceof ApiRefusal) throw error;
     // A portal's page, a proxy's word, half an answer: none of them is the shop server's.
@@ -79,6 +83,11 @@ export async function call<T>(
     clearTimeout(timer);
   }
 }
+
+const read = async (path: string, asked: RequestInit): Promise<Answer> => {
+  const response = await fetch(path, asked);
+  return { ok: response.ok, status: response.status, text: await response.text() };
+};
 
 /** What stands at an address as it is: a file that goes on to another program. @throws ApiRefusal, NoAnswer */
 export async function callText(path: string): Promise<string> {

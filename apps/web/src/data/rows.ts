@@ -27,6 +27,8 @@ const page: Reader<JobPage> = {
   },
 };
 
+const AGAIN_MS = 3000;
+
 /** Jobs as rows, page by page, as the server has them. */
 export const rowsQuery = (asked: RowsAsked) =>
   infiniteQueryOptions({
@@ -35,6 +37,8 @@ export const rowsQuery = (asked: RowsAsked) =>
       call(`/api/jobs?${new URLSearchParams({ ...asked, ...(pageParam && { after: pageParam }) }).toString()}`, page),
     initialPageParam: '',
     getNextPageParam: ({ next }: JobPage) => next,
+    // A list that could not be read says that it is tried again.
+    refetchInterval: ({ state: { status } }) => (status === 'error' ? AGAIN_MS : false),
   });
 
 /** The same, with those begun here and not yet sent first. */
