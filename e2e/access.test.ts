@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, heading, link, proveAll, takePhoto } from './actions.ts';
+import { arrive, button, confirmCautions, heading, link, proveAll, takeIn, takePhoto } from './actions.ts';
 import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -172,7 +172,7 @@ test('a step that will not come: its remedies with their risk; passed over with 
 test('once the cover is off, the looks behind it cost less', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
-  await link(page, /Orchard saw/).click();
+  await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   const line = page.getByRole('button', { name: /^Worm as found/ }).first();
   await button(page, /more looks/).click();
   const closed = await line.textContent();

@@ -26,6 +26,8 @@ export const CHROMIUM = {
 
 /** So many times slower than this machine are the devices: what is right only on a fast one shows. */
 const SLOWER = Number(process.env.SLOWER ?? 1);
+/** What has not happened by then will not: long, for a machine that does other work beside. */
+const WAIT_MS = 30_000 * SLOWER;
 
 /** Devices of the story that runs: put away after it, for an open page goes on working beside the next. */
 const ofThisStory: BrowserContext[] = [];
@@ -75,7 +77,7 @@ export async function start({ demo = true } = {}): Promise<Stage> {
     databaseUrl,
     device: async (viewport) => {
       const context = await browser.newContext({ viewport, reducedMotion: 'reduce' });
-      context.setDefaultTimeout(15_000 * SLOWER);
+      context.setDefaultTimeout(WAIT_MS);
       const within = typeof expect === 'function' ? expect.getState().currentTestName : undefined;
       (within === undefined ? contexts : ofThisStory).push(context);
       const page = await context.newPage();
@@ -138,10 +140,10 @@ export async function letIn(context: BrowserContext, address: string, name: stri
 
 /**
  * The database comes to hold what is wanted: a screen shows what was written before the server has it.
- * Fails where it does not in 15 seconds of a device of this machine's speed.
+ * Fails where it does not in time.
  */
 export async function inTime<T>(url: string, text: string, wanted: readonly T[]): Promise<void> {
-  const ends = Date.now() + 15_000 * SLOWER;
+  const ends = Date.now() + WAIT_MS;
   for (;;) {
     const { rows } = await sql(url, text);
     if (JSON.stringify(rows) === JSON.stringify(wanted)) return;

@@ -21,7 +21,7 @@ export async function browserKilled({ rounds, database }: Campaign): Promise<Tal
     // Who is at the bench is kept by the browser in its own time: killed soon after, it asks again.
     const who = page.getByRole('button', { name: 'Tobin', exact: true });
     await page
-      .getByRole('link', { name: /^You are Tobin/ })
+      .getByRole('link', { name: /^Tobin is at the bench/ })
       .or(who)
       .first()
       .waitFor();

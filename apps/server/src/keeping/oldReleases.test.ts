@@ -40,8 +40,10 @@ async function restoreDump(name: string): Promise<string> {
   return url;
 }
 
-/** Everything that lists and screens read, and one note and one take-in on every machine: what was refused, and where. */
-async function workOn({ inject }: Pick<Awaited<ReturnType<typeof serverOn>>, 'inject'>): Promise<readonly string[]> {
+type Server = Pick<Awaited<ReturnType<typeof serverOn>>, 'inject'>;
+
+/** Everything that lists and screens read, and one note and one take-in on every machine, or on so many: what was refused, and where. */
+async function workOn({ inject }: Server, most = Infinity): Promise<readonly string[]> {
   const problems: string[] = [];
   const get = async <T>(url: string): Promise<T | null> => {
     const answer = await inject(url);
@@ -66,14 +68,14 @@ async function workOn({ inject }: Pick<Awaited<ReturnType<typeof serverOn>>, 'in
   ])
     await get(url);
   for (const { id } of (await get<MachineModel[]>('/api/models')) ?? []) await get(`/api/models/${id}/book`);
-  for (const { id, family } of (await get<MachinePage>('/api/machines'))?.machines ?? []) {
+  for (const { id, family } of (await get<MachinePage>('/api/machines'))?.machines.slice(0, most) ?? []) {
     await get(`/api/machines/${id}/history`);
     const jobId = randomUUID();
     await write(jobId, { kind: 'takenIn', machineId: id, family, complaint: 'again', facts: {} });
     await write(jobId, { kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.5, note: 'a fence post' });
   }
   await get<JobPage>('/api/jobs?state=open');
-  for (const { id } of await everyJobRow({ inject }, '')) {
+  for (const { id } of (await everyJobRow({ inject }, '')).slice(0, most)) {
     await get(`/api/jobs/${id}`);
     await write(id, { kind: 'remark', text: 'still readable' });
   }
@@ -115,7 +117,8 @@ test.each(names)('%s is opened, worked on, restored, written out and brought in 
   await restoreBackup(restored, backup);
   expect(await rowHashes(restored, undefined, MOVING)).toEqual(before);
   const again = await serverOn(restored);
-  expect(await workOn(again)).toEqual([]);
+  // Row by row the same as before: a few of each kind show that it is worked on.
+  expect(await workOn(again, 3)).toEqual([]);
   await again.app.close();
   await again.dataSource.destroy();
   const elsewhere = await fresh();

@@ -9,7 +9,8 @@ export interface Move {
 }
 
 const ALONE = {
-  nothingElse: { text: 'Nothing else is wrong: set right what was found.', to: '/verdict' },
+  nothingElse: { text: 'Nothing else on this list: set right what was found.', to: '/verdict' },
+  noneOfThese: { text: 'Probably nothing on this list: see what to do.', to: '' },
   noLookLeft: { text: 'No look left that is worth its minutes: decide.', to: '/verdict' },
 } as const;
 

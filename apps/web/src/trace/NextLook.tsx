@@ -1,4 +1,4 @@
-import type { LookAdvice } from '@patient-badger/core';
+import type { LookAdvice, TraceOutput } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,17 +19,22 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
     return (
       <Card tone="next">
         <Text variant="head">No look left that is worth its minutes</Text>
-        <Text>Decide on what is known, or add below what you saw besides.</Text>
+        <Text>
+          {trace.nothingElseProbability === undefined
+            ? 'Decide on what is known, or add below what you saw besides.'
+            : `That nothing else on the list is there: ${percent(trace.nothingElseProbability)}. More looks cost more than that doubt is worth.`}
+        </Text>
         <Button variant="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       </Card>
     );
   }
   const [first, second] = next.moves.map((id) => pack.faults.find((each) => each.id === id)?.name);
+  const aimed = pack.faults.find(({ id }) => id === trace.toLookAt?.fault)?.name;
   const runnerUp = trace.alternatives[0];
   return (
     <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">
-        <Text variant="label">{next.tries ? 'Try this' : 'The next useful look'}</Text>
+        <Text variant="label">{labelOf(trace)}</Text>
         <Text variant="figure">{minutesText(next.minutes)}</Text>
       </View>
       <Text variant="head">{next.name}</Text>
@@ -40,7 +45,8 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
         {closedMinutes(pack, next.look) - next.minutes > 0.05
           ? `It was ${minutesText(closedMinutes(pack, next.look))} with everything closed. `
           : ''}
-        {first && second ? `It leads to the verdict soonest, and says the most about: ${first}; ${second}.` : ''}
+        {aimed ? `${aimed} stands first, and nothing that was seen settles it yet: this look would. ` : ''}
+        {!aimed && first && second ? `It leads to the verdict soonest, and says the most about: ${first}; ${second}.` : ''}
       </Text>
       <Button
         variant="primary"
@@ -71,6 +77,11 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       ) : null}
     </Card>
   );
+}
+
+function labelOf({ next, toLookAt }: TraceOutput): string {
+  if (toLookAt) return 'Next to be looked at';
+  return next?.tries ? 'Try this' : 'The next useful look';
 }
 
 /** What has to be opened before, in a sentence. */

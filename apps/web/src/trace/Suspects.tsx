@@ -1,4 +1,4 @@
-import { NONE_OF_THESE, NOTHING_ELSE } from '@patient-badger/core';
+import { NONE_OF_THESE } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -9,6 +9,7 @@ import { percent } from '../wording/words.ts';
 import { type JobView } from '../job/JobView.ts';
 import { alsoSure } from './alsoSure.ts';
 import { NextLook } from './NextLook.tsx';
+import { NoneLeads, Unexplained } from './NoneLeads.tsx';
 
 /** What stands at the top: the decision, the verdict, or the next look. */
 export function Suspects({ view }: { view: JobView }) {
@@ -36,11 +37,12 @@ export function Suspects({ view }: { view: JobView }) {
       </Card>
     );
   }
-  if (trace.verdict?.fault === NOTHING_ELSE) {
+  if (trace.end?.kind === 'noneOfThese') return <NoneLeads view={view} />;
+  if (trace.end?.kind === 'nothingElse') {
     return (
       <Card tone="next">
-        <Text variant="label">{percent(trace.verdict.probability)} sure</Text>
-        <Text variant="head">Nothing else is wrong</Text>
+        <Text variant="label">{percent(trace.end.probability)} sure</Text>
+        <Text variant="head">Nothing else on this list</Text>
         {toVerdict}
       </Card>
     );
@@ -50,6 +52,7 @@ export function Suspects({ view }: { view: JobView }) {
     return (
       <>
         <NextLook view={view} />
+        <Unexplained view={view} />
         <PerhapsBoth view={view} />
       </>
     );

@@ -33,12 +33,19 @@ export function GoOn({ view: { job }, fault, probability }: { view: JobView; fau
 /** The tracing went on after a find, and nothing else came up. */
 export function NothingElse({ view }: { view: JobView }) {
   const faults = toSetRight(view.pack, view.state);
+  const probability = view.trace.end?.probability ?? 0;
   const [first] = faults;
   return (
     <>
-      <Text variant="label">Verdict, {percent(view.trace.verdict?.probability ?? 0)} sure</Text>
-      <Text variant="title">Nothing else is wrong</Text>
-      <Text>What was found is all there is, as far as the looks tell.</Text>
+      <Text variant="label">{percent(probability)} sure</Text>
+      <Text variant="title">Nothing else on this list</Text>
+      <Text>What was found is all that the list of this family knows of, as far as the looks tell.</Text>
+      {view.pack.safetyCritical ? (
+        <Text variant="danger">
+          The list holds the gear chain and what is beside it. Frame, wheels, tyres, brakes and whatever else can hurt is looked over by the
+          maker’s manual.
+        </Text>
+      ) : null}
       <Card tone="next">
         {faults.map(({ id, name, remedy }) => (
           <View key={id} className="gap-1">
@@ -46,7 +53,7 @@ export function NothingElse({ view }: { view: JobView }) {
             <Text>{remedy.text}</Text>
           </View>
         ))}
-        {first ? <Accept view={view} fault={first} probability={view.trace.verdict?.probability ?? 0} main /> : null}
+        {first ? <Accept view={view} fault={first} probability={probability} main /> : null}
       </Card>
     </>
   );

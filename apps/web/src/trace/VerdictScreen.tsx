@@ -1,4 +1,4 @@
-import { NOTHING_ELSE, type TraceOutput } from '@patient-badger/core';
+import { type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
@@ -24,7 +24,8 @@ function headOf({ verdict }: TraceOutput): string {
 
 export function Verdict({ view }: { view: JobView }) {
   const { pack, state, trace } = view;
-  if (trace.verdict?.fault === NOTHING_ELSE) return <NothingElse view={view} />;
+  if (trace.end?.kind === 'nothingElse') return <NothingElse view={view} />;
+  if (trace.end?.kind === 'noneOfThese') return <NothingListed view={view} />;
   const [first, ...others] = trace.suspects;
   const fault = pack.faults.find(({ id }) => id === first?.fault);
   if (!first || !fault) return null;
@@ -52,28 +53,50 @@ export function Verdict({ view }: { view: JobView }) {
       </Card>
       <Text variant="head">Why</Text>
       <Reasons view={view} suspect={first} />
-      <Text variant="head">It could still be</Text>
-      <View className="gap-3">
-        {others.slice(0, 5).map((each) => {
-          const other = pack.faults.find(({ id }) => id === each.fault);
-          return other ? (
-            <Card key={each.fault}>
-              <Text variant="strong">{each.name}</Text>
-              <Meter chance={each.probability} />
-              <Text variant="soft">{other.remedy.text}</Text>
-              <Accept view={view} fault={other} probability={each.probability} />
-            </Card>
-          ) : null;
-        })}
-        <Card tone="sunken">
-          <Text variant="strong">Something that is not on the list</Text>
-          <Meter chance={trace.noneOfTheseProbability} />
-          <NotListed view={view} />
-        </Card>
-      </View>
+      <StillPossible view={view} suspects={others} />
+      <Unlisted view={view} />
     </>
   );
 }
+
+/** Nothing of the list leads: what it was is said in one's own words, or the list is chosen from all the same. */
+const NothingListed = ({ view }: { view: JobView }) => (
+  <>
+    <Text variant="title">Probably nothing on this list</Text>
+    <Unlisted view={view} />
+    <StillPossible view={view} suspects={view.trace.suspects} />
+  </>
+);
+
+const Unlisted = ({ view }: { view: JobView }) => (
+  <Card tone="sunken">
+    <Text variant="strong">Something that is not on the list, or nothing at all</Text>
+    <Meter chance={view.trace.noneOfTheseProbability} />
+    <NotListed view={view} />
+  </Card>
+);
+
+/** So many others are offered. */
+const MOST_OTHERS = 5;
+
+const StillPossible = ({ view, suspects }: { view: JobView; suspects: TraceOutput['suspects'] }) => (
+  <>
+    <Text variant="head">It could still be</Text>
+    <View className="gap-3">
+      {suspects.slice(0, MOST_OTHERS).map((each) => {
+        const other = view.pack.faults.find(({ id }) => id === each.fault);
+        return other ? (
+          <Card key={each.fault}>
+            <Text variant="strong">{each.name}</Text>
+            <Meter chance={each.probability} />
+            <Text variant="soft">{other.remedy.text}</Text>
+            <Accept view={view} fault={other} probability={each.probability} />
+          </Card>
+        ) : null;
+      })}
+    </View>
+  </>
+);
 
 /** The words of a look of one's own, which stands in the reasons by its place. */
 const ownWords = (state: JobView['state'], look: string): string | undefined =>

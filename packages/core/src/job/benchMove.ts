@@ -1,5 +1,4 @@
 import { gearKindOf } from '../gear/kinds.ts';
-import { NOTHING_ELSE } from '../trace/hypotheses.ts';
 import { traceNext } from '../trace/next.ts';
 import type { Pack } from '../trace/pack.ts';
 import { traceInput, type TraceOutput } from '../trace/schema.ts';
@@ -16,6 +15,8 @@ export const benchMove = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('look'), name: text, minutes: z.number() }),
   z.strictObject({ kind: z.literal('verdict'), fault: text, probability: z.number() }),
   z.strictObject({ kind: z.literal('nothingElse') }),
+  /** Probably nothing that the list of the family holds. */
+  z.strictObject({ kind: z.literal('noneOfThese'), probability: z.number() }),
   z.strictObject({ kind: z.literal('noLookLeft') }),
   z.strictObject({ kind: z.literal('measure'), gear: text }),
   z.strictObject({ kind: z.literal('findPart'), gear: text }),
@@ -106,8 +107,9 @@ function moveOfOrders({ gears, items }: JobState): BenchMove | null {
   return coming ? { kind: 'waitForPart', name: coming.name } : null;
 }
 
-function moveOfTrace({ verdict, next }: TraceOutput, pack: Pack): BenchMove {
-  if (verdict?.fault === NOTHING_ELSE) return { kind: 'nothingElse' };
+function moveOfTrace({ verdict, next, end }: TraceOutput, pack: Pack): BenchMove {
+  if (end?.kind === 'nothingElse') return { kind: 'nothingElse' };
+  if (end?.kind === 'noneOfThese') return { kind: 'noneOfThese', probability: end.probability };
   if (verdict) {
     const fault = pack.faults.find(({ id }) => id === verdict.fault)?.name ?? verdict.fault;
     return { kind: 'verdict', fault, probability: verdict.probability };

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { update, type Belief } from '../inference/belief.ts';
 import { seeded } from '../quantity/seeded.ts';
 import { faultInformation } from '../trace/advice.ts';
-import { AT_SERVICE, byFault, COMPLAINT_FACT, priorOf, type Facts } from '../trace/hypotheses.ts';
+import { AT_SERVICE, COMPLAINT_FACT, priorOf, type Facts } from '../trace/hypotheses.ts';
 import { oneNamed } from '../trace/names.ts';
 import { traceNext } from '../trace/next.ts';
 import { packForFacts, VARIANT_FACT } from '../trace/overrides.ts';
@@ -167,19 +167,20 @@ function advised(machine: Machine): { looks: string[]; minutes: number; verdict:
   }
 }
 
-/** What each look promised when it was taken, and by how much it moved what is really wrong. A look taken again counts by its last result. */
+/** What each look promised when it was taken, and by how much it moved what is really wrong, as the tracing says it of all of them. */
 function whatTheyTold({ pack, facts, fault }: Machine, steps: readonly Taken[]) {
   const model = packModel(pack);
+  const observations = steps.map(({ look, result }) => ({ look, result }));
+  const { suspects } = traceNext(traceInput.parse({ family: pack.id, facts, observations }), pack);
+  const because = suspects.find((each) => each.fault === fault)?.because ?? [];
   return steps.map((step, i) => {
     const others = steps.slice(0, i).filter((each) => each.look !== step.look);
     const before = beliefAfter(model, priorOf(pack, facts, model.hypotheses), others);
-    const after = beliefAfter(model, before, [step]);
-    const [was, is] = [before, after].map((each) => byFault(model.hypotheses, each)[fault] ?? 0);
     return {
       look: step.look,
       minutes: step.minutes,
       couldTellBits: faultInformation(before, model.hypotheses, model.outcomes.get(step.look) ?? []).bits,
-      toldBits: Math.log2((is ?? 0) / (was ?? 1)),
+      toldBits: because.find((each) => each.look === step.look)?.bits ?? 0,
     };
   });
 }

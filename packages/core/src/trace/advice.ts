@@ -18,6 +18,8 @@ interface Question {
   readonly belief: Belief;
   readonly taken: ReadonlySet<string>;
   readonly reached: ReadonlySet<string>;
+  /** A look that is wanted however little it promises. */
+  readonly wanted?: string | undefined;
 }
 
 interface Ranked {
@@ -27,12 +29,12 @@ interface Ranked {
 }
 
 /** Looks not yet taken, best information per minute first. Information is about faults, not about how they show. */
-export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached }: Question): Ranked {
+export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached, wanted }: Question): Ranked {
   const reach = reachOf(pack);
   const worth = pack.looks
     .filter(({ id }) => !taken.has(id))
     .map((look) => ({ look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []) }))
-    .filter(({ information }) => information.bits >= LEAST_BITS)
+    .filter(({ look, information }) => information.bits >= LEAST_BITS || look.id === wanted)
     .map((each) => ({ ...each, way: reach.approachOf(lookWants(pack, each.look), reached) }));
   return {
     possible: worth

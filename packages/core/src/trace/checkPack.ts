@@ -71,11 +71,13 @@ export function checkPack(pack: Pack): Pack {
       return;
     }
     checkFigure(look, `looks.${i}.figure`);
+    look.results.forEach(({ settles }, j) => settles !== undefined && need(faults, settles, `looks.${i}.results.${j}.settles`));
     const named = Object.entries(look.likelihoods).map(([id, row]) => ({ id, row, path: `looks.${i}.likelihoods.${id}` }));
     named.forEach(({ id, path }) => need(faults, id, path));
     const rows = [
       ...named,
       { row: look.otherwise, path: `looks.${i}.otherwise` },
+      ...(look.sound ? [{ row: look.sound, path: `looks.${i}.sound` }] : []),
       ...(look.noneOfThese ? [{ row: look.noneOfThese, path: `looks.${i}.noneOfThese` }] : []),
     ];
     for (const { row, path } of rows) {

@@ -1,15 +1,19 @@
 import { normalise, type Belief } from '../inference/belief.ts';
-import type { FaultMode } from '../driveline/schema.ts';
+import { FAULT_MODES, type FaultMode } from '../driveline/schema.ts';
 import type { Complaint, Fault, Pack } from './pack.ts';
 import { own } from '../operation/own.ts';
 
 /** What is known about the machine before any look: hours, age, opened before, stored outdoors … */
 export type Facts = Readonly<Record<string, number | boolean | string>>;
 
-/** The id of "none of these": something the list does not hold. */
+/** What all three kinds of "none of these" count for: something that the list does not hold. */
 export const NONE_OF_THESE = 'none-of-these';
-/** Chance, before any look, that the pack does not hold the fault at all (judgement). */
-export const NONE_PRIOR = 0.03;
+/**
+ * Something outside the chain, something in it that is not listed, or sound after all: the chance of each before any look
+ * (judgement, from stories told by people who did not know the lists: of 124 machines 23 had nothing of the list).
+ */
+export const NONE_PRIORS = { outside: 0.06, unlisted: 0.04, sound: 0.02 } as const;
+export type NoneKind = keyof typeof NONE_PRIORS;
 
 /** The id of "nothing else": besides what was found already, the machine is sound. */
 export const NOTHING_ELSE = 'nothing-else';
@@ -22,7 +26,7 @@ const MOST_PAIRS = 240;
 
 /** A fault in the machine, in one of the ways in which it shows. */
 export interface Present {
-  readonly fault: Fault;
+  readonly fault: Pick<Fault, 'id' | 'at' | 'prior' | 'modes'>;
   readonly mode?: FaultMode | undefined;
   /** Bodies whose own power it takes. */
   readonly dead: readonly string[];
@@ -37,15 +41,22 @@ export interface Hypothesis {
   readonly faults: readonly Present[];
   /** Its chance before any look, the machine's facts aside, against the others. */
   readonly share: number;
-  /** Faults found already, which are in the machine whatever else is. */
+  /** Faults found already, which are in the machine whatever else is; of what is in the chain and not listed, its stand-in. */
   readonly besides: readonly Present[];
+  /** Of "none of these", which of the three. */
+  readonly none?: NoneKind;
+  /** Of what is in the chain and not listed: the joint where it is. */
+  readonly place?: string;
 }
 
 /** Everything that a hypothesis puts into the machine. */
 export const presentIn = ({ faults, besides }: Hypothesis): readonly Present[] => [...besides, ...faults];
 
 /** What a hypothesis counts for when faults are weighed: its faults, "nothing else", or "none of these". */
-export const keysOf = ({ id, faults }: Hypothesis): readonly string[] => (faults.length > 0 ? faults.map(({ fault }) => fault.id) : [id]);
+export const keysOf = ({ id, faults, none }: Hypothesis): readonly string[] => {
+  if (none) return [NONE_OF_THESE];
+  return faults.length > 0 ? faults.map(({ fault }) => fault.id) : [id];
+};
 
 /** Whether this fault is in it, besides what was found. */
 export const holds = ({ faults }: Hypothesis, fault: string): boolean => faults.some((each) => each.fault.id === fault);
@@ -73,10 +84,34 @@ export interface Shifted {
 export function hypothesesOf(pack: Pack, found: readonly string[] = []): readonly Hypothesis[] {
   const besides = pack.faults.filter(({ id }) => found.includes(id)).map(usualWay);
   const others = pack.faults.filter(({ id }) => !found.includes(id));
-  const none: Hypothesis = { id: NONE_OF_THESE, faults: [], share: 0, besides: [] };
   const singles = eachAlone(others, besides);
-  return besides.length > 0 ? [...withNothingElse(pack, singles, besides), none] : [...singles, ...pairsOf(pack), none];
+  // Outside of the chain besides what was found is "nothing else on this list".
+  if (besides.length > 0) return [...withNothingElse(pack, singles, besides), ...unlistedIn(pack, besides)];
+  return [...singles, ...pairsOf(pack), ...unlistedIn(pack), OUTSIDE, SOUND_MACHINE];
 }
+
+const OUTSIDE: Hypothesis = { id: 'outside', faults: [], share: 1, besides: [], none: 'outside' };
+
+/** A machine without any fault: one of the three kinds, and what every find is held against. */
+export const SOUND_MACHINE: Hypothesis = { id: SOUND, faults: [], share: 1, besides: [], none: 'sound' };
+
+/** In the chain and not listed: each joint in each way of moving wrongly that no fault of the list has there. */
+function unlistedIn({ driveline, faults }: Pack, besides: readonly Present[] = []): readonly Hypothesis[] {
+  const ways = driveline.joints.flatMap(({ id: joint }) =>
+    FAULT_MODES.filter((mode) => !faults.some(({ at, modes }) => at === joint && modes.some((each) => each.mode === mode))).map((mode) => ({
+      joint,
+      mode,
+    })),
+  );
+  return ways.map(({ joint, mode }) => ({
+    id: `unlisted/${joint}/${mode}`,
+    ...{ faults: [], share: 1 / ways.length, none: 'unlisted' as const, place: joint },
+    besides: [...besides, { fault: standIn(joint), mode, dead: [] }],
+  }));
+}
+
+/** What is not listed at a joint, as the motion model takes a fault; no table names it. */
+const standIn = (at: string): Present['fault'] => ({ id: `unlisted/${at}`, at, prior: 0, modes: [] });
 
 /** Each of these faults in each of its ways, with no other but what was found. */
 export const eachAlone = (faults: readonly Fault[], besides: readonly Present[] = []): readonly Hypothesis[] =>
@@ -130,7 +165,7 @@ function withNothingElse(pack: Pack, singles: readonly Hypothesis[], besides: re
 }
 
 /** Chance that the second is in a machine that has the first. */
-function chanceOfSecond(pack: Pack, first: Fault, second: Fault): number {
+function chanceOfSecond(pack: Pack, first: Present['fault'], second: Present['fault']): number {
   const said = pack.together.filter(({ faults }) => faults.includes(first.id) && faults.includes(second.id));
   if (said.some(({ share }) => share === 0)) return 0;
   const total = pack.faults.reduce((sum, { prior }) => sum + prior, 0);
@@ -181,8 +216,10 @@ export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesi
     const complained = present.reduce((sum, { fault }) => sum + (chances.get(fault.id) ?? 1), 0) / Math.max(1, present.length);
     weights[each.id] = shifted * (present.length > 0 ? complained : 1);
   }
-  const listed = Object.values(weights).reduce((sum, weight) => sum + weight, 0);
-  weights[NONE_OF_THESE] = (listed * NONE_PRIOR) / (1 - NONE_PRIOR);
+  const listed = hypotheses.reduce((sum, each) => sum + (each.none ? 0 : (weights[each.id] ?? 0)), 0);
+  const kinds = new Set(hypotheses.flatMap(({ none }) => none ?? []));
+  const unlisted = [...kinds].reduce((sum, kind) => sum + NONE_PRIORS[kind], 0);
+  for (const { id, none, share } of hypotheses) if (none) weights[id] = (share * NONE_PRIORS[none] * listed) / (1 - unlisted);
   return normalise(weights);
 }
 

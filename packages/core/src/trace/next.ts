@@ -14,6 +14,8 @@ import {
   waysAlone,
   type Hypothesis,
 } from './hypotheses.ts';
+import { endOf, isGlanceAt, judge, settledBy } from './ending.ts';
+import { evidenceOf } from './evidence.ts';
 import { lookAhead, type Plan } from './lookAhead.ts';
 import { idsOf, need } from './names.ts';
 import type { Pack } from './pack.ts';
@@ -33,16 +35,14 @@ const SURE = { little: 2 / 3, fairly: 5 / 6, very: 0.95 } as const;
 
 /** Chance from which on two faults at once are shown as both. */
 const SHOWN_PAIR = 0.1;
-/** That there is nothing else ends the search later than a fault does: the machine is closed on it. */
-const NOTHING_ELSE_CONFIDENCE = 0.98;
 
 /**
  * Which fault is it, and which look is worth the next minutes? Bayes' rule over the faults of one
- * machine family and the pairs of them that can be there at once; the looks by expected information per
- * minute (Lindley 1956), the minutes counting what must be opened, and put back, for the look to be
+ * machine family, the pairs of them that can be there at once, and what is on no list; the looks by expected
+ * information per minute (Lindley 1956), the minutes counting what must be opened, and put back, for the look to be
  * possible, and of the best of them the one that leads to the verdict soonest. A look taken twice counts
- * by its last result; "cannot tell" moves nothing. The verdict is given from `confidence` on (default
- * 0.9), and then no next look.
+ * by its last result; "cannot tell" moves nothing. A verdict is given from `confidence` on (default 0.9), and only
+ * for what a finding speaks for and whose own sight, where it is worth its minutes, was had; then no next look.
  *
  * @throws CoreFailure for a look, result, step or suspect the family does not have.
  */
@@ -52,33 +52,76 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   const { hypotheses, outcomes } = model;
   check(input, pack, outcomes);
   const seen = lastOfEach(input.observations);
+  const settling = seen.filter((each) => settledBy(pack, each).some((fault) => hypotheses.some((other) => holds(other, fault))));
   const prior = priorOf(pack, input.facts, hypotheses);
-  const trail = follow(prior, [
-    ...seen.map((each) => found(each, outcomes)),
+  // What settles a fault comes last: it holds whatever was seen before and after.
+  const followed = follow(prior, [
+    ...seen.filter((each) => !settling.includes(each)).map((each) => found(each, outcomes)),
     ...input.ownLooks.map((each, i) => seenBesides(each, i, hypotheses)),
+    ...settling.map((each) => found(each, outcomes)),
   ]);
+  const trail = withSettled(followed, { hypotheses, settled: new Set(settling.flatMap((each) => settledBy(pack, each))) });
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
-  const verdict = verdictOf(faults, input.confidence);
   const taken = new Set(seen.filter((each) => !worthAnother(each, input, pack)).map(({ look }) => look));
   const progress = { belief, taken, reached: new Set(input.reached) };
-  const plans = verdict ? [] : lookAhead(pack, model, progress, input.confidence);
-  const ranked = rankLooks({ pack, model, ...progress });
+  const evidence = evidenceOf(pack, model, input.found);
+  const weighed = { pack, faults, seen, input, evidence, progress };
+  const judged = judge(weighed);
+  const plans = judged.verdict ? [] : lookAhead(pack, model, progress, input.confidence);
+  const ranked = rankLooks({ pack, model, ...progress, wanted: judged.toLookAt?.look });
   const advice = beforeTheEyesFirst(inOrderOf(plans, ranked.possible), saidOf(pack, input.facts)?.first ?? []);
+  const ordered = first(advice, judged.toLookAt ? ({ look }) => look === judged.toLookAt?.look : isGlanceAt(faults));
+  const end = endOf({ ...weighed, judged, advice: ordered, minutes: plans[0]?.minutesToVerdict ?? 0 });
+  const glances = end ? [] : ordered;
 
   return {
     suspects: suspectsOf(pack, { hypotheses, prior, faults, trail }),
     noneOfTheseProbability: faults[NONE_OF_THESE] ?? 0,
-    next: verdict ? null : (advice[0] ?? null),
-    alternatives: verdict ? advice : advice.slice(1),
+    noneOfThese: kindsOfNone(hypotheses, belief),
+    places: placesOf(pack, hypotheses, belief),
+    next: glances[0] ?? null,
+    alternatives: end ? ordered : ordered.slice(1),
     notPossible: ranked.notPossible,
     pairs: pairsIn(hypotheses, belief),
-    verdict,
+    verdict: judged.verdict,
+    toLookAt: judged.toLookAt,
+    end,
+    unexplained: judged.unexplained,
     finds: seen.flatMap((each) => explained(each, { pack, model, faults, found: input.found })),
     ...(NOTHING_ELSE in faults ? { nothingElseProbability: faults[NOTHING_ELSE] } : {}),
     remainingMinutesEstimate: plans[0]?.minutesToVerdict ?? 0,
     factShifts: [...shiftsOf(pack, input.facts)],
   };
+}
+
+const first = (advice: readonly LookAdvice[], goesFirst: (each: LookAdvice) => boolean): LookAdvice[] => [
+  ...advice.filter(goesFirst),
+  ...advice.filter((each) => !goesFirst(each)),
+];
+
+/** Chance that the thing itself was seen where somebody says that it was in their hand (judgement). */
+const SETTLED = 0.99;
+
+/**
+ * What was seen wins: a fault that a result settles is there, whatever was likely before, and whatever moved or did not; of
+ * several as many as can be there together.
+ */
+function withSettled(
+  trail: readonly TrailStep[],
+  { hypotheses, settled }: { hypotheses: readonly Hypothesis[]; settled: ReadonlySet<string> },
+): readonly TrailStep[] {
+  const last = trail.at(-1);
+  if (!last || settled.size === 0) return trail;
+  const countOf = ({ faults }: Hypothesis) => faults.filter(({ fault }) => settled.has(fault.id)).length;
+  const most = Math.max(...hypotheses.map(countOf));
+  const there = new Set(hypotheses.filter((each) => countOf(each) === most).map(({ id }) => id));
+  const sum = [...there].reduce((total, id) => total + (last.belief[id] ?? 0), 0);
+  if (sum >= SETTLED) return trail;
+  const belief = Object.fromEntries(
+    Object.entries(last.belief).map(([id, p]) => [id, there.has(id) ? (p / sum) * SETTLED : (p / (1 - sum)) * (1 - SETTLED)]),
+  );
+  return [...trail.slice(0, -1), { ...last, belief }];
 }
 
 /**
@@ -92,14 +135,22 @@ function worthAnother({ look: id, result }: Observation, { observations, found }
   return found.some((fault) => (own(look.likelihoods, fault)?.[place] ?? 0) >= 0.5);
 }
 
-/** Every fault that is sure, the surest first; "nothing else" needs more. */
-function verdictOf(faults: Belief, confidence: number): TraceOutput['verdict'] {
-  const bar = (id: string) => (id === NOTHING_ELSE ? Math.max(confidence, NOTHING_ELSE_CONFIDENCE) : confidence);
-  const sure = Object.entries(faults)
-    .filter(([id, p]) => id !== NONE_OF_THESE && p >= bar(id))
-    .sort(([, p], [, q]) => q - p);
-  const [first] = sure;
-  return first ? { fault: first[0], probability: first[1], faults: sure.map(([id]) => id) } : null;
+function kindsOfNone(hypotheses: readonly Hypothesis[], belief: Belief): TraceOutput['noneOfThese'] {
+  const sums = { outside: 0, unlisted: 0, sound: 0 };
+  for (const { id, none } of hypotheses) if (none) sums[none] += belief[id] ?? 0;
+  return sums;
+}
+
+/** Chance that something at each place is wrong, listed there or not; of two at one place counted once, so never above 1. */
+function placesOf(pack: Pack, hypotheses: readonly Hypothesis[], belief: Belief): TraceOutput['places'] {
+  const sums = new Map<string, number>();
+  for (const { id, faults, place } of hypotheses) {
+    const at = new Set([...faults.map(({ fault }) => fault.at), ...(place === undefined ? [] : [place])]);
+    for (const each of at) sums.set(each, (sums.get(each) ?? 0) + (belief[id] ?? 0));
+  }
+  return [...sums]
+    .map(([at, probability]) => ({ at, probability: Math.min(1, probability) }))
+    .sort((p, q) => q.probability - p.probability);
 }
 
 /** Chance of each two faults at once, both ways in which they show together. */
@@ -165,7 +216,7 @@ function inOrderOf(plans: readonly Plan[], advice: readonly LookAdvice[]): LookA
   return [...followed, ...advice.filter(({ look }) => !plans.some((plan) => plan.look === look))];
 }
 
-interface Evidence {
+interface Told {
   readonly look: string;
   readonly result: string;
   readonly likelihood?: Likelihood | undefined;
@@ -177,14 +228,14 @@ interface TrailStep {
   readonly belief: Belief;
 }
 
-const found = ({ look, result }: Observation, outcomes: Outcomes): Evidence => ({
+const found = ({ look, result }: Observation, outcomes: Outcomes): Told => ({
   look,
   result,
   likelihood: outcomes.get(look)?.find((each) => each.result === result)?.likelihood,
 });
 
 /** What speaks for a suspect is seen oftener where it is there, and what speaks against it oftener where it is not. */
-function seenBesides({ fault, speaks, sure }: TraceInput['ownLooks'][number], i: number, hypotheses: readonly Hypothesis[]): Evidence {
+function seenBesides({ fault, speaks, sure }: TraceInput['ownLooks'][number], i: number, hypotheses: readonly Hypothesis[]): Told {
   const there = new Set(hypotheses.filter((each) => holds(each, fault)).map(({ id }) => id));
   const shown = speaks === 'for' ? SURE[sure] : 1 - SURE[sure];
   return { look: `${OWN_LOOK}:${i}`, result: speaks, likelihood: (id) => (there.has(id) ? shown : 1 - shown) };
@@ -208,7 +259,7 @@ function lastOfEach(observations: readonly Observation[]): readonly Observation[
   return observations.filter(({ look }, i) => !observations.slice(i + 1).some((later) => later.look === look));
 }
 
-function follow(prior: Belief, evidence: readonly Evidence[]): readonly TrailStep[] {
+function follow(prior: Belief, evidence: readonly Told[]): readonly TrailStep[] {
   const trail: TrailStep[] = [];
   let belief = prior;
   for (const { look, result, likelihood } of evidence) {

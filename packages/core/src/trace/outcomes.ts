@@ -1,5 +1,5 @@
 import { MOTION_STATES, type FaultMode, type MotionState } from '../driveline/schema.ts';
-import { eachAlone, jointFaults, NONE_OF_THESE, presentIn, SOUND, type Hypothesis } from './hypotheses.ts';
+import { eachAlone, jointFaults, presentIn, SOUND_MACHINE, type Hypothesis } from './hypotheses.ts';
 import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import { DEAD_DRIVER, type KinematicLook, type Look, type Pack } from './pack.ts';
 import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
@@ -9,9 +9,6 @@ import { tableOutcomes } from './tableOutcomes.ts';
 export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   return look.kind === 'kinematic' ? kinematicOutcomes(pack, look, hypotheses) : tableOutcomes(look, hypotheses);
 }
-
-/** A machine without any fault, to hold a find against. */
-export const SOUND_MACHINE: Hypothesis = { id: SOUND, faults: [], share: 0, besides: [] };
 
 /**
  * Drive here, watch there: each hypothesis is put into the chain and the motion model says what the
@@ -24,20 +21,21 @@ function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly
   const sides = look.beside ? bothSides(pack, look, [first, sideOutcomes(pack, look, { watch: look.beside, hypotheses })]) : first;
   if (look.power !== 'own') return sides;
   const dead = new Map(hypotheses.map((each) => [each.id, deadTold(look, each)]));
-  const told = (id: string) => dead.get(id) ?? DEAD_BY_NONE;
+  const told = (id: string) => dead.get(id) ?? DEAD_MISTAKEN;
   return [
     ...sides.map((each) => ({ ...each, likelihood: (id: string) => each.likelihood(id) * (1 - told(id)) })),
     { result: DEAD_DRIVER, name: look.words[DEAD_DRIVER] ?? DEAD_WORDS, likelihood: told },
   ];
 }
 
-/** Chance of saying what one is used to say of a dead driver; that one that runs is called dead; what "none of these" makes of it (judgements). */
+/** Chance of saying what one is used to say of a dead driver; that one that runs is called dead; that what is outside of the chain has it dead (judgements). */
 const DEAD_TOLD = 0.97;
 const DEAD_MISTAKEN = 0.01;
-const DEAD_BY_NONE = 0.1;
+const DEAD_BY_OUTSIDE = 0.1;
 const DEAD_WORDS = 'The motor itself does not run';
 
 function deadTold(look: KinematicLook, hypothesis: Hypothesis): number {
+  if (hypothesis.none === 'outside') return DEAD_BY_OUTSIDE;
   const dead = takingPower(look, hypothesis);
   if (dead.length === 0) return DEAD_MISTAKEN;
   return dead.some(({ told }) => told) ? DEAD_TOLD : 1 - DEAD_TOLD;
@@ -64,12 +62,13 @@ export interface SideOutcomesOptions {
 /** What one watched body may do. A movement too small to see is taken for none more often, the smaller it is. */
 export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypotheses }: SideOutcomesOptions): readonly LookOutcome[] {
   const predictions = predictor(pack, look, watch);
-  const predicted = new Map(hypotheses.map((each) => [each.id, each.id === NONE_OF_THESE ? null : predictions(each)]));
+  const predicted = new Map(hypotheses.map((each) => [each.id, predictions(each)]));
   const sound = predictions(SOUND_MACHINE);
   // Every result that any fault of the family shows, so that what was seen stays a result when a fault was found.
   const seen = new Set([sound, ...eachAlone(pack.faults).map(predictions)].map(({ state }) => state));
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
-  const chance = (truth: Predicted, state: MotionState): number => {
+  const chance = (shown: Predicted, state: MotionState): number => {
+    const truth = { ...shown, state: [shown.state, ...TAKEN_FOR[shown.state]].find((each) => states.includes(each)) ?? 'still' };
     const missed = misreadChance(look, truth);
     const others = Math.max(1, states.length - 1);
     if (look.power === 'own' && NOT_MOVING.has(truth.state) && states.includes('locked'))
@@ -83,13 +82,18 @@ export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypothese
   return states.map((state) => ({
     result: state,
     name: look.words[state] ?? DEFAULT_WORDS[state],
-    likelihood: (id) => {
-      const truth = predicted.get(id);
-      // What is not on the list leaves the chain as it is, or does anything to it.
-      return truth ? chance(truth, state) : (chance(sound, state) + 1 / states.length) / 2;
-    },
+    likelihood: (id) => chance(predicted.get(id) ?? sound, state),
   }));
 }
+
+/** What a movement is taken for where no fault of the list shows it, and the look has no word for it. */
+const TAKEN_FOR: Readonly<Record<MotionState, readonly MotionState[]>> = {
+  turns: ['less'],
+  less: ['irregular', 'turns'],
+  still: [],
+  locked: ['still'],
+  irregular: ['less', 'turns'],
+};
 
 /** Under own power one sees that nothing comes, and takes a chain that is locked for one that only stands, or the other way (judgement). */
 const STANDS_FOR_LOCKED = 0.25;

@@ -1,6 +1,6 @@
-import { hypothesesOf, type Hypothesis } from './hypotheses.ts';
+import { hypothesesOf, SOUND_MACHINE, type Hypothesis } from './hypotheses.ts';
 import type { LookOutcome } from './lookOutcome.ts';
-import { outcomesOf, SOUND_MACHINE } from './outcomes.ts';
+import { outcomesOf } from './outcomes.ts';
 import type { Pack } from './pack.ts';
 
 /** Results of every look, by look; also under a sound machine. */
@@ -25,7 +25,7 @@ export function packModel(pack: Pack, found: readonly string[] = []): PackModel 
   const before = models.get(key);
   if (before) return before;
   const hypotheses = hypothesesOf(pack, found);
-  const asked = [...hypotheses, SOUND_MACHINE];
+  const asked = [...hypotheses.filter((each) => each !== SOUND_MACHINE), SOUND_MACHINE];
   const made: PackModel = {
     hypotheses,
     outcomes: new Map(pack.looks.map((look) => [look.id, table(outcomesOf(pack, look, asked), asked)])),

@@ -131,8 +131,9 @@ export const figure = z.strictObject({
 export const tableLook = z.strictObject({
   ...lookBase,
   kind: z.literal('table'),
+  /** `settles`: it is this fault itself that is seen, in the hand or under the lamp, and nothing else looks like it. */
   results: z
-    .array(z.strictObject({ id, name: text }))
+    .array(z.strictObject({ id, name: text, settles: id.optional() }))
     .min(2)
     .max(10),
   figure: figure.optional(),
@@ -144,6 +145,8 @@ export const tableLook = z.strictObject({
   noneOfThese: z.array(chance).max(10).optional(),
   likelihoods: z.record(id, z.array(chance).max(10)),
   otherwise: z.array(chance).max(10),
+  /** Chances on a machine without any fault, where they are others than with a fault that the look does not tell of. */
+  sound: z.array(chance).max(10).optional(),
 });
 
 export const look = z.discriminatedUnion('kind', [kinematicLook, tableLook]);

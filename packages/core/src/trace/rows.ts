@@ -29,13 +29,15 @@ function withRows(look: unknown): unknown {
     results,
     likelihoods: Object.fromEntries(Object.entries(likelihoods).map(([fault, value]) => [fault, row(value)])),
     ...('otherwise' in rest && { otherwise: row(rest.otherwise) }),
+    ...('sound' in rest && { sound: row(rest.sound) }),
     ...('noneOfThese' in rest && { noneOfThese: row(rest.noneOfThese) }),
   };
 }
 
-const rowsOf = ({ likelihoods, otherwise, noneOfThese }: z.infer<typeof tableOf>): readonly unknown[] => [
+const rowsOf = ({ likelihoods, otherwise, sound, noneOfThese }: z.infer<typeof tableOf>): readonly unknown[] => [
   ...Object.values(likelihoods),
   otherwise,
+  sound,
   noneOfThese,
 ];
 

@@ -24,6 +24,11 @@ export const traceInput = z.strictObject({
   reached: z.array(name).max(60).default([]),
   /** Faults found already and still in the machine: what else is there? */
   found: z.array(name).max(60).default([]),
+  /** Findings that nothing explains and that somebody leaves at that, with why. */
+  left: z
+    .array(z.strictObject({ look: name, reason: sentence }))
+    .max(40)
+    .default([]),
   confidence: z.number().gt(0.5).lt(1).default(0.9),
 });
 export type TraceInput = z.infer<typeof traceInput>;
@@ -63,6 +68,10 @@ export const traceOutput = z.object({
     }),
   ),
   noneOfTheseProbability: z.number(),
+  /** Its three kinds: outside the chain, in it and not listed, sound after all. */
+  noneOfThese: z.object({ outside: z.number(), unlisted: z.number(), sound: z.number() }),
+  /** Chance that something there is wrong, listed or not, the likeliest place first. */
+  places: z.array(z.object({ at: z.string(), probability: z.number() })),
   /** With faults found already: that there is no other. */
   nothingElseProbability: z.number().optional(),
   next: lookAdvice.nullable(),
@@ -73,6 +82,19 @@ export const traceOutput = z.object({
   pairs: z.array(z.object({ faults: z.array(z.string()), probability: z.number() })),
   /** `faults`: all that are there beyond doubt, `fault` among them. */
   verdict: z.object({ fault: z.string(), probability: z.number(), faults: z.array(z.string()) }).nullable(),
+  /** What stands first without the evidence for a verdict, and the look that would give it. */
+  toLookAt: z.object({ fault: z.string(), look: z.string() }).nullable(),
+  /** Findings that nothing on the list explains. */
+  unexplained: z.array(z.object({ look: z.string(), result: z.string() })),
+  /** Why nothing more is asked; `verdict` is there where its kind is "fault". */
+  end: z
+    .object({
+      kind: z.enum(['fault', 'noneOfThese', 'nothingElse', 'notWorthIt']),
+      fault: z.string().optional(),
+      probability: z.number(),
+      because: z.array(z.object({ look: z.string(), result: z.string() })),
+    })
+    .nullable(),
   /** What was found that a sound machine would not show, and which of the suspects explain it; none: nothing on the list does. */
   finds: z.array(z.object({ look: z.string(), result: z.string(), explainedBy: z.array(z.string()) })),
   remainingMinutesEstimate: z.number(),

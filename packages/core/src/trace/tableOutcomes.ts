@@ -1,6 +1,6 @@
 import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
-import { NONE_OF_THESE, presentIn, type Hypothesis } from './hypotheses.ts';
+import { presentIn, type Hypothesis } from './hypotheses.ts';
 import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
 import type { TableLook } from './pack.ts';
 
@@ -12,14 +12,14 @@ type Row = readonly number[];
  * are one result more.
  */
 export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
-  const none = noneRow(look);
-  const rows = new Map(hypotheses.map((each) => [each.id, each.id === NONE_OF_THESE ? null : namedRows(look, each)]));
+  const rows = new Map(hypotheses.map((each) => [each.id, namedRows(look, each)]));
   const twos = twoAtOnce(look);
-  const rowOf = (named: readonly Row[] | null): Row => {
-    if (named === null) return none;
+  const rowOf = (hypothesis: Hypothesis): Row => {
+    const named = rows.get(hypothesis.id) ?? [];
+    if (hypothesis.none && named.length === 0) return noneRow(look, hypothesis);
     return twos.length > 0 ? ownShow(look, named) : together(look, named);
   };
-  const shown = new Map([...rows].map(([id, named]) => [id, rowOf(named)]));
+  const shown = new Map(hypotheses.map((each) => [each.id, rowOf(each)]));
   const both = (id: string, i: number, j: number) => {
     const named = rows.get(id);
     return named && named.length > 1 ? SAY_BOTH * bothSeen(named, i, j) : 0;
@@ -29,7 +29,7 @@ export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]
       result: id,
       name,
       likelihood: (hypothesis: string) =>
-        ((shown.get(hypothesis) ?? none)[i] as number) -
+        ((shown.get(hypothesis) ?? look.otherwise)[i] as number) -
         // Who says both says neither alone.
         twos.reduce((sum, [p, q]) => sum + (p === i || q === i ? both(hypothesis, p, q) / 2 : 0), 0),
     })),
@@ -48,8 +48,11 @@ export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]
 /** Share of people who tell both of two things that they see in one look, and not only the one that strikes them (judgement). */
 const SAY_BOTH = 0.7;
 
-/** Which result a sound machine shows most often. */
+/** Which result a machine shows most often on which it is none of the faults that the look tells of. */
 export const usualOf = ({ otherwise }: TableLook) => otherwise.indexOf(Math.max(...otherwise));
+
+/** What a sound machine shows: where it is not said, what one with any other fault does. */
+export const soundRow = ({ sound, otherwise }: TableLook): readonly number[] => sound ?? otherwise;
 
 /** With more results than these their pairs would be a list that nobody reads, and would slow the planning. */
 const MOST_TELLING = 5;
@@ -101,11 +104,19 @@ function together(look: TableLook, named: readonly Row[]): Row {
   }, first ?? look.otherwise);
 }
 
-/** What is seen in the open follows from what is there; anything else may come from something that is not on the list. */
-const NONE_AS_SOUND = { seen: 0.99, told: 0.5 } as const;
+/** A sound machine seldom shows this. */
+export const SELDOM = 0.2;
 
-/** Chances under "none of these": what is not on the list can explain an odd noise, and not torn teeth that one sees. */
-function noneRow({ noneOfThese, otherwise, results, seen }: TableLook): Row {
-  const sound = seen ? NONE_AS_SOUND.seen : NONE_AS_SOUND.told;
-  return noneOfThese ?? otherwise.map((chance) => sound * chance + (1 - sound) / results.length);
+/**
+ * Chances under "none of these". Sound after all, and outside of the chain, show what a sound machine does; a cure does not
+ * work on what is outside. What is in the chain and not listed shows something unusual half the time where it is, and
+ * everywhere else what any other fault would.
+ */
+function noneRow(look: TableLook, { none, place }: Hypothesis): Row {
+  if (none === 'sound') return soundRow(look);
+  if (none === 'outside') return look.noneOfThese ?? (look.tries ? look.otherwise : soundRow(look));
+  if (look.at !== place) return look.otherwise;
+  const unusual = soundRow(look).map((chance) => chance <= SELDOM);
+  const count = unusual.filter(Boolean).length;
+  return count === 0 ? look.otherwise : look.otherwise.map((chance, i) => chance / 2 + (unusual[i] ? 0.5 / count : 0));
 }

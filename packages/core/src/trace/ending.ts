@@ -1,0 +1,161 @@
+import { reachOf } from '../access/state.ts';
+import type { Belief } from '../inference/belief.ts';
+import type { Evidence, Seen } from './evidence.ts';
+import { NONE_OF_THESE, NOTHING_ELSE } from './hypotheses.ts';
+import type { Pack } from './pack.ts';
+import { lookWants } from './wanted.ts';
+import type { LookAdvice, TraceInput, TraceOutput } from './schema.ts';
+
+/** That there is nothing else ends the search later than a fault does: the machine is closed on it. */
+const NOTHING_ELSE_CONFIDENCE = 0.98;
+
+/** An own sight, or a plan, is worth so many minutes for each whole of doubt; after a find less (judgement, from stories). */
+const MINUTES_OF_DOUBT = 400;
+const MINUTES_AFTER_FIND = 180;
+/** Where somebody can be hurt it is worth so many times as much. */
+const WHERE_IT_HURTS = 2;
+const SIGHT_MINUTES = { least: 15, most: 60 } as const;
+/** A fault less likely than this is not mistaken for another any more. */
+const IN_PLAY = 0.01;
+/** Looks that take no longer than this are still taken with nothing of the list ahead, and before it is said that there is nothing else. */
+const GLANCE_MINUTES = 3;
+const NONE_LEADS = 0.5;
+
+interface Weighed {
+  readonly pack: Pack;
+  readonly faults: Belief;
+  readonly seen: readonly Seen[];
+  readonly input: TraceInput;
+  readonly evidence: Evidence;
+  readonly progress: { readonly taken: ReadonlySet<string>; readonly reached: ReadonlySet<string> };
+}
+
+export interface Judged {
+  readonly verdict: TraceOutput['verdict'];
+  readonly toLookAt: TraceOutput['toLookAt'];
+  readonly unexplained: TraceOutput['unexplained'];
+}
+
+/** The fault that a result settles. */
+export function settledBy(pack: Pack, { look, result }: Seen): readonly string[] {
+  const asked = pack.looks.find(({ id }) => id === look);
+  const parts = result.split('+');
+  return asked?.kind === 'table' ? asked.results.flatMap(({ id, settles }) => (settles && parts.includes(id) ? [settles] : [])) : [];
+}
+
+/** Every fault that is sure and has the evidence for it, the surest first; else what of the sure ones is to be looked at. */
+export function judge(weighed: Weighed): Judged {
+  const { pack, faults, seen, input, evidence } = weighed;
+  const listed = pack.faults.map(({ id }) => id).filter((id) => id in faults);
+  const unexplained = seen.filter((each) => evidence.isFinding(each) && !listed.some((fault) => evidence.explains(fault, each)));
+  const settled = new Set(seen.flatMap((each) => settledBy(pack, each)));
+  // Three and more that were seen stand beside each other, though no two of them need be likely together.
+  const sure = Object.entries(faults)
+    .filter(([id, p]) => id !== NONE_OF_THESE && id !== NOTHING_ELSE && (p >= input.confidence || settled.has(id)))
+    .sort(([, p], [, q]) => q - p);
+  const wanted = sure.flatMap(([fault, p]) => (settled.has(fault) ? [] : (wantedFor(weighed, fault, p) ?? [])));
+  const shown = sure.filter(([fault]) => settled.has(fault) || !wanted.some((each) => each.fault === fault));
+  const proven = shown.filter(([fault]) => settled.has(fault) || isShown(weighed, fault));
+  const [first] = proven;
+  return {
+    verdict: first ? { fault: first[0], probability: first[1], faults: proven.map(([id]) => id) } : null,
+    toLookAt: first ? null : (wanted[0] ?? null),
+    unexplained,
+  };
+}
+
+const isShown = ({ seen, evidence, input }: Weighed, fault: string): boolean =>
+  seen.some((each) => evidence.explains(fault, each)) || input.ownLooks.some((own) => own.fault === fault && own.speaks === 'for');
+
+/** The look that a sure fault still wants: its own sight where that is worth its minutes, or one that would show it at all. */
+function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toLookAt'] {
+  const { pack, evidence } = weighed;
+  const settling = pack.looks.filter(
+    ({ id, ...look }) =>
+      look.kind === 'table' && look.results.some(({ settles }) => settles === fault) && evidence.chanceOfFinding(fault, id) > 0,
+  );
+  const own = new Set(
+    settling.length > 0 ? settling.map(({ id }) => id) : evidence.ownSights(fault, (other) => (weighed.faults[other] ?? 0) >= IN_PLAY),
+  );
+  const minutes = minutesOf(weighed);
+  const byChance = pack.looks
+    .filter(({ id }) => !weighed.progress.taken.has(id))
+    .map(({ id }) => ({ look: id, chance: evidence.chanceOfFinding(fault, id), minutes: minutes(id) }))
+    .filter(({ chance, minutes: needed }) => chance > 0 && Number.isFinite(needed))
+    .sort((a, b) => b.chance - a.chance || a.minutes - b.minutes);
+  const sights = byChance.filter(({ look }) => own.has(look)).sort((a, b) => a.minutes - b.minutes);
+  const hadOwn = [...own].some((look) => weighed.seen.some((each) => each.look === look));
+  const [sight] = sights;
+  if (sight && !hadOwn && sight.minutes <= worthOfSight(pack, p)) return { fault, look: sight.look };
+  if (isShown(weighed, fault)) return null;
+  const [best] = byChance;
+  return best ? { fault, look: best.look } : null;
+}
+
+const worthOfSight = ({ safetyCritical }: Pack, p: number): number =>
+  safetyCritical ? Infinity : Math.min(SIGHT_MINUTES.most, Math.max(SIGHT_MINUTES.least, MINUTES_OF_DOUBT * (1 - p)));
+
+function minutesOf({ pack, progress }: Weighed): (look: string) => number {
+  const reach = reachOf(pack);
+  return (id) => {
+    const look = pack.looks.find((each) => each.id === id);
+    const way = look && reach.approachOf(lookWants(pack, look), progress.reached);
+    return look && way ? look.minutes + way.minutes : Infinity;
+  };
+}
+
+const leadOf = (faults: Belief): number =>
+  Math.max(0, ...Object.entries(faults).map(([id, p]) => (id === NONE_OF_THESE || id === NOTHING_ELSE ? 0 : p)));
+
+const noneLeads = (faults: Belief): boolean => {
+  const none = faults[NONE_OF_THESE] ?? 0;
+  return none > NONE_LEADS && none > leadOf(faults);
+};
+
+/** With nothing of the list ahead the machine is not opened for what is left of it: only what takes no time is still looked at. */
+export const isGlanceAt = (faults: Belief): ((each: LookAdvice) => boolean) => (noneLeads(faults) ? isGlance : () => false);
+
+const isGlance = ({ minutes }: LookAdvice): boolean => minutes <= GLANCE_MINUTES;
+
+interface Ending extends Weighed {
+  readonly judged: Judged;
+  readonly advice: readonly LookAdvice[];
+  /** Of the plan, to its verdict. */
+  readonly minutes: number;
+}
+
+/** Whether nothing more is asked, and why; null where the next look is worth its minutes. */
+export function endOf({ pack, faults, seen, input, evidence, judged, advice, minutes }: Ending): TraceOutput['end'] {
+  const { verdict, toLookAt, unexplained } = judged;
+  const findings = seen.filter((each) => evidence.isFinding(each));
+  if (verdict) {
+    const because = findings.filter((each) => verdict.faults.some((fault) => evidence.explains(fault, each)));
+    return { kind: 'fault', fault: verdict.fault, probability: verdict.probability, because };
+  }
+  if (toLookAt && advice.length > 0) return null;
+  const none = faults[NONE_OF_THESE] ?? 0;
+  const nothingElse = faults[NOTHING_ELSE] ?? 0;
+  const lead = leadOf(faults);
+  const open = unexplained.filter(
+    ({ look }) => !input.left.some((each) => each.look === look) && input.observations.filter((each) => each.look === look).length < 2,
+  );
+  const isOver =
+    advice.length === 0 ||
+    !pays({ pack, minutes, doubt: input.found.length > 0 ? 1 - nothingElse - none : 1 - Math.max(lead, none) }, input);
+  if (input.found.length > 0) {
+    if (nothingElse >= Math.max(input.confidence, NOTHING_ELSE_CONFIDENCE) && open.length === 0 && !advice.some(isGlance))
+      return { kind: 'nothingElse', probability: nothingElse, because: [] };
+    return isOver ? { kind: 'notWorthIt', probability: Math.max(lead, none, nothingElse), because: findings } : null;
+  }
+  if (noneLeads(faults)) {
+    if (advice.some(isGlanceAt(faults))) return null;
+    return { kind: 'noneOfThese', probability: none, because: unexplained };
+  }
+  if (!isOver) return null;
+  return none > lead
+    ? { kind: 'noneOfThese', probability: none, because: unexplained }
+    : { kind: 'notWorthIt', probability: lead, because: findings };
+}
+
+const pays = ({ pack, minutes, doubt }: { pack: Pack; minutes: number; doubt: number }, { found }: TraceInput): boolean =>
+  minutes <= (found.length > 0 ? MINUTES_AFTER_FIND : MINUTES_OF_DOUBT) * doubt * (pack.safetyCritical ? WHERE_IT_HURTS : 1);
