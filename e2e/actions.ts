@@ -104,15 +104,20 @@ export type Truth = Readonly<Record<string, string>>;
 /** What each look most likely shows on a machine with this fault, as the family has it. */
 export function honest(family: string, fault: string, mode?: FaultMode): Truth {
   const pack = findFamily(family) as Pack;
-  const { hypotheses, outcomes } = packModel(pack);
-  const ways = waysAlone(hypotheses, fault);
-  const id = (ways.find(({ faults }) => faults[0]?.mode === mode) ?? ways[0])?.id ?? '';
-  const shown = pack.looks.map(({ id: look }) => {
-    const [likeliest] = [...(outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(id) - p.likelihood(id));
-    return [look, likeliest?.result ?? ''] as const;
-  });
-  return Object.fromEntries(shown);
+  const ways = waysAlone(packModel(pack).hypotheses, fault);
+  return likeliestShown(pack, (ways.find(({ faults }) => faults[0]?.mode === mode) ?? ways[0])?.id ?? '');
 }
+
+/** What each look most likely shows on a machine on which nothing is wrong. */
+export const allSound = (family: string): Truth => likeliestShown(findFamily(family) as Pack, 'sound');
+
+const likeliestShown = (pack: Pack, id: string): Truth =>
+  Object.fromEntries(
+    [...packModel(pack).outcomes].map(([look, results]) => {
+      const [likeliest] = [...results].sort((p, q) => q.likelihood(id) - p.likelihood(id));
+      return [look, likeliest?.result ?? ''] as const;
+    }),
+  );
 
 /** Says what a look shows: with the instrument where it is wanted and there is one, else by pressing. */
 async function answer(page: Page, result: string, byInstrument: boolean): Promise<void> {
@@ -134,14 +139,15 @@ async function answer(page: Page, result: string, byInstrument: boolean): Promis
   await page.getByTestId('say-both').click();
 }
 
-/** Follows the advice, look after look, until the app names a verdict. Returns the looks taken. */
+/** Follows the advice, look after look, until the app names a verdict, or says that it is probably nothing on the list. Returns the looks taken. */
 export async function trace(page: Page, truth: Truth, { byInstrument = false } = {}): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 20; i++) {
     const verdict = button(page, 'See the reasons and decide');
     const next = page.getByTestId('do-look');
-    await verdict.or(next).first().waitFor();
-    if (await verdict.isVisible()) return taken;
+    const none = page.getByTestId('none-leads');
+    await verdict.or(next).or(none).first().waitFor();
+    if ((await verdict.isVisible()) || (await none.isVisible())) return taken;
     await next.click();
     await page.waitForURL(/\/look\//);
     const look = page.url().split('/').at(-1) ?? '';

@@ -3,7 +3,21 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { arrive, button, clearTheWay, handOver, signByPin, heading, honest, link, openUp, radio, takeIn, trace } from './actions.ts';
+import {
+  allSound,
+  arrive,
+  button,
+  clearTheWay,
+  handOver,
+  signByPin,
+  heading,
+  honest,
+  link,
+  openUp,
+  radio,
+  takeIn,
+  trace,
+} from './actions.ts';
 import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -195,3 +209,20 @@ async function answerByKeys(page: Page, result: string): Promise<void> {
   const ids = await page.locator('[data-testid^="result-"]').evaluateAll((all) => all.map((each) => each.getAttribute('data-testid')));
   return page.keyboard.press(String(ids.indexOf(`result-${result}`) + 1));
 }
+
+test('a mower on which every look is as it should be: nothing on the list, and it is closed in one’s own words', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /North orchard walk mower/, 'Does not pull');
+  const taken = await trace(page, allSound('walk-drive-gearbox'));
+  expect(taken.length).toBeGreaterThan(2);
+  await heading(page, 'Probably nothing on this list').waitFor();
+  await page.getByText(/^Outside the chain: /).waitFor();
+  expect(await page.getByText('Verdict', { exact: false }).count()).toBe(0);
+  await button(page, 'Say what it was, or stop here').click();
+  await page.getByLabel('What was it?').fill('Grass wound round the far wheel');
+  await page.getByTestId('decide-other').click();
+  await heading(page, /^The way back/).waitFor();
+  const kept = `SELECT payload->>'fault' AS fault FROM entries WHERE payload->>'note' = 'Grass wound round the far wheel'`;
+  await inTime(stage.databaseUrl, kept, [{ fault: 'none-of-these' }]);
+});

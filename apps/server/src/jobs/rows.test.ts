@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { JobPage, JobRow } from '@patient-badger/contract';
-import { foldJob, nextMove } from '@patient-badger/core';
+import { foldJob, nextMove, withOwnPriors } from '@patient-badger/core';
 import pg from 'pg';
 import { idOf } from '../idOf.ts';
 import { packOfJob } from '../machines/packs.ts';
@@ -8,6 +8,7 @@ import { everyJobRow, sendEntries, testServer, type TestServer } from '../testin
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
 import { rebuildRows } from './rows.ts';
+import { verdictsOf } from './verdicts.ts';
 
 jest.setTimeout(30_000);
 
@@ -79,7 +80,9 @@ test('the next move is worked out beside the entries, and is that of the core', 
   for (const row of rows) {
     const job = await server.dataSource.getRepository(jobs).findOneByOrFail({ id: row.id });
     const list = await server.dataSource.getRepository(entries).findBy({ jobId: row.id });
-    expect(row.move).toEqual(nextMove(foldJob(row.id, list.map(toEntry)), await packOfJob(server.dataSource.manager, job)));
+    const { manager } = server.dataSource;
+    const pack = withOwnPriors(await packOfJob(manager, job), await verdictsOf(manager, job.shopId, job.family));
+    expect(row.move).toEqual(nextMove(foldJob(row.id, list.map(toEntry)), pack));
   }
 });
 

@@ -11,5 +11,6 @@ test.each([
   [{ kind: 'waitForPart', name: 'Lip seal' } as const, { text: 'Waiting for Lip seal', to: '/items' }],
   [{ kind: 'setRight', remedy: null, minutes: 0 } as const, { text: 'Set it right and prove it', to: '/close' }],
   [{ kind: 'finished' } as const, { text: 'chips', to: '/close' }],
+  [{ kind: 'noneOfThese', probability: 0.7 } as const, { text: 'Probably nothing on this list: see what to do.', to: '' }],
   [null, { text: 'Working out the next move …', to: '' }],
 ])('%j', (move, words) => expect(moveWords(move, 'chips')).toEqual(words));

@@ -1,0 +1,46 @@
+import 'fake-indexeddb/auto';
+import { packModel, type EntryPayload, type Pack } from '@patient-badger/core';
+import { findFamily } from '@patient-badger/knowledge';
+import { render, screen } from '@testing-library/react';
+import { viewAfter } from '../testing/viewAfter.ts';
+import { NextLook } from './NextLook.tsx';
+import { Suspects } from './Suspects.tsx';
+import { Verdict } from './VerdictScreen.tsx';
+
+const pack = findFamily('sector-steering') as Pack;
+
+/** A look that shows what a sound machine most often shows. */
+const sound = (look: string): EntryPayload => {
+  const [usual] = [...(packModel(pack).outcomes.get(look) ?? [])].sort((p, q) => q.likelihood('sound') - p.likelihood('sound'));
+  return { kind: 'lookRecorded', look, result: usual?.result ?? '' };
+};
+
+test('with every look as it should be, nothing of the list is named: what that can mean stands there, and one’s own words come first', () => {
+  const view = viewAfter(pack, ...pack.looks.map(({ id }) => sound(id)));
+  expect(view.trace.end?.kind).toBe('noneOfThese');
+  const { unmount } = render(<Suspects view={view} />);
+  for (const text of [
+    'Probably nothing on this list',
+    /^Outside the chain: /,
+    /^In the chain, and not on the list: /,
+    /^Sound after all: /,
+  ])
+    expect(screen.getByText(text)).toBeTruthy();
+  expect(screen.queryByText(/^Verdict/)).toBeNull();
+  unmount();
+  render(<Verdict view={view} />);
+  expect(screen.getByText('Probably nothing on this list')).toBeTruthy();
+  expect(screen.queryByTestId('decide')).toBeNull();
+});
+
+test('what leads without its own sight is the next to be looked at, by name', () => {
+  const led = ['rim-play:large', 'wheel-watch-shaft:turns', 'wheel-watch-both:still-still', 'shaft-watch-pinion:turns'].map((each) => {
+    const [look = '', result = ''] = each.split(':');
+    return { kind: 'lookRecorded', look, result } satisfies EntryPayload;
+  });
+  const view = viewAfter(pack, ...led);
+  expect([view.trace.verdict, view.trace.toLookAt?.fault]).toEqual([null, 'sector-stripped']);
+  render(<NextLook view={view} />);
+  expect(screen.getByText('Next to be looked at')).toBeTruthy();
+  expect(screen.getByText(/^.*Sector teeth stripped stands first, and nothing that was seen settles it yet/)).toBeTruthy();
+});
