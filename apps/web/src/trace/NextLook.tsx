@@ -19,11 +19,7 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
     return (
       <Card tone="next">
         <Text variant="head">No look left that is worth its minutes</Text>
-        <Text>
-          {trace.nothingElseProbability === undefined
-            ? 'Decide on what is known, or add below what you saw besides.'
-            : `That nothing else on the list is there: ${percent(trace.nothingElseProbability)}. More looks cost more than that doubt is worth.`}
-        </Text>
+        <Text>Decide on what is known, or add below what you saw besides.</Text>
         <Button variant="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       </Card>
     );

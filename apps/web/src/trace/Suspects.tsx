@@ -8,6 +8,7 @@ import { faultName } from '../wording/faultName.ts';
 import { percent } from '../wording/words.ts';
 import { type JobView } from '../job/JobView.ts';
 import { alsoSure } from './alsoSure.ts';
+import { leftAtThat } from './leftAtThat.ts';
 import { NextLook } from './NextLook.tsx';
 import { NoneLeads, Unexplained } from './NoneLeads.tsx';
 
@@ -38,11 +39,12 @@ export function Suspects({ view }: { view: JobView }) {
     );
   }
   if (trace.end?.kind === 'noneOfThese') return <NoneLeads view={view} />;
-  if (trace.end?.kind === 'nothingElse') {
+  const left = leftAtThat(view);
+  if (left) {
     return (
       <Card tone="next">
-        <Text variant="label">{percent(trace.end.probability)} sure</Text>
-        <Text variant="head">Nothing else on this list</Text>
+        <Text variant="label">{left.label}</Text>
+        <Text variant="head">{left.head}</Text>
         {toVerdict}
       </Card>
     );

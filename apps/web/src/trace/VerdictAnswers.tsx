@@ -7,8 +7,8 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
-import { percent } from '../wording/words.ts';
 import { type JobView } from '../job/JobView.ts';
+import { leftAtThat } from './leftAtThat.ts';
 
 /** Found for sure, and perhaps not alone: debris of one gear is the next one's trouble. */
 export function GoOn({ view: { job }, fault, probability }: { view: JobView; fault: Fault; probability: number }) {
@@ -33,13 +33,14 @@ export function GoOn({ view: { job }, fault, probability }: { view: JobView; fau
 /** The tracing went on after a find, and nothing else came up. */
 export function NothingElse({ view }: { view: JobView }) {
   const faults = toSetRight(view.pack, view.state);
-  const probability = view.trace.end?.probability ?? 0;
+  const probability = view.trace.nothingElseProbability ?? 0;
+  const left = leftAtThat(view);
   const [first] = faults;
   return (
     <>
-      <Text variant="label">{percent(probability)} sure</Text>
-      <Text variant="title">Nothing else on this list</Text>
-      <Text>What was found is all that the list of this family knows of, as far as the looks tell.</Text>
+      <Text variant="label">{left?.label}</Text>
+      <Text variant="title">{left?.head}</Text>
+      <Text>{left?.text}</Text>
       {view.pack.safetyCritical ? (
         <Text variant="danger">
           The list holds the gear chain and what is beside it. Frame, wheels, tyres, brakes and whatever else can hurt is looked over by the

@@ -8,6 +8,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { resultName } from '../wording/resultName.ts';
 import { alsoSure } from './alsoSure.ts';
+import { leftAtThat } from './leftAtThat.ts';
 import { GoOn, NothingElse, NotListed, Accept } from './VerdictAnswers.tsx';
 
 /** Who did it, why we think so, and what to do about it. The mechanic decides; the app gives reasons. */
@@ -24,7 +25,7 @@ function headOf({ verdict }: TraceOutput): string {
 
 export function Verdict({ view }: { view: JobView }) {
   const { pack, state, trace } = view;
-  if (trace.end?.kind === 'nothingElse') return <NothingElse view={view} />;
+  if (leftAtThat(view)) return <NothingElse view={view} />;
   if (trace.end?.kind === 'noneOfThese') return <NothingListed view={view} />;
   const [first, ...others] = trace.suspects;
   const fault = pack.faults.find(({ id }) => id === first?.fault);
