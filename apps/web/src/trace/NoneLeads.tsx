@@ -22,7 +22,7 @@ export function NoneLeads({ view }: { view: JobView }) {
           {leader ? `; the likeliest, ${leader.name}, has ${percent(leader.probability)}` : ''}. Nothing more is opened for what is left.
         </Text>
         <Text variant="strong">Outside the chain: {percent(outside)}</Text>
-        <Text variant="soft">Fuel, belt, battery, wiring, tyres, a frame: see that the complaint is there, and look beside the gears.</Text>
+        <Text variant="soft">Fuel, battery, wiring, tyres, a frame: see that the complaint is there, and look beside the gears.</Text>
         <Text variant="strong">In the chain, and not on the list: {percent(unlisted)}</Text>
         <Text variant="soft">One of the looks below may show where. Write down what you see in your own words.</Text>
         <Text variant="strong">Sound after all: {percent(sound)}</Text>
