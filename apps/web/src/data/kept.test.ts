@@ -1,4 +1,4 @@
-import { QueryClient } from '@tanstack/react-query';
+import { dehydrate, hydrate, QueryClient } from '@tanstack/react-query';
 import { isKept, keptOf, MOST_KEPT } from './kept.ts';
 
 function clientWith(keys: readonly (readonly unknown[])[]): QueryClient {
@@ -41,4 +41,18 @@ test('of a list that was gone through to its end the first pages are kept, each 
   expect(keptOf(data)).toEqual({ pages: pages.slice(0, 2), pageParams: ['0', '1'] });
   expect(keptOf({ name: 'The shed' })).toEqual({ name: 'The shed' });
   expect(keptOf(undefined)).toBeUndefined();
+});
+
+test('what was read and could not be asked for again is kept on, and comes back as it was; what never came is not', async () => {
+  const client = clientWith([['shop']]);
+  const gone = () => Promise.reject(new Error('no answer'));
+  for (const queryKey of [['shop'], ['job', 'x']])
+    await client.fetchQuery({ queryKey, queryFn: gone, retry: false }).catch(() => undefined);
+  expect(client.getQueryState(['shop'])?.status).toBe('error');
+  expect(keysKept(client)).toEqual([['shop']]);
+  const again = new QueryClient();
+  hydrate(again, JSON.parse(JSON.stringify(dehydrate(client, { shouldDehydrateQuery: isKept(client) }))));
+  expect(again.getQueryData(['shop'])).toEqual({ i: 0 });
+  client.clear();
+  again.clear();
 });

@@ -12,7 +12,8 @@ export const MOST_KEPT: Readonly<Record<string, number>> = { job: 40, machine: 6
  */
 export function isKept(client: QueryClient): (query: Query) => boolean {
   return ({ queryKey: [name, asked], state, queryHash }) => {
-    if (state.status !== 'success' || typeof name !== 'string') return false;
+    // What could not be asked for again just now is still what was read last.
+    if (state.data === undefined || typeof name !== 'string') return false;
     if (WHOLE.has(name)) return true;
     if (PLAIN.has(name)) return isPlain(asked);
     const most = MOST_KEPT[name];
