@@ -1,8 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CANNOT_TELL, packForFacts, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import { CANNOT_TELL, likeliestResults, packForFacts, packModel, SOUND, traceInput, traceNext, type Pack } from '@patient-badger/core';
 import { openAfter } from '../packages/core/src/access/state.ts';
-import { SOUND } from '../packages/core/src/trace/hypotheses.ts';
 import { forbidden } from '../packages/core/src/trace/forbidden.ts';
 
 /** A machine told from its physical fault, without knowledge of the pack's chances: what it shows at every look. */
@@ -85,13 +84,5 @@ export const soundMachines = (pack: Pack): readonly Machine[] =>
   [null, ...pack.complaints.map(({ id }) => id)].map((complaint) => ({
     ...{ title: `all sound, ${complaint ?? 'no complaint'}`, kind: 'sound', family: pack.id, facts: {}, verdict: null },
     complaints: complaint === null ? [] : [complaint],
-    answers: soundAnswers(pack),
+    answers: likeliestResults(packModel(pack), SOUND),
   }));
-
-const soundAnswers = (pack: Pack) =>
-  Object.fromEntries(
-    [...packModel(pack).outcomes].map(([look, results]) => {
-      const [likeliest] = [...results].sort((p, q) => q.likelihood(SOUND) - p.likelihood(SOUND));
-      return [look, likeliest?.result ?? CANNOT_TELL];
-    }),
-  );

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { keysOf, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import { keysOf, likeliestResults, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
 import { openAfter } from '../packages/core/src/access/state.ts';
 import { forbidden } from '../packages/core/src/trace/forbidden.ts';
 
@@ -39,7 +39,8 @@ export function told({ family, facts, observations, verdict, accept = [], minPro
 
 /** What the machine of a story shows at each look: what was told, the last time it was, or else the likeliest. */
 function machine({ observations, verdict }: Story, pack: Pack): (look: string) => string {
-  const { hypotheses, outcomes } = packModel(pack);
+  const model = packModel(pack);
+  const { hypotheses, outcomes } = model;
   const chance = (look: string, result: string, id: string) =>
     outcomes
       .get(look)
@@ -52,10 +53,8 @@ function machine({ observations, verdict }: Story, pack: Pack): (look: string) =
     .sort((p, q) => q.fit - p.fit);
   const truth = fitting[0]?.id;
   if (truth === undefined) throw new Error(`no such machine: ${verdict.join(' and ')}`);
-  return (look) =>
-    observations.findLast((each) => each.look === look)?.result ??
-    [...(outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(truth) - p.likelihood(truth))[0]?.result ??
-    '';
+  const likeliest = likeliestResults(model, truth);
+  return (look) => observations.findLast((each) => each.look === look)?.result ?? likeliest[look] ?? '';
 }
 
 export interface OwnResult {

@@ -1,4 +1,4 @@
-import { packModel, waysAlone, type FaultMode, type Pack } from '@patient-badger/core';
+import { likeliestResults, packModel, SOUND, waysAlone, type FaultMode, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -104,20 +104,13 @@ export type Truth = Readonly<Record<string, string>>;
 /** What each look most likely shows on a machine with this fault, as the family has it. */
 export function honest(family: string, fault: string, mode?: FaultMode): Truth {
   const pack = findFamily(family) as Pack;
-  const ways = waysAlone(packModel(pack).hypotheses, fault);
-  return likeliestShown(pack, (ways.find(({ faults }) => faults[0]?.mode === mode) ?? ways[0])?.id ?? '');
+  const model = packModel(pack);
+  const ways = waysAlone(model.hypotheses, fault);
+  return likeliestResults(model, (ways.find(({ faults }) => faults[0]?.mode === mode) ?? ways[0])?.id ?? '');
 }
 
 /** What each look most likely shows on a machine on which nothing is wrong. */
-export const allSound = (family: string): Truth => likeliestShown(findFamily(family) as Pack, 'sound');
-
-const likeliestShown = (pack: Pack, id: string): Truth =>
-  Object.fromEntries(
-    [...packModel(pack).outcomes].map(([look, results]) => {
-      const [likeliest] = [...results].sort((p, q) => q.likelihood(id) - p.likelihood(id));
-      return [look, likeliest?.result ?? ''] as const;
-    }),
-  );
+export const allSound = (family: string): Truth => likeliestResults(packModel(findFamily(family) as Pack), SOUND);
 
 /** Says what a look shows: with the instrument where it is wanted and there is one, else by pressing. */
 async function answer(page: Page, result: string, byInstrument: boolean): Promise<void> {
@@ -213,7 +206,7 @@ export async function closeUp(page: Page): Promise<void> {
   await page.getByText(/^Finished \d/).waitFor();
 }
 
-const SOUND: Truth = {
+const SOUND_SAW: Truth = {
   'tank-level': 'full',
   'oil-feel': 'right',
   'wet-underneath': 'dry',
@@ -237,5 +230,5 @@ const SOUND: Truth = {
   'plunger-play': 'snug',
   'seal-look': 'whole',
 };
-export const PACKED: Truth = { ...SOUND, 'drum-tabs': 'hidden', 'chips-on-worm': 'packed', 'worm-watch-pinion': 'less' };
-export const STRIPPED: Truth = { ...SOUND, 'worm-under-light': 'stripped', 'worm-watch-pinion': 'still', 'worm-against-new': 'worn' };
+export const PACKED: Truth = { ...SOUND_SAW, 'drum-tabs': 'hidden', 'chips-on-worm': 'packed', 'worm-watch-pinion': 'less' };
+export const STRIPPED: Truth = { ...SOUND_SAW, 'worm-under-light': 'stripped', 'worm-watch-pinion': 'still', 'worm-against-new': 'worn' };

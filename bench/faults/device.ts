@@ -38,34 +38,26 @@ export async function phone() {
   };
 }
 
-/** How often each text stands in the record, as remarks, and how many photos a job has. */
-export async function record(
-  url: string,
-): Promise<{ texts: ReadonlyMap<string, number>; order: readonly string[]; photos: number; hashes: number }> {
+/** How often each text stands in the record, as remarks, and under whose names, and how many photos a job has. */
+export async function record(url: string): Promise<{
+  texts: ReadonlyMap<string, number>;
+  authors: ReadonlyMap<string, readonly string[]>;
+  order: readonly string[];
+  photos: number;
+  hashes: number;
+}> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
-  const remarks = await client.query<{ text: string }>(
-    "SELECT payload->>'text' AS text FROM entries WHERE payload->>'kind' = 'remark' ORDER BY seq",
+  const remarks = await client.query<{ text: string; by: string }>(
+    `SELECT payload->>'text' AS text, "by" FROM entries WHERE payload->>'kind' = 'remark' ORDER BY seq`,
   );
   const photos = await client.query<{ hash: string }>("SELECT payload->>'hash' AS hash FROM entries WHERE payload->>'kind' = 'photoTaken'");
   await client.end();
   const order = remarks.rows.map(({ text }) => text);
-  const texts = new Map<string, number>();
-  for (const text of order) texts.set(text, (texts.get(text) ?? 0) + 1);
-  return { texts, order, photos: photos.rows.length, hashes: new Set(photos.rows.map(({ hash }) => hash)).size };
-}
-
-/** Under whose names each remark stands in the record. */
-export async function authors(url: string): Promise<ReadonlyMap<string, readonly string[]>> {
-  const client = new pg.Client({ connectionString: url });
-  await client.connect();
-  const { rows } = await client.query<{ text: string; by: string }>(
-    `SELECT payload->>'text' AS text, "by" FROM entries WHERE payload->>'kind' = 'remark' ORDER BY seq`,
-  );
-  await client.end();
-  const found = new Map<string, string[]>();
-  for (const { text, by } of rows) found.set(text, [...(found.get(text) ?? []), by]);
-  return found;
+  const authors = new Map<string, string[]>();
+  for (const { text, by } of remarks.rows) authors.set(text, [...(authors.get(text) ?? []), by]);
+  const texts = new Map([...authors].map(([text, names]) => [text, names.length]));
+  return { texts, authors, order, photos: photos.rows.length, hashes: new Set(photos.rows.map(({ hash }) => hash)).size };
 }
 
 /** What waits in the box of the device, and how much of it is set aside. */

@@ -1,12 +1,12 @@
 import type { Page } from 'playwright-core';
+import { SAMPLE } from '../../apps/server/src/demo/sample.ts';
 import { arrive, button, link, radio, takeIn } from '../../e2e/actions.ts';
-import { authors, box, phone } from './device.ts';
+import { box, phone, record } from './device.ts';
 import { openShop } from './shopServer.ts';
 import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 const NAMES = ['Tobin', 'Imke'] as const;
 type Name = (typeof NAMES)[number];
-const PIN = '2580';
 
 /**
  * A phone that two people share, without a connection: one writes, the other takes it by name and writes, and at times
@@ -35,11 +35,9 @@ export async function handedOver({ rounds, database }: Campaign): Promise<Tally>
       await page.getByTestId('entry').filter({ hasText: text }).first().waitFor();
       written.set(text, holder);
     };
-    const holders = new Set<Name>([holder]);
     await write();
     for (let hand = 0; hand < (random() < 0.3 ? 2 : 1); hand++) {
       holder = await takeByName(page, holder);
-      holders.add(holder);
       await write();
     }
     if (random() < 0.3) await page.reload();
@@ -51,14 +49,14 @@ export async function handedOver({ rounds, database }: Campaign): Promise<Tally>
     } else await device.offline(false);
     await pause(random() * 1500);
     // Nobody has given a PIN yet.
-    tally.forged += [...(await authors(url)).keys()].filter((text) => written.has(text)).length;
+    tally.forged += [...(await record(url)).authors.keys()].filter((text) => written.has(text)).length;
     if (!(await until(() => provenAll(page, random() < 0.2), 60_000))) tally.stuck++;
     tally.stuck += (await box(page)).aside;
-    const found = await authors(url);
+    const { authors } = await record(url);
     tally.rounds++;
     tally.written += written.size;
     for (const [text, by] of written) {
-      const names = found.get(text) ?? [];
+      const names = authors.get(text) ?? [];
       if (names.length === 0) tally.lost++;
       tally.doubled += Math.max(0, names.length - 1);
       tally.forged += names.filter((name) => name !== by.toLowerCase()).length;
@@ -98,7 +96,7 @@ async function provenAll(page: Page, wrongFirst: boolean): Promise<boolean> {
       await page.getByTestId('prove').first().click();
       await page.getByRole('alert').first().waitFor();
     }
-    await field.fill(PIN);
+    await field.fill(SAMPLE.pin);
     await page.getByTestId('prove').first().click();
     await pause(300);
   }

@@ -159,6 +159,7 @@ export {
   COMPLAINT_FACT,
   NONE_OF_THESE,
   NOTHING_ELSE,
+  SOUND,
   complaintChance,
   keysOf,
   priorOf,
@@ -191,6 +192,6 @@ export {
   type SettingWanted,
 } from './trace/pack.ts';
 export { lookWants, statesLacking } from './trace/wanted.ts';
-export { packModel } from './trace/packModel.ts';
+export { likeliestResults, packModel } from './trace/packModel.ts';
 export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
 export { advisedLooks, facts, traceInput, type LookAdvice, SURENESS, type OwnLook, type TraceOutput } from './trace/schema.ts';

@@ -5,6 +5,7 @@ import { ServerProblem } from '../problems.ts';
 import { beginningsQuery, wordsOf } from '../words.ts';
 import { toEntry, writeRow } from './commit.ts';
 import { packOfJob } from '../machines/packs.ts';
+import { holdShop } from '../machines/tellRows.ts';
 import { entries, jobs } from './entities.ts';
 
 /** Newest first: by the day it was finished, or taken in where it is not. */
@@ -104,22 +105,23 @@ const AT_ONCE = 200;
 export async function rebuildRows(dataSource: DataSource): Promise<number> {
   let count = 0;
   for (let last = '00000000-0000-0000-0000-000000000000'; ;) {
-    const ids = (await dataSource.query<{ id: string }[]>('SELECT id FROM jobs WHERE id > $1 ORDER BY id LIMIT $2', [last, AT_ONCE])).map(
-      ({ id }) => id,
+    const found = await dataSource.query<{ id: string; shopId: string }[]>(
+      'SELECT id, shop_id AS "shopId" FROM jobs WHERE id > $1 ORDER BY id LIMIT $2',
+      [last, AT_ONCE],
     );
-    const end = ids.at(-1);
+    const end = found.at(-1);
     if (end === undefined) return count;
-    for (const id of ids) await dataSource.transaction((manager) => rebuildRow(manager, id));
-    count += ids.length;
-    last = end;
+    for (const each of found) await dataSource.transaction((manager) => rebuildRow(manager, each));
+    count += found.length;
+    last = end.id;
   }
 }
 
-async function rebuildRow(manager: EntityManager, id: string): Promise<void> {
-  // The shop's row first, as every writer does: no entry comes between reading and writing.
-  await manager.query('SELECT 1 FROM shops WHERE id = (SELECT shop_id FROM jobs WHERE id = $1) FOR UPDATE', [id]);
+async function rebuildRow(manager: EntityManager, { id, shopId }: { readonly id: string; readonly shopId: string }): Promise<void> {
+  // No entry comes between reading and writing.
+  await holdShop(manager, shopId);
   const list = await manager.find(entries, { where: { jobId: id }, order: { seq: 'ASC' } });
-  const { shopId, machineId, safetyCritical } = await manager.findOneByOrFail(jobs, { id });
+  const { machineId, safetyCritical } = await manager.findOneByOrFail(jobs, { id });
   await writeRow(manager, {
     state: foldJob(id, list.map(toEntry)),
     pack: await packOfJob(manager, { shopId, machineId, safetyCritical }),

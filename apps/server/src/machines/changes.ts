@@ -53,12 +53,8 @@ async function refuseModel(manager: EntityManager, machine: MachineRow, modelId:
 export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: Asked, into: string): Promise<void> {
   await dataSource.transaction(async (manager) => {
     await holdShop(manager, shopId);
-    // In one order whichever way round two people do it at once.
-    const rows = new Map<string, MachineRow>();
-    for (const each of [id, into].sort()) rows.set(each, await locked(manager, shopId, each));
-    const [from, to] = [rows.get(id), rows.get(into)];
-    if (!from || !to || id === into || from.family !== to.family || to.mergedInto !== null)
-      throw new ServerProblem('otherMachine', { path: 'into' });
+    const [from, to] = [await locked(manager, shopId, id), await locked(manager, shopId, into)];
+    if (id === into || from.family !== to.family || to.mergedInto !== null) throw new ServerProblem('otherMachine', { path: 'into' });
     if (to.retiredAt !== null || from.mergedInto !== null) throw new ServerProblem('otherMachine', { path: 'into' });
     // Its jobs come under the model of the other: refused as a change of model is, where they would make no sense there.
     const modelId = to.modelId ?? from.modelId;

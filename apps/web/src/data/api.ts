@@ -91,12 +91,11 @@ const read = async (path: string, asked: RequestInit): Promise<Answer> => {
 
 /** What stands at an address as it is: a file that goes on to another program. @throws ApiRefusal, NoAnswer */
 export async function callText(path: string): Promise<string> {
-  const response = await fetch(path, { signal: AbortSignal.timeout(DEADLINE_MS) }).catch(() => {
+  const { ok, status, text } = await read(path, { signal: AbortSignal.timeout(DEADLINE_MS) }).catch(() => {
     throw new NoAnswer();
   });
-  const text = await response.text();
-  if (response.ok) return text;
-  throw new ApiRefusal(response.status, readRefusal(JSON.parse(text)));
+  if (ok) return text;
+  throw new ApiRefusal(status, readRefusal(JSON.parse(text)));
 }
 
 /** Whoever has the device, once they have shown that it is them; until then what is read is read under whoever it was before. */

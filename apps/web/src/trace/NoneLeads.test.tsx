@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { packModel, type EntryPayload, type Pack } from '@patient-badger/core';
+import { likeliestResults, packModel, SOUND, type EntryPayload, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { render, screen } from '@testing-library/react';
 import { viewAfter } from '../testing/viewAfter.ts';
@@ -9,14 +9,14 @@ import { Verdict } from './VerdictScreen.tsx';
 
 const pack = findFamily('sector-steering') as Pack;
 
-/** A look that shows what a sound machine most often shows. */
-const sound = (look: string): EntryPayload => {
-  const [usual] = [...(packModel(pack).outcomes.get(look) ?? [])].sort((p, q) => q.likelihood('sound') - p.likelihood('sound'));
-  return { kind: 'lookRecorded', look, result: usual?.result ?? '' };
-};
+const sound = Object.entries(likeliestResults(packModel(pack), SOUND)).map(([look, result]): EntryPayload => ({
+  kind: 'lookRecorded',
+  look,
+  result,
+}));
 
 test('with every look as it should be, nothing of the list is named: what that can mean stands there, and one’s own words come first', () => {
-  const view = viewAfter(pack, ...pack.looks.map(({ id }) => sound(id)));
+  const view = viewAfter(pack, ...sound);
   expect(view.trace.end?.kind).toBe('noneOfThese');
   const { unmount } = render(<Suspects view={view} />);
   for (const text of [

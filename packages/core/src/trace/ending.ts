@@ -27,6 +27,8 @@ interface Weighed {
   readonly seen: readonly Seen[];
   readonly input: TraceInput;
   readonly evidence: Evidence;
+  /** Faults that a result settled. */
+  readonly settled: ReadonlySet<string>;
   readonly progress: { readonly taken: ReadonlySet<string>; readonly reached: ReadonlySet<string> };
 }
 
@@ -45,17 +47,15 @@ export function settledBy(pack: Pack, { look, result }: Seen): readonly string[]
 
 /** Every fault that is sure and has the evidence for it, the surest first; else what of the sure ones is to be looked at. */
 export function judge(weighed: Weighed): Judged {
-  const { pack, faults, seen, input, evidence } = weighed;
+  const { pack, faults, seen, input, evidence, settled } = weighed;
   const listed = pack.faults.map(({ id }) => id).filter((id) => id in faults);
   const unexplained = seen.filter((each) => evidence.isFinding(each) && !listed.some((fault) => evidence.explains(fault, each)));
-  const settled = new Set(seen.flatMap((each) => settledBy(pack, each)));
   // Three and more that were seen stand beside each other, though no two of them need be likely together.
   const sure = Object.entries(faults)
     .filter(([id, p]) => id !== NONE_OF_THESE && id !== NOTHING_ELSE && (p >= input.confidence || settled.has(id)))
     .sort(([, p], [, q]) => q - p);
   const wanted = sure.flatMap(([fault, p]) => (settled.has(fault) ? [] : (wantedFor(weighed, fault, p) ?? [])));
-  const shown = sure.filter(([fault]) => settled.has(fault) || !wanted.some((each) => each.fault === fault));
-  const proven = shown.filter(([fault]) => settled.has(fault) || isShown(weighed, fault));
+  const proven = sure.filter(([fault]) => settled.has(fault) || (isShown(weighed, fault) && !wanted.some((each) => each.fault === fault)));
   const [first] = proven;
   return {
     verdict: first ? { fault: first[0], probability: first[1], faults: proven.map(([id]) => id) } : null,
@@ -148,7 +148,7 @@ export function endOf({ pack, faults, seen, input, evidence, judged, advice, min
     return isOver ? { kind: 'notWorthIt', probability: Math.max(lead, none, nothingElse), because: findings } : null;
   }
   if (noneLeads(faults)) {
-    if (advice.some(isGlanceAt(faults))) return null;
+    if (advice.some(isGlance)) return null;
     return { kind: 'noneOfThese', probability: none, because: unexplained };
   }
   if (!isOver) return null;

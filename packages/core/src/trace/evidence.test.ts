@@ -5,14 +5,13 @@ import { evidenceOf } from './evidence.ts';
 import { NOTHING_ELSE, SOUND } from './hypotheses.ts';
 import { traceNext } from './next.ts';
 import type { Pack } from './pack.ts';
-import { packModel } from './packModel.ts';
+import { likeliestResults, packModel } from './packModel.ts';
 import { traceInput, type TraceInput, type TraceOutput } from './schema.ts';
 
 const ask = (pack: Pack, more: Partial<TraceInput>): TraceOutput => traceNext(traceInput.parse({ family: pack.id, ...more }), pack);
 
 /** What a machine without any fault shows most often. */
-const soundOn = (pack: Pack, look: string): string =>
-  [...(packModel(pack).outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(SOUND) - p.likelihood(SOUND))[0]?.result ?? '';
+const soundOn = (pack: Pack, look: string): string => likeliestResults(packModel(pack), SOUND)[look] ?? '';
 
 /** The advice followed on a machine on which every look is as it should be. */
 function allSound(pack: Pack, complaint: string | null): TraceOutput {
@@ -62,11 +61,8 @@ test('no verdict without a finding that it explains, places never above one, and
 
 test('what is found is never named again, nor contradicted: nothing else is what is left', () => {
   const pack = findFamily('garden-transaxle') as Pack;
-  const { outcomes } = packModel(pack, ['belt-slips']);
-  const observations = [...outcomes].map(([look, results]) => ({
-    look,
-    result: [...results].sort((p, q) => q.likelihood(NOTHING_ELSE) - p.likelihood(NOTHING_ELSE))[0]?.result ?? '',
-  }));
+  const shown = likeliestResults(packModel(pack, ['belt-slips']), NOTHING_ELSE);
+  const observations = Object.entries(shown).map(([look, result]) => ({ look, result }));
   const { suspects, end, nothingElseProbability } = ask(pack, { observations, found: ['belt-slips'] });
   expect(suspects.map(({ fault }) => fault)).not.toContain('belt-slips');
   expect([end?.kind, nothingElseProbability]).toEqual(['nothingElse', expect.any(Number)]);

@@ -6,7 +6,7 @@ import { CANNOT_TELL, traceNext } from './next.ts';
 import { oneAtATime } from './oneAtATime.ts';
 import { outcomesOf } from './outcomes.ts';
 import { packSchema, type Pack } from './pack.ts';
-import { packModel } from './packModel.ts';
+import { likeliestResults, packModel } from './packModel.ts';
 import { traceInput, type TraceOutput } from './schema.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
@@ -123,14 +123,12 @@ test('packed chips are found and cost no part', () => {
 });
 
 test('looks that are as on a sound machine raise none-of-these above every suspect, and end the search without a verdict', () => {
-  const sound = pack.looks.map((look) => ({ look: look.id, result: likeliestOn(look, SOUND) }));
+  const shown = likeliestResults(packModel(pack), SOUND);
+  const sound = pack.looks.map((look) => ({ look: look.id, result: shown[look.id] ?? '' }));
   const { noneOfTheseProbability, suspects, verdict, end } = ask({ observations: sound });
   expect(noneOfTheseProbability).toBeGreaterThan(suspects[0]?.probability ?? 1);
   expect([verdict, end?.kind]).toEqual([null, 'noneOfThese']);
 });
-
-const likeliestOn = (look: Pack['looks'][number], id: string) =>
-  [...(packModel(pack).outcomes.get(look.id) ?? [])].sort((p, q) => q.likelihood(id) - p.likelihood(id))[0]?.result ?? '';
 
 test('on sixty made-up saws the right fault is named in more than 85 of 100, in fewer minutes than by the textbook’s order', () => {
   const random = seeded(7);

@@ -52,7 +52,9 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   const { hypotheses, outcomes } = model;
   check(input, pack, outcomes);
   const seen = lastOfEach(input.observations);
-  const settling = seen.filter((each) => settledBy(pack, each).some((fault) => hypotheses.some((other) => holds(other, fault))));
+  const settles = (each: Observation) => settledBy(pack, each).filter((fault) => hypotheses.some((other) => holds(other, fault)));
+  const settling = seen.filter((each) => settles(each).length > 0);
+  const settled = new Set(settling.flatMap(settles));
   const prior = priorOf(pack, input.facts, hypotheses);
   // What settles a fault comes last: it holds whatever was seen before and after.
   const followed = follow(prior, [
@@ -60,27 +62,26 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
     ...input.ownLooks.map((each, i) => seenBesides(each, i, hypotheses)),
     ...settling.map((each) => found(each, outcomes)),
   ]);
-  const trail = withSettled(followed, { hypotheses, settled: new Set(settling.flatMap((each) => settledBy(pack, each))) });
+  const trail = withSettled(followed, { hypotheses, settled });
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
   const taken = new Set(seen.filter((each) => !worthAnother(each, input, pack)).map(({ look }) => look));
   const progress = { belief, taken, reached: new Set(input.reached) };
   const evidence = evidenceOf(pack, model, input.found);
-  const weighed = { pack, faults, seen, input, evidence, progress };
+  const weighed = { pack, faults, seen, input, evidence, settled, progress };
   const judged = judge(weighed);
   const plans = judged.verdict ? [] : lookAhead(pack, model, progress, input.confidence);
   const ranked = rankLooks({ pack, model, ...progress, wanted: judged.toLookAt?.look });
   const advice = beforeTheEyesFirst(inOrderOf(plans, ranked.possible), saidOf(pack, input.facts)?.first ?? []);
-  const ordered = first(advice, judged.toLookAt ? ({ look }) => look === judged.toLookAt?.look : isGlanceAt(faults));
+  const ordered = withFirst(advice, judged.toLookAt ? ({ look }) => look === judged.toLookAt?.look : isGlanceAt(faults));
   const end = endOf({ ...weighed, judged, advice: ordered, minutes: plans[0]?.minutesToVerdict ?? 0 });
-  const glances = end ? [] : ordered;
 
   return {
     suspects: suspectsOf(pack, { hypotheses, prior, faults, trail }),
     noneOfTheseProbability: faults[NONE_OF_THESE] ?? 0,
     noneOfThese: kindsOfNone(hypotheses, belief),
     places: placesOf(pack, hypotheses, belief),
-    next: glances[0] ?? null,
+    next: end ? null : (ordered[0] ?? null),
     alternatives: end ? ordered : ordered.slice(1),
     notPossible: ranked.notPossible,
     pairs: pairsIn(hypotheses, belief),
@@ -95,7 +96,7 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   };
 }
 
-const first = (advice: readonly LookAdvice[], goesFirst: (each: LookAdvice) => boolean): LookAdvice[] => [
+const withFirst = (advice: readonly LookAdvice[], goesFirst: (each: LookAdvice) => boolean): LookAdvice[] => [
   ...advice.filter(goesFirst),
   ...advice.filter((each) => !goesFirst(each)),
 ];

@@ -34,6 +34,15 @@ export function packModel(pack: Pack, found: readonly string[] = []): PackModel 
   return made;
 }
 
+/** What a machine shows most often at each look, by look, under one hypothesis of the model or without any fault. */
+export const likeliestResults = ({ outcomes }: PackModel, hypothesis: string): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    [...outcomes].map(([look, results]) => {
+      const [likeliest] = [...results].sort((p, q) => q.likelihood(hypothesis) - p.likelihood(hypothesis));
+      return [look, likeliest?.result ?? ''];
+    }),
+  );
+
 /** The same outcomes with their likelihoods looked up instead of worked out. */
 function table(outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   return outcomes.map((outcome) => {

@@ -6,7 +6,7 @@ import { forbidden } from './forbidden.ts';
 import { waysAlone } from './hypotheses.ts';
 import { traceNext } from './next.ts';
 import type { KinematicLook, Pack } from './pack.ts';
-import { packModel } from './packModel.ts';
+import { likeliestResults, packModel } from './packModel.ts';
 import { advisedLooks, traceInput, type TraceOutput } from './schema.ts';
 
 /** The same machines each time, so that a change is what makes it fail; others with SEED=n. */
@@ -16,8 +16,7 @@ const ask = (pack: Pack, more: object) => traceNext(traceInput.parse({ family: p
 const chanceOf = ({ suspects }: TraceOutput, fault: string) => suspects.find((each) => each.fault === fault)?.probability ?? 0;
 
 /** The likeliest result of a look on a machine of this hypothesis. */
-const shown = (pack: Pack, look: string, hypothesis: string): string =>
-  [...(packModel(pack).outcomes.get(look) ?? [])].sort((p, q) => q.likelihood(hypothesis) - p.likelihood(hypothesis))[0]?.result ?? '';
+const shown = (pack: Pack, look: string, hypothesis: string): string => likeliestResults(packModel(pack), hypothesis)[look] ?? '';
 
 describe.each(FAMILIES)('$id', (pack) => {
   const { hypotheses } = packModel(pack);
