@@ -16,6 +16,8 @@ export interface Machine {
   readonly verdict: readonly (string | readonly string[])[] | null;
   /** Faults that may be named besides. */
   readonly accept?: readonly string[] | null;
+  /** What it shows otherwise once a look was taken: a cure. */
+  readonly after?: readonly { readonly look: string; readonly answers: Readonly<Record<string, string>> }[];
 }
 
 export const machinesIn = (folder: string): readonly Machine[] =>
@@ -38,7 +40,8 @@ export interface Run {
 
 /** The app's own advice followed to its end; each look answered as the machine of the story shows it. */
 export function follow(machine: Machine, family: Pack): Run {
-  const facts = { ...machine.facts, ...(machine.complaints[0] !== undefined && { complaint: machine.complaints[0] }) };
+  const { facts } = machine;
+  const complaints = [...machine.complaints];
   const pack = packForFacts(family, facts);
   const wanted = (machine.verdict ?? []).map((each) => (typeof each === 'string' ? [each] : each));
   const allowed = new Set([...wanted.flat(), ...(machine.accept ?? [])]);
@@ -54,7 +57,7 @@ export function follow(machine: Machine, family: Pack): Run {
   });
   const isNamed = () => wanted.length > 0 && wanted.every((each) => each.some((fault) => found.includes(fault)));
   while (seen.length < MOST_LOOKS) {
-    const asked = traceInput.parse({ family: machine.family, facts, observations: seen, reached, found });
+    const asked = traceInput.parse({ family: machine.family, facts, complaints, observations: seen, reached, found });
     const { next, verdict, end, noneOfTheseProbability, suspects } = traceNext(asked, pack);
     if (verdict) {
       const { faults } = verdict;
@@ -74,7 +77,9 @@ export function follow(machine: Machine, family: Pack): Run {
     trespasses.push(...forbidden(pack, next, reached));
     reached = openAfter(next, reached);
     minutes[found.length === 0 ? 0 : 1] += next.minutes;
-    seen.push({ look: next.look, result: machine.answers[next.look] ?? CANNOT_TELL });
+    const cured = (machine.after ?? []).filter(({ look }) => seen.some((each) => each.look === look));
+    const answers = Object.assign({}, machine.answers, ...cured.map((each) => each.answers)) as typeof machine.answers;
+    seen.push({ look: next.look, result: answers[next.look] ?? CANNOT_TELL });
   }
   return ended('none', 'too many looks');
 }

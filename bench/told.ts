@@ -27,8 +27,9 @@ const isWanted = ({ family }: { readonly family: string }) => wanted === undefin
 const percent = (part: number) => `${(100 * part).toFixed(1)} %`;
 const mean = (list: readonly number[]) => (list.reduce((sum, each) => sum + each, 0) / list.length).toFixed(1);
 
-if (wanted !== HELD_OUT) {
-  const machines = [...machinesIn(join(import.meta.dirname, 'stories/machines')), ...FAMILIES.flatMap(soundMachines)].filter(isWanted);
+{
+  const told = machinesIn(join(import.meta.dirname, 'stories', wanted === HELD_OUT ? 'held-out-machines' : 'machines'));
+  const machines = [...told, ...(wanted === HELD_OUT ? [] : FAMILIES.flatMap(soundMachines))].filter(isWanted);
   const runs = machines.map((machine) => ({ machine, run: follow(machine, findFamily(machine.family) as Pack) }));
   const figuresOf = (list: typeof runs) => {
     const part = (came: string) => percent(list.filter(({ run }) => run.came === came).length / list.length);

@@ -167,7 +167,7 @@ export {
   type Facts,
   type Hypothesis,
 } from './trace/hypotheses.ts';
-export { inputToSee, soundMovement } from './trace/lookMotion.ts';
+export { inputToSee, isLoaded, soundMovement } from './trace/lookMotion.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
 export { lookChances } from './trace/lookChances.ts';

@@ -4,7 +4,7 @@ import { stepsNamed, type Step } from './step.ts';
 interface Family {
   readonly steps: readonly Step[];
   readonly closing: readonly { readonly closes: readonly string[]; readonly minutes: number }[];
-  readonly states: readonly { readonly id: string }[];
+  readonly states: readonly { readonly id: string; readonly powers?: readonly string[] }[];
 }
 
 /** What has to be done before something can be: steps to put back, latest first, and steps to do. */
@@ -25,6 +25,8 @@ export interface Wanted {
   readonly needs: readonly string[];
   /** States that must hold. */
   readonly while: readonly string[];
+  /** Of each of these lists one state must not hold: hands are in it, and what would start it is cut off. */
+  readonly cutOff?: readonly (readonly string[])[];
 }
 
 /** Steps as bits: the first of the family is 1, the next 2. */
@@ -46,6 +48,8 @@ export class Reach {
   private readonly anyWay: Int32Array;
   private readonly ways: readonly (readonly number[])[];
   private readonly knownWays = new Map<string, readonly Way[]>();
+  /** For each step the steps that must not be open when it is done: what brings the power back under hands, or takes props away. */
+  private readonly against: Int32Array;
 
   constructor(private readonly family: Family) {
     this.bit = new Map(family.steps.map(({ id }, i) => [id, 1 << i]));
@@ -54,6 +58,11 @@ export class Reach {
     this.needs = Int32Array.from(family.steps, ({ needs }) => this.maskOf(needs));
     this.anyWay = Int32Array.from(family.steps, ({ ways }) => this.maskOf(ways.flat()));
     this.ways = family.steps.map(({ ways }) => ways.map((way) => this.maskOf(way)));
+    const power = family.states.filter(({ powers = [] }) => powers.length > 0).map(({ id }) => id);
+    this.against = Int32Array.from(family.steps, ({ handsAt, stands }) => {
+      const ended = [...(handsAt === 'near' || handsAt === 'in' ? power : []), ...endedBy(family, stands)];
+      return this.maskOf(family.steps.filter(({ gives }) => gives.some((state) => ended.includes(state))).map(({ id }) => id));
+    });
   }
 
   /** The bits of these steps; ids that the family does not have count for nothing. */
@@ -75,19 +84,20 @@ export class Reach {
    * at each press.
    */
   waysTo(wanted: Wanted): readonly Way[] {
-    const key = JSON.stringify([wanted.needs, wanted.while]);
+    const key = JSON.stringify([wanted.needs, wanted.while, wanted.cutOff]);
     const made = this.knownWays.get(key) ?? this.worksOutWays(wanted);
     this.knownWays.set(key, made);
     return made;
   }
 
-  private worksOutWays({ needs, while: states }: Wanted): readonly Way[] {
-    const choices = states.reduce<readonly (readonly { give: string[]; undone: number }[])[]>((all, state) => {
-      return [
-        ...all,
-        [{ give: [], undone: this.takers(state) }, ...this.givers(state).map(({ id, later }) => ({ give: [id], undone: later }))],
-      ];
-    }, []);
+  private worksOutWays({ needs, while: states, cutOff = [] }: Wanted): readonly Way[] {
+    const choices: readonly (readonly { give: string[]; undone: number }[])[] = [
+      ...states.map((state) => [
+        { give: [], undone: this.takers(state) },
+        ...this.givers(state).map(({ id, later }) => ({ give: [id], undone: later })),
+      ]),
+      ...cutOff.map((list) => list.flatMap((state) => this.endings(state))),
+    ];
     const combined = choices.reduce<readonly { give: readonly string[]; undone: number }[]>(
       (list, more) =>
         list.flatMap((one) => more.map((other) => ({ give: [...one.give, ...other.give], undone: one.undone | other.undone }))),
@@ -108,7 +118,9 @@ export class Reach {
   ): { readonly undo: number; readonly steps: number; readonly minutes: number } | null {
     let best: { undo: number; steps: number; minutes: number } | null = null;
     for (const { asked, done, undone } of ways) {
-      const undo = this.restingOn(reached & undone, reached);
+      const first = this.restingOn(reached & undone, reached);
+      const against = this.all(this.against, this.stillToDo(asked, done, reached & ~first)) & reached & ~first;
+      const undo = against === 0 ? first : this.restingOn(reached & (undone | against), reached);
       const steps = this.stillToDo(asked, done, reached & ~undo);
       if ((steps & blocked) !== 0) continue;
       const minutes = this.sum(this.back, undo) + this.sum(this.minutes, steps);
@@ -162,6 +174,12 @@ export class Reach {
     return new Set(this.family.steps.filter((_, i) => mask & (1 << i)).map(({ id }) => id));
   }
 
+  /** Each step that ends a state, with what would bring it back. */
+  private endings(state: string): { give: string[]; undone: number }[] {
+    const back = this.maskOf(this.givers(state).map(({ id }) => id));
+    return this.family.steps.filter(({ takes }) => takes.includes(state)).map(({ id }) => ({ give: [id], undone: back }));
+  }
+
   private givers(state: string): { id: string; bit: number; later: number }[] {
     const takers = this.takers(state);
     return this.family.steps
@@ -185,11 +203,26 @@ export class Reach {
     return this.maskOf(this.family.steps.filter(({ takes }) => takes.includes(state)).map(({ id }) => id));
   }
 
+  /** Every bit of these masks, of the steps of `mask`. */
+  private all(masks: Int32Array, mask: number): number {
+    let all = 0;
+    for (let left = mask, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) all |= masks[i] as number;
+    return all;
+  }
+
   private sum(minutes: Float64Array, mask: number): number {
     let sum = 0;
     for (let left = mask, i = 0; left !== 0; left >>>= 1, i++) if (left & 1) sum += minutes[i] as number;
     return sum;
   }
+}
+
+/** States that end when it is put on props, or on stands: what is done there needs them ended. */
+export function endedBy({ steps }: Pick<Family, 'steps'>, stands: Step['stands']): readonly string[] {
+  if (stands !== 'props' && stands !== 'stands') return [];
+  const there = steps.filter((each) => each.stands === stands);
+  const isFirst = ({ needs, ways }: Step) => ![...needs, ...ways.flat()].some((id) => there.some((each) => each.id === id));
+  return there.filter(isFirst).flatMap(({ takes }) => takes);
 }
 
 /** Minutes of putting one step back; a piece that closes several is shared among them. */

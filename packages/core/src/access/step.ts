@@ -39,6 +39,20 @@ export const capture = z.strictObject({ id, kind: z.enum(CAPTURE_KINDS), ask: te
 /** A time that has to pass. The maker's own figure is typed in where `minutes` is absent. */
 export const wait = z.strictObject({ id, name: text, minutes: minutes.gt(0).optional(), why: text });
 
+/** Clear of all that moves; beside it, on a housing or with a wedge; in it. */
+export const HANDS_AT = ['off', 'near', 'in'] as const;
+/** On its wheels or feet; on axle stands; on props under what hangs; the part or machine on the bench. */
+export const STANDS_ON = ['ground', 'stands', 'props', 'bench'] as const;
+/** Nothing; by hand, a crank or a hand drill, which stop when the hand lets go; under power. */
+export const MOVED_BY = ['none', 'byHand', 'powered'] as const;
+
+/** Where hands are, what it stands on and what sets it in motion while something is looked at or done. Not said reads as the worst. */
+export const atWork = {
+  handsAt: z.enum(HANDS_AT).optional(),
+  stands: z.enum(STANDS_ON).optional(),
+  moves: z.enum(MOVED_BY).optional(),
+};
+
 /** One piece of taking the machine apart, with what must be done before it. */
 export const step = z.strictObject({
   id,
@@ -60,6 +74,7 @@ export const step = z.strictObject({
   frees: z.array(id).max(60).default([]),
   tools: z.array(text).max(30).default([]),
   cautions: z.array(id).max(30).default([]),
+  ...atWork,
   loose: z.array(looseItem).max(60).default([]),
   captures: z.array(capture).max(30).default([]),
   /** Must pass after the step before the next may begin. */

@@ -17,17 +17,27 @@ import { solve, type Motion } from './solve.ts';
  */
 export function motion(input: MotionInput): MotionOutput {
   checkMotion(input);
-  const drive = new Map(input.drive.map((each) => [each.body, each.turns ?? each.travelMm ?? 0]));
-  const { moved, stop } = solveWithEnds({ ...input, drive });
+  const { bodies, stop } = moved(input);
   const first = input.drive[0] as MotionInput['drive'][number];
   const ratios = healthyRatios(input);
-  const sliders = new Set(input.driveline.bodies.filter(({ kind }) => kind === 'slider').map(({ id }) => id));
+  const sliders = slidersOf(input.driveline);
   return {
-    bodies: Object.fromEntries([...moved].map(([id, each]) => [id, said(each, sliders.has(id))])),
+    bodies,
     ratios,
     ...toSee(input, ratios, sliders),
     ...(stop ? { endStop: { joint: stop.joint, input: (first.turns ?? first.travelMm ?? 0) * stop.share } } : {}),
   };
+}
+
+const slidersOf = ({ bodies }: MotionInput['driveline']): ReadonlySet<string> =>
+  new Set(bodies.filter(({ kind }) => kind === 'slider').map(({ id }) => id));
+
+/** What the bodies do, and nothing else: for whoever asks the same chain hundreds of times, and checked the question once. */
+export function moved(input: Pick<MotionInput, 'driveline' | 'drive' | 'held' | 'faults' | 'underLoad'>) {
+  const drive = new Map(input.drive.map((each) => [each.body, each.turns ?? each.travelMm ?? 0]));
+  const { moved: motions, stop } = solveWithEnds({ ...input, drive });
+  const sliders = slidersOf(input.driveline);
+  return { bodies: Object.fromEntries([...motions].map(([id, each]) => [id, said(each, sliders.has(id))])), stop };
 }
 
 function said({ value, state }: Motion, slides: boolean): MotionOutput['bodies'][string] {

@@ -175,7 +175,7 @@ function whatTheyTold({ pack, facts, fault }: Machine, steps: readonly Taken[]) 
   const because = suspects.find((each) => each.fault === fault)?.because ?? [];
   return steps.map((step, i) => {
     const others = steps.slice(0, i).filter((each) => each.look !== step.look);
-    const before = beliefAfter(model, priorOf(pack, facts, model.hypotheses), others);
+    const before = beliefAfter(model, priorOf(pack, { facts }, model.hypotheses), others);
     return {
       look: step.look,
       minutes: step.minutes,

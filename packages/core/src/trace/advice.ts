@@ -11,6 +11,8 @@ import type { LookAdvice } from './schema.ts';
 
 /** A look that promises less than this is not worth getting up for. */
 export const LEAST_BITS = 0.01;
+/** And one that promises less than this is not worth putting something together for. */
+const BITS_FOR_PUTTING_BACK = 0.05;
 
 interface Question {
   readonly pack: Pack;
@@ -36,8 +38,11 @@ export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken
     .map((look) => ({ look, information: faultInformation(belief, hypotheses, outcomes.get(look.id) ?? []) }))
     .filter(({ look, information }) => information.bits >= LEAST_BITS || look.id === wanted)
     .map((each) => ({ ...each, way: reach.approachOf(lookWants(pack, each.look), reached) }));
+  const isWorthUndoing = ({ look, information, way }: (typeof worth)[number]) =>
+    look.id === wanted || !way?.undo.length || information.bits >= BITS_FOR_PUTTING_BACK;
   return {
     possible: worth
+      .filter(isWorthUndoing)
       .flatMap(({ look, information, way }) => (way ? [advise(pack, { look, information, way })] : []))
       .sort((p, q) => q.expectedBits / q.minutes - p.expectedBits / p.minutes),
     notPossible: worth.filter(({ way }) => !way).map(({ look }) => ({ look: look.id, states: [...statesLacking(pack, look, reached)] })),

@@ -2,7 +2,7 @@ import { checkDriveline } from '../driveline/check.ts';
 import { fail } from '../failure/CoreFailure.ts';
 import { checkStates } from './checkStates.ts';
 import { idsOf, need, unique } from './names.ts';
-import type { Pack, TableLook } from './pack.ts';
+import type { KinematicLook, Pack, TableLook } from './pack.ts';
 
 /**
  * Refuses a pack whose pieces do not meet: a look that watches a body that is not there, a table
@@ -24,7 +24,10 @@ export function checkPack(pack: Pack): Pack {
   pack.order.forEach((each, i) => need(bodies, each, `order.${i}`));
   checkDrawing(pack);
   unique(pack.complaints, 'complaints');
-  pack.complaints.forEach(({ first }, i) => first.forEach((look, j) => need(looks, look, `complaints.${i}.first.${j}`)));
+  pack.complaints.forEach(({ first, shownBy }, i) => {
+    first.forEach((look, j) => need(looks, look, `complaints.${i}.first.${j}`));
+    if (shownBy !== undefined) need(looks, shownBy, `complaints.${i}.shownBy`);
+  });
   pack.finds.forEach(({ look, result }, i) => {
     need(looks, look, `finds.${i}.look`);
     const found = pack.looks.find(({ id }) => id === look);
@@ -58,6 +61,7 @@ export function checkPack(pack: Pack): Pack {
       if (look.beside) need(bodies, look.beside, `looks.${i}.beside`);
       look.held.forEach((each, j) => need(bodies, each, `looks.${i}.held.${j}`));
       look.apart.forEach((each, j) => need(joints, each, `looks.${i}.apart.${j}`));
+      checkShows(look, faults, `looks.${i}.shows`);
       const { kind } = pack.driveline.bodies.find((each) => each.id === look.drive.body) ?? {};
       const wanted = kind === 'slider' ? 'travelMm' : 'turns';
       if (!look.drive[wanted] || (look.drive.turns !== undefined && look.drive.travelMm !== undefined)) {
@@ -115,6 +119,15 @@ export function checkPack(pack: Pack): Pack {
   refuseCircles(pack);
   checkStates(pack);
   return pack;
+}
+
+/** What a fault shows beside the motion is a share of the looks. */
+function checkShows({ id, shows }: KinematicLook, faults: ReadonlySet<string>, path: string): void {
+  for (const [fault, row] of Object.entries(shows)) {
+    need(faults, fault, `${path}.${fault}`);
+    const sum = Object.values(row).reduce((total, each) => total + each, 0);
+    if (sum > 1) throw fail('contradiction', `${path}.${fault}`, { reason: 'chancesNotOne', id, results: Object.keys(row).length });
+  }
 }
 
 /** A later proof says when, limits lie in order, and what failing means is a result of a look. */

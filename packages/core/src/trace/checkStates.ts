@@ -29,6 +29,7 @@ export function checkStates(pack: Pack): void {
   );
   pack.looks.forEach((look, i) => {
     needAll(states, look.while, `looks.${i}.while`);
+    needAll(states, look.takes, `looks.${i}.takes`);
     const wanted = wantedBy(pack, look);
     look.cautions.forEach((id, j) => {
       const state = pack.cautions.find((each) => each.id === id)?.without.find((each) => wanted.includes(each));

@@ -38,13 +38,6 @@ export interface Judged {
   readonly unexplained: TraceOutput['unexplained'];
 }
 
-/** The fault that a result settles. */
-export function settledBy(pack: Pack, { look, result }: Seen): readonly string[] {
-  const asked = pack.looks.find(({ id }) => id === look);
-  const parts = result.split('+');
-  return asked?.kind === 'table' ? asked.results.flatMap(({ id, settles }) => (settles && parts.includes(id) ? [settles] : [])) : [];
-}
-
 /** Every fault that is sure and has the evidence for it, the surest first; else what of the sure ones is to be looked at. */
 export function judge(weighed: Weighed): Judged {
   const { pack, faults, seen, input, evidence, settled } = weighed;
@@ -55,7 +48,9 @@ export function judge(weighed: Weighed): Judged {
     .filter(([id, p]) => id !== NONE_OF_THESE && id !== NOTHING_ELSE && (p >= input.confidence || settled.has(id)))
     .sort(([, p], [, q]) => q - p);
   const wanted = sure.flatMap(([fault, p]) => (settled.has(fault) ? [] : (wantedFor(weighed, fault, p) ?? [])));
-  const proven = sure.filter(([fault]) => settled.has(fault) || (isShown(weighed, fault) && !wanted.some((each) => each.fault === fault)));
+  const isProven = (fault: string) =>
+    isShown(weighed, fault) && !wanted.some((each) => each.fault === fault) && !isSeenOtherwise(weighed, fault);
+  const proven = sure.filter(([fault]) => settled.has(fault) || isProven(fault));
   const [first] = proven;
   return {
     verdict: first ? { fault: first[0], probability: first[1], faults: proven.map(([id]) => id) } : null,
@@ -66,6 +61,15 @@ export function judge(weighed: Weighed): Judged {
 
 const isShown = ({ seen, evidence, input }: Weighed, fault: string): boolean =>
   seen.some((each) => evidence.explains(fault, each)) || input.ownLooks.some((own) => own.fault === fault && own.speaks === 'for');
+
+/** Whether one looked right at it and saw something else that a sound machine seldom shows. */
+const isSeenOtherwise = ({ seen, evidence, faults }: Weighed, fault: string): boolean => {
+  const own = evidence.ownSights(fault, (other) => (faults[other] ?? 0) >= IN_PLAY);
+  const had = seen.filter(({ look }) => own.includes(look));
+  return (
+    had.some((each) => evidence.isFinding(each) && !evidence.explains(fault, each)) && !had.some((each) => evidence.explains(fault, each))
+  );
+};
 
 /** The look that a sure fault still wants: its own sight where that is worth its minutes, or one that would show it at all. */
 function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toLookAt'] {
@@ -113,9 +117,13 @@ const noneLeads = (faults: Belief): boolean => {
 };
 
 /** With nothing of the list ahead the machine is not opened for what is left of it: only what takes no time is still looked at. */
-export const isGlanceAt = (faults: Belief): ((each: LookAdvice) => boolean) => (noneLeads(faults) ? isGlance : () => false);
+export const isGlanceAt = (pack: Pack, faults: Belief): ((each: LookAdvice) => boolean) =>
+  noneLeads(faults) ? isGlanceFor(pack) : () => false;
 
-const isGlance = ({ minutes }: LookAdvice): boolean => minutes <= GLANCE_MINUTES;
+export const isGlanceFor =
+  ({ safetyCritical }: Pack) =>
+  ({ minutes }: LookAdvice): boolean =>
+    minutes <= GLANCE_MINUTES * (safetyCritical ? WHERE_IT_HURTS : 1);
 
 interface Ending extends Weighed {
   readonly judged: Judged;
@@ -143,12 +151,14 @@ export function endOf({ pack, faults, seen, input, evidence, judged, advice, min
     advice.length === 0 ||
     !pays({ pack, minutes, doubt: input.found.length > 0 ? 1 - nothingElse - none : 1 - Math.max(lead, none) }, input);
   if (input.found.length > 0) {
-    if (nothingElse >= Math.max(input.confidence, NOTHING_ELSE_CONFIDENCE) && open.length === 0 && !advice.some(isGlance))
+    // What takes no time is still looked at before the machine is closed on it.
+    if (advice.some(({ minutes: needed }) => needed <= GLANCE_MINUTES)) return null;
+    if (nothingElse >= Math.max(input.confidence, NOTHING_ELSE_CONFIDENCE) && open.length === 0)
       return { kind: 'nothingElse', probability: nothingElse, because: [] };
     return isOver ? { kind: 'notWorthIt', probability: Math.max(lead, none, nothingElse), because: findings } : null;
   }
   if (noneLeads(faults)) {
-    if (advice.some(isGlance)) return null;
+    if (advice.some(isGlanceFor(pack))) return null;
     return { kind: 'noneOfThese', probability: none, because: unexplained };
   }
   if (!isOver) return null;

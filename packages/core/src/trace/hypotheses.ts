@@ -201,20 +201,17 @@ function pairWays(pack: Pack, first: Fault, second: Fault): Hypothesis[] {
   );
 }
 
-/** Priors over the hypotheses, moved by the facts and the complaint. Deterministic; sums to 1. */
-export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesis[]): Belief {
-  const said = saidOf(pack, facts);
+/** Priors over the hypotheses, moved by the facts and the complaints. Deterministic; sums to 1. */
+export function priorOf(pack: Pack, { facts = {}, complaints = [] }: Told, hypotheses: readonly Hypothesis[]): Belief {
+  const said = saidOf(pack, { facts, complaints });
   const factors = new Map(
     pack.faults.map((fault) => [fault.id, factShifts(fault, facts).reduce((product, { factor }) => product * factor, 1)]),
   );
-  const chances = new Map(pack.faults.map(({ id }) => [id, said ? complaintFactor(pack, said, id) : 1]));
+  const chances = said.map((each) => new Map(pack.faults.map(({ id }) => [id, complaintFactor(pack, each, id)])));
   const weights: Record<string, number> = {};
   for (const each of hypotheses) {
     const shifted = each.faults.reduce((product, { fault }) => product * (factors.get(fault.id) ?? 1), each.share);
-    // An owner complains of one of the faults that are there: what the first explains is not counted again for the second.
-    const present = presentIn(each);
-    const complained = present.reduce((sum, { fault }) => sum + (chances.get(fault.id) ?? 1), 0) / Math.max(1, present.length);
-    weights[each.id] = shifted * (present.length > 0 ? complained : 1);
+    weights[each.id] = shifted * complainedOf(chances, presentIn(each));
   }
   const listed = hypotheses.reduce((sum, each) => sum + (each.none ? 0 : (weights[each.id] ?? 0)), 0);
   const kinds = new Set(hypotheses.flatMap(({ none }) => none ?? []));
@@ -224,11 +221,12 @@ export function priorOf(pack: Pack, facts: Facts, hypotheses: readonly Hypothesi
 }
 
 /** What the facts did to the priors, for people to read. */
-export function shiftsOf(pack: Pack, facts: Facts): readonly Shifted[] {
-  const said = saidOf(pack, facts);
+export function shiftsOf(pack: Pack, { facts = {}, complaints = [] }: Told): readonly Shifted[] {
+  const said = saidOf(pack, { facts, complaints });
   return pack.faults.flatMap((fault) => {
-    const factor = said ? complaintFactor(pack, said, fault.id) : 1;
-    const spoken = said && Math.abs(factor - 1) > 0.05 ? [{ factor, why: saidText(said) }] : [];
+    const spoken = said
+      .map((each) => ({ factor: complaintFactor(pack, each, fault.id), why: saidText(each) }))
+      .filter(({ factor }) => Math.abs(factor - 1) > 0.05);
     return [...spoken, ...factShifts(fault, facts)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
   });
 }
@@ -241,7 +239,27 @@ const saidText = ({ id, says }: Complaint): string => (id === AT_SERVICE ? 'it c
 /** The fact that holds which of the family's complaints the owner made. */
 export const COMPLAINT_FACT = 'complaint';
 
-export const saidOf = (pack: Pack, facts: Facts): Complaint | undefined => pack.complaints.find(({ id }) => id === facts[COMPLAINT_FACT]);
+/** What is known before any look: facts, and what the owner says. */
+export interface Told {
+  readonly facts?: Facts;
+  readonly complaints?: readonly string[];
+}
+
+/** The complaints that were made, each once; one may stand among the facts. */
+export const saidOf = (pack: Pack, { facts = {}, complaints = [] }: Told): readonly Complaint[] =>
+  pack.complaints.filter(({ id }) => id === facts[COMPLAINT_FACT] || complaints.includes(id));
+
+/**
+ * By how much the complaints move what is present. One is made of one of the faults: what the first explains is not counted
+ * again for the second. Of several each is made of the fault that brings it oftenest.
+ */
+function complainedOf(chances: readonly ReadonlyMap<string, number>[], present: readonly Present[]): number {
+  if (present.length === 0) return 1;
+  const each = chances.map((factors) => present.map(({ fault }) => factors.get(fault.id) ?? 1));
+  const [only] = each;
+  if (only && each.length === 1) return only.reduce((sum, factor) => sum + factor, 0) / only.length;
+  return each.reduce((product, factors) => product * Math.max(...factors), 1);
+}
 
 /** Chance that an owner whose machine has this fault makes this complaint and not another of the family's. */
 export function complaintChance(pack: Pack, said: Complaint, fault: string): number {

@@ -88,6 +88,7 @@ function smallPack(): Pack {
       kind: 'table' as const,
       seen: false,
       while: [],
+      takes: [],
     },
     results: [0, 1].map((n) => ({ id: `${id}-${n}`, name: `${n}` })),
     likelihoods: Object.fromEntries(rows.map((row, i) => [base.faults[i]?.id ?? '', row])),

@@ -1,3 +1,4 @@
+import { reachOf } from '../access/state.ts';
 import { update, type Belief, type Likelihood } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
 import { rankLooks } from './advice.ts';
@@ -14,7 +15,9 @@ import {
   waysAlone,
   type Hypothesis,
 } from './hypotheses.ts';
-import { endOf, isGlanceAt, judge, settledBy } from './ending.ts';
+import { cheapWhileCheap } from './cheapWhileCheap.ts';
+import { curesIn, isCure, settledFaults } from './cures.ts';
+import { endOf, isGlanceAt, judge, type Judged } from './ending.ts';
 import { evidenceOf } from './evidence.ts';
 import { lookAhead, type Plan } from './lookAhead.ts';
 import { idsOf, need } from './names.ts';
@@ -23,6 +26,7 @@ import { packForFacts } from './overrides.ts';
 import { packModel, type Outcomes, type PackModel } from './packModel.ts';
 import type { LookOutcome } from './lookOutcome.ts';
 import type { LookAdvice, TraceInput, TraceOutput } from './schema.ts';
+import { lookWants, wantedBy } from './wanted.ts';
 
 /** The result that any look may have: it was tried and told nothing. */
 export const CANNOT_TELL = 'cannot-tell';
@@ -51,11 +55,18 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   const model = packModel(pack, input.found);
   const { hypotheses, outcomes } = model;
   check(input, pack, outcomes);
-  const seen = lastOfEach(input.observations);
-  const settles = (each: Observation) => settledBy(pack, each).filter((fault) => hypotheses.some((other) => holds(other, fault)));
+  const last = lastOfEach(input.observations);
+  const said = saidOf(pack, input);
+  const evidence = evidenceOf(pack, model, input.found);
+  const { seen, proven, ...cures } = curesIn(pack, { observations: input.observations, last, said, evidence });
+  const toConfirm = isAtHand(pack, cures.toConfirm?.look, input.reached) ? cures.toConfirm : null;
+  const settles = (each: Observation) =>
+    settledFaults(pack, each).filter(
+      (fault) => (proven.has(fault) || !isCure(pack, each)) && hypotheses.some((other) => holds(other, fault)),
+    );
   const settling = seen.filter((each) => settles(each).length > 0);
   const settled = new Set(settling.flatMap(settles));
-  const prior = priorOf(pack, input.facts, hypotheses);
+  const prior = priorOf(pack, input, hypotheses);
   // What settles a fault comes last: it holds whatever was seen before and after.
   const followed = follow(prior, [
     ...seen.filter((each) => !settling.includes(each)).map((each) => found(each, outcomes)),
@@ -65,15 +76,18 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   const trail = withSettled(followed, { hypotheses, settled });
   const belief = trail.at(-1)?.belief ?? prior;
   const faults = byFault(hypotheses, belief);
-  const taken = new Set(seen.filter((each) => !worthAnother(each, input, pack)).map(({ look }) => look));
+  const gone = goneBy(pack, last);
+  const isAskedAgain = (each: Observation) => worthAnother(each, input, pack) || each.look === toConfirm?.look;
+  const taken = new Set([...last.filter((each) => !isAskedAgain(each)), ...gone].map(({ look }) => look));
   const progress = { belief, taken, reached: new Set(input.reached) };
-  const evidence = evidenceOf(pack, model, input.found);
   const weighed = { pack, faults, seen, input, evidence, settled, progress };
-  const judged = judge(weighed);
+  const judged = confirming(judge(weighed), toConfirm);
   const plans = judged.verdict ? [] : lookAhead(pack, model, progress, input.confidence);
   const ranked = rankLooks({ pack, model, ...progress, wanted: judged.toLookAt?.look });
-  const advice = beforeTheEyesFirst(inOrderOf(plans, ranked.possible), saidOf(pack, input.facts)?.first ?? []);
-  const ordered = withFirst(advice, judged.toLookAt ? ({ look }) => look === judged.toLookAt?.look : isGlanceAt(faults));
+  const first = [...new Set(said.flatMap((each) => each.first))];
+  const advice = beforeTheEyesFirst(inOrderOf(plans, ranked.possible), first);
+  const wanted = withFirst(advice, judged.toLookAt ? ({ look }) => look === judged.toLookAt?.look : isGlanceAt(pack, faults));
+  const ordered = cheapWhileCheap(pack, wanted, input.reached);
   const end = endOf({ ...weighed, judged, advice: ordered, minutes: plans[0]?.minutesToVerdict ?? 0 });
 
   return {
@@ -83,7 +97,7 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
     places: placesOf(pack, hypotheses, belief),
     next: end ? null : (ordered[0] ?? null),
     alternatives: end ? ordered : ordered.slice(1),
-    notPossible: ranked.notPossible,
+    notPossible: [...ranked.notPossible, ...gone],
     pairs: pairsIn(hypotheses, belief),
     verdict: judged.verdict,
     toLookAt: judged.toLookAt,
@@ -92,8 +106,19 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
     finds: seen.flatMap((each) => explained(each, { pack, model, faults, found: input.found })),
     ...(NOTHING_ELSE in faults ? { nothingElseProbability: faults[NOTHING_ELSE] } : {}),
     remainingMinutesEstimate: plans[0]?.minutesToVerdict ?? 0,
-    factShifts: [...shiftsOf(pack, input.facts)],
+    factShifts: [...shiftsOf(pack, input)],
   };
+}
+
+/** Whether the complaint is gone after a cure is looked at before anything else, where no verdict stands without it. */
+const confirming = (judged: Judged, toConfirm: TraceOutput['toLookAt']): Judged =>
+  toConfirm && !judged.verdict ? { ...judged, toLookAt: toConfirm } : judged;
+
+/** Whether a look is possible as the machine stands, with nothing to be put back for it. */
+function isAtHand(pack: Pack, id: string | undefined, reached: readonly string[]): boolean {
+  const look = pack.looks.find((each) => each.id === id);
+  const way = look && reachOf(pack).approachOf(lookWants(pack, look), reached);
+  return way !== null && way !== undefined && way.undo.length === 0 && way.steps.length === 0;
 }
 
 const withFirst = (advice: readonly LookAdvice[], goesFirst: (each: LookAdvice) => boolean): LookAdvice[] => [
@@ -135,6 +160,16 @@ function worthAnother({ look: id, result }: Observation, { observations, found }
   const place = look.results.findIndex((each) => each.id === result);
   return found.some((fault) => (own(look.likelihoods, fault)?.[place] ?? 0) >= 0.5);
 }
+
+/** Looks whose moment is gone: another look ended what they need, and nothing brings it back. */
+const goneBy = (pack: Pack, seen: readonly Observation[]): TraceOutput['notPossible'] => {
+  const ended = new Set(pack.looks.filter(({ id }) => seen.some(({ look }) => look === id)).flatMap(({ takes }) => takes));
+  const lost = [...ended].filter((state) => !pack.steps.some(({ gives }) => gives.includes(state)));
+  return pack.looks
+    .filter(({ id }) => !seen.some(({ look }) => look === id))
+    .map((look) => ({ look: look.id, states: wantedBy(pack, look).filter((state) => lost.includes(state)) }))
+    .filter(({ states }) => states.length > 0);
+};
 
 function kindsOfNone(hypotheses: readonly Hypothesis[], belief: Belief): TraceOutput['noneOfThese'] {
   const sums = { outside: 0, unlisted: 0, sound: 0 };

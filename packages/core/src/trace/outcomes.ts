@@ -1,6 +1,7 @@
-import { MOTION_STATES, type FaultMode, type MotionState } from '../driveline/schema.ts';
+import { own } from '../operation/own.ts';
+import { MOTION_STATES, type MotionState } from '../driveline/schema.ts';
 import { eachAlone, jointFaults, presentIn, SOUND_MACHINE, type Hypothesis } from './hypotheses.ts';
-import { lookMotion, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
+import { bodiesInLook, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import { DEAD_DRIVER, type KinematicLook, type Look, type Pack } from './pack.ts';
 import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
 import { tableOutcomes } from './tableOutcomes.ts';
@@ -12,13 +13,15 @@ export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothes
 
 /**
  * Drive here, watch there: each hypothesis is put into the chain and the motion model says what the
- * watched body does. A look at both sides at once has one answer for each side; the two are read
- * apart, so their misreadings are independent. Under the machine's own power one answer more is that
+ * watched body does. A look at both sides at once has one answer for each side, misread apart or, for
+ * one cause, both. Under the machine's own power one answer more is that
  * the driver itself does not move.
  */
 function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
-  const first = sideOutcomes(pack, look, { watch: look.watch, hypotheses });
-  const sides = look.beside ? bothSides(pack, look, [first, sideOutcomes(pack, look, { watch: look.beside, hypotheses })]) : first;
+  const bodies = bodiesInLook(pack, look);
+  const first = outcomesAt(pack, look, { watch: look.watch, hypotheses, bodies });
+  const moved = look.beside ? bothSides(pack, look, [first, outcomesAt(pack, look, { watch: look.beside, hypotheses, bodies })]) : first;
+  const sides = withShown(look, moved, hypotheses);
   if (look.power !== 'own') return sides;
   const dead = new Map(hypotheses.map((each) => [each.id, deadTold(look, each)]));
   const told = (id: string) => dead.get(id) ?? DEAD_MISTAKEN;
@@ -45,14 +48,41 @@ function deadTold(look: KinematicLook, hypothesis: Hypothesis): number {
 const takingPower = ({ drive }: KinematicLook, hypothesis: Hypothesis) =>
   presentIn(hypothesis).filter(({ dead }) => dead.includes(drive.body));
 
-const bothSides = (pack: Pack, look: KinematicLook, [first, second]: readonly (readonly LookOutcome[])[]): LookOutcome[] =>
-  (first ?? []).flatMap((one) =>
-    (second ?? []).map((other) => ({
+/** What faults outside the motion show all the same, on both sides alike; where a fault moves something wrongly, that is what is seen. */
+function withShown(look: KinematicLook, outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
+  const shown = new Map(
+    hypotheses.flatMap((each) => {
+      const rows = jointFaults(each).length > 0 ? [] : presentIn(each).flatMap(({ fault }) => own(look.shows, fault.id) ?? []);
+      return rows[0] ? [[each.id, rows[0]] as const] : [];
+    }),
+  );
+  if (shown.size === 0) return outcomes;
+  return outcomes.map((each) => {
+    const [one, other = one] = each.result.split('-') as [MotionState, MotionState?];
+    return {
+      ...each,
+      likelihood: (id) => {
+        const row = shown.get(id);
+        if (!row) return each.likelihood(id);
+        const rest = 1 - Object.values(row).reduce((sum, chance) => sum + chance, 0);
+        return (one === other ? (row[one] ?? 0) : 0) + rest * each.likelihood(id);
+      },
+    };
+  });
+}
+
+/** Both sides are misread for one cause, no load or the wrong gear, as often as one of them for its own: they then show the same. */
+const bothSides = (pack: Pack, look: KinematicLook, [first = [], second = []]: readonly (readonly LookOutcome[])[]): LookOutcome[] => {
+  const same = first.filter(({ result }) => second.some((other) => other.result === result)).length;
+  const commonOf = (one: LookOutcome, other: LookOutcome) => (one.result === other.result ? look.misread / same : 0);
+  return first.flatMap((one) =>
+    second.map((other) => ({
       result: `${one.result}-${other.result}`,
       name: `${bodyName(pack, look.watch)}: ${asLaterWords(one.name)}. ${bodyName(pack, look.beside as string)}: ${asLaterWords(other.name)}`,
-      likelihood: (id) => one.likelihood(id) * other.likelihood(id),
+      likelihood: (id) => (1 - look.misread) * one.likelihood(id) * other.likelihood(id) + commonOf(one, other),
     })),
   );
+};
 
 export interface SideOutcomesOptions {
   readonly watch: string;
@@ -60,8 +90,15 @@ export interface SideOutcomesOptions {
 }
 
 /** What one watched body may do. A movement too small to see is taken for none more often, the smaller it is. */
-export function sideOutcomes(pack: Pack, look: KinematicLook, { watch, hypotheses }: SideOutcomesOptions): readonly LookOutcome[] {
-  const predictions = predictor(pack, look, watch);
+export const sideOutcomes = (pack: Pack, look: KinematicLook, options: SideOutcomesOptions): readonly LookOutcome[] =>
+  outcomesAt(pack, look, { ...options, bodies: bodiesInLook(pack, look) });
+
+interface OutcomesAtOptions extends SideOutcomesOptions {
+  readonly bodies: ReturnType<typeof bodiesInLook>;
+}
+
+function outcomesAt(pack: Pack, look: KinematicLook, { watch, hypotheses, bodies }: OutcomesAtOptions): readonly LookOutcome[] {
+  const predictions = predictor(look, watch, bodies);
   const predicted = new Map(hypotheses.map((each) => [each.id, predictions(each)]));
   const sound = predictions(SOUND_MACHINE);
   // Every result that any fault of the family shows, so that what was seen stays a result when a fault was found.
@@ -111,7 +148,7 @@ const misreadChance = (look: KinematicLook, { state, visible }: Predicted): numb
 
 /** Chance of misreading a kinematic look on a healthy chain, for people to see before they trust their eyes. */
 export const healthyMisread = (pack: Pack, look: KinematicLook): number =>
-  misreadChance(look, predictor(pack, look, look.watch)(SOUND_MACHINE));
+  misreadChance(look, predictor(look, look.watch, bodiesInLook(pack, look))(SOUND_MACHINE));
 
 /** Chance scale of missing a movement of so many times the visible one: 1 at none, e⁻¹·⁵ at one, nil at two. */
 const missedMovement = (times: number) => Math.exp(-1.5 * times * times);
@@ -122,35 +159,18 @@ interface Predicted {
   readonly visible: number;
 }
 
-/** What the watched body does under a hypothesis; two that put the same into the chain are worked out once. */
-function predictor(pack: Pack, look: KinematicLook, watch: string): (hypothesis: Hypothesis) => Predicted {
-  const known = new Map<string, Predicted>();
-  return (hypothesis) => {
+/** What the watched body does under a hypothesis. */
+const predictor =
+  (look: KinematicLook, watch: string, bodies: OutcomesAtOptions['bodies']) =>
+  (hypothesis: Hypothesis): Predicted => {
     if (look.power === 'own' && takingPower(look, hypothesis).length > 0) return { state: 'still', visible: 0 };
-    const faults = jointFaults(hypothesis);
-    const key = faults
-      .map(({ joint, mode }) => `${joint} ${mode}`)
-      .sort()
-      .join(',');
-    const made = known.get(key) ?? predict(pack, look, { faults, watch });
-    known.set(key, made);
-    return made;
+    const moved = bodies(jointFaults(hypothesis));
+    // Where what one drives will not go, that is all there is to see, however far away one looks.
+    if (moved[look.drive.body]?.state === 'locked') return { state: 'locked', visible: 0 };
+    const { state = 'still', turns, travelMm } = moved[watch] ?? {};
+    const visible = travelMm === undefined ? Math.abs(turns ?? 0) / (VISIBLE_DEG / 360) : Math.abs(travelMm) / VISIBLE_MM;
+    return { state, visible };
   };
-}
-
-interface PredictOptions {
-  readonly faults: readonly { readonly joint: string; readonly mode: FaultMode }[];
-  readonly watch: string;
-}
-
-function predict(pack: Pack, look: KinematicLook, { faults, watch }: PredictOptions): Predicted {
-  const moved = lookMotion(pack, look, faults, watch);
-  // Where what one drives will not go, that is all there is to see, however far away one looks.
-  if (moved.bodies[look.drive.body]?.state === 'locked') return { state: 'locked', visible: 0 };
-  const { state = 'still', turns, travelMm } = moved.bodies[watch] ?? {};
-  const visible = travelMm === undefined ? Math.abs(turns ?? 0) / (VISIBLE_DEG / 360) : Math.abs(travelMm) / VISIBLE_MM;
-  return { state, visible };
-}
 
 const bodyName = (pack: Pack, id: string) => pack.driveline.bodies.find((each) => each.id === id)?.name ?? id;
 

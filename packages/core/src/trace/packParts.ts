@@ -3,6 +3,7 @@ import { id, motionAmount, name, positiveUpTo, sentence } from '../quantity/boun
 import { MATERIAL_IDS } from '../material/materials.ts';
 import { BORE_SHAPES } from '../match/schema.ts';
 import { faultMode, MOTION_STATES } from '../driveline/schema.ts';
+import { atWork } from '../access/step.ts';
 
 const text = sentence;
 const chance = z.number().min(0).max(1);
@@ -87,9 +88,18 @@ const lookBase = {
   tools: z.array(text).max(30).default([]),
   helper: z.boolean().default(false),
   cautions: z.array(id).max(30).default([]),
+  ...atWork,
+  /** States that the look itself ends: fresh oil in the tank, chips wiped off; what needed them is gone. */
+  takes: z.array(id).max(10).default([]),
   /** Where on the drive line one looks. */
   at: id,
 };
+
+/**
+ * What resists while something is turned: nothing, a hand or wedge as a brake, a part held fast, the ground under the wheels,
+ * a pull against a weight. A key that slips and teeth that skip do so against one of these only.
+ */
+export const LOADS = ['none', 'brake', 'hold', 'ground', 'pull'] as const;
 
 export const POWERS = ['hand', 'drill', 'own'] as const;
 
@@ -112,10 +122,14 @@ export const kinematicLook = z.strictObject({
   apart: z.array(id).max(30).default([]),
   /** The drill bench can drive this and count for you. */
   instrument: z.literal('drillBench').optional(),
+  load: z.enum(LOADS).optional(),
+  /** Of packs from before `load`: a brake where it is true. */
   underLoad: z.boolean().default(false),
   /** Chance of misreading a movement that is large enough to see. */
   misread: chance.default(0.04),
   words: z.partialRecord(z.enum([...MOTION_STATES, DEAD_DRIVER]), text).default({}),
+  /** How often a fault that lies outside the motion shows here all the same: dry runners make both sides jerk. */
+  shows: z.record(id, z.partialRecord(z.enum(MOTION_STATES), chance)).default({}),
 });
 
 /** A look that is a figure: the results lie between the limits, from the smallest value to the largest. */
@@ -131,9 +145,12 @@ export const figure = z.strictObject({
 export const tableLook = z.strictObject({
   ...lookBase,
   kind: z.literal('table'),
-  /** `settles`: it is this fault itself that is seen, in the hand or under the lamp, and nothing else looks like it. */
+  /**
+   * `settles`: it is this fault itself that is seen, in the hand or under the lamp, and nothing else looks like it.
+   * `condition`: what it is called (ISO 10825-1 of gears, ISO 15243 of rolling bearings, else the shop's word).
+   */
   results: z
-    .array(z.strictObject({ id, name: text, settles: id.optional() }))
+    .array(z.strictObject({ id, name: text, settles: id.optional(), condition: text.optional() }))
     .min(2)
     .max(10),
   figure: figure.optional(),
@@ -237,6 +254,8 @@ export const complaint = z.strictObject({
     .default([]),
   /** Looks before the eyes that go before anything is opened or jacked up: the leak, the noise, the smell. */
   first: z.array(id).max(5).default([]),
+  /** The look in which it shows itself, where there is one: seen before a cure and gone after, the cure was right. */
+  shownBy: id.optional(),
 });
 
 /** What turns up at a service without any complaint: a result of a look, with which tracing begins. */

@@ -156,6 +156,8 @@ test('what a family file leaves out', () => {
       underLoad: false,
       misread: 0.04,
       words: {},
+      takes: [],
+      shows: {},
     },
   });
   expect(question.parse({ fact: 'hours', ask: 'Hours', kind: 'number' }).choices).toEqual([]);

@@ -109,10 +109,12 @@ function blindness(pack: Pack, look: KinematicLook, i: number): PackRemark[] {
   ];
 }
 
-/** Looks that most likely show the same, whatever is wrong. */
+/** Looks that most likely show the same, whatever is wrong, and tell nothing of what lies outside either. */
 function emptyLooks(pack: Pack): PackRemark[] {
   const { hypotheses, outcomes } = packModel(pack);
-  return pack.looks.flatMap(({ id }, i) => {
+  return pack.looks.flatMap((look, i) => {
+    const { id } = look;
+    if (look.kind === 'table' && look.noneOfThese) return [];
     const shown = new Set(hypotheses.flatMap((each) => (each.faults.length === 1 ? [likeliest(outcomes.get(id) ?? [], each.id)] : [])));
     return shown.size > 1 ? [] : [{ code: 'tellsNothing', path: `looks.${i}`, detail: { id } }];
   });

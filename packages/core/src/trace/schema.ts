@@ -15,6 +15,8 @@ export type OwnLook = z.infer<typeof ownLook>;
 export const traceInput = z.strictObject({
   family: z.union([name, packSchema]),
   facts: facts.default({}),
+  /** What the owner says, in the family's own complaints; the one of `facts` counts as well. */
+  complaints: z.array(name).max(10).default([]),
   observations: z
     .array(z.strictObject({ look: name, result: name }))
     .max(200)

@@ -1,4 +1,4 @@
-import { reachOf, type Wanted } from '../access/state.ts';
+import { endedBy, reachOf, type Wanted } from '../access/state.ts';
 import type { Look, Pack } from './pack.ts';
 
 /** States that must hold for a look: those it names, and under own power those by which what it drives has its power. */
@@ -11,8 +11,21 @@ export const wantedBy = ({ states }: Pick<Pack, 'states'>, look: Look): readonly
   ]),
 ];
 
-/** What must be done, and what must hold, before a look can be taken. */
-export const lookWants = (pack: Pick<Pack, 'states'>, look: Look): Wanted => ({ needs: look.needs, while: wantedBy(pack, look) });
+/** What must be done, what must hold, and what must be cut off, before a look can be taken. */
+export const lookWants = (pack: Pick<Pack, 'states' | 'steps'>, look: Look): Wanted => ({
+  needs: look.needs,
+  while: wantedBy(pack, look),
+  cutOff: [
+    ...(look.handsAt === 'near' || look.handsAt === 'in' ? powerOf(pack) : []),
+    ...endedBy(pack, look.stands).map((state) => [state]),
+  ],
+});
+
+/** For each body with power of its own, the states by which it has it. */
+export const powerOf = ({ states }: Pick<Pack, 'states'>): readonly (readonly string[])[] =>
+  [...new Set(states.flatMap(({ powers }) => powers))].map((body) =>
+    states.filter(({ powers }) => powers.includes(body)).map(({ id }) => id),
+  );
 
 /** States that a look needs and that do not hold with these steps open. */
 export function statesLacking(pack: Pack, look: Look, open: Iterable<string>): readonly string[] {
