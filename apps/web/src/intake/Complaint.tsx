@@ -1,4 +1,4 @@
-import { AT_SERVICE, COMPLAINT_FACT, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
+import { AT_SERVICE, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -22,19 +22,30 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
   const [facts, setFacts] = useState<Facts>(machine.facts);
   const [find, setFind] = useState<Find | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const said = pack.complaints.find(({ id }) => id === facts[COMPLAINT_FACT]);
+  const [said, setSaid] = useState<readonly Said[]>([]);
+  const [pressed, setPressed] = useState<readonly string[]>([]);
 
-  const say = (complaint: Said | null, text = words) => {
-    setWords(text);
-    const { [COMPLAINT_FACT]: _, ...rest } = facts;
-    setFacts(complaint ? { ...rest, [COMPLAINT_FACT]: complaint.id } : rest);
+  const mean = (complaints: readonly Said[]) => {
+    setSaid(complaints);
     setFind(null);
+  };
+  /** Presses a sentence, or takes it back; the owner's own words stay as they were written. */
+  const press = (complaint: Said, text: string) => {
+    const next = pressed.includes(text) ? pressed.filter((each) => each !== text) : [...pressed, text];
+    if (words.trim() === pressed.join('; ')) setWords(next.join('; '));
+    setPressed(next);
+    const stands = complaint.says.some((each) => next.includes(each));
+    const others = said.filter(({ id }) => id !== complaint.id && id !== AT_SERVICE);
+    mean(stands ? [...others, complaint] : others);
   };
   const start = async () => {
     if (words.trim() === '') return setProblem('Write what the owner says, or press one of the sentences.');
     const jobId = newJobId();
     try {
-      await record(jobId, { kind: 'takenIn', machineId: machine.id, family: pack.id, complaint: words.trim(), facts });
+      await record(jobId, {
+        ...{ kind: 'takenIn', machineId: machine.id, family: pack.id, complaint: words.trim(), facts },
+        complaints: said.map(({ id }) => id),
+      });
       if (find) await record(jobId, { kind: 'lookRecorded', ...find });
       router.navigate(`/jobs/${jobId}`);
     } catch (error) {
@@ -55,12 +66,14 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       }
     >
       <Field label="What does the owner say?" value={words} onChangeText={setWords} multiline numberOfLines={3} />
-      <Meaning pack={pack} words={words} said={said} onSay={(complaint) => say(complaint)} />
+      <Meaning pack={pack} words={words} said={said} onMean={mean} />
       <FoundAtService
         pack={pack}
         find={find}
         onFind={(next, text) => {
-          say(pack.complaints.find(({ id }) => id === AT_SERVICE) ?? null, text);
+          setWords(text);
+          setPressed([]);
+          mean(pack.complaints.filter(({ id }) => id === AT_SERVICE));
           setFind(next);
         }}
       />
@@ -73,8 +86,8 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
                 key={text}
                 className="max-w-full"
                 label={text}
-                variant={words === text ? 'chosen' : 'plain'}
-                onPress={() => say(each, text)}
+                variant={pressed.includes(text) ? 'chosen' : 'plain'}
+                onPress={() => press(each, text)}
               />
             )),
           )}
@@ -95,19 +108,27 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
 interface MeaningProps {
   readonly pack: Pack;
   readonly words: string;
-  readonly said: Said | undefined;
-  readonly onSay: (complaint: Said | null) => void;
+  readonly said: readonly Said[];
+  readonly onMean: (complaints: readonly Said[]) => void;
 }
 
 /** What the words are taken to mean. Free words move nothing until somebody says which complaint they are. */
-function Meaning({ pack, words, said, onSay }: MeaningProps) {
-  if (said) {
+function Meaning({ pack, words, said, onMean }: MeaningProps) {
+  if (said.length > 0) {
     return (
       <Card tone="sunken">
-        <Text variant="label">Taken as</Text>
-        <Text variant="strong">{said.says[0]}</Text>
+        <Text variant="label">{said.length > 1 ? 'Taken as all of these' : 'Taken as'}</Text>
+        {said.map((each) => (
+          <View key={each.id} className="gap-1">
+            <Text variant="strong">{each.says[0]}</Text>
+            <Button
+              variant="quiet"
+              label={said.length > 1 ? `Not “${each.says[0]}”` : 'It does not mean that'}
+              onPress={() => onMean(said.filter(({ id }) => id !== each.id))}
+            />
+          </View>
+        ))}
         <Text variant="soft">It makes some faults likelier from the start; the trail says which.</Text>
-        <Button variant="quiet" label="It does not mean that" onPress={() => onSay(null)} />
       </Card>
     );
   }
@@ -118,7 +139,7 @@ function Meaning({ pack, words, said, onSay }: MeaningProps) {
     <Button
       label={`Does it mean: ${near.says}?`}
       detail="Press if so. If not, the words are kept and move nothing."
-      onPress={() => onSay(meant)}
+      onPress={() => onMean([meant])}
     />
   );
 }

@@ -51,6 +51,7 @@ const LINES: readonly [EntryPayload, string][] = [
     { kind: 'ownLookRecorded', saw: 'oil inside the cover', fault: 'worm-stripped', speaks: 'for', sure: 'very' },
     'Seen: “oil inside the cover”, for Worm threads smeared or stripped',
   ],
+  [{ kind: 'findingLeft', look: 'tank-level', reason: 'spilled' }, 'Left at that: Look into the oil tank (spilled)'],
   [{ kind: 'stepDone', step: 'drum-off' }, 'Opened: Drum off'],
   [{ kind: 'promised', on: '2026-12-01' }, 'Promised for 2026-12-01'],
   [{ kind: 'promised', on: null }, 'Promised for no day any more'],

@@ -43,6 +43,8 @@ export function describeEntry(payload: EntryPayload, pack: Pack): string {
       return `${nameIn(pack.looks, payload.look)}: ${resultName(pack, payload.look, payload.result)}${payload.reading ? ` (${readingText(payload.reading)})` : ''}`;
     case 'ownLookRecorded':
       return `Seen: “${payload.saw}”, ${payload.speaks} ${nameIn(pack.faults, payload.fault)}`;
+    case 'findingLeft':
+      return `Left at that: ${nameIn(pack.looks, payload.look)} (${payload.reason})`;
     case 'stepDone':
       return `Opened: ${nameIn(pack.steps, payload.step)}`;
     case 'stepSkipped':

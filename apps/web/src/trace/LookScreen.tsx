@@ -26,6 +26,7 @@ import { OpeningSteps } from './OpeningSteps.tsx';
 import { Results } from './Results.tsx';
 import { TriedRemedy } from './TriedRemedy.tsx';
 import { TwoSides } from './TwoSides.tsx';
+import { atWorkText } from '../wording/atWorkText.ts';
 import { seeText } from './seeText.ts';
 import { ByInstrument } from './ByInstrument.tsx';
 
@@ -52,6 +53,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const ready = way !== null && steps.length === 0 && undo.length === 0;
   const cautions = cautionsOn(pack, look.cautions, []);
   const blocked = useUnacknowledged(state, cautions).length > 0;
+  const atWork = atWorkText(look);
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
 
   const say = async (result: string, reading?: InstrumentReading) => {
@@ -64,6 +66,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       <Text variant="title">{look.name}</Text>
       <View className="flex-row flex-wrap gap-x-4 gap-y-1">
         <Text variant="label">{minutesText(look.minutes)} for the look</Text>
+        {atWork ? <Text variant="label">{atWork}</Text> : null}
         {look.helper ? <Text variant="label">A helper is needed</Text> : null}
         {look.tools.length > 0 ? <Text variant="label">Lay out: {look.tools.join(', ')}</Text> : null}
         {look.kind === 'kinematic' ? <Text variant="label">About {percent(healthyMisread(pack, look))} are misread</Text> : null}

@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
 import { likeliestResults, packModel, SOUND, type EntryPayload, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { viewAfter } from '../testing/viewAfter.ts';
 import { NextLook } from './NextLook.tsx';
+import { Unexplained } from './NoneLeads.tsx';
 import { Suspects } from './Suspects.tsx';
 import { Verdict } from './VerdictScreen.tsx';
 
@@ -43,4 +44,22 @@ test('what leads without its own sight is the next to be looked at, by name', ()
   render(<NextLook view={view} />);
   expect(screen.getByText('Next to be looked at')).toBeTruthy();
   expect(screen.getByText(/^.*Sector teeth stripped stands first, and nothing that was seen settles it yet/)).toBeTruthy();
+});
+
+test('a finding that nothing explains is looked at once more, or left at that with a reason that stands there', () => {
+  const odd: EntryPayload = { kind: 'lookRecorded', look: 'wheel-watch-pinion', result: 'less' };
+  const stiff = sound.map((each) => (each.kind === 'lookRecorded' && each.look === odd.look ? odd : each));
+  const view = viewAfter(pack, ...stiff);
+  const [unexplained] = view.trace.unexplained;
+  if (!unexplained) throw new Error('everything is explained');
+  const { unmount } = render(<Unexplained view={view} />);
+  expect(screen.getByText('Nothing on the list explains')).toBeTruthy();
+  expect(screen.getByLabelText('Look at it once more')).toBeTruthy();
+  fireEvent.click(screen.getByLabelText('Leave it at that'));
+  expect(screen.getByLabelText('Why it is left at that')).toBeTruthy();
+  expect(screen.getByLabelText('Write it down').getAttribute('aria-disabled')).toBe('true');
+  unmount();
+  render(<Unexplained view={viewAfter(pack, ...stiff, { kind: 'findingLeft', look: unexplained.look, reason: 'old paint' })} />);
+  expect(screen.getByText('Left at that: old paint')).toBeTruthy();
+  expect(screen.queryByLabelText('Look at it once more')).toBeNull();
 });

@@ -1,6 +1,10 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { resultName } from '../wording/resultName.ts';
@@ -34,16 +38,47 @@ export function NoneLeads({ view }: { view: JobView }) {
   );
 }
 
-/** What was seen and nothing on the list explains. */
-export function Unexplained({ view: { pack, trace } }: { view: JobView }) {
+/** What was seen and nothing on the list explains: looked at once more, or left at that with a reason. */
+export function Unexplained({ view }: { view: JobView }) {
+  const { trace } = view;
   if (trace.unexplained.length === 0) return null;
   return (
     <Card>
       <Text variant="label">Nothing on the list explains</Text>
       {trace.unexplained.map(({ look, result }) => (
-        <Text key={look}>{`${pack.looks.find(({ id }) => id === look)?.name}: ${resultName(pack, look, result)}`}</Text>
+        <OneUnexplained key={look} view={view} look={look} result={result} />
       ))}
-      <Text variant="soft">Look at it once more: what was seen wrongly leads astray.</Text>
     </Card>
+  );
+}
+
+function OneUnexplained({ view: { job, pack, state }, look, result }: { view: JobView; look: string; result: string }) {
+  const router = useRouter();
+  const { write, problem } = useRecord(job.id);
+  const [reason, setReason] = useState<string | null>(null);
+  const left = state.left.find((each) => each.look === look);
+  return (
+    <View className="gap-2">
+      <Text>{`${pack.looks.find(({ id }) => id === look)?.name}: ${resultName(pack, look, result)}`}</Text>
+      {left ? <Text variant="soft">Left at that: {left.reason}</Text> : null}
+      {left || state.decided ? null : (
+        <>
+          <Button label="Look at it once more" onPress={() => router.navigate(`/jobs/${job.id}/look/${look}`)} />
+          {reason === null ? (
+            <Button variant="quiet" label="Leave it at that" onPress={() => setReason('')} />
+          ) : (
+            <>
+              <Field label="Why it is left at that" value={reason} onChangeText={setReason} />
+              <Button
+                label="Write it down"
+                disabled={reason.trim() === ''}
+                onPress={() => void write({ kind: 'findingLeft', look, reason: reason.trim() })}
+              />
+            </>
+          )}
+        </>
+      )}
+      {problem ? <Text variant="danger">{problem}</Text> : null}
+    </View>
   );
 }

@@ -30,10 +30,12 @@ export const benchMove = z.discriminatedUnion('kind', [
 export type BenchMove = z.infer<typeof benchMove>;
 
 /** What of a job the tracing depends on; everything else may change without its being asked again. */
-export const askedOf = ({ facts, observations, ownLooks, handled, found }: JobState) => ({
+export const askedOf = ({ takenIn, facts, observations, ownLooks, left, handled, found }: JobState) => ({
   facts,
+  complaints: [...(takenIn?.complaints ?? [])],
   observations: observations.map(({ look, result }) => ({ look, result })),
   ownLooks: ownLooks.map(({ saw, fault, speaks, sure }) => ({ saw, fault, speaks, sure })),
+  left: left.map(({ look, reason }) => ({ look, reason })),
   handled: [...handled],
   found: [...found],
 });
@@ -46,6 +48,7 @@ const BEARING: ReadonlySet<EntryPayload['kind']> = new Set([
     'withdrawn',
     'lookRecorded',
     'ownLookRecorded',
+    'findingLeft',
     'stepDone',
     'stepSkipped',
     'closingDone',

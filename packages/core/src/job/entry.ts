@@ -40,12 +40,18 @@ export type Piece = (typeof PIECES)[number];
 
 /** What an entry can say; what each kind does is a row of `entryKinds.ts`, and a kind without one is a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
-  payload('takenIn', { machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) }),
+  payload('takenIn', {
+    ...{ machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) },
+    /** Which of the family's complaints the owner's words are; one may stand among the facts of older jobs. */
+    complaints: z.array(id).max(10).optional(),
+  }),
   /** The day it was promised for; null where that promise was taken back. */
   payload('promised', { on: z.iso.date().nullable() }),
   payload('lookRecorded', { look: id, result: id, note: note.optional(), reading: instrumentReading.optional() }),
   /** Something seen that the family does not foresee. */
   payload('ownLookRecorded', ownLook.shape),
+  /** What was seen and nothing on the list explains, left at that. */
+  payload('findingLeft', { look: id, reason: note.min(1) }),
   payload('stepDone', { step: id }),
   /** It was off already, or is not there on this machine: nothing of it came loose here. */
   payload('stepSkipped', { step: id, reason: note.min(1) }),

@@ -68,6 +68,9 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
   takenIn: {
     isDesk: true,
     changesRow: true,
+    check({ complaints = [] }, pack, need) {
+      complaints.forEach((each, i) => need(pack.complaints, each, `complaints.${i}`));
+    },
     apply(draft, takenIn, { at }) {
       draft.takenIn = takenIn;
       draft.takenInAt = at;
@@ -87,6 +90,10 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
   ownLookRecorded: {
     check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
     apply: (draft, seen, { id }) => void draft.ownLooks.push({ ...seen, entryId: id }),
+  },
+  findingLeft: {
+    check: ({ look }, { looks }, need) => need(looks, look, 'look'),
+    apply: (draft, { look, reason }) => void draft.left.push({ look, reason }),
   },
   stepDone: {
     ...aboutStep,

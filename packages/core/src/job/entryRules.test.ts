@@ -61,6 +61,7 @@ import {
 /** For each kind: what is written, and all that the job is otherwise than before it. */
 const WRITTEN: { readonly [K in EntryKind]: readonly (readonly [payloads: readonly EntryPayload[], change: Partial<JobState>])[] } = {
   takenIn: [[[taken], { takenIn: taken, takenInAt: at(0), facts: { hours: 12 } }]],
+  findingLeft: [[[{ kind: 'findingLeft', look: look?.id ?? '', reason: 'paint' }], { left: [{ look: look?.id ?? '', reason: 'paint' }] }]],
   ownLookRecorded: [[[bentPlate], { ownLooks: [{ ...bentPlate, entryId: id(0) }] }]],
   lookRecorded: [
     [[{ kind: 'lookRecorded', look: look?.id ?? '', result }], { observations: [{ look: look?.id ?? '', result, entryId: id(0) }] }],

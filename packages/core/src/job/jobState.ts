@@ -63,6 +63,8 @@ export interface JobState {
   }[];
   /** Seen besides what the family foresees. */
   readonly ownLooks: readonly (Payload<'ownLookRecorded'> & { readonly entryId: string })[];
+  /** Findings that nothing explains and that somebody left at that. */
+  readonly left: readonly { readonly look: string; readonly reason: string }[];
   /** Steps done and pieces of the way back done, in their order: what is open now follows from them. */
   readonly handled: readonly ({ readonly done: string } | { readonly back: string })[];
   /** Faults found for sure while the tracing went on. */
@@ -135,6 +137,7 @@ export const emptyJob = (): Omit<JobState, 'jobId' | 'written' | 'active' | 'wit
   facts: {},
   observations: [],
   ownLooks: [],
+  left: [],
   handled: [],
   found: [],
   reached: [],

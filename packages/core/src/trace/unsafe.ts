@@ -1,6 +1,6 @@
 import { openAfter } from '../access/state.ts';
 import { lookMotion } from './lookMotion.ts';
-import type { KinematicLook, Look, Pack } from './pack.ts';
+import type { Look, Pack } from './pack.ts';
 import type { LookAdvice } from './schema.ts';
 
 type Step = Pack['steps'][number];
