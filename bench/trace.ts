@@ -2,17 +2,32 @@
  * How well tracing does: faults are drawn from each family's priors, owners complain, looks show what
  * they would show, and the advice is followed until the verdict or until no look is left.
  *
- *   npm run bench:trace [-- MACHINES]     machines a family (default 400)
+ *   npm run bench:trace [-- MACHINES [FAMILY…]]     machines a family (default 400)
  *
  * Baselines in the same run: the family's textbook order (outside looks first, then along the chain),
  * which stops at the same confidence, the shortest proof (somebody who knows the fault and shows it by one look), and the lower bound: bits to be won over the best rate of any look.
  */
-import { COMPLAINT_FACT, keysOf, lookWants, packModel, priorOf, reachOf, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import {
+  COMPLAINT_FACT,
+  keysOf,
+  lookWants,
+  packModel,
+  priorOf,
+  reachOf,
+  traceInput,
+  traceNext,
+  type Pack,
+  type TraceOutput,
+} from '@patient-badger/core';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { chancesOf, complaintChances, drawn, possibleTruths, wayTo, type Truth } from '../packages/core/src/practice/hidden.ts';
+import { noneMachines } from './noneWorld.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);
+const ASKED = process.argv.slice(3);
+/** Of the machines that come in so many have nothing of the list (of 124 told ones 23 had). */
+const NONE_SHARE = 0.15;
 const CONFIDENCE = 0.9;
 
 interface Dealt extends Truth {
@@ -27,7 +42,11 @@ interface Move {
   readonly verdict: readonly string[];
   /** The first suspect, where it is likelier there than not. */
   readonly likelier: string | null;
+  readonly end: Ended;
 }
+/** How the search ended, where no verdict stands. */
+type Ended = TraceOutput['end'];
+
 interface Position {
   readonly complaint: string;
   readonly seen: readonly Seen[];
@@ -75,12 +94,13 @@ function advised(pack: Pack, times: number[]): Policy {
       confidence: CONFIDENCE,
     });
     const start = performance.now();
-    const { next, verdict, suspects } = traceNext(input, pack);
+    const { next, verdict, suspects, end } = traceNext(input, pack);
     times.push(performance.now() - start);
     const made = {
       look: next?.look ?? null,
       verdict: verdict?.faults ?? [],
       likelier: (suspects[0]?.probability ?? 0) > 0.5 ? (suspects[0]?.fault ?? null) : null,
+      end,
     };
     kept.set(key, made);
     return made;
@@ -133,6 +153,28 @@ function follow(pack: Pack, { list, policy, shows, random }: FollowAsked) {
   return { right: right / list.length, wrong: wrong / list.length, named: named / list.length, minutes: minutes / list.length };
 }
 
+/** Machines with nothing of the list: a verdict is wrong, and right is that the search ends as none of these. */
+function followNone(pack: Pack, policy: Policy, random: () => number) {
+  const looks = new Map(pack.looks.map((look) => [look.id, look]));
+  const list = noneMachines(pack, Math.max(20, Math.round((NONE_SHARE / (1 - NONE_SHARE)) * MACHINES)), random);
+  let [right, wrong, minutes] = [0, 0, 0];
+  for (const { complaint, shows } of list) {
+    const seen: Seen[] = [];
+    for (let reached: readonly string[] = []; ;) {
+      const { look: id, verdict, end } = policy({ complaint, seen, reached, found: [] });
+      const look = id === null ? undefined : looks.get(id);
+      if (verdict.length > 0) wrong++;
+      else if (!look && end?.kind === 'noneOfThese') right++;
+      if (verdict.length > 0 || !look) break;
+      const way = wayTo(pack, look, reached);
+      reached = way.reached;
+      minutes += look.minutes + way.minutes;
+      seen.push({ look: look.id, result: shows(look.id) });
+    }
+  }
+  return { right: right / list.length, wrong: wrong / list.length, minutes: minutes / list.length };
+}
+
 /**
  * Minutes of somebody who knows the fault and takes the one look that shows it best, opening included:
  * what no order of looks comes below unless a fault is told by all others being out.
@@ -177,11 +219,25 @@ function lowerBound(pack: Pack): number {
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 const table: Record<string, Record<string, string | number>> = {};
-const sums = { right: 0, disturbed: 0, minutes: 0, disturbedMinutes: 0, book: 0, bound: 0, ratio: 0, two: 0, named: 0 };
-const largest = [...FAMILIES].sort((p, q) => q.looks.length * q.faults.length - p.looks.length * p.faults.length)[0] as Pack;
+const sums = {
+  noneRight: 0,
+  noneWrong: 0,
+  noneMinutes: 0,
+  right: 0,
+  disturbed: 0,
+  minutes: 0,
+  disturbedMinutes: 0,
+  book: 0,
+  bound: 0,
+  ratio: 0,
+  two: 0,
+  named: 0,
+};
+const families = FAMILIES.filter(({ id }) => ASKED.length === 0 || ASKED.includes(id));
+const largest = [...families].sort((p, q) => q.looks.length * q.faults.length - p.looks.length * p.faults.length)[0] as Pack;
 let largestTimes: number[] = [];
 
-for (const pack of FAMILIES) {
+for (const pack of families) {
   const list = truths(pack, 1, seeded(11));
   const times: number[] = [];
   const advice = advised(pack, times);
@@ -190,6 +246,7 @@ for (const pack of FAMILIES) {
   const judge = advised(pack, []);
   const book = follow(pack, { list, policy: byTheBook(pack, judge), shows: world(pack, false, seeded(1)), random: seeded(2) });
   const two = follow(pack, { list: truths(pack, 2, seeded(12)), policy: advice, shows: world(pack, false, seeded(5)), random: seeded(6) });
+  const none = followNone(pack, advice, seeded(21));
   const proof = shortestProof(pack);
   const bound = lowerBound(pack);
   if (pack === largest) largestTimes = times.sort((p, q) => p - q);
@@ -204,9 +261,15 @@ for (const pack of FAMILIES) {
     'of textbook': percent(plain.minutes / book.minutes),
     'both found': percent(two.right),
     'or named': percent(two.right + two.named),
+    'none: right end': percent(none.right),
+    'none: wrong': percent(none.wrong),
+    'none: minutes': none.minutes.toFixed(1),
     'shortest proof': `${proof.toFixed(1)} = ${percent(proof / book.minutes)}`,
     'lower bound': bound.toFixed(1),
   };
+  sums.noneRight += none.right;
+  sums.noneWrong += none.wrong;
+  sums.noneMinutes += none.minutes;
   sums.right += plain.right;
   sums.disturbed += disturbed.right;
   sums.minutes += plain.minutes;
@@ -220,7 +283,7 @@ for (const pack of FAMILIES) {
 }
 process.stderr.write('\n');
 console.table(table);
-const n = FAMILIES.length;
+const n = families.length;
 console.log(`${n} families, ${MACHINES} machines each, verdict from ${CONFIDENCE} on`);
 console.log(`right            ${percent(sums.right / n)}   to reach 95 %`);
 console.log(`right, disturbed ${percent(sums.disturbed / n)}   to reach 90 %`);
@@ -229,6 +292,9 @@ console.log(
 );
 console.log(
   `two faults       ${percent(sums.two / n)} of machines with two: both found; ${percent(sums.named / n)} with the second standing first above one half when no look was left   to reach 85 %`,
+);
+console.log(
+  `nothing listed   ${percent(sums.noneRight / n)} rightly ended, ${percent(sums.noneWrong / n)} with a wrong verdict, ${(sums.noneMinutes / n).toFixed(1)} minutes   to reach 90 % and 3 %`,
 );
 console.log(`lower bound      ${percent(sums.bound / sums.book)} of the textbook's minutes`);
 const at = (share: number) => (largestTimes[Math.min(largestTimes.length - 1, Math.floor(share * largestTimes.length))] ?? 0).toFixed(1);

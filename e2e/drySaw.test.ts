@@ -15,15 +15,10 @@ beforeAll(async () => {
 });
 afterAll(() => stage.stop());
 
-const sizes = [
-  ['a phone', PHONE],
-  ['the counter', WIDE],
-] as const;
-
 const fitsWidth = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);
 
-test.each(sizes)('a dry saw on %s: chips are found, it is cleaned, nothing is bought', async (_name, size) => {
-  const { page } = await stage.device(size);
+test('a dry saw on the counter: chips are found, it is cleaned, nothing is bought', async () => {
+  const { page } = await stage.device(WIDE);
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Pruning saw/, 'Chain runs dry, no oil on the bar');
   expect(await fitsWidth(page)).toBe(true);
@@ -49,8 +44,8 @@ test.each(sizes)('a dry saw on %s: chips are found, it is cleaned, nothing is bo
   await inTime(stage.databaseUrl, `SELECT closed FROM jobs WHERE id = '${job}'`, [{ closed: true }]);
 });
 
-test.each(sizes)('a dry saw on %s: the worm is stripped, measured, identified, matched and fitted', async (_name, size) => {
-  const { page } = await stage.device(size);
+test('a dry saw on a phone: the worm is stripped, measured, identified, matched and fitted', async () => {
+  const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   await trace(page, STRIPPED);

@@ -6,6 +6,8 @@ import { openShop } from './shopServer.ts';
 import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 const NAMES = ['Tobin', 'Imke'] as const;
+/** What the app says where a PIN does not open any more. */
+const LOCKED = /^Too many wrong PINs/;
 type Name = (typeof NAMES)[number];
 
 /**
@@ -87,7 +89,7 @@ async function takeByName(page: Page, from: Name): Promise<Name> {
   return to;
 }
 
-/** Whoever is asked gives their PIN, until nothing waits. */
+/** Whoever is asked gives their PIN, until nothing waits; where it was wrong too often that day and is locked, their passphrase. */
 async function provenAll(page: Page, wrongFirst: boolean): Promise<boolean> {
   const field = page.getByLabel(/^PIN of/).first();
   if (await field.isVisible()) {
@@ -99,6 +101,15 @@ async function provenAll(page: Page, wrongFirst: boolean): Promise<boolean> {
     await field.fill(SAMPLE.pin);
     await page.getByTestId('prove').first().click();
     await pause(300);
+    if ((await field.isVisible()) && (await page.getByText(LOCKED).first().isVisible())) {
+      await button(page, 'By passphrase instead').click();
+      await page
+        .getByLabel(/^Passphrase of/)
+        .first()
+        .fill(SAMPLE.passphrase);
+      await page.getByTestId('prove').first().click();
+      await pause(300);
+    }
   }
   return (await box(page)).waiting === 0;
 }
