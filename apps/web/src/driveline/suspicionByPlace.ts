@@ -1,7 +1,5 @@
 import { type TraceOutput } from '@patient-badger/core';
 
-export function suspicionByPlace(trace: TraceOutput | undefined): Record<string, number> {
-  const sums: Record<string, number> = {};
-  for (const { at, probability } of trace?.suspects ?? []) sums[at] = (sums[at] ?? 0) + probability;
-  return sums;
-}
+/** How likely something is wrong at each place of the drive line, listed there or not; never above 1. */
+export const suspicionByPlace = (trace: Pick<TraceOutput, 'places'> | undefined): Readonly<Record<string, number>> =>
+  Object.fromEntries((trace?.places ?? []).map(({ at, probability }) => [at, probability]));
