@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { CANNOT_TELL, packModel, type FaultMode, type Pack } from '@patient-badger/core';
+import { CANNOT_TELL, packModel, settledFaults, type FaultMode, type Pack } from '@patient-badger/core';
 import { FAULT_MODES } from '../packages/core/src/driveline/schema.ts';
 import { drawn } from '../packages/core/src/practice/hidden.ts';
 import { lookMotion } from '../packages/core/src/trace/lookMotion.ts';
@@ -53,7 +53,10 @@ export function noneMachines(pack: Pack, count: number, random: () => number): r
       if (look.kind === 'table') {
         const others = look.results.map((each) => each.id).filter((each) => each !== sound);
         const strange = there?.joint === look.at && random() < SHOWS_ITSELF;
-        return strange || random() < MISREAD ? any(others) : sound;
+        const seen = strange || random() < MISREAD ? any(others) : sound;
+        // Asked back whether it is that fault itself, few say yes of one that is not there.
+        const isAskedBack = !look.tries && settledFaults(pack, { look: id, result: seen }).length > 0;
+        return isAskedBack && random() >= MISREAD ? CANNOT_TELL : seen;
       }
       const seen = there ? motionSeen(pack, look, there) : sound;
       const known = (packModel(pack).outcomes.get(id) ?? []).some(({ result }) => result === seen);

@@ -14,6 +14,7 @@ import {
   packModel,
   priorOf,
   reachOf,
+  settledFaults,
   traceInput,
   traceNext,
   type Pack,
@@ -147,7 +148,11 @@ function follow(pack: Pack, { list, policy, shows, random }: FollowAsked) {
       const way = wayTo(pack, look, reached);
       reached = way.reached;
       minutes += look.minutes + way.minutes;
-      seen.push({ look: look.id, result: drawn(shows(look.id, hypothesis), random) });
+      const shown = () => drawn(shows(look.id, hypothesis), random);
+      const first = shown();
+      // What settles a fault is asked back once: who misread it looks again.
+      const isMisread = settledFaults(pack, { look: look.id, result: first }).some((each) => !faults.includes(each));
+      seen.push({ look: look.id, result: isMisread ? shown() : first });
     }
   }
   return { right: right / list.length, wrong: wrong / list.length, named: named / list.length, minutes: minutes / list.length };

@@ -132,6 +132,17 @@ async function answer(page: Page, result: string, byInstrument: boolean): Promis
   await page.getByTestId('say-both').click();
 }
 
+/** The look was left, or what was pressed is asked back. */
+export const settledOrLeft = (page: Page) =>
+  page.waitForFunction(`!location.pathname.includes('/look/') || document.querySelector('[data-testid="settles-yes"]') !== null`);
+
+/** What settles a fault is asked back once. */
+export async function confirmSettled(page: Page): Promise<void> {
+  const yes = page.getByTestId('settles-yes');
+  await settledOrLeft(page);
+  if (await yes.isVisible()) await yes.click();
+}
+
 /** Follows the advice, look after look, until the app names a verdict, or says that it is probably nothing on the list. Returns the looks taken. */
 export async function trace(page: Page, truth: Truth, { byInstrument = false } = {}): Promise<string[]> {
   const taken: string[] = [];
@@ -148,6 +159,7 @@ export async function trace(page: Page, truth: Truth, { byInstrument = false } =
     const result = truth[look];
     if (!result) throw new Error(`the test does not know what ${look} shows`);
     await answer(page, result, byInstrument);
+    await confirmSettled(page);
     await page.waitForURL((url) => !url.pathname.includes('/look/'));
     taken.push(look);
   }

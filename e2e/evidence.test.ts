@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, heading, honest, takeIn, trace } from './actions.ts';
+import { arrive, button, confirmCautions, confirmSettled, heading, honest, takeIn, trace } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -26,6 +26,7 @@ async function see(page: Page, look: string, result: string): Promise<void> {
     for (const [i, side] of sides.entries()) await page.getByTestId(`side-${i}-${side}`).click();
     await page.getByTestId('say-both').click();
   } else await page.getByTestId(`result-${result}`).click();
+  await confirmSettled(page);
   await page.waitForURL(job);
 }
 

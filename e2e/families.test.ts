@@ -15,6 +15,7 @@ import {
   link,
   openUp,
   radio,
+  settledOrLeft,
   takeIn,
   trace,
 } from './actions.ts';
@@ -76,6 +77,8 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
     await page.waitForURL(/\/look\//);
     await openByKeys(page);
     await answerByKeys(page, truth[page.url().split('/').at(-1) ?? ''] ?? '');
+    await settledOrLeft(page);
+    if (await page.getByTestId('settles-yes').isVisible()) await page.keyboard.press('Enter');
     await page.waitForURL((url) => !url.pathname.includes('/look/'));
   }
   await page.keyboard.press('v');

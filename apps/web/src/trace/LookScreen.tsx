@@ -10,6 +10,7 @@ import {
   type Look,
 } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -21,6 +22,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Cautions, useUnacknowledged } from '../job/Cautions.tsx';
+import { AskedBack, settles } from './AskedBack.tsx';
 import { NotPossible } from './NotPossible.tsx';
 import { OpeningSteps } from './OpeningSteps.tsx';
 import { Results } from './Results.tsx';
@@ -56,10 +58,14 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const atWork = atWorkText(look);
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
 
-  const say = async (result: string, reading?: InstrumentReading) => {
+  const [pressed, setPressed] = useState<string | null>(null);
+  const settled = pressed === null ? [] : settles(pack, look.id, pressed);
+
+  const keep = async (result: string, reading?: InstrumentReading) => {
     if (await write({ kind: 'lookRecorded', look: look.id, result, ...(reading && { reading }) })) router.navigate(`/jobs/${job.id}`);
   };
-  useKeys({ '0': blocked ? undefined : () => void say(CANNOT_TELL) });
+  const say = (result: string) => (settles(pack, look.id, result).length > 0 ? setPressed(result) : void keep(result));
+  useKeys({ '0': blocked ? undefined : () => say(CANNOT_TELL) });
 
   return (
     <>
@@ -83,9 +89,13 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       <Text variant="head">What do you see?</Text>
       {ready ? null : <Text variant="soft">It is not yet as the look needs it, see above. Answer if you see it all the same.</Text>}
       {blocked ? <Text variant="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
-      {blocked || !ready ? null : <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={say} />}
-      {look.kind === 'kinematic' && look.beside !== undefined ? (
-        <TwoSides pack={pack} look={look} disabled={blocked} before={seen?.result} onSay={(result) => void say(result)} />
+      {blocked || !ready ? null : (
+        <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={keep} />
+      )}
+      {pressed !== null && settled.length > 0 ? (
+        <AskedBack pack={pack} faults={settled} onYes={() => void keep(pressed)} onNo={() => setPressed(null)} />
+      ) : look.kind === 'kinematic' && look.beside !== undefined ? (
+        <TwoSides pack={pack} look={look} disabled={blocked} before={seen?.result} onSay={say} />
       ) : (
         <Results
           results={packModel(pack).outcomes.get(look.id) ?? []}
@@ -93,10 +103,10 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
           // Digits typed before it is open would answer a look that was not taken.
           keys={ready}
           before={seen?.result}
-          onSay={(result) => void say(result)}
+          onSay={say}
         />
       )}
-      <Button variant="quiet" disabled={blocked} label="I cannot tell" onPress={() => void say(CANNOT_TELL)} />
+      <Button variant="quiet" disabled={blocked} label="I cannot tell" onPress={() => say(CANNOT_TELL)} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
     </>

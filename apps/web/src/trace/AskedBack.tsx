@@ -1,0 +1,35 @@
+import { isCure, settledFaults, type Pack } from '@patient-badger/core';
+import { Button } from '../design/Button.tsx';
+import { Card } from '../design/Card.tsx';
+import { Text } from '../design/Text.tsx';
+import { useKeys } from '../design/useKeys.ts';
+import { faultName } from '../wording/faultName.ts';
+
+/** What a result settles, whatever else was seen; a cure is looked at in its complaint instead. */
+export const settles = (pack: Pack, look: string, result: string): readonly string[] =>
+  isCure(pack, { look, result }) ? [] : settledFaults(pack, { look, result });
+
+interface Props {
+  readonly pack: Pack;
+  readonly faults: readonly string[];
+  readonly onYes: () => void;
+  readonly onNo: () => void;
+}
+
+/** A press that settles a fault is asked back once: it holds against everything that was seen before. */
+export function AskedBack({ pack, faults, onYes, onNo }: Props) {
+  useKeys({ Enter: onYes, Escape: onNo });
+  return (
+    <Card tone="next" testID="asked-back">
+      <Text variant="label">That settles it</Text>
+      {faults.map((fault) => (
+        <Text key={fault} variant="head">
+          {faultName(pack, fault)}
+        </Text>
+      ))}
+      <Text>Is it what you have before your eyes? Then it is found, whatever else was seen.</Text>
+      <Button variant="primary" big label="Yes, that is it" testID="settles-yes" onPress={onYes} />
+      <Button label="No, I look again" testID="settles-no" onPress={onNo} />
+    </Card>
+  );
+}
