@@ -8,6 +8,7 @@ import {
   reachOf,
   type InstrumentReading,
   type Look,
+  type Pack,
 } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -94,21 +95,28 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       )}
       {pressed !== null && settled.length > 0 ? (
         <AskedBack pack={pack} faults={settled} onYes={() => void keep(pressed)} onNo={() => setPressed(null)} />
-      ) : look.kind === 'kinematic' && look.beside !== undefined ? (
-        <TwoSides pack={pack} look={look} disabled={blocked} before={seen?.result} onSay={say} />
       ) : (
-        <Results
-          results={packModel(pack).outcomes.get(look.id) ?? []}
-          disabled={blocked}
-          // Digits typed before it is open would answer a look that was not taken.
-          keys={ready}
-          before={seen?.result}
-          onSay={say}
-        />
+        // Digits typed before it is open would answer a look that was not taken.
+        <Answers pack={pack} look={look} disabled={blocked} keys={ready} before={seen?.result} onSay={say} />
       )}
       <Button variant="quiet" disabled={blocked} label="I cannot tell" onPress={() => say(CANNOT_TELL)} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
     </>
   );
+}
+
+interface AnswersProps {
+  readonly pack: Pack;
+  readonly look: Look;
+  readonly disabled: boolean;
+  readonly keys: boolean;
+  readonly before: string | undefined;
+  readonly onSay: (result: string) => void;
+}
+
+/** What can be seen, of both sides at once where two are watched. */
+function Answers({ pack, look, keys, ...rest }: AnswersProps) {
+  if (look.kind === 'kinematic' && look.beside !== undefined) return <TwoSides pack={pack} look={look} {...rest} />;
+  return <Results results={packModel(pack).outcomes.get(look.id) ?? []} keys={keys} {...rest} />;
 }
