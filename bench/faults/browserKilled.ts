@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs';
 import { arrive, button, takeIn, takePhoto } from '../../e2e/actions.ts';
-import { box, phone, record } from './device.ts';
+import { box, comeIn, phone, provenAll, record } from './device.ts';
 import { openShop } from './shopServer.ts';
 import { pause, until, type Campaign, type Tally } from './tally.ts';
 
@@ -18,14 +18,7 @@ export async function browserKilled({ rounds, database }: Campaign): Promise<Tal
     const text = `killed ${round}`;
     const [withPhoto, afterIt] = [round % 4 > 1, round % 2 === 1];
     await page.goto(`${server.address}${job}/${withPhoto ? 'look/tank-level' : 'log'}`);
-    // Who is at the bench is kept by the browser in its own time: killed soon after, it asks again.
-    const who = page.getByRole('button', { name: 'Tobin', exact: true });
-    await page
-      .getByRole('link', { name: /^Tobin is at the bench/ })
-      .or(who)
-      .first()
-      .waitFor();
-    if (await who.isVisible()) await who.click();
+    await comeIn(page, 'Tobin');
     const line = page.getByTestId('entry').filter({ hasText: text }).first();
     const kept = () => (withPhoto ? box(page).then(({ waiting }) => waiting > 0) : line.isVisible());
     if (withPhoto) await takePhoto(page, 'tank.png', picture(round));
@@ -39,7 +32,8 @@ export async function browserKilled({ rounds, database }: Campaign): Promise<Tal
     const wasKept = shown || (await kept().catch(() => false));
     await device.kill();
     page = await device.open(`${server.address}${job}/log`);
-    if (!(await until(async () => (await box(page)).waiting === 0, 30_000))) tally.stuck++;
+    await comeIn(page, 'Tobin');
+    if (!(await until(() => provenAll(page), 30_000))) tally.stuck++;
     tally.stuck += (await box(page)).aside;
     const now = await record(url);
     const count = withPhoto ? now.photos - photos : (now.texts.get(text) ?? 0);

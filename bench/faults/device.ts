@@ -4,7 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from 'playwright-core';
 import pg from 'pg';
+import { SAMPLE } from '../../apps/server/src/demo/sample.ts';
+import { button } from '../../e2e/actions.ts';
 import { CHROMIUM, PHONE } from '../../e2e/stage.ts';
+import { pause } from './tally.ts';
 
 /** A phone whose browser can be killed like a process that the system wants the memory of: what it kept stays. */
 export async function phone() {
@@ -70,3 +73,55 @@ export const box = (page: Page) =>
       all.onsuccess = () => resolve({ waiting: all.result.filter((each) => !each.refused).length, aside: all.result.filter((each) => each.refused).length });
     };
   })`);
+
+/** What the app says where a PIN does not open any more. */
+const LOCKED = /^Too many wrong PINs/;
+
+/** Whoever is asked gives their PIN, until nothing waits; where it was wrong too often that day and is locked, their passphrase. */
+export async function provenAll(page: Page, wrongFirst = false): Promise<boolean> {
+  const field = page.getByLabel(/^PIN of/).first();
+  if (await field.isVisible()) {
+    if (wrongFirst) {
+      await field.fill('1111');
+      await page.getByTestId('prove').first().click();
+      await page.getByRole('alert').first().waitFor();
+    }
+    await field.fill(SAMPLE.pin);
+    await page.getByTestId('prove').first().click();
+    await pause(300);
+    if ((await field.isVisible()) && (await page.getByText(LOCKED).first().isVisible())) {
+      await button(page, 'By passphrase instead').click();
+      await page
+        .getByLabel(/^Passphrase of/)
+        .first()
+        .fill(SAMPLE.passphrase);
+      await page.getByTestId('prove').first().click();
+      await pause(300);
+    }
+  }
+  return (await box(page)).waiting === 0;
+}
+
+/**
+ * A browser that was killed soon after somebody came may have forgotten who, and its cookies: they sign in again, or say so
+ * again and give their PIN.
+ */
+export async function comeIn(page: Page, name: string): Promise<void> {
+  const there = page.getByRole('link', { name: new RegExp(`^${name} is at the bench`) });
+  const who = page.getByRole('button', { name, exact: true });
+  await there.or(who).first().waitFor();
+  // What is known of a session is asked for once the screen stands.
+  await pause(600);
+  if (await page.getByText('This device is no longer signed in.', { exact: false }).isVisible()) {
+    await page.getByLabel('Your name').fill(name);
+    await page.getByLabel('Passphrase').fill(SAMPLE.passphrase);
+    await page.getByTestId('sign-in').click();
+    await page.getByTestId('sign-in').waitFor({ state: 'detached' });
+  }
+  if (!(await who.isVisible())) return;
+  await who.click();
+  const pin = page.getByLabel(`PIN of ${name}`).first();
+  await there.or(pin).first().waitFor();
+  if (await pin.isVisible()) await provenAll(page);
+  await there.waitFor();
+}

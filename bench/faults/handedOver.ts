@@ -1,13 +1,10 @@
 import type { Page } from 'playwright-core';
-import { SAMPLE } from '../../apps/server/src/demo/sample.ts';
 import { arrive, button, link, radio, takeIn } from '../../e2e/actions.ts';
-import { box, phone, record } from './device.ts';
+import { box, phone, provenAll, record } from './device.ts';
 import { openShop } from './shopServer.ts';
 import { pause, until, type Campaign, type Tally } from './tally.ts';
 
 const NAMES = ['Tobin', 'Imke'] as const;
-/** What the app says where a PIN does not open any more. */
-const LOCKED = /^Too many wrong PINs/;
 type Name = (typeof NAMES)[number];
 
 /**
@@ -87,29 +84,4 @@ async function takeByName(page: Page, from: Name): Promise<Name> {
   await link(page, `${to} is at the bench`).waitFor();
   await page.goBack();
   return to;
-}
-
-/** Whoever is asked gives their PIN, until nothing waits; where it was wrong too often that day and is locked, their passphrase. */
-async function provenAll(page: Page, wrongFirst: boolean): Promise<boolean> {
-  const field = page.getByLabel(/^PIN of/).first();
-  if (await field.isVisible()) {
-    if (wrongFirst) {
-      await field.fill('1111');
-      await page.getByTestId('prove').first().click();
-      await page.getByRole('alert').first().waitFor();
-    }
-    await field.fill(SAMPLE.pin);
-    await page.getByTestId('prove').first().click();
-    await pause(300);
-    if ((await field.isVisible()) && (await page.getByText(LOCKED).first().isVisible())) {
-      await button(page, 'By passphrase instead').click();
-      await page
-        .getByLabel(/^Passphrase of/)
-        .first()
-        .fill(SAMPLE.passphrase);
-      await page.getByTestId('prove').first().click();
-      await pause(300);
-    }
-  }
-  return (await box(page)).waiting === 0;
 }
