@@ -15,7 +15,8 @@ async function packed(name: string): Promise<number> {
 test.each([
   ['entry', 260 * kB],
   ['rest', 500 * kB],
-  ['operations', 250 * kB],
+  // Six families know 23 faults and 20 looks more; it comes after the first screen.
+  ['operations', 265 * kB],
   ['scan', 170 * kB],
 ])('the script %s weighs no more than %i bytes on the wire', async (name, most) => {
   const bytes = await packed(name);
