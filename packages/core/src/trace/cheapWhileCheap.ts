@@ -8,8 +8,8 @@ const QUICK_MINUTES = 1;
 const QUICK_BITS = 0.05;
 
 /**
- * Quick looks that the next one would end go before it: on the whole machine, before an opening for which they would have to be
- * put back; at the parts as they were found, before they are cleaned.
+ * Quick looks that the next one would end, or make dearer, go before it: on the whole machine, before an opening for which things
+ * would have to be put back; at the parts as they were found, before they are cleaned.
  */
 export function cheapWhileCheap(pack: Pack, advice: readonly LookAdvice[], reached: readonly string[]): LookAdvice[] {
   const [next] = advice;
@@ -18,23 +18,20 @@ export function cheapWhileCheap(pack: Pack, advice: readonly LookAdvice[], reach
   const ended = looks.get(next.look)?.takes ?? [];
   const reach = reachOf(pack);
   const open = openAfter(next, reached);
-  const isEndedByIt = (id: string) => {
+  const isDearerAfterIt = ({ look: id, minutes, lookMinutes }: LookAdvice) => {
     const look = looks.get(id);
     if (!look) return false;
     const way = reach.approachOf(lookWants(pack, look), open);
-    return !way || way.undo.length > 0 || wantedBy(pack, look).some((state) => ended.includes(state));
+    return !way || way.minutes > minutes - lookMinutes || wantedBy(pack, look).some((state) => ended.includes(state));
   };
   const onItsWay = new Set(next.steps.map(({ id }) => id));
   const quick = advice
     .slice(1)
-    .filter(
-      ({ look, lookMinutes, expectedBits, steps, undo }) =>
-        undo.length === 0 &&
-        steps.every(({ id }) => onItsWay.has(id)) &&
-        lookMinutes <= QUICK_MINUTES &&
-        expectedBits >= QUICK_BITS &&
-        isEndedByIt(look),
-    )
+    .filter((each) => {
+      const { lookMinutes, expectedBits, steps, undo } = each;
+      const isOnTheWay = undo.length === 0 && steps.every(({ id }) => onItsWay.has(id));
+      return isOnTheWay && lookMinutes <= QUICK_MINUTES && expectedBits >= QUICK_BITS && isDearerAfterIt(each);
+    })
     // What wants less opening goes first.
     .sort((p, q) => p.steps.length - q.steps.length);
   return [...quick, ...advice.filter((each) => !quick.includes(each))];

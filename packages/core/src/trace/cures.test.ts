@@ -1,8 +1,10 @@
 import { findFamily } from '@patient-badger/knowledge';
+import { cheapWhileCheap } from './cheapWhileCheap.ts';
+import { priorOf } from './hypotheses.ts';
 import { traceNext } from './next.ts';
 import type { Pack } from './pack.ts';
 import { packModel } from './packModel.ts';
-import { advisedLooks, traceInput, type TraceInput } from './schema.ts';
+import { advisedLooks, traceInput, type LookAdvice, type TraceInput } from './schema.ts';
 
 const ask = (pack: Pack, more: Partial<TraceInput>) => traceNext(traceInput.parse({ family: pack.id, ...more }), pack);
 const saw = findFamily('saw-oil-pump') as Pack;
@@ -78,13 +80,33 @@ test('what a look ends is gone: chips lie as found until the worm was cleaned, a
   expect(order.indexOf('chips-on-worm')).toBeLessThan(order.indexOf('worm-under-light'));
 });
 
-test('quick looks on the whole machine go before the opening that would end them', () => {
-  const sound = [
-    { look: 'tank-level', result: 'partly' },
-    { look: 'oil-feel', result: 'right' },
-  ];
-  const { next } = ask(saw, { complaints: ['dry'], observations: sound });
-  const opening = advisedLooks(ask(saw, { complaints: ['dry'], observations: sound })).find(({ steps }) => steps.length > 0);
-  expect(next?.steps).toEqual([]);
-  expect(opening).toBeDefined();
+test('quick looks on the whole machine go before the opening that would end them, and no others', () => {
+  const advice = advisedLooks(ask(slide, { complaints: ['crooked'] }));
+  const of = (look: string, more: Partial<LookAdvice> = {}): LookAdvice => {
+    const found = advice.find((each) => each.look === look);
+    if (!found) throw new Error(`${look} is not advised`);
+    return { ...found, ...more };
+  };
+  const opening = of('left-teeth');
+  expect(opening.steps.map(({ id }) => id)).toContain('supported');
+  // The button needs the supply that the opening takes; the runners can be looked at as well after it.
+  const [button, runners] = [of('button', { expectedBits: 0.2 }), of('runners-look', { expectedBits: 0.2 })];
+  const order = (list: LookAdvice[]) => cheapWhileCheap(slide, list, []).map(({ look }) => look);
+  expect(order([opening, runners, button])).toEqual(['button', 'left-teeth', 'runners-look']);
+  expect(order([opening, { ...button, expectedBits: 0.04 }])).toEqual(['left-teeth', 'button']);
+  expect(order([opening, { ...button, lookMinutes: 2 }])).toEqual(['left-teeth', 'button']);
+  expect(order([])).toEqual([]);
+});
+
+test('of several complaints a pair explains each by the better of its faults', () => {
+  const { hypotheses } = packModel(slide);
+  const pair = hypotheses.find(({ faults }) => faults.map(({ fault }) => fault.id).join() === 'left-pinion,low-voltage');
+  const share = (complaints: string[]) => {
+    const prior = priorOf(slide, { complaints }, hypotheses);
+    const listed = hypotheses.reduce((sum, { id, none }) => sum + (none ? 0 : (prior[id] ?? 0)), 0);
+    return (prior[pair?.id ?? ''] ?? 0) / listed;
+  };
+  expect(pair).toBeDefined();
+  // The one is heard popping, the other makes it slow: together they are likelier than either complaint alone makes them.
+  expect(share(['pops', 'heavy'])).toBeGreaterThan(2 * Math.max(share(['pops']), share(['heavy'])));
 });

@@ -48,8 +48,7 @@ export function judge(weighed: Weighed): Judged {
     .filter(([id, p]) => id !== NONE_OF_THESE && id !== NOTHING_ELSE && (p >= input.confidence || settled.has(id)))
     .sort(([, p], [, q]) => q - p);
   const wanted = sure.flatMap(([fault, p]) => (settled.has(fault) ? [] : (wantedFor(weighed, fault, p) ?? [])));
-  const isProven = (fault: string) =>
-    isShown(weighed, fault) && !wanted.some((each) => each.fault === fault) && !isSeenOtherwise(weighed, fault);
+  const isProven = (fault: string) => isShown(weighed, fault) && !wanted.some((each) => each.fault === fault);
   const proven = sure.filter(([fault]) => settled.has(fault) || isProven(fault));
   const [first] = proven;
   return {
@@ -61,15 +60,6 @@ export function judge(weighed: Weighed): Judged {
 
 const isShown = ({ seen, evidence, input }: Weighed, fault: string): boolean =>
   seen.some((each) => evidence.explains(fault, each)) || input.ownLooks.some((own) => own.fault === fault && own.speaks === 'for');
-
-/** Whether one looked right at it and saw something else that a sound machine seldom shows. */
-const isSeenOtherwise = ({ seen, evidence, faults }: Weighed, fault: string): boolean => {
-  const own = evidence.ownSights(fault, (other) => (faults[other] ?? 0) >= IN_PLAY);
-  const had = seen.filter(({ look }) => own.includes(look));
-  return (
-    had.some((each) => evidence.isFinding(each) && !evidence.explains(fault, each)) && !had.some((each) => evidence.explains(fault, each))
-  );
-};
 
 /** The look that a sure fault still wants: its own sight where that is worth its minutes, or one that would show it at all. */
 function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toLookAt'] {
