@@ -23,7 +23,7 @@ beforeEach(() => choosePerson('imke'));
 test('with the bar off the paper test says what it needs, what goes back first, and keeps that it is back', async () => {
   shown(...opened('lead-off', 'cover-off', 'bar-off'));
   expect(screen.getByText('Not possible as it stands now')).toBeTruthy();
-  expect(screen.getByText('This look needs: bar and chain are on; plug lead is on.')).toBeTruthy();
+  expect(screen.getByText('This look needs: bar and chain are on; plug lead is on; bar cover is on.')).toBeTruthy();
   expect(screen.getByText(/^Put back first, 3 min in all/)).toBeTruthy();
   // Latest first: the cover goes on over the bar.
   expect(screen.getAllByRole('button').map((each) => each.textContent)).toEqual([
