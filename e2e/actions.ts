@@ -134,7 +134,7 @@ async function answer(page: Page, result: string, byInstrument: boolean): Promis
 
 /** The look was left, or what was pressed is asked back. */
 export const settledOrLeft = (page: Page) =>
-  page.waitForFunction(`!location.pathname.includes('/look/') || document.querySelector('[data-testid="settles-yes"]') !== null`);
+  Promise.any([page.waitForURL((url) => !url.pathname.includes('/look/')), page.getByTestId('settles-yes').waitFor()]);
 
 /** What settles a fault is asked back once. */
 export async function confirmSettled(page: Page): Promise<void> {

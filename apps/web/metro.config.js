@@ -24,9 +24,6 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return found ? { type: 'sourceFile', filePath: found.file } : context.resolveRequest(context, name, platform);
 };
 
-// A module is run when something of it is first used, and not all of them before the first screen.
-config.transformer.getTransformOptions = async () => ({ transform: { experimentalImportSupport: false, inlineRequires: true } });
-
 // While developing, the server stands beside the bundler: one origin for the screens, as it is in the shop.
 if (process.env.API_PORT) {
   const { createProxyMiddleware } = require('http-proxy-middleware');
