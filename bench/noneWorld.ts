@@ -1,7 +1,7 @@
 import { join } from 'node:path';
-import { CANNOT_TELL, packModel, settledFaults, type FaultMode, type Pack } from '@patient-badger/core';
-import { FAULT_MODES } from '../packages/core/src/driveline/schema.ts';
+import { CANNOT_TELL, packModel, settledOnSight, type FaultMode, type Pack } from '@patient-badger/core';
 import { drawn } from '../packages/core/src/practice/hidden.ts';
+import { unlistedWays } from '../packages/core/src/trace/hypotheses.ts';
 import { lookMotion } from '../packages/core/src/trace/lookMotion.ts';
 import { machinesIn, type Machine } from './machineRuns.ts';
 
@@ -44,7 +44,7 @@ export function noneMachines(pack: Pack, count: number, random: () => number): r
   const any = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
   const complaints = pack.complaints.map(({ id }) => id);
   return Array.from({ length: count }, () => {
-    const there = drawn(KINDS, random) === 'unlisted' ? unlistedOf(pack, any) : null;
+    const there = drawn(KINDS, random) === 'unlisted' ? any(unlistedWays(pack)) : null;
     const told = new Map<string, string>();
     const answer = (id: string): string => {
       const look = pack.looks.find((each) => each.id === id);
@@ -55,7 +55,7 @@ export function noneMachines(pack: Pack, count: number, random: () => number): r
         const strange = there?.joint === look.at && random() < SHOWS_ITSELF;
         const seen = strange || random() < MISREAD ? any(others) : sound;
         // Asked back whether it is that fault itself, few say yes of one that is not there.
-        const isAskedBack = !look.tries && settledFaults(pack, { look: id, result: seen }).length > 0;
+        const isAskedBack = settledOnSight(pack, { look: id, result: seen }).length > 0;
         return isAskedBack && random() >= MISREAD ? CANNOT_TELL : seen;
       }
       const seen = there ? motionSeen(pack, look, there) : sound;
@@ -72,18 +72,6 @@ export function noneMachines(pack: Pack, count: number, random: () => number): r
     };
   });
 }
-
-const unlistedOf = ({ driveline, faults }: Pack, any: <T>(list: readonly T[]) => T): { joint: string; mode: FaultMode } =>
-  any(
-    driveline.joints.flatMap(({ id: joint }) =>
-      FAULT_MODES.filter((mode) => !faults.some(({ at, modes }) => at === joint && modes.some((each) => each.mode === mode))).map(
-        (mode) => ({
-          joint,
-          mode,
-        }),
-      ),
-    ),
-  );
 
 function motionSeen(
   pack: Pack,

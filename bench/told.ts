@@ -27,31 +27,29 @@ const isWanted = ({ family }: { readonly family: string }) => wanted === undefin
 const percent = (part: number) => `${(100 * part).toFixed(1)} %`;
 const mean = (list: readonly number[]) => (list.reduce((sum, each) => sum + each, 0) / list.length).toFixed(1);
 
-{
-  const told = machinesIn(join(import.meta.dirname, 'stories', wanted === HELD_OUT ? 'held-out-machines' : 'machines'));
-  const machines = [...told, ...(wanted === HELD_OUT ? [] : FAMILIES.flatMap(soundMachines))].filter(isWanted);
-  const runs = machines.map((machine) => ({ machine, run: follow(machine, findFamily(machine.family) as Pack) }));
-  const figuresOf = (list: typeof runs) => {
-    const part = (came: string) => percent(list.filter(({ run }) => run.came === came).length / list.length);
-    const unanswered = list.reduce((sum, { run }) => sum + run.unanswered, 0) / list.reduce((sum, { run }) => sum + run.looks.length, 0);
-    return {
-      ...{ machines: list.length, right: part('right'), wrong: part('wrong'), 'no fitting answer': percent(unanswered) },
-      forbidden: list.reduce((sum, { run }) => sum + run.forbidden.length, 0),
-      'minutes to the first verdict': mean(list.map(({ run }) => run.minutes[0])),
-      after: mean(list.map(({ run }) => run.minutes[1])),
-    };
+const toldMachines = machinesIn(join(import.meta.dirname, 'stories', wanted === HELD_OUT ? 'held-out-machines' : 'machines'));
+const machines = [...toldMachines, ...(wanted === HELD_OUT ? [] : FAMILIES.flatMap(soundMachines))].filter(isWanted);
+const runs = machines.map((machine) => ({ machine, run: follow(machine, findFamily(machine.family) as Pack) }));
+const figuresOf = (list: typeof runs) => {
+  const part = (came: string) => percent(list.filter(({ run }) => run.came === came).length / list.length);
+  const unanswered = list.reduce((sum, { run }) => sum + run.unanswered, 0) / list.reduce((sum, { run }) => sum + run.looks.length, 0);
+  return {
+    ...{ machines: list.length, right: part('right'), wrong: part('wrong'), 'no fitting answer': percent(unanswered) },
+    forbidden: list.reduce((sum, { run }) => sum + run.forbidden.length, 0),
+    'minutes to the first verdict': mean(list.map(({ run }) => run.minutes[0])),
+    after: mean(list.map(({ run }) => run.minutes[1])),
   };
-  const by = (key: (each: (typeof runs)[number]) => string) =>
-    Object.fromEntries([...new Set(runs.map(key))].sort().map((each) => [each, figuresOf(runs.filter((run) => key(run) === each))]));
-  console.table(by(({ machine }) => machine.kind));
-  console.table(by(({ machine }) => `${machine.family}, ${machine.kind}`));
-  for (const { machine, run } of runs)
-    if (run.came !== 'right')
-      console.log(`${run.came} ${machine.kind} ${machine.family}: ${machine.title} → ${run.end} (${run.looks.join(', ')})`);
-  console.log(
-    'to reach: listed 95 % with at most 1 % wrong; nothing listed or sound 90 % with at most 3 % wrong; every sound one without a verdict',
-  );
-}
+};
+const by = (key: (each: (typeof runs)[number]) => string) =>
+  Object.fromEntries([...new Set(runs.map(key))].sort().map((each) => [each, figuresOf(runs.filter((run) => key(run) === each))]));
+console.table(by(({ machine }) => machine.kind));
+console.table(by(({ machine }) => `${machine.family}, ${machine.kind}`));
+for (const { machine, run } of runs)
+  if (run.came !== 'right')
+    console.log(`${run.came} ${machine.kind} ${machine.family}: ${machine.title} → ${run.end} (${run.looks.join(', ')})`);
+console.log(
+  'to reach: listed 95 % with at most 1 % wrong; nothing listed or sound 90 % with at most 3 % wrong; every sound one without a verdict',
+);
 
 const folder = join(import.meta.dirname, 'stories', wanted === HELD_OUT ? HELD_OUT : '');
 const STORIES = storiesIn(folder).filter(isWanted);

@@ -113,7 +113,7 @@ export function honest(family: string, fault: string, mode?: FaultMode): Truth {
 export const allSound = (family: string): Truth => likeliestResults(packModel(findFamily(family) as Pack), SOUND);
 
 /** Says what a look shows: with the instrument where it is wanted and there is one, else by pressing. */
-async function answer(page: Page, result: string, byInstrument: boolean): Promise<void> {
+export async function answer(page: Page, result: string, byInstrument = false): Promise<void> {
   const instrument = page.locator('[data-testid^="read-"]').first();
   if (byInstrument && (await instrument.isVisible())) {
     const take = page.getByTestId('take-reading');
@@ -126,6 +126,12 @@ async function answer(page: Page, result: string, byInstrument: boolean): Promis
         .waitFor();
     }
     return take.click();
+  }
+  const parts = result.split('+');
+  if (parts.length > 1) {
+    await page.getByTestId('two-at-once').click();
+    for (const part of parts) await page.getByTestId(`part-${part}`).click();
+    return page.getByTestId('say-two').click();
   }
   if (!(await page.getByTestId('say-both').isVisible())) return page.getByTestId(`result-${result}`).click();
   for (const [i, side] of result.split('-').entries()) await page.getByTestId(`side-${i}-${side}`).click();

@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, confirmSettled, heading, honest, takeIn, trace } from './actions.ts';
+import { answer, arrive, button, confirmCautions, confirmSettled, heading, honest, takeIn, trace } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -10,24 +10,18 @@ beforeAll(async () => {
 });
 afterAll(() => stage.stop());
 
-/** Says what a look of this job shows, wherever the advice stands. */
-async function see(page: Page, look: string, result: string): Promise<void> {
+/** Says what looks of this job show, wherever the advice stands, each as `look:result`. */
+async function see(page: Page, ...seen: string[]): Promise<void> {
   const [job = ''] = /^.*\/jobs\/[^/]+/.exec(page.url()) ?? [];
-  await page.goto(`${job}/look/${look}`);
-  await heading(page, 'What do you see?').waitFor();
-  await confirmCautions(page);
-  const sides = result.split('-');
-  const parts = result.split('+');
-  if (parts.length > 1) {
-    await page.getByTestId('two-at-once').click();
-    for (const part of parts) await page.getByTestId(`part-${part}`).click();
-    await page.getByTestId('say-two').click();
-  } else if (sides.length > 1) {
-    for (const [i, side] of sides.entries()) await page.getByTestId(`side-${i}-${side}`).click();
-    await page.getByTestId('say-both').click();
-  } else await page.getByTestId(`result-${result}`).click();
-  await confirmSettled(page);
-  await page.waitForURL(job);
+  for (const each of seen) {
+    const [look = '', result = ''] = each.split(':');
+    await page.goto(`${job}/look/${look}`);
+    await heading(page, 'What do you see?').waitFor();
+    await confirmCautions(page);
+    await answer(page, result);
+    await confirmSettled(page);
+    await page.waitForURL(job);
+  }
 }
 
 test('an owner says two things: both are taken, and both move the odds, with the reason', async () => {
@@ -53,16 +47,11 @@ test('a cure that works ends the search once the complaint was looked for again'
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Pruning saw/, 'Chain runs dry, no oil on the bar');
-  for (const [look, result] of [
-    ['oil-feel', 'thick'],
-    ['paper-test', 'weak'],
-    ['vent-open', 'flows'],
-  ] as const)
-    await see(page, look, result);
+  await see(page, 'oil-feel:thick', 'paper-test:weak', 'vent-open:flows');
   await page.getByText('Next to be looked at').waitFor();
   await heading(page, 'Paper test with the chain running').waitFor();
   await page.reload();
-  await see(page, 'paper-test', 'line');
+  await see(page, 'paper-test:line');
   await heading(page, 'Tank vent blocked').waitFor();
   await button(page, 'See the reasons and decide').click();
   await page.getByText('No gear to buy').waitFor();
@@ -72,8 +61,7 @@ test('two things seen under one lamp are one verdict, and each is named', async 
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Keeper’s car, parking brake/, 'Motor runs, brake does not hold');
-  await see(page, 'listen', 'runs');
-  await see(page, 'gear-lamp', 'teeth+dry');
+  await see(page, 'listen:runs', 'gear-lamp:teeth+dry');
   await page.getByText(/^Verdict: both/).waitFor();
   await heading(page, 'Reduction gear snapped').waitFor();
   await heading(page, 'And: Spindle dry and stiff').waitFor();
@@ -83,18 +71,18 @@ test('what is left when all else is out is looked at before it is named; then lo
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /School lawn tractor/, 'Wheel turns and steers nothing');
-  for (const [look, result] of [
-    ['rim-play', 'large'],
-    ['wheel-watch-shaft', 'turns'],
-    ['links-look', 'good'],
-    ['wheel-watch-both', 'still-still'],
-    ['shaft-watch-pinion', 'turns'],
-  ] as const)
-    await see(page, look, result);
+  await see(
+    page,
+    'rim-play:large',
+    'wheel-watch-shaft:turns',
+    'links-look:good',
+    'wheel-watch-both:still-still',
+    'shaft-watch-pinion:turns',
+  );
   await page.getByText('Next to be looked at').waitFor();
   await page.getByText(/Sector teeth stripped stands first, and nothing that was seen settles it yet/).waitFor();
   expect(await page.getByText(/^Verdict/).count()).toBe(0);
-  await see(page, 'teeth-lamp', 'gap');
+  await see(page, 'teeth-lamp:gap');
   await heading(page, 'Sector teeth stripped').waitFor();
   await button(page, 'See the reasons and decide').click();
   await page.getByTestId('go-on').click();

@@ -168,7 +168,7 @@ export {
   type Hypothesis,
 } from './trace/hypotheses.ts';
 export { inputToSee, isLoaded, soundMovement } from './trace/lookMotion.ts';
-export { isCure, settledFaults } from './trace/cures.ts';
+export { settledFaults, settledOnSight } from './trace/cures.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
 export { lookChances } from './trace/lookChances.ts';

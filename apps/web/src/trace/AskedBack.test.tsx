@@ -1,15 +1,18 @@
-import type { Pack } from '@patient-badger/core';
+import { settledOnSight, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { AskedBack, settles } from './AskedBack.tsx';
+import { AskedBack } from './AskedBack.tsx';
 
 const saw = findFamily('saw-oil-pump') as Pack;
 
 test('what is the fault itself settles it; a symptom and a cure do not', () => {
-  expect(settles(saw, 'worm-under-light', 'stripped')).toEqual(['worm-stripped']);
-  expect(settles(saw, 'wet-underneath', 'wet')).toEqual([]);
-  expect(settles(saw, 'vent-open', 'flows')).toEqual([]);
-  expect(settles(findFamily('park-brake-actuator') as Pack, 'gear-lamp', 'teeth+dry')).toEqual(['gear-snapped', 'spindle-dry']);
+  expect(settledOnSight(saw, { look: 'worm-under-light', result: 'stripped' })).toEqual(['worm-stripped']);
+  expect(settledOnSight(saw, { look: 'wet-underneath', result: 'wet' })).toEqual([]);
+  expect(settledOnSight(saw, { look: 'vent-open', result: 'flows' })).toEqual([]);
+  expect(settledOnSight(findFamily('park-brake-actuator') as Pack, { look: 'gear-lamp', result: 'teeth+dry' })).toEqual([
+    'gear-snapped',
+    'spindle-dry',
+  ]);
 });
 
 test('it is asked back by name, and answered by press or by key', () => {

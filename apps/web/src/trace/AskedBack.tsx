@@ -1,13 +1,9 @@
-import { isCure, settledFaults, type Pack } from '@patient-badger/core';
+import { type Pack } from '@patient-badger/core';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 import { faultName } from '../wording/faultName.ts';
-
-/** What a result settles, whatever else was seen; a cure is looked at in its complaint instead. */
-export const settles = (pack: Pack, look: string, result: string): readonly string[] =>
-  isCure(pack, { look, result }) ? [] : settledFaults(pack, { look, result });
 
 interface Props {
   readonly pack: Pack;

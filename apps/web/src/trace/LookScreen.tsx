@@ -6,6 +6,7 @@ import {
   openSteps,
   packModel,
   reachOf,
+  settledOnSight,
   type InstrumentReading,
   type Look,
   type Pack,
@@ -23,7 +24,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
 import { Cautions, useUnacknowledged } from '../job/Cautions.tsx';
-import { AskedBack, settles } from './AskedBack.tsx';
+import { AskedBack } from './AskedBack.tsx';
 import { NotPossible } from './NotPossible.tsx';
 import { OpeningSteps } from './OpeningSteps.tsx';
 import { Results } from './Results.tsx';
@@ -59,13 +60,14 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
   const atWork = atWorkText(look);
   const seen = state.observations.filter((each) => each.look === look.id).at(-1);
 
+  /** What was pressed and settles a fault, until it is asked back. */
   const [pressed, setPressed] = useState<string | null>(null);
-  const settled = pressed === null ? [] : settles(pack, look.id, pressed);
 
   const keep = async (result: string, reading?: InstrumentReading) => {
     if (await write({ kind: 'lookRecorded', look: look.id, result, ...(reading && { reading }) })) router.navigate(`/jobs/${job.id}`);
   };
-  const say = (result: string) => (settles(pack, look.id, result).length > 0 ? setPressed(result) : void keep(result));
+  const settled = (result: string) => settledOnSight(pack, { look: look.id, result });
+  const say = (result: string) => (settled(result).length > 0 ? setPressed(result) : void keep(result));
   useKeys({ '0': blocked ? undefined : () => say(CANNOT_TELL) });
 
   return (
@@ -93,8 +95,8 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
       {blocked || !ready ? null : (
         <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={keep} />
       )}
-      {pressed !== null && settled.length > 0 ? (
-        <AskedBack pack={pack} faults={settled} onYes={() => void keep(pressed)} onNo={() => setPressed(null)} />
+      {pressed !== null ? (
+        <AskedBack pack={pack} faults={settled(pressed)} onYes={() => void keep(pressed)} onNo={() => setPressed(null)} />
       ) : (
         // Digits typed before it is open would answer a look that was not taken.
         <Answers pack={pack} look={look} disabled={blocked} keys={ready} before={seen?.result} onSay={say} />

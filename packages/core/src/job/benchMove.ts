@@ -35,7 +35,7 @@ export const askedOf = ({ takenIn, facts, observations, ownLooks, left, handled,
   complaints: [...(takenIn?.complaints ?? [])],
   observations: observations.map(({ look, result }) => ({ look, result })),
   ownLooks: ownLooks.map(({ saw, fault, speaks, sure }) => ({ saw, fault, speaks, sure })),
-  left: left.map(({ look, reason }) => ({ look, reason })),
+  left: [...left],
   handled: [...handled],
   found: [...found],
 });

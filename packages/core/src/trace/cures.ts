@@ -22,6 +22,9 @@ export function settledFaults({ looks }: Pack, { look, result }: Seen): readonly
 export const isCure = ({ looks }: Pack, { look }: Seen): boolean =>
   looks.some((each) => each.id === look && each.kind === 'table' && each.tries);
 
+/** The faults that a sight settles; a cure is looked at in its complaint instead. */
+export const settledOnSight = (pack: Pack, seen: Seen): readonly string[] => (isCure(pack, seen) ? [] : settledFaults(pack, seen));
+
 /**
  * What cures tell. One that worked is the fault it cures where the complaint had been seen before it and is gone after: it is
  * looked at once more. Where it had not been seen before, the cure is evidence like any other look.

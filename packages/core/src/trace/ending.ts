@@ -110,7 +110,7 @@ const noneLeads = (faults: Belief): boolean => {
 export const isGlanceAt = (pack: Pack, faults: Belief): ((each: LookAdvice) => boolean) =>
   noneLeads(faults) ? isGlanceFor(pack) : () => false;
 
-export const isGlanceFor =
+const isGlanceFor =
   ({ safetyCritical }: Pack) =>
   ({ minutes }: LookAdvice): boolean =>
     minutes <= GLANCE_MINUTES * (safetyCritical ? WHERE_IT_HURTS : 1);

@@ -1,4 +1,5 @@
 import { openAfter } from '../access/state.ts';
+import { stepsNamed, type Step } from '../access/step.ts';
 import type { LookAdvice } from './schema.ts';
 import type { Pack } from './pack.ts';
 
@@ -9,11 +10,7 @@ import type { Pack } from './pack.ts';
  */
 export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, reached: readonly string[]): readonly string[] {
   const done = openAfter({ undo, steps }, reached);
-  const holds = new Map(pack.states.map((state) => [state.id, true]));
-  for (const step of done.flatMap((each) => pack.steps.filter((known) => known.id === each))) {
-    step.takes.forEach((each) => holds.set(each, false));
-    step.gives.forEach((each) => holds.set(each, true));
-  }
+  const holds = statesAfter(pack, stepsNamed(pack.steps, done));
   const look = pack.looks.find((each) => each.id === id);
   if (!look) return [`there is no look ${id}`];
   const powered = look.kind === 'kinematic' && look.power === 'own' ? look.drive.body : undefined;
@@ -27,4 +24,14 @@ export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, rea
     ...wanted.filter((state) => cautioned.includes(state)).map((state) => `${id}: a caution forbids ${state}`),
     ...look.needs.filter((step) => !done.includes(step)).map((step) => `${id}: ${step} is not done`),
   ];
+}
+
+/** For tests and benches: whether each state holds after these steps in this order, each replayed. */
+export function statesAfter({ states }: Pick<Pack, 'states'>, steps: readonly Step[]): ReadonlyMap<string, boolean> {
+  const holds = new Map(states.map(({ id }) => [id, true]));
+  for (const { takes, gives } of steps) {
+    takes.forEach((each) => holds.set(each, false));
+    gives.forEach((each) => holds.set(each, true));
+  }
+  return holds;
 }

@@ -95,14 +95,18 @@ const OUTSIDE: Hypothesis = { id: 'outside', faults: [], share: 1, besides: [], 
 /** A machine without any fault: one of the three kinds, and what every find is held against. */
 export const SOUND_MACHINE: Hypothesis = { id: SOUND, faults: [], share: 1, besides: [], none: 'sound' };
 
-/** In the chain and not listed: each joint in each way of moving wrongly that no fault of the list has there. */
-function unlistedIn({ driveline, faults }: Pack, besides: readonly Present[] = []): readonly Hypothesis[] {
-  const ways = driveline.joints.flatMap(({ id: joint }) =>
+/** Each joint in each way of moving wrongly that no fault of the list has there. */
+export const unlistedWays = ({ driveline, faults }: Pack): readonly { readonly joint: string; readonly mode: FaultMode }[] =>
+  driveline.joints.flatMap(({ id: joint }) =>
     FAULT_MODES.filter((mode) => !faults.some(({ at, modes }) => at === joint && modes.some((each) => each.mode === mode))).map((mode) => ({
       joint,
       mode,
     })),
   );
+
+/** In the chain and not listed: a hypothesis for each such way. */
+function unlistedIn(pack: Pack, besides: readonly Present[] = []): readonly Hypothesis[] {
+  const ways = unlistedWays(pack);
   return ways.map(({ joint, mode }) => ({
     id: `unlisted/${joint}/${mode}`,
     ...{ faults: [], share: 1 / ways.length, none: 'unlisted' as const, place: joint },
@@ -202,10 +206,10 @@ function pairWays(pack: Pack, first: Fault, second: Fault): Hypothesis[] {
 }
 
 /** Priors over the hypotheses, moved by the facts and the complaints. Deterministic; sums to 1. */
-export function priorOf(pack: Pack, { facts = {}, complaints = [] }: Told, hypotheses: readonly Hypothesis[]): Belief {
-  const said = saidOf(pack, { facts, complaints });
+export function priorOf(pack: Pack, told: Told, hypotheses: readonly Hypothesis[]): Belief {
+  const said = saidOf(pack, told);
   const factors = new Map(
-    pack.faults.map((fault) => [fault.id, factShifts(fault, facts).reduce((product, { factor }) => product * factor, 1)]),
+    pack.faults.map((fault) => [fault.id, factShifts(fault, told).reduce((product, { factor }) => product * factor, 1)]),
   );
   const chances = said.map((each) => new Map(pack.faults.map(({ id }) => [id, complaintFactor(pack, each, id)])));
   const weights: Record<string, number> = {};
@@ -221,13 +225,13 @@ export function priorOf(pack: Pack, { facts = {}, complaints = [] }: Told, hypot
 }
 
 /** What the facts did to the priors, for people to read. */
-export function shiftsOf(pack: Pack, { facts = {}, complaints = [] }: Told): readonly Shifted[] {
-  const said = saidOf(pack, { facts, complaints });
+export function shiftsOf(pack: Pack, told: Told): readonly Shifted[] {
+  const said = saidOf(pack, told);
   return pack.faults.flatMap((fault) => {
     const spoken = said
       .map((each) => ({ factor: complaintFactor(pack, each, fault.id), why: saidText(each) }))
       .filter(({ factor }) => Math.abs(factor - 1) > 0.05);
-    return [...spoken, ...factShifts(fault, facts)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
+    return [...spoken, ...factShifts(fault, told)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
   });
 }
 
@@ -270,7 +274,7 @@ export function complaintChance(pack: Pack, said: Complaint, fault: string): num
 /** By how much the complaint moves a fault against one of which owners make any complaint as often. */
 const complaintFactor = (pack: Pack, said: Complaint, fault: string): number => complaintChance(pack, said, fault) * pack.complaints.length;
 
-function factShifts(fault: Fault, facts: Facts) {
+function factShifts(fault: Fault, { facts = {} }: Told) {
   return fault.shifts.filter(({ fact, is, atLeast }) => {
     const value = own(facts, fact);
     if (value === undefined) return false;

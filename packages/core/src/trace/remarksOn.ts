@@ -2,9 +2,8 @@ import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
 import { waysAlone } from './hypotheses.ts';
 import { inputToSee } from './lookMotion.ts';
-import type { LookOutcome } from './lookOutcome.ts';
 import type { KinematicLook, Pack } from './pack.ts';
-import { packModel } from './packModel.ts';
+import { likeliestResults, packModel } from './packModel.ts';
 import { traceNext } from './next.ts';
 import { traceInput } from './schema.ts';
 import { usualOf } from './tableOutcomes.ts';
@@ -111,27 +110,22 @@ function blindness(pack: Pack, look: KinematicLook, i: number): PackRemark[] {
 
 /** Looks that most likely show the same, whatever is wrong, and tell nothing of what lies outside either. */
 function emptyLooks(pack: Pack): PackRemark[] {
-  const { hypotheses, outcomes } = packModel(pack);
+  const model = packModel(pack);
+  const alone = model.hypotheses.filter(({ faults }) => faults.length === 1).map((each) => likeliestResults(model, each.id));
   return pack.looks.flatMap((look, i) => {
     const { id } = look;
     if (look.kind === 'table' && look.noneOfThese) return [];
-    const shown = new Set(hypotheses.flatMap((each) => (each.faults.length === 1 ? [likeliest(outcomes.get(id) ?? [], each.id)] : [])));
+    const shown = new Set(alone.map((results) => results[id]));
     return shown.size > 1 ? [] : [{ code: 'tellsNothing', path: `looks.${i}`, detail: { id } }];
   });
 }
 
-const likeliest = (outcomes: readonly LookOutcome[], hypothesis: string): string =>
-  outcomes.reduce<LookOutcome | null>(
-    (best, each) => (best && best.likelihood(hypothesis) >= each.likelihood(hypothesis) ? best : each),
-    null,
-  )?.result ?? '';
-
 /** Faults that never come first, though every look shows what they would show. */
 function unproved(pack: Pack): PackRemark[] {
-  const { hypotheses, outcomes } = packModel(pack);
+  const model = packModel(pack);
   return pack.faults.flatMap(({ id }, i) => {
-    const truth = waysAlone(hypotheses, id)[0]?.id ?? '';
-    const observations = pack.looks.map((look) => ({ look: look.id, result: likeliest(outcomes.get(look.id) ?? [], truth) }));
+    const truth = waysAlone(model.hypotheses, id)[0]?.id ?? '';
+    const observations = Object.entries(likeliestResults(model, truth)).map(([look, result]) => ({ look, result }));
     const [first] = traceNext(traceInput.parse({ family: pack.id, observations }), pack).suspects;
     if (first?.fault === id) return [];
     return [{ code: 'neverTold', path: `faults.${i}`, detail: { id, other: first?.fault } }];

@@ -1,9 +1,9 @@
 import { openAfter } from '../access/state.ts';
+import { stepsNamed, type Step } from '../access/step.ts';
+import { statesAfter } from './forbidden.ts';
 import { lookMotion } from './lookMotion.ts';
 import type { Look, Pack } from './pack.ts';
 import type { LookAdvice } from './schema.ts';
-
-type Step = Pack['steps'][number];
 
 /** Families whose power goes to the wheels that carry the machine: driven on stands it may come off them. */
 const DRIVES_ITS_WHEELS: ReadonlySet<string> = new Set([
@@ -34,34 +34,31 @@ export function unsafe(pack: Pack, { look: id, undo, steps }: LookAdvice, reache
 }
 
 interface Replayed {
-  /** States that do not hold. */
-  readonly ended: ReadonlySet<string>;
+  readonly holds: ReadonlyMap<string, boolean>;
   readonly standsOn: string;
 }
 
 function replayed(pack: Pack, done: readonly string[]): Replayed {
-  const ended = new Set<string>();
+  const steps = stepsNamed(pack.steps, done);
   let standsOn = 'ground';
-  for (const step of done.flatMap((each) => pack.steps.filter((known) => known.id === each))) {
-    step.takes.forEach((each) => ended.add(each));
-    step.gives.forEach((each) => ended.delete(each));
+  for (const step of steps) {
     if (step.stands !== 'ground') standsOn = step.stands ?? 'stands';
     else if (step.gives.length > 0) standsOn = 'ground';
   }
-  return { ended, standsOn };
+  return { holds: statesAfter(pack, steps), standsOn };
 }
 
-function wrongWith(pack: Pack, what: Look | Step, { ended, standsOn }: Replayed): readonly string[] {
+function wrongWith(pack: Pack, what: Look | Step, { holds, standsOn }: Replayed): readonly string[] {
   const { id, handsAt = 'in', stands = 'stands', moves = 'powered' } = what;
   const powered = [...new Set(pack.states.flatMap(({ powers }) => powers))].filter((body) =>
-    pack.states.every((state) => !state.powers.includes(body) || !ended.has(state.id)),
+    pack.states.every((state) => !state.powers.includes(body) || holds.get(state.id) === true),
   );
   const wrong: (string | false)[] = [
     moves === 'powered' && handsAt !== 'off' && `${id}: a hand near what turns`,
     handsAt !== 'off' && powered.length > 0 && `${id}: a hand in it, and ${powered.join(', ')} could start`,
     moves === 'powered' && DRIVES_ITS_WHEELS.has(pack.id) && worse(stands, standsOn) === 'stands' && `${id}: driven on stands`,
     moves !== 'none' && worse(stands, standsOn) === 'props' && movesTheMachine(pack, what) && `${id}: moved on props`,
-    moves === 'powered' && coversOff(pack, ended) && `${id}: a cover off what runs`,
+    moves === 'powered' && coversOff(pack, holds) && `${id}: a cover off what runs`,
   ];
   return wrong.filter((each) => each !== false);
 }
@@ -70,8 +67,8 @@ const ORDER = ['ground', 'bench', 'stands', 'props'];
 /** What it stands on is the worse of what is said and what was done. */
 const worse = (said: string, done: string) => (ORDER.indexOf(said) > ORDER.indexOf(done) ? said : done);
 
-const coversOff = (pack: Pack, ended: ReadonlySet<string>): boolean =>
-  pack.states.some(({ id, name }) => ended.has(id) && COVER.test(name));
+const coversOff = (pack: Pack, holds: Replayed['holds']): boolean =>
+  pack.states.some(({ id, name }) => holds.get(id) !== true && COVER.test(name));
 
 /** Whether the last bodies of the drive line go along: wheels, the wall that the props hold. Where nothing says so, they may. */
 function movesTheMachine(pack: Pack, what: Look | Step): boolean {

@@ -22,7 +22,7 @@ export const lookWants = (pack: Pick<Pack, 'states' | 'steps'>, look: Look): Wan
 });
 
 /** For each body with power of its own, the states by which it has it. */
-export const powerOf = ({ states }: Pick<Pack, 'states'>): readonly (readonly string[])[] =>
+const powerOf = ({ states }: Pick<Pack, 'states'>): readonly (readonly string[])[] =>
   [...new Set(states.flatMap(({ powers }) => powers))].map((body) =>
     states.filter(({ powers }) => powers.includes(body)).map(({ id }) => id),
   );
