@@ -7,5 +7,4 @@ module.exports = {
   rootDir: process.cwd(),
   testTimeout: 30_000,
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
-  transform: { '\\.[jt]s$': ['babel-jest', { configFile: './babel.config.cjs' }] },
 };

@@ -58,7 +58,7 @@ export async function start({ demo = true } = {}): Promise<Stage> {
   const cluster = process.env.TEST_DATABASE_URL;
   if (!cluster) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `e_${randomUUID().replaceAll('-', '')}`;
-  await sql(cluster, `CREATE DATABASE ${name}`);
+  await sql(cluster, `CREATE DATABASE ${name} TEMPLATE ${(demo && process.env.FILLED_DATABASE) || 'template1'}`);
   const databaseUrl = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
   const port = await freePort();
   const { server, said } = await startServer(root, {

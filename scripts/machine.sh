@@ -101,10 +101,14 @@ start_database() {
   else
     port=$(free_port "$(cat "$home/port" 2>/dev/null || echo 54329)")
     # A cleaner at work in a throw-away database belongs to the keeper, and would keep the app's role from dropping it.
-    local cleaning=on
-    case "$(basename "$home")" in test*) cleaning=off ;; esac
+    # What is thrown away after the tests need not outlive a power cut; what a bench times does.
+    local throwaway=""
+    case "$(basename "$home")" in
+      test*) throwaway="-c autovacuum=off -c fsync=off" ;;
+      bench*) throwaway="-c autovacuum=off" ;;
+    esac
     as_database_user "$bin/pg_ctl" -w -D "$home/cluster" -l "$home/log" \
-      -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home -c autovacuum=$cleaning" start >/dev/null || die "PostgreSQL did not start; see $home/log."
+      -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=$home $throwaway" start >/dev/null || die "PostgreSQL did not start; see $home/log."
   fi
   if [ ! -e "$home/password" ]; then
     # A folder from before the app had a role of its own.

@@ -9,7 +9,7 @@ need_postgres
 need_debian chromium chromium
 need_packages
 build_app
-home=$(database_home test)
+home=$(database_home bench)
 TEST_DATABASE_URL=$(start_database "$home" badger)
 export TEST_DATABASE_URL
 trap 'stop_database "$home"' EXIT

@@ -25,7 +25,7 @@ export interface TestServer {
 
 /** A server on a real database of its own, made for this test and dropped after it. */
 export async function testServer(): Promise<TestServer> {
-  const { url, drop } = await emptyDatabase();
+  const { url, drop } = await databaseLike(process.env.FILLED_DATABASE);
   const served = await serverOn(url);
   const { app, dataSource } = served;
   return {
@@ -40,11 +40,14 @@ export async function testServer(): Promise<TestServer> {
 }
 
 /** A database with nothing in it, not even tables. */
-export async function emptyDatabase(): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
+export const emptyDatabase = () => databaseLike();
+
+/** A copy of a database of the cluster, or an empty one. */
+async function databaseLike(template = 'template1'): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
   const cluster = process.env.TEST_DATABASE_URL;
   if (!cluster) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `t_${randomUUID().replaceAll('-', '')}`;
-  await inCluster(cluster, `CREATE DATABASE ${name}`);
+  await inCluster(cluster, `CREATE DATABASE ${name} TEMPLATE ${template}`);
   const url = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
   return { url, drop: () => inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`) };
 }

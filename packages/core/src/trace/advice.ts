@@ -49,21 +49,42 @@ export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken
   };
 }
 
+/** What each hypothesis counts for, as places in the list of all keys. */
+interface Keyed {
+  readonly keys: readonly string[];
+  readonly placesOf: readonly (readonly number[])[];
+}
+
+const remembered = new WeakMap<readonly Hypothesis[], Keyed>();
+
+function keyed(hypotheses: readonly Hypothesis[]): Keyed {
+  const before = remembered.get(hypotheses);
+  if (before) return before;
+  const all = hypotheses.map(keysOf);
+  const places = new Map([...new Set(all.flat())].map((key, i) => [key, i]));
+  const made = { keys: [...places.keys()], placesOf: all.map((keys) => keys.map((key) => places.get(key) ?? 0)) };
+  remembered.set(hypotheses, made);
+  return made;
+}
+
 /** The likelihood of an outcome under a fault is the mean over the ways in which the fault shows; of two at once each counts half. */
 export function faultInformation(belief: Belief, hypotheses: readonly Hypothesis[], outcomes: readonly LookOutcome[]) {
-  const faults: Record<string, number> = {};
-  for (const each of hypotheses) {
-    const keys = keysOf(each);
-    for (const key of keys) faults[key] = (faults[key] ?? 0) + (belief[each.id] ?? 0) / keys.length;
-  }
+  const { keys, placesOf } = keyed(hypotheses);
+  const shares = hypotheses.map(({ id }, h) => (belief[id] ?? 0) / (placesOf[h]?.length ?? 1));
+  const massOf = (likelihood: (h: number) => number) => {
+    const mass = keys.map(() => 0);
+    shares.forEach((share, h) => {
+      const part = share > 0 ? share * likelihood(h) : 0;
+      for (const place of placesOf[h] ?? []) mass[place] = (mass[place] ?? 0) + part;
+    });
+    return mass;
+  };
+  const sums = massOf(() => 1);
+  const faults = Object.fromEntries(keys.map((key, i) => [key, sums[i] ?? 0]));
   const merged = outcomes.map((outcome) => {
-    const joint: Record<string, number> = {};
-    for (const hypothesis of hypotheses) {
-      const keys = keysOf(hypothesis);
-      const mass = ((belief[hypothesis.id] ?? 0) * outcome.likelihood(hypothesis.id)) / keys.length;
-      for (const key of keys) joint[key] = (joint[key] ?? 0) + mass;
-    }
-    return { ...outcome, likelihood: (key: string) => ((faults[key] ?? 0) > 0 ? (joint[key] ?? 0) / (faults[key] ?? 1) : 0) };
+    const joint = massOf((h) => outcome.likelihood(hypotheses[h]?.id ?? ''));
+    const means = new Map(keys.map((key, i) => [key, (sums[i] ?? 0) > 0 ? (joint[i] ?? 0) / (sums[i] ?? 1) : 0]));
+    return { ...outcome, likelihood: (key: string) => means.get(key) ?? 0 };
   });
   return {
     ...expectedInformation(faults, merged),

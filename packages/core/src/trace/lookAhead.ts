@@ -51,6 +51,8 @@ interface Flat {
   readonly faultOf: Int32Array;
   /** The other fault of two at once; -1 where it is alone. */
   readonly otherOf: Int32Array;
+  /** Those of one fault stand beside each other: where each fault's end. */
+  readonly ends: Int32Array;
   readonly faults: number;
   readonly none: number;
   readonly looks: readonly FlatLook[];
@@ -97,15 +99,18 @@ function flatten(pack: Pack, model: PackModel): Flat {
   if (before) return before;
   const { outcomes } = model;
   const faultIds = [...new Set(model.hypotheses.flatMap(keysOf))];
-  const hypotheses = model.hypotheses.flatMap((each) => {
-    const keys = keysOf(each).map((key) => faultIds.indexOf(key));
-    return keys.map((fault, i) => ({ id: each.id, part: 1 / keys.length, fault, other: keys.length > 1 ? (keys[1 - i] as number) : -1 }));
-  });
+  const hypotheses = model.hypotheses
+    .flatMap((each) => {
+      const keys = keysOf(each).map((key) => faultIds.indexOf(key));
+      return keys.map((fault, i) => ({ id: each.id, part: 1 / keys.length, fault, other: keys.length > 1 ? (keys[1 - i] as number) : -1 }));
+    })
+    .sort((p, q) => p.fault - q.fault);
   const reach = reachOf(pack);
   const made: Flat = {
     hypotheses,
     faultOf: Int32Array.from(hypotheses, ({ fault }) => fault),
     otherOf: Int32Array.from(hypotheses, ({ other }) => other),
+    ends: endsOf(hypotheses.map(({ fault }) => fault)),
     faults: faultIds.length,
     none: faultIds.indexOf(NONE_OF_THESE),
     looks: pack.looks.flatMap((look) => {
@@ -118,6 +123,10 @@ function flatten(pack: Pack, model: PackModel): Flat {
   remembered.set(model, made);
   return made;
 }
+
+/** Where each run of the same number ends. */
+const endsOf = (faultOf: readonly number[]): Int32Array =>
+  Int32Array.from(faultOf.flatMap((fault, i) => (fault === faultOf[i + 1] ? [] : [i + 1])));
 
 function approachBy(reach: Reach, ways: ReturnType<Reach['waysTo']>): FlatLook['approach'] {
   const known = new Map<number, Approach>();
@@ -160,6 +169,7 @@ function likeliestOf(flat: Flat, belief: Belief): Flat {
     hypotheses: kept.map((i) => flat.hypotheses[i] as Flat['hypotheses'][number]),
     faultOf: Int32Array.from(kept, (i) => flat.faultOf[i] as number),
     otherOf: Int32Array.from(kept, (i) => flat.otherOf[i] as number),
+    ends: endsOf(kept.map((i) => flat.faultOf[i] as number)),
     looks: flat.looks.map((look) => ({ ...look, rows: look.rows.map(of) })),
   };
 }
@@ -175,18 +185,16 @@ function rowsOf(outcomes: readonly LookOutcome[], hypotheses: readonly Pick<Hypo
 const minutesOf = (look: FlatLook, reached: number): number => look.minutes + look.approach(reached).minutes;
 
 /** Expected information about the fault (not about how it shows), from m·log m sums over faults and results; the rows add up to one. */
-function bitsOf({ faultOf, faults }: Flat, look: FlatLook, belief: Float64Array, doubt: number): number {
-  const mass = new Float64Array(faults);
+function bitsOf({ ends }: Flat, look: FlatLook, belief: Float64Array, doubt: number): number {
   let nats = doubt;
   for (const row of look.rows) {
-    mass.fill(0);
     let seen = 0;
-    for (let h = 0; h < belief.length; h++) {
-      const m = (belief[h] as number) * (row[h] as number);
-      mass[faultOf[h] as number] = (mass[faultOf[h] as number] as number) + m;
-      seen += m;
+    for (let f = 0, h = 0; f < ends.length; f++) {
+      let mass = 0;
+      for (const end = ends[f] as number; h < end; h++) mass += (belief[h] as number) * (row[h] as number);
+      nats += xlog(mass);
+      seen += mass;
     }
-    for (let f = 0; f < faults; f++) nats += xlog(mass[f] as number);
     nats -= xlog(seen);
   }
   return nats / Math.LN2;
