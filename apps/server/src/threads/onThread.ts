@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads';
+import { packed } from './packed.ts';
 
 export interface ThreadLimits {
   /** After so long the thread is ended and the answer is refused; without one it may take its time. */
@@ -13,14 +14,15 @@ export interface ThreadLimits {
  * @throws Error where the thread breaks or takes longer than the deadline
  * @example await onThread<Input, Reply>(new URL('./readPhoto.ts', import.meta.url), { bytes }, { deadlineMs: 20_000 })
  */
-export function onThread<Input, Reply = undefined>(
+export async function onThread<Input, Reply = undefined>(
   module: URL,
   input: Input,
   { deadlineMs, detached = false }: ThreadLimits = {},
 ): Promise<Reply> {
+  const code = await packed(module);
   return new Promise((resolve, reject) => {
-    // The thread brings its own loader: a second one, inherited from the parent's command line, would stand in its way.
-    const worker = new Worker(new URL('./thread.js', import.meta.url), { workerData: { module: module.href, input }, execArgv: [] });
+    // What it runs is packed: a loader inherited from the parent's command line would only take time.
+    const worker = new Worker(new URL('./thread.js', import.meta.url), { workerData: { code, input }, execArgv: [] });
     if (detached) worker.unref();
     const settle = (act: () => void) => {
       clearTimeout(deadline);

@@ -22,9 +22,9 @@ export function packed(module: URL): Promise<string> {
       legalComments: 'none',
       logLevel: 'silent',
     },
+    // What speaks to the database looks for parts of its own: it is taken from where it lies.
+    external: ['pg', 'pg-native', 'typeorm'],
     // What asks for its own place has none in one script.
-    // A client of the database looks for parts of its own: it is taken from where it lies.
-    external: ['pg', 'pg-native'],
     define: { 'import.meta.url': '"file:///"' },
   }).then(({ outputFiles: [file] }) => file?.text ?? '');
   made.set(module.href, code);

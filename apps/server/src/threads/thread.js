@@ -1,7 +1,4 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { register } from 'tsx/esm/api';
+import { exportsOf } from './run.js';
 
-// A thread starts without the loader of its parent: TypeScript has to be introduced again.
-register();
-const { work } = await import(workerData.module);
-parentPort.postMessage(await work(workerData.input));
+parentPort.postMessage(await exportsOf(workerData.code).work(workerData.input));
