@@ -23,7 +23,7 @@ export const wantedGear = ({ pack, state }: Pick<JobView, 'pack' | 'state'>): st
 
 /** The options of a job as they stand, ranked for the use that is assumed. */
 export function useDecision(view: JobView, assumed: Use | null) {
-  const { pack, state, machine } = view;
+  const { job, pack, state, machine } = view;
   const asked = useShop();
   const shop = asked.data;
   const gear = wantedGear(view);
@@ -37,7 +37,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
     enabled: chosen !== undefined && chosen.source !== 'shelf',
   }).data;
   const shelf = useShelf().data;
-  const history = useMachineHistory(machine?.id ?? '');
+  // By the job’s own word: asked only once the machine is known, it would come when somebody types already.
+  const history = useMachineHistory(job.machineId);
   const yearly = history.data?.yearly;
   const use = assumed ?? state.use ?? ownUse(yearly);
   const ownLife = useOwnLife(pack.id, gear, use.unit);
