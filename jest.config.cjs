@@ -6,7 +6,7 @@ const node = (displayName, roots, more = {}) => ({
   testEnvironment: 'node',
   transform: { '\\.[jt]s$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }] },
   // Packages that ship as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(@patient-badger|content-disposition|cookie|earcut|fastify-plugin)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@patient-badger|content-disposition|cookie|earcut|fastify-plugin|stemmer)/)'],
   ...more,
 });
 

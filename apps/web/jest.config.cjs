@@ -7,6 +7,6 @@ module.exports = {
     '\\.css$': '<rootDir>/src/testing/empty.js',
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(.pnpm|expo|@expo|react-native|@react-native|nativewind|react-native-css-interop|lucide-react-native|uuid|idb-keyval|@patient-badger|fake-indexeddb|@tanstack|comlink|standard-navigation|expo-router|perfect-freehand|d3-|earcut|internmap|@noble)).*',
+    '/node_modules/(?!(.pnpm|expo|@expo|react-native|@react-native|nativewind|react-native-css-interop|lucide-react-native|uuid|idb-keyval|@patient-badger|fake-indexeddb|@tanstack|comlink|standard-navigation|expo-router|perfect-freehand|d3-|earcut|internmap|@noble|stemmer)).*',
   ],
 };

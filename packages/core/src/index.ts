@@ -170,6 +170,7 @@ export {
 export { inputToSee, isLoaded, soundMovement } from './trace/lookMotion.ts';
 export { settledFaults, settledOnSight } from './trace/cures.ts';
 export { CANNOT_TELL, traceNext } from './trace/next.ts';
+export { findByWords } from './trace/words.ts';
 export { healthyMisread, sideOutcomes } from './trace/outcomes.ts';
 export { lookChances } from './trace/lookChances.ts';
 export { modelOverrides, type ModelOverrides } from './trace/modelOverrides.ts';

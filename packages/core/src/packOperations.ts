@@ -8,6 +8,8 @@ import { checkPack } from './trace/checkPack.ts';
 import { traceNext } from './trace/next.ts';
 import type { Pack } from './trace/pack.ts';
 import { traceInput, traceOutput } from './trace/schema.ts';
+import { findByWords } from './trace/words.ts';
+import { wordsInput, wordsOutput } from './trace/wordsSchema.ts';
 
 /** Families are data: whoever opens the core says where they are found. */
 export interface Families {
@@ -28,6 +30,10 @@ export const familyIn =
 export function packOperations(families: Families) {
   const named = familyIn(families);
   const family = (given: string | Pack): Pack => (typeof given === 'string' ? named(given) : inside('family', () => checkPack(given)));
+  const among = (given: string | Pack, i: number) =>
+    typeof given === 'string' ? named(given, `families.${i}`) : inside(`families.${i}`, () => checkPack(given));
+  let every: readonly Pack[] | undefined;
+  const all = () => (every ??= families.ids().map((id) => named(id)));
   return {
     'access.plan': operation({
       summary: 'The shortest opening to places of the chain, and the reassembly',
@@ -42,6 +48,14 @@ export function packOperations(families: Families) {
       output: traceOutput,
       heavy: true,
       work: (input) => traceNext(input, family(input.family)),
+    }),
+    'trace.words': operation({
+      summary: 'Families and complaints that an owner’s own words mean',
+      input: wordsInput,
+      output: wordsOutput,
+      work: ({ words, families: given, most }) => ({
+        matches: [...findByWords(given.length > 0 ? given.map((each, i) => among(each, i)) : all(), words, most)],
+      }),
     }),
   };
 }

@@ -1,6 +1,6 @@
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '@patient-badger/core';
-import { nearestComplaint, searchFamilies } from './search.ts';
+import { complaintsMeant, searchFamilies } from './search.ts';
 
 test.each([
   ['snowblower left side not throwing', 'auger-gearbox'],
@@ -31,14 +31,14 @@ test('nothing typed shows every family, nothing known shows none', () => {
 test('every sentence of every family finds its own complaint', () => {
   for (const pack of FAMILIES) {
     for (const { id, says } of pack.complaints) {
-      for (const each of says) expect([pack.id, each, nearestComplaint(pack, each)?.complaint]).toEqual([pack.id, each, id]);
+      for (const each of says) expect([pack.id, each, complaintsMeant(pack, each)[0]?.complaint]).toEqual([pack.id, each, id]);
     }
   }
 });
 
 test('words said otherwise find the complaint they mean', () => {
   const auger = findFamily('auger-gearbox') as Pack;
-  expect(nearestComplaint(auger, 'only one half of the augers is turning')?.complaint).toBe('one-half');
-  expect(nearestComplaint(auger, 'oily patch in snow')?.complaint).toBe('oil');
-  expect(nearestComplaint(auger, 'qqqq')).toBeNull();
+  expect(complaintsMeant(auger, 'only one half of the augers is turning')[0]?.complaint).toBe('one-half');
+  expect(complaintsMeant(auger, 'oily patch in snow')[0]?.complaint).toBe('oil');
+  expect(complaintsMeant(auger, 'qqqq')).toEqual([]);
 });

@@ -9,7 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Text } from '../design/Text.tsx';
-import { nearestComplaint } from '../families/search.ts';
+import { complaintsMeant } from '../families/search.ts';
 import { FoundAtService, type Find } from './FoundAtService.tsx';
 import { Question } from './Question.tsx';
 import { variantQuestion } from './variantQuestion.ts';
@@ -132,14 +132,20 @@ function Meaning({ pack, words, said, onMean }: MeaningProps) {
       </Card>
     );
   }
-  const near = nearestComplaint(pack, words);
-  const meant = pack.complaints.find(({ id }) => id === near?.complaint);
-  if (!near || !meant) return null;
+  const meant = complaintsMeant(pack, words).flatMap(({ complaint, says }) => {
+    const found = pack.complaints.find(({ id }) => id === complaint);
+    return found ? [{ found, says }] : [];
+  });
+  if (meant.length === 0) return null;
   return (
-    <Button
-      label={`Does it mean: ${near.says}?`}
-      detail="Press if so. If not, the words are kept and move nothing."
-      onPress={() => onMean([meant])}
-    />
+    <View className="gap-2">
+      {meant.map(({ found, says }) => (
+        <Button key={found.id} label={`Does it mean: ${says}?`} onPress={() => onMean([found])} />
+      ))}
+      {meant.length > 1 ? (
+        <Button label="It means all of these" testID="mean-all" onPress={() => onMean(meant.map(({ found }) => found))} />
+      ) : null}
+      <Text variant="soft">Press what is meant. If nothing is, the words are kept and move nothing.</Text>
+    </View>
   );
 }

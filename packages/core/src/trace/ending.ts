@@ -48,7 +48,8 @@ export function judge(weighed: Weighed): Judged {
     .filter(([id, p]) => id !== NONE_OF_THESE && id !== NOTHING_ELSE && (p >= input.confidence || settled.has(id)))
     .sort(([, p], [, q]) => q - p);
   const wanted = sure.flatMap(([fault, p]) => (settled.has(fault) ? [] : (wantedFor(weighed, fault, p) ?? [])));
-  const isProven = (fault: string) => isShown(weighed, fault) && !wanted.some((each) => each.fault === fault);
+  const isProven = (fault: string) =>
+    isShown(weighed, fault) && !wanted.some((each) => each.fault === fault) && !isDenied(weighed, fault);
   const proven = sure.filter(([fault]) => settled.has(fault) || isProven(fault));
   const [first] = proven;
   return {
@@ -64,13 +65,7 @@ const isShown = ({ seen, evidence, input }: Weighed, fault: string): boolean =>
 /** The look that a sure fault still wants: its own sight where that is worth its minutes, or one that would show it at all. */
 function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toLookAt'] {
   const { pack, evidence } = weighed;
-  const settling = pack.looks.filter(
-    ({ id, ...look }) =>
-      look.kind === 'table' && look.results.some(({ settles }) => settles === fault) && evidence.chanceOfFinding(fault, id) > 0,
-  );
-  const own = new Set(
-    settling.length > 0 ? settling.map(({ id }) => id) : evidence.ownSights(fault, (other) => (weighed.faults[other] ?? 0) >= IN_PLAY),
-  );
+  const own = ownSightsOf(weighed, fault);
   const minutes = minutesOf(weighed);
   const byChance = pack.looks
     .filter(({ id }) => !weighed.progress.taken.has(id))
@@ -80,11 +75,33 @@ function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toL
   const sights = byChance.filter(({ look }) => own.has(look)).sort((a, b) => a.minutes - b.minutes);
   const hadOwn = [...own].some((look) => weighed.seen.some((each) => each.look === look));
   const [sight] = sights;
-  if (sight && !hadOwn && sight.minutes <= worthOfSight(pack, p)) return { fault, look: sight.look };
+  if (sight && (!hadOwn || isDenied(weighed, fault)) && sight.minutes <= worthOfSight(pack, p)) return { fault, look: sight.look };
   if (isShown(weighed, fault)) return null;
   const [best] = byChance;
   return best ? { fault, look: best.look } : null;
 }
+
+/** Looks in which the fault itself is seen: those that settle it, else those that no other looks like. */
+function ownSightsOf({ pack, evidence, faults }: Weighed, fault: string): ReadonlySet<string> {
+  const settling = pack.looks.filter(
+    ({ id, ...look }) =>
+      look.kind === 'table' && look.results.some(({ settles }) => settles === fault) && evidence.chanceOfFinding(fault, id) > 0,
+  );
+  return new Set(
+    settling.length > 0 ? settling.map(({ id }) => id) : evidence.ownSights(fault, (other) => (faults[other] ?? 0) >= IN_PLAY),
+  );
+}
+
+/** Whoever looked at the very thing and did not see it stands against it, unless another sight shows it. */
+function isDenied(weighed: Weighed, fault: string): boolean {
+  const { seen, evidence } = weighed;
+  const own = ownSightsOf(weighed, fault);
+  const had = seen.filter(({ look }) => own.has(look));
+  return !had.some((each) => evidence.explains(fault, each)) && had.some(({ look }) => evidence.chanceOfFinding(fault, look) >= SURELY_SEEN);
+}
+
+/** A sight that shows its fault so often is not passed over. */
+const SURELY_SEEN = 0.9;
 
 const worthOfSight = ({ safetyCritical }: Pack, p: number): number =>
   safetyCritical ? Infinity : Math.min(SIGHT_MINUTES.most, Math.max(SIGHT_MINUTES.least, MINUTES_OF_DOUBT * (1 - p)));

@@ -29,6 +29,8 @@ const packFields = z.strictObject({
   id,
   name: text,
   summary: text,
+  /** What owners call the machine; found by, never shown. */
+  alsoCalled: z.array(text).max(30).default([]),
   safetyCritical: z.boolean().default(false),
   complaints: z.array(complaint).min(1).max(60),
   questions: z.array(question).max(30).default([]),

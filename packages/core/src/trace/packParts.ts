@@ -248,6 +248,8 @@ export const question = z.strictObject({
 export const complaint = z.strictObject({
   id,
   says: z.array(text).min(1).max(20),
+  /** What else people say for it; found by, never shown. */
+  phrases: z.array(text).max(60).default([]),
   points: z
     .array(z.strictObject({ fault: id, factor: positiveUpTo(1000) }))
     .max(60)

@@ -35,7 +35,7 @@ export function withSidesWritten(raw: unknown): unknown {
 /** A value with every text in it changed, the names of its fields too. */
 function withTexts(value: unknown, change: (text: string) => string): unknown {
   if (typeof value === 'string') return change(value);
-  if (Array.isArray(value)) return value.map((each) => withTexts(each, change));
+  if (Array.isArray(value)) return [...(value as unknown[])].map((each) => withTexts(each, change));
   if (value === null || typeof value !== 'object') return value;
   return Object.fromEntries(Object.entries(value).map(([key, each]) => [change(key), withTexts(each, change)]));
 }
@@ -43,7 +43,9 @@ function withTexts(value: unknown, change: (text: string) => string): unknown {
 const FOR_ONE = /\{(?:side|letter)\}/;
 
 function written(value: unknown, sides: Sides, pairs: [string, string][]): unknown {
-  if (Array.isArray(value)) return value.flatMap((each) => (isForOne(each) ? bothOf(each, sides, pairs) : [written(each, sides, pairs)]));
+  // Spread first: what is handed in may be a list that only looks like one.
+  if (Array.isArray(value))
+    return [...(value as unknown[])].flatMap((each) => (isForOne(each) ? bothOf(each, sides, pairs) : [written(each, sides, pairs)]));
   if (value === null || typeof value !== 'object') return value;
   return Object.fromEntries(
     Object.entries(value).flatMap(([key, each]): [string, unknown][] =>

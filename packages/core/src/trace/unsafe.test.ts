@@ -1,4 +1,4 @@
-import { findFamily } from '@patient-badger/knowledge';
+import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { openAfter, openNow } from '../access/state.ts';
 import { forbidden } from './forbidden.ts';
@@ -8,12 +8,7 @@ import { packModel } from './packModel.ts';
 import { advisedLooks, traceInput } from './schema.ts';
 import { silentCovers, unsafe } from './unsafe.ts';
 
-/** Families that say of each look and step where hands are, what it stands on, and what moves it. */
-const SAID = ['saw-oil-pump', 'sector-steering', 'worm-steering-box', 'garden-transaxle', 'slide-rack-drive', 'park-brake-actuator'].map(
-  (id) => findFamily(id) as Pack,
-);
-
-test.each(SAID)('$id says of each look and step where hands are, what it stands on and what moves it', ({ looks, steps, variants }) => {
+test.each(FAMILIES)('$id says of each look and step where hands are, what it stands on and what moves it', ({ looks, steps, variants }) => {
   const put = variants.flatMap(({ overrides }) => [...(overrides.put?.steps ?? []), ...(overrides.put?.looks ?? [])]);
   for (const each of [...looks, ...steps, ...put]) {
     expect([each.id, each.handsAt, each.stands, each.moves]).toEqual([each.id, expect.any(String), expect.any(String), expect.any(String)]);
@@ -21,14 +16,14 @@ test.each(SAID)('$id says of each look and step where hands are, what it stands 
   for (const each of looks) if (each.kind === 'kinematic') expect([each.id, each.load]).toEqual([each.id, expect.any(String)]);
 });
 
-test.each(SAID)('$id: a cover that comes off is a state that ends', (pack) => {
+test.each(FAMILIES)('$id: a cover that comes off is a state that ends', (pack) => {
   expect(silentCovers(pack)).toEqual([]);
 });
 
 /** Walks at random: any look that is advised or possible is taken, with any result, so that every state is come by. */
 const walk = fc.array(fc.tuple(fc.nat(50), fc.nat(20)), { minLength: 1, maxLength: 6 });
 
-test.each(SAID)('$id: nothing that is advised could hurt, in any order and with any answers', (pack) => {
+test.each(FAMILIES)('$id: nothing that is advised could hurt, in any order and with any answers', (pack) => {
   const results = packModel(pack).outcomes;
   fc.assert(
     fc.property(walk, (choices) => {
