@@ -48,8 +48,7 @@ export function judge(weighed: Weighed): Judged {
     .filter(([id, p]) => id !== NONE_OF_THESE && id !== NOTHING_ELSE && (p >= input.confidence || settled.has(id)))
     .sort(([, p], [, q]) => q - p);
   const wanted = sure.flatMap(([fault, p]) => (settled.has(fault) ? [] : (wantedFor(weighed, fault, p) ?? [])));
-  const isProven = (fault: string) =>
-    isShown(weighed, fault) && !wanted.some((each) => each.fault === fault) && !isDenied(weighed, fault);
+  const isProven = (fault: string) => isShown(weighed, fault) && !wanted.some((each) => each.fault === fault) && !isDenied(weighed, fault);
   const proven = sure.filter(([fault]) => settled.has(fault) || isProven(fault));
   const [first] = proven;
   return {
@@ -65,7 +64,7 @@ const isShown = ({ seen, evidence, input }: Weighed, fault: string): boolean =>
 /** The look that a sure fault still wants: its own sight where that is worth its minutes, or one that would show it at all. */
 function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toLookAt'] {
   const { pack, evidence } = weighed;
-  const own = ownSightsOf(weighed, fault);
+  const own = ownSightsOf(weighed, fault, (other) => (weighed.faults[other] ?? 0) >= IN_PLAY);
   const minutes = minutesOf(weighed);
   const byChance = pack.looks
     .filter(({ id }) => !weighed.progress.taken.has(id))
@@ -82,22 +81,25 @@ function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toL
 }
 
 /** Looks in which the fault itself is seen: those that settle it, else those that no other looks like. */
-function ownSightsOf({ pack, evidence, faults }: Weighed, fault: string): ReadonlySet<string> {
+function ownSightsOf({ pack, evidence }: Weighed, fault: string, isInPlay: (other: string) => boolean): ReadonlySet<string> {
   const settling = pack.looks.filter(
     ({ id, ...look }) =>
       look.kind === 'table' && look.results.some(({ settles }) => settles === fault) && evidence.chanceOfFinding(fault, id) > 0,
   );
-  return new Set(
-    settling.length > 0 ? settling.map(({ id }) => id) : evidence.ownSights(fault, (other) => (faults[other] ?? 0) >= IN_PLAY),
-  );
+  return new Set(settling.length > 0 ? settling.map(({ id }) => id) : evidence.ownSights(fault, isInPlay));
 }
 
-/** Whoever looked at the very thing and did not see it stands against it, unless another sight shows it. */
+/**
+ * Whoever looked at the very thing and did not see it stands against it, unless another sight shows it; that all others are out
+ * is none.
+ */
 function isDenied(weighed: Weighed, fault: string): boolean {
   const { seen, evidence } = weighed;
-  const own = ownSightsOf(weighed, fault);
+  const own = ownSightsOf(weighed, fault, () => true);
   const had = seen.filter(({ look }) => own.has(look));
-  return !had.some((each) => evidence.explains(fault, each)) && had.some(({ look }) => evidence.chanceOfFinding(fault, look) >= SURELY_SEEN);
+  return (
+    !had.some((each) => evidence.explains(fault, each)) && had.some(({ look }) => evidence.chanceOfFinding(fault, look) >= SURELY_SEEN)
+  );
 }
 
 /** A sight that shows its fault so often is not passed over. */
