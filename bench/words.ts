@@ -24,7 +24,7 @@ const sentences = read<readonly Sentence[]>('sentences.json');
 /** Of each family, complaints of which one is the contrary of the other. */
 const contraries = read<Readonly<Record<string, readonly (readonly [string, string])[]>>>('contraries.json');
 const contraryOf = (family: string, complaint: string) =>
-  (contraries[family] ?? []).flatMap(([a, b]) => (a === complaint ? [b] : b === complaint ? [a] : []));
+  (contraries[family] ?? []).filter((pair) => pair.includes(complaint)).flatMap((pair) => pair.filter((each) => each !== complaint));
 
 const bare: readonly Pack[] = FAMILIES.map((pack) => ({
   ...pack,

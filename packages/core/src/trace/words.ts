@@ -22,7 +22,8 @@ interface Index {
 /** Slips of the keyboard in a word that nobody uses: one in a short word, two in a longer one. */
 const slipsIn = (term: string) => {
   const { length } = withoutNot(term);
-  return length < 3 ? 0 : length < 6 ? 1 : 2;
+  if (length < 3) return 0;
+  return length < 6 ? 1 : 2;
 };
 /** A complaint is not likelier for saying a word in several of its sentences: less weight to how often than is usual. */
 const BM25 = { k: 0.5, b: 0.5, d: 0.5 };
