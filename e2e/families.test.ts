@@ -143,10 +143,12 @@ test('a family is found by the owner’s words, its chain runs beside one with a
   await page.getByText('with it: travels, but less than it should').first().waitFor();
   await button(page, 'Take in a machine of this kind').click();
   await button(page, /Ticket-office wall/).click();
-  await page.getByLabel('What does the owner say?').fill('the wall comes out all crooked');
-  await button(page, /^Does it mean: Goes out crooked/).click();
+  await page.getByLabel('What does the owner say?').fill('the wall comes out all croked, and the lights dim');
+  await button(page, /^Does it mean: Goes out crooked/).waitFor();
+  await page.getByTestId('mean-all').click();
+  await page.getByText('Taken as all of these').waitFor();
   await page.getByTestId('start-job').click();
-  await page.getByText('Because the owner says', { exact: false }).waitFor();
+  await page.getByText('Because the owner says “Goes out crooked”', { exact: false }).first().waitFor();
 });
 
 test('a family of the shop’s own: mistakes are named, the mended file is kept, a machine of it is traced', async () => {

@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein';
 import { stemmer } from 'stemmer';
 import { own } from '../operation/own.ts';
 
@@ -54,37 +55,64 @@ export const clausesOf = (text: string): readonly string[] =>
  * "not" as a term of its own, so that "does not turn" never meets "turns".
  * @example termsOf("It won't turn") // ['not-turn']
  */
-export const termsOf = (text: string): readonly string[] => clausesOf(joinedOf(text)).flatMap(termsOfClause);
+export const termsOf = (text: string, read: (word: string) => string = (word) => word): readonly string[] =>
+  clausesOf(joinedOf(text)).flatMap((clause) => termsOfClause(clause, read));
 
 /** "Much too low" is low. */
 const ADVERB = /\b(?:much|far|way)\s+(too|more|less)\b/g;
 
 const joinedOf = (text: string) => JOINED.reduce((said, [from, to]) => said.replace(from, to), text.toLowerCase().replace(ADVERB, '$1'));
 
-function termsOfClause(clause: string): readonly string[] {
+const WORD = /[\p{L}\p{N}]+/gu;
+const says = (word: string) => word.length >= 2 && (!EMPTY.has(word) || KEPT.has(word)) && !NEGATIONS.has(word);
+
+function termsOfClause(clause: string, read: (word: string) => string): readonly string[] {
   const terms: string[] = [];
   let reach = 0;
-  for (const [word] of clause.matchAll(/[\p{L}\p{N}]+/gu)) {
+  for (const [word] of clause.matchAll(WORD)) {
     if (NEGATIONS.has(word)) {
       reach = REACH;
       continue;
     }
-    if (word.length < 2 || (EMPTY.has(word) && !KEPT.has(word))) continue;
-    const term = `${reach > 0 ? NOT : ''}${stemOf(word)}`;
+    if (!says(word)) continue;
+    const term = `${reach > 0 ? NOT : ''}${stemOf(read(word))}`;
     terms.push(term, ...(SILENT.has(term) ? [stemOf('silent')] : []));
     reach--;
   }
   return terms;
 }
 
-/** A word that nobody uses, as it stands once two letters are changed back, where that is one that somebody uses. */
-export function unswapped(term: string, isKnown: (term: string) => boolean): string {
-  const [not, word] = isNegated(term) ? [NOT, withoutNot(term)] : ['', term];
+/** Slips of the keyboard that a word may have: one in a short word, two in a longer one. */
+const slipsIn = ({ length }: string) => {
+  if (length < 3) return 0;
+  return length < 6 ? 1 : 2;
+};
+
+/** Words that people use, by which others are put right. */
+export interface Vocabulary {
+  readonly words: readonly string[];
+  readonly stems: ReadonlySet<string>;
+}
+
+export function vocabularyOf(texts: readonly string[]): Vocabulary {
+  const words = [...new Set(texts.flatMap((text) => joinedOf(text).match(WORD) ?? []))].filter(says);
+  return { words, stems: new Set(words.map(stemOf)) };
+}
+
+/** A word that nobody uses as the one that was meant: two letters changed back, or the one that is fewest slips away. */
+export function spelled(word: string, { words, stems: used }: Vocabulary): string {
+  if (used.has(stemOf(word))) return word;
   for (let i = 0; i + 1 < word.length; i++) {
-    const swapped = stemOf(word.slice(0, i) + word.charAt(i + 1) + word.charAt(i) + word.slice(i + 2));
-    if (isKnown(swapped)) return `${not}${swapped}`;
+    const swapped = word.slice(0, i) + word.charAt(i + 1) + word.charAt(i) + word.slice(i + 2);
+    if (used.has(stemOf(swapped))) return swapped;
   }
-  return term;
+  let [nearest, least] = [word, slipsIn(word) + 1];
+  for (const each of words) {
+    if (Math.abs(each.length - word.length) >= least || slipsIn(each) === 0) continue;
+    const slips = distance(word, each);
+    if (slips < least) [nearest, least] = [each, slips];
+  }
+  return nearest;
 }
 
 export const isNegated = (term: string) => term.startsWith(NOT);

@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch';
 import type { z } from 'zod';
 import type { Pack } from './pack.ts';
 import type { wordsOutput } from './wordsSchema.ts';
-import { clausesOf, isNegated, oppositesOf, termsOf, unswapped, withoutNot } from './wordTerms.ts';
+import { clausesOf, isNegated, oppositesOf, spelled, termsOf, vocabularyOf, withoutNot } from './wordTerms.ts';
 
 type Match = z.output<typeof wordsOutput>['matches'][number];
 
@@ -19,12 +19,6 @@ interface Index {
   readonly search: (words: string) => readonly Hit[];
 }
 
-/** Slips of the keyboard in a word that nobody uses: one in a short word, two in a longer one. */
-const slipsIn = (term: string) => {
-  const { length } = withoutNot(term);
-  if (length < 3) return 0;
-  return length < 6 ? 1 : 2;
-};
 /** A complaint is not likelier for saying a word in several of its sentences: less weight to how often than is usual. */
 const BM25 = { k: 0.5, b: 0.5, d: 0.5 };
 /** What nearly every complaint speaks of tells little. */
@@ -39,8 +33,8 @@ function indexOf(packs: readonly Pack[]): Index {
   const machines = new Set(lines.flatMap(({ complaint, text }) => (complaint === undefined ? termsOf(text) : [])));
   // "I cannot shift my motorcycle": what is not is the shifting.
   const meant = (term: string) => (!vocabulary.has(term) && machines.has(withoutNot(term)) ? withoutNot(term) : term);
-  const isUsed = (term: string) => vocabulary.has(term) || vocabulary.has(withoutNot(term));
-  const saidIn = (text: string) => termsOf(text).map((term) => meant(isUsed(term) ? term : unswapped(term, isUsed)));
+  const used = vocabularyOf(lines.map(({ text }) => text));
+  const saidIn = (text: string) => termsOf(text, (word) => spelled(word, used)).map(meant);
   const index = new MiniSearch<Line>({
     fields: ['text'],
     storeFields: ['family', 'complaint', 'text'],
@@ -50,7 +44,6 @@ function indexOf(packs: readonly Pack[]): Index {
       combineWith: 'OR',
       bm25: BM25,
       boostTerm: (term) => (WEAK.has(withoutNot(term)) ? 0.5 : 1),
-      fuzzy: (term) => (isUsed(term) ? false : slipsIn(term)),
     },
   });
   index.addAll(lines);
