@@ -122,6 +122,12 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_+$', argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       'no-nested-ternary': 'error',
+      'no-restricted-syntax': [
+        'error',
+        ...['SpreadElement > ObjectExpression', 'SpreadElement > ArrayExpression', 'SpreadElement > TSAsExpression > ArrayExpression'].map(
+          (selector) => ({ selector, message: 'Fields and elements stand for themselves, each on its line where they are many.' }),
+        ),
+      ],
       'max-lines': ['error', { max: 350, skipBlankLines: true }],
       'max-params': ['error', { max: 3 }],
     },

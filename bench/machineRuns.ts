@@ -51,7 +51,10 @@ export function follow(machine: Machine, family: Pack): Run {
   let reached: readonly string[] = [];
   const minutes: [number, number] = [0, 0];
   const ended = (came: Run['came'], end: string): Run => ({
-    ...{ came, end, minutes, forbidden: trespasses },
+    came,
+    end,
+    minutes,
+    forbidden: trespasses,
     unanswered: seen.filter(({ result }) => result === CANNOT_TELL).length,
     looks: seen.map(({ look, result }) => `${look}:${result}`),
   });
@@ -87,7 +90,11 @@ export function follow(machine: Machine, family: Pack): Run {
 /** Machines of a family on which every look is as it should be, one for each complaint and one without any. */
 export const soundMachines = (pack: Pack): readonly Machine[] =>
   [null, ...pack.complaints.map(({ id }) => id)].map((complaint) => ({
-    ...{ title: `all sound, ${complaint ?? 'no complaint'}`, kind: 'sound', family: pack.id, facts: {}, verdict: null },
+    title: `all sound, ${complaint ?? 'no complaint'}`,
+    kind: 'sound',
+    family: pack.id,
+    facts: {},
+    verdict: null,
     complaints: complaint === null ? [] : [complaint],
     answers: likeliestResults(packModel(pack), SOUND),
   }));

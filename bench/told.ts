@@ -34,7 +34,10 @@ const figuresOf = (list: typeof runs) => {
   const part = (came: string) => percent(list.filter(({ run }) => run.came === came).length / list.length);
   const unanswered = list.reduce((sum, { run }) => sum + run.unanswered, 0) / list.reduce((sum, { run }) => sum + run.looks.length, 0);
   return {
-    ...{ machines: list.length, right: part('right'), wrong: part('wrong'), 'no fitting answer': percent(unanswered) },
+    machines: list.length,
+    right: part('right'),
+    wrong: part('wrong'),
+    'no fitting answer': percent(unanswered),
     forbidden: list.reduce((sum, { run }) => sum + run.forbidden.length, 0),
     'minutes to the first verdict': mean(list.map(({ run }) => run.minutes[0])),
     after: mean(list.map(({ run }) => run.minutes[1])),

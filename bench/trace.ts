@@ -31,10 +31,10 @@ const ASKED = process.argv.slice(3);
 const NONE_SHARE = 0.15;
 const CONFIDENCE = 0.9;
 
-interface Dealt extends Truth {
+interface SampleMachine extends Truth {
   readonly complaint: string;
 }
-interface Seen {
+interface Observation {
   readonly look: string;
   readonly result: string;
 }
@@ -43,20 +43,20 @@ interface Move {
   readonly verdict: readonly string[];
   /** The first suspect, where it is likelier there than not. */
   readonly likelier: string | null;
-  readonly end: Ended;
+  readonly end: Ending;
 }
 /** How the search ended, where no verdict stands. */
-type Ended = TraceOutput['end'];
+type Ending = TraceOutput['end'];
 
 interface Position {
   readonly complaint: string;
-  readonly seen: readonly Seen[];
+  readonly seen: readonly Observation[];
   readonly reached: readonly string[];
   readonly found: readonly string[];
 }
 type Policy = (position: Position) => Move;
 
-function truths(pack: Pack, count: 1 | 2, random: () => number): readonly Dealt[] {
+function truths(pack: Pack, count: 1 | 2, random: () => number): readonly SampleMachine[] {
   const possible = new Map(possibleTruths(pack, count).map((each) => [each.hypothesis, each]));
   const weights = new Map([...possible].map(([id, { weight }]) => [id, weight]));
   return Array.from({ length: MACHINES }, () => {
@@ -115,21 +115,21 @@ const byTheBook =
     look: pack.textbookOrder.find((id) => !position.seen.some(({ look }) => look === id)) ?? null,
   });
 
-interface FollowAsked {
-  readonly list: readonly Dealt[];
+interface FollowOptions {
+  readonly list: readonly SampleMachine[];
   readonly policy: Policy;
   readonly shows: World;
   readonly random: () => number;
 }
 
-function follow(pack: Pack, { list, policy, shows, random }: FollowAsked) {
+function follow(pack: Pack, { list, policy, shows, random }: FollowOptions) {
   const looks = new Map(pack.looks.map((look) => [look.id, look]));
   let right = 0;
   let wrong = 0;
   let named = 0;
   let minutes = 0;
   for (const { complaint, faults, hypothesis } of list) {
-    const seen: Seen[] = [];
+    const seen: Observation[] = [];
     let reached: readonly string[] = [];
     const found: string[] = [];
     for (;;) {
@@ -164,7 +164,7 @@ function followNone(pack: Pack, policy: Policy, random: () => number) {
   const list = noneMachines(pack, Math.max(20, Math.round((NONE_SHARE / (1 - NONE_SHARE)) * MACHINES)), random);
   let [right, wrong, minutes] = [0, 0, 0];
   for (const { complaint, shows } of list) {
-    const seen: Seen[] = [];
+    const seen: Observation[] = [];
     for (let reached: readonly string[] = []; ;) {
       const { look: id, verdict, end } = policy({ complaint, seen, reached, found: [] });
       const look = id === null ? undefined : looks.get(id);

@@ -52,12 +52,12 @@ function figures(list: readonly Sentence[], packs: readonly Pack[]) {
   const all = list.map((each) => judged(each, packs));
   const share = (test: (each: (typeof all)[number]) => boolean) => percent(all.filter(test).length, all.length);
   return {
-    ...{ sentences: list.length, 'family in first three': share((each) => each.family), 'family first': share((each) => each.first) },
-    ...{
-      'complaint right or none': share((each) => each.complaint),
-      'all complaints': share((each) => each.all),
-      opposite: all.filter((each) => each.opposite).length,
-    },
+    sentences: list.length,
+    'family in first three': share((each) => each.family),
+    'family first': share((each) => each.first),
+    'complaint right or none': share((each) => each.complaint),
+    'all complaints': share((each) => each.all),
+    opposite: all.filter((each) => each.opposite).length,
   };
 }
 console.table({

@@ -14,13 +14,13 @@ afterAll(() => stage.stop());
 
 const { run } = createOperations({ find: findFamily, ids: familyIds });
 
-interface Kept {
+interface PracticeState {
   readonly practice: string;
   readonly family: string;
   readonly taken: readonly { readonly look: string }[];
 }
 const kept = async (page: Page) =>
-  JSON.parse((await page.evaluate(() => localStorage.getItem('patient-badger/practice'))) ?? 'null') as Kept;
+  JSON.parse((await page.evaluate(() => localStorage.getItem('patient-badger/practice'))) ?? 'null') as PracticeState;
 
 /** What the advice would do on the machine that lies there, which the screen does not show. */
 async function asAdvised(page: Page) {

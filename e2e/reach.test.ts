@@ -71,13 +71,13 @@ const SCREENS = [
   ['log', () => `${job}/log`],
 ] as const;
 
-interface Found {
+interface SmallTarget {
   readonly name: string;
   readonly height: number;
 }
 
 /** Everything that can be pressed, with the name a screen reader says and its height. */
-const pressable = (on: Page): Promise<Found[]> =>
+const pressable = (on: Page): Promise<SmallTarget[]> =>
   on.locator('button, a[href], [role=button], [role=link], [role=radio], input, textarea').evaluateAll((all) =>
     all
       .filter((each) => (each as HTMLElement).offsetParent !== null)

@@ -62,7 +62,9 @@ export async function start({ demo = true } = {}): Promise<Stage> {
   const databaseUrl = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
   const port = await freePort();
   const { server, said } = await startServer(root, {
-    ...{ DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: dist },
+    DATABASE_URL: databaseUrl,
+    PORT: String(port),
+    STATIC_DIR: dist,
     SEED_DEMO: demo ? '1' : '0',
     // All the devices of a story come from one address.
     SIGN_INS_PER_MINUTE: '1000',

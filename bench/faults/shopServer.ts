@@ -12,7 +12,11 @@ export function shopServer(databaseUrl: string, port: number) {
     const made = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
       env: {
         ...process.env,
-        ...{ DATABASE_URL: databaseUrl, PORT: String(port), STATIC_DIR: resolve('apps/web/dist'), SEED_DEMO: '1', LOG_LEVEL: 'silent' },
+        DATABASE_URL: databaseUrl,
+        PORT: String(port),
+        STATIC_DIR: resolve('apps/web/dist'),
+        SEED_DEMO: '1',
+        LOG_LEVEL: 'silent',
         REQUESTS_PER_MINUTE: '1000000',
         SIGN_INS_PER_MINUTE: '1000',
       },

@@ -90,7 +90,8 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
   await app.register(actor, { dataSource, config });
   await app.register(feed, { databaseUrl: config.DATABASE_URL });
   await app.register(signInRoutes, {
-    ...{ dataSource, setupCode },
+    dataSource,
+    setupCode,
     isSample: config.SEED_DEMO === '1',
     signInsPerMinute: config.SIGN_INS_PER_MINUTE,
   });

@@ -17,4 +17,4 @@ export const found = z
     near: z.boolean(),
   })
   .meta({ id: 'Found' });
-export type Found = z.infer<typeof found>;
+export type SearchHit = z.infer<typeof found>;

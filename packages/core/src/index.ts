@@ -140,7 +140,7 @@ export { createOperations, type OperationInput, type OperationName, type Operati
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
 export { wayTo } from './practice/hidden.ts';
 export { PART_MINOR } from './practice/schema.ts';
-export { INSTRUMENTS, plain, type InstrumentId, type Measured } from './quantity/measured.ts';
+export { INSTRUMENTS, plain, type InstrumentId, type Measurement } from './quantity/measured.ts';
 export { HOURS_A_YEAR, USE_UNITS, inUseUnit, usualUse, type UseUnit } from './quantity/useUnit.ts';
 export { seeded } from './quantity/seeded.ts';
 export type { Change } from './ratio/change.ts';
@@ -191,7 +191,7 @@ export {
   type Proof,
   type ProofPhase,
   type Setting,
-  type SettingWanted,
+  type SettingTarget,
 } from './trace/pack.ts';
 export { lookWants, statesLacking } from './trace/wanted.ts';
 export { likeliestResults, packModel } from './trace/packModel.ts';

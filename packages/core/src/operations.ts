@@ -39,11 +39,11 @@ type Registry = ReturnType<typeof registryOf>;
 
 export type OperationName = keyof Registry;
 /** What is given to an operation: fields with a default may be left out. */
-export type OperationInput<N extends OperationName> = Given<z.input<Registry[N]['input']>>;
+export type OperationInput<N extends OperationName> = InputOf<z.input<Registry[N]['input']>>;
 export type OperationOutput<N extends OperationName> = z.output<Registry[N]['output']>;
 
 /** The same, all the way down unchanged by who takes it. */
-type Given<T> = T extends ArrayBufferView ? T : T extends object ? { readonly [K in keyof T]: Given<T[K]> } : T;
+type InputOf<T> = T extends ArrayBufferView ? T : T extends object ? { readonly [K in keyof T]: InputOf<T[K]> } : T;
 
 export interface Operations {
   readonly list: readonly (Operation & { readonly name: OperationName })[];

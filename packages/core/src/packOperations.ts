@@ -60,12 +60,12 @@ export function packOperations(families: Families) {
   };
 }
 
-interface Asked extends Required<Aim> {
+interface PlanRequest extends Required<Aim> {
   readonly opened: readonly string[];
   readonly stuck: readonly string[];
 }
 
-function planFor(pack: Pack, { opened, stuck, ...aim }: Asked): z.input<typeof planOutput> {
+function planFor(pack: Pack, { opened, stuck, ...aim }: PlanRequest): z.input<typeof planOutput> {
   const steps = pack.steps.map(({ id }) => id);
   const places = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.auxiliaries].map(({ id }) => id);
   const check = (known: readonly string[], list: readonly string[], path: string) =>

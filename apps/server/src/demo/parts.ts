@@ -2,7 +2,7 @@ import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { partSizeMm, type PartAttributes } from '@patient-badger/core';
 import { idOf } from '../idOf.ts';
 import { plainParts } from './plainParts.ts';
-import { spurParts, type Listed } from './spurParts.ts';
+import { spurParts, type SpurOffer } from './spurParts.ts';
 import { type PartRow } from '../parts/entities.ts';
 
 /** One worm as its maker drew it; the near-misses are made from it. */
@@ -38,7 +38,7 @@ const ALL_MODELS = BASES.flatMap(({ models }) => models);
 const SUPPLIERS = ['Quernby Spares', 'Hobdray Stores', 'Ninefathom Small Gears'] as const;
 
 /** A worm and its near-misses: what a listing calls "the same" and a caliper does not. */
-function worms(base: Base): readonly Listed[] {
+function worms(base: Base): readonly SpurOffer[] {
   const sound: PartAttributes = {
     type: 'worm',
     starts: base.starts,
@@ -74,7 +74,7 @@ function worms(base: Base): readonly Listed[] {
   ];
 }
 
-function pinions(base: Base): readonly Listed[] {
+function pinions(base: Base): readonly SpurOffer[] {
   const sound: PartAttributes = {
     type: 'wormWheel',
     teeth: base.teeth,
@@ -101,7 +101,7 @@ function pinions(base: Base): readonly Listed[] {
 
 /** The demo catalogue: worms, pump pinions, spur and helical gears with their near-misses, and what else lies in the drawers, the same at every seeding of a shop. */
 export function demoParts(shopId = SCENARIO.shop.id): PartRow[] {
-  const listed: readonly Listed[] = [...BASES.flatMap((base) => [...worms(base), ...pinions(base)]), ...spurParts(), ...plainParts()];
+  const listed: readonly SpurOffer[] = [...BASES.flatMap((base) => [...worms(base), ...pinions(base)]), ...spurParts(), ...plainParts()];
   return listed.map(({ name, attributes, claims }, i) => {
     const partNumber = `QB-${7700 + i}-${'KLMNPRT'[i % 7]}`;
     const dear = attributes.material === 'steel' ? 520 : 0;

@@ -1,5 +1,5 @@
 import type { PartAttributes } from '@patient-badger/core';
-import type { Listed } from './spurParts.ts';
+import type { SpurOffer } from './spurParts.ts';
 
 /** Deep-groove ball bearings of the sizes that small machines have: bore, outside diameter, width in mm (ISO 15). */
 const BEARINGS = [
@@ -57,10 +57,10 @@ const CLIPS = [
   [25, 1.2],
 ] as const;
 
-const listed = (name: string, attributes: PartAttributes): Listed => ({ name, attributes, claims: [] });
+const listed = (name: string, attributes: PartAttributes): SpurOffer => ({ name, attributes, claims: [] });
 
 /** What lies in every drawer besides gears. */
-export const plainParts = (): readonly Listed[] => [
+export const plainParts = (): readonly SpurOffer[] => [
   ...BEARINGS.map(([d, D, B]) =>
     listed(`Ball bearing ${d} × ${D} × ${B}`, { type: 'bearing', boreDiameterMm: d, outsideDiameterMm: D, widthMm: B }),
   ),

@@ -87,20 +87,25 @@ async function letIn(dataSource: DataSource): Promise<void> {
   await dataSource.getRepository(people).update({ shopId, passphrase: IsNull() }, { passphrase, pin });
 }
 
-interface Written {
+interface SampleJob {
   readonly id: string;
   readonly machine: { readonly key: string; readonly family: string };
   readonly written: readonly Entry[];
 }
 
 /** Jobs with their entries as if they had arrived in the order in which they were written. */
-async function insertJobs(manager: EntityManager, shopId: string, list: readonly Written[]): Promise<void> {
+async function insertJobs(manager: EntityManager, shopId: string, list: readonly SampleJob[]): Promise<void> {
   const inOrder = list.flatMap(({ written }) => written).sort((p, q) => Date.parse(p.at) - Date.parse(q.at));
   const seqOf = new Map(inOrder.map(({ id }, i) => [id, i + 1]));
   await manager.insert(
     jobs,
     list.map(({ id, machine, written }) => ({
-      ...{ id, shopId, machineId: idOf('machine', machine.key), family: machine.family, closed: false, complaint: '' },
+      id,
+      shopId,
+      machineId: idOf('machine', machine.key),
+      family: machine.family,
+      closed: false,
+      complaint: '',
       safetyCritical: findFamily(machine.family)?.safetyCritical ?? false,
       takenInAt: new Date(written[0]?.at ?? 0),
       seq: Math.max(...written.map((each) => seqOf.get(each.id) ?? 0)),

@@ -1,6 +1,6 @@
 import type { PartAttributes } from '@patient-badger/core';
 
-export interface Listed {
+export interface SpurOffer {
   readonly name: string;
   readonly attributes: PartAttributes;
   readonly claims: readonly string[];
@@ -50,7 +50,7 @@ const sound = (base: Base): PartAttributes => ({
 });
 
 /** What a listing calls "the same" and a caliper does not: other width, other count, inch for metric, another bore. */
-function nearMisses(base: Base): readonly Listed[] {
+function nearMisses(base: Base): readonly SpurOffer[] {
   const like = sound(base);
   const { models, name } = base;
   return [
@@ -67,10 +67,10 @@ function nearMisses(base: Base): readonly Listed[] {
 }
 
 /** Named gears with their near-misses, then the rows of a general catalogue. */
-export function spurParts(): readonly Listed[] {
+export function spurParts(): readonly SpurOffer[] {
   const rows = MODULES.flatMap((moduleMm, m) =>
     TEETH.flatMap((teeth, t) =>
-      [0, 1, 2, 3].map((i): Listed => {
+      [0, 1, 2, 3].map((i): SpurOffer => {
         const base: Base = {
           name: 'Spur gear',
           models: [],

@@ -7,7 +7,7 @@ import { ServerProblem } from '../problems.ts';
 /** Part numbers a statement; more make it no quicker. */
 const BATCH_SIZE = 2000;
 
-export interface ImportAsked {
+export interface ImportJob {
   readonly shopId: string;
   readonly rows: readonly PartDraftSent[];
   readonly duplicates: Duplicates;
@@ -25,7 +25,7 @@ type Receipt = NonNullable<ImportState['receipt']>;
  * the whole list be refused, is skipped, or has each seller's row put in place of that seller's old one, as asked.
  * @throws ServerProblem partsKnown, or anotherGear where a number stands for two gears
  */
-export function importParts(dataSource: DataSource, { shopId, rows, duplicates, onBatch, onDone }: ImportAsked): Promise<Receipt> {
+export function importParts(dataSource: DataSource, { shopId, rows, duplicates, onBatch, onDone }: ImportJob): Promise<Receipt> {
   const groups = [...byNumber(rows).values()];
   return dataSource.transaction(async (manager) => {
     let [added, replaced, done] = [0, 0, 0];
@@ -62,13 +62,13 @@ function byNumber(rows: readonly PartDraftSent[]): ReadonlyMap<string, Group> {
   return groups;
 }
 
-interface Known {
+interface KnownPart {
   readonly supplier: string;
   readonly attributes: PartAttributes;
 }
 
 /** Numbers that were in the catalogue before: whose each is, and which gear. */
-async function knownOf(manager: EntityManager, shopId: string, batch: readonly Group[]): Promise<ReadonlyMap<string, Known>> {
+async function knownOf(manager: EntityManager, shopId: string, batch: readonly Group[]): Promise<ReadonlyMap<string, KnownPart>> {
   const numbers = batch.map(([first]) => first.partNumber);
   const found = await manager.query<{ partNumber: string; supplier: string; attributes: PartAttributes }[]>(
     'SELECT part_number AS "partNumber", supplier, attributes FROM parts WHERE shop_id = $1 AND part_number = ANY($2)',
@@ -89,7 +89,7 @@ function refuseAnotherGear(rows: readonly PartDraftSent[], gearOf: (partNumber: 
 interface Batch {
   readonly shopId: string;
   readonly groups: readonly Group[];
-  readonly known: ReadonlyMap<string, Known>;
+  readonly known: ReadonlyMap<string, KnownPart>;
 }
 
 async function takeBatch(manager: EntityManager, { shopId, groups, known }: Batch): Promise<{ added: number; replaced: number }> {
@@ -110,9 +110,9 @@ async function takeBatch(manager: EntityManager, { shopId, groups, known }: Batc
   return { added, replaced: fresh.length - added };
 }
 
-type Stored = readonly { readonly added: boolean }[];
+type UpsertRows = readonly { readonly added: boolean }[];
 
-async function insertParts(manager: EntityManager, shopId: string, rows: readonly PartDraftSent[]): Promise<Stored> {
+async function insertParts(manager: EntityManager, shopId: string, rows: readonly PartDraftSent[]): Promise<UpsertRows> {
   const list = rows.map(({ attributes, ...each }) => ({
     ...each,
     id: randomUUID(),
@@ -121,7 +121,7 @@ async function insertParts(manager: EntityManager, shopId: string, rows: readonl
     moduleMm: partSizeMm(attributes),
   }));
   if (list.length === 0) return [];
-  return await manager.query<Stored>(
+  return await manager.query<UpsertRows>(
     `INSERT INTO parts (id, shop_id, part_number, name, supplier, type, module_mm, attributes, price_minor, lead_days, stock, claims)
      SELECT r.id, $1, r."partNumber", r.name, r.supplier, r.type, r."moduleMm", r.attributes, r."priceMinor", r."leadDays", r.stock,
        ARRAY(SELECT jsonb_array_elements_text(r.claims))
@@ -135,9 +135,9 @@ async function insertParts(manager: EntityManager, shopId: string, rows: readonl
   );
 }
 
-async function insertListings(manager: EntityManager, shopId: string, rows: readonly PartDraftSent[]): Promise<Stored> {
+async function insertListings(manager: EntityManager, shopId: string, rows: readonly PartDraftSent[]): Promise<UpsertRows> {
   if (rows.length === 0) return [];
-  return await manager.query<Stored>(
+  return await manager.query<UpsertRows>(
     `INSERT INTO listings (part_id, supplier, price_minor, lead_days, stock, claims)
      SELECT p.id, r.supplier, r."priceMinor", r."leadDays", r.stock, ARRAY(SELECT jsonb_array_elements_text(r.claims))
      FROM jsonb_to_recordset($2::jsonb) AS r("partNumber" text, supplier text, "priceMinor" int, "leadDays" int, stock int, claims jsonb)

@@ -11,7 +11,7 @@ import { imports } from './entities.ts';
 /** A thread that has said nothing for so long is gone, and its transaction with it. */
 const SILENT_MS = 60_000;
 
-interface Begun {
+interface ImportStart {
   readonly shopId: string;
   readonly by: string;
   /** Where the list lies; it is taken away once it was read. */
@@ -24,14 +24,21 @@ const AT_ONCE = 2;
 let running = 0;
 
 /** Begins to take a list in on a thread of its own, and answers at once with where it stands. */
-export async function beginImport(dataSource: DataSource, { shopId, by, file, duplicates }: Begun): Promise<ImportState> {
+export async function beginImport(dataSource: DataSource, { shopId, by, file, duplicates }: ImportStart): Promise<ImportState> {
   if (running >= AT_ONCE) {
     await rm(file, { force: true });
     throw new ServerProblem('importBusy');
   }
   const id = randomUUID();
   await dataSource.getRepository(imports).insert({
-    ...{ id, shopId, by, state: 'running', done: 0, total: 0, receipt: null, sentence: null },
+    id,
+    shopId,
+    by,
+    state: 'running',
+    done: 0,
+    total: 0,
+    receipt: null,
+    sentence: null,
     cancelAsked: false,
     touchedAt: new Date(),
   });

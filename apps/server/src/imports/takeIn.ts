@@ -39,7 +39,9 @@ async function takeIn(dataSource: DataSource, { id, shopId, by, duplicates, file
     const rows = readRows(await readFile(file).finally(() => rm(file, { force: true })));
     await tell({ total: rows.length });
     await importParts(dataSource, {
-      ...{ shopId, rows, duplicates },
+      shopId,
+      rows,
+      duplicates,
       onBatch: (done) => tell({ done }),
       // In the same transaction: an import that was given up for dead meanwhile is thrown away whole, and never "failed" and then done.
       onDone: async (manager, receipt) => {

@@ -14,7 +14,7 @@ const KINDS = ['takenIn', 'followUpSet', 'followUpDone', 'partSaved', 'withdrawn
 const MOST = 500;
 const DAY_MS = 86_400_000;
 
-interface Noted {
+interface CalendarNote {
   readonly label: string;
   readonly owner: string;
 }
@@ -74,7 +74,7 @@ const wholeDay = (day: string) => ({
   busystatus: ICalEventBusyStatus.FREE,
 });
 
-const eventOf = ({ id, action, what, due }: FollowUp, { label, owner }: Noted) => ({
+const eventOf = ({ id, action, what, due }: FollowUp, { label, owner }: CalendarNote) => ({
   id: `${id}@patient-badger`,
   ...wholeDay(due),
   summary: action === 'call' ? `Call ${owner || 'the owner'}: ${label}` : `Look again: ${label}`,

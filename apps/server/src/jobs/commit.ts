@@ -21,7 +21,7 @@ import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
 import { refuseCheck, refuseUnfinished } from './gate.ts';
 
 /** An entry whose form is sound; of a take-in the pack of its machine is known. */
-export interface Checked {
+export interface EntrySubmission {
   readonly entry: Entry;
   readonly role: Role;
   readonly pack: Pack | null;
@@ -34,7 +34,7 @@ export interface Outcome {
   readonly seq: number;
 }
 
-type Known = Pick<EntryRow, 'id' | 'shopId' | 'jobId'> & { readonly seq: number };
+type KnownEntry = Pick<EntryRow, 'id' | 'shopId' | 'jobId'> & { readonly seq: number };
 /** Entries that may check a job, or close it. */
 const GATED = new Set(['secondChecked', 'outsideChecked', 'closed', 'withdrawn']);
 
@@ -48,7 +48,7 @@ type JobNow = Pick<JobRow, 'id' | 'shopId' | 'machineId' | 'family' | 'closed' |
 export async function commit(
   dataSource: DataSource,
   shopId: string,
-  { list, onJob }: { readonly list: readonly Checked[]; readonly onJob: (job: JobNow) => void },
+  { list, onJob }: { readonly list: readonly EntrySubmission[]; readonly onJob: (job: JobNow) => void },
 ): Promise<readonly (Outcome | Error)[]> {
   return dataSource.transaction(async (manager) => {
     const [[shop]] = await manager.query<[[{ last_seq: string }]]>(
@@ -79,7 +79,7 @@ export async function commit(
 /** Said of the entry by the house; anything else broke the transaction. */
 export const isRefusal = (error: Error) => error instanceof ServerProblem || error instanceof CoreFailure;
 
-async function beginWriting(manager: EntityManager, shopId: string, list: readonly Checked[]) {
+async function beginWriting(manager: EntityManager, shopId: string, list: readonly EntrySubmission[]) {
   const ids = list.map(({ entry }) => entry.id);
   const jobIds = [...new Set(list.map(({ entry }) => entry.jobId))];
   const before = await manager
@@ -87,7 +87,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
     .select(['e.id', 'e.shopId', 'e.jobId', 'e.seq'])
     .where('e.id = ANY(:ids)', { ids })
     .getMany();
-  const known = new Map<string, Known>(before.map((each) => [each.id, each]));
+  const known = new Map<string, KnownEntry>(before.map((each) => [each.id, each]));
   const found = await manager
     .createQueryBuilder(jobs, 'j')
     .select(['j.id', 'j.shopId', 'j.machineId', 'j.family', 'j.closed', 'j.safetyCritical'])
@@ -116,7 +116,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
     return made;
   };
 
-  const refuseAtGate = async ({ entry, role }: Checked, pack: Pack) => {
+  const refuseAtGate = async ({ entry, role }: EntrySubmission, pack: Pack) => {
     if (!GATED.has(entry.payload.kind)) return;
     await writeOut();
     const before = (await manager.find(entries, { where: { jobId: entry.jobId } })).map(toEntry);
@@ -129,7 +129,7 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
 
   return {
     jobs: () => [...jobsNow.values()],
-    async write(checked: Checked, seq: number): Promise<Outcome> {
+    async write(checked: EntrySubmission, seq: number): Promise<Outcome> {
       const { entry } = checked;
       const twin = known.get(entry.id);
       if (twin) {
@@ -169,14 +169,14 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
   };
 }
 
-interface Written {
+interface JobRowUpdate {
   readonly state: JobState;
   readonly pack: Pack;
   readonly shopId: string;
 }
 
 /** What lists show of a job, as its entries have it, and what is learnt from it once it is closed; the next move is worked out elsewhere. */
-export async function writeRow(manager: EntityManager, { state, pack, shopId }: Written): Promise<void> {
+export async function writeRow(manager: EntityManager, { state, pack, shopId }: JobRowUpdate): Promise<void> {
   const { jobId, takenIn, takenInAt, closed, promisedOn } = state;
   const [next] = openFollowUps(state);
   await manager.query(

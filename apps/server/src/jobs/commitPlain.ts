@@ -4,13 +4,13 @@ import { poolOf } from '../dataSource.ts';
 import { packOfJob } from '../machines/packs.ts';
 import { CHANNEL } from '../people/channels.ts';
 import { ServerProblem } from '../problems.ts';
-import { isRefusal, type Checked, type Outcome } from './commit.ts';
+import { isRefusal, type EntrySubmission, type Outcome } from './commit.ts';
 
 /** Whose job it is and on which machine: never changes once the job is there. Kept for so many jobs. */
-export type KnownJobs = Map<string, { readonly shopId: string; readonly machineId: string; readonly safetyCritical: boolean }>;
+export type JobIndex = Map<string, { readonly shopId: string; readonly machineId: string; readonly safetyCritical: boolean }>;
 
 /** It neither opens nor closes a job nor works on one, and its job is known: nothing of the record has to be read for it. */
-export const isPlain = ({ entry: { payload, jobId } }: Checked, known: KnownJobs): boolean => {
+export const isPlain = ({ entry: { payload, jobId } }: EntrySubmission, known: JobIndex): boolean => {
   const { changesRow, isWork, changesWhatWasSeen, isCheck } = ruleOf(payload);
   return !changesRow && !isWork && !changesWhatWasSeen && !isCheck && known.has(jobId);
 };
@@ -42,19 +42,25 @@ const WRITE = `
 export async function commitPlain(
   dataSource: DataSource,
   shopId: string,
-  { list, known }: { readonly list: readonly Checked[]; readonly known: KnownJobs },
+  { list, known }: { readonly list: readonly EntrySubmission[]; readonly known: JobIndex },
 ): Promise<readonly (Outcome | Error)[]> {
   const checks = await Promise.all(list.map((each) => check(dataSource, shopId, { ...each, known })));
   const sound = list.filter((_, i) => checks[i] === null);
   if (sound.length === 0) return checks.flatMap((each) => each ?? []);
   const given = sound.map(({ entry: { id, jobId, at, by, payload }, device }, i) => ({
-    ...{ n: i + 1, id, job: jobId, at, by, payload, device },
+    n: i + 1,
+    id,
+    job: jobId,
+    at,
+    by,
+    payload,
+    device,
     bears: bearsOnMove(payload),
   }));
   const { rows } = await poolOf(dataSource).query<{ id: string; seq: string }>({
     name: 'write-plain',
     text: WRITE,
-    values: [...[shopId, JSON.stringify(given), sound.length], ...[CHANNEL, JSON.stringify({ shopId })]],
+    values: [shopId, JSON.stringify(given), sound.length, CHANNEL, JSON.stringify({ shopId })],
   });
   const stored = new Map(rows.map(({ id, seq }) => [id, Number(seq)]));
   const before = await knownBefore(
@@ -79,7 +85,7 @@ export async function commitPlain(
 async function check(
   { manager }: DataSource,
   shopId: string,
-  { entry, known }: Checked & { readonly known: KnownJobs },
+  { entry, known }: EntrySubmission & { readonly known: JobIndex },
 ): Promise<Error | null> {
   try {
     const job = known.get(entry.jobId);

@@ -6,7 +6,7 @@ import { ServerProblem } from '../problems.ts';
 /** A colleague who was retired since the job began, but not longer ago than this, may be back tomorrow: nobody is alone by that. */
 const RETIRED_DAYS = 7;
 
-export interface Gated {
+export interface GateContext {
   readonly shopId: string;
   readonly pack: Pack;
   /** What the job was before the entry, as the record has it. */
@@ -19,7 +19,7 @@ export interface Gated {
  * Whether this check may be written: by whom it can be, with fresh eyes, signed by PIN where somebody can be hurt.
  * @throws ServerProblem
  */
-export async function refuseCheck(manager: EntityManager, { shopId, pack, state, entry, role }: Gated): Promise<void> {
+export async function refuseCheck(manager: EntityManager, { shopId, pack, state, entry, role }: GateContext): Promise<void> {
   if (role === 'apprentice') throw new ServerProblem('notForApprentices');
   const hands = handsOf(state);
   const notFresh = await notFreshFor(manager, shopId, state);
@@ -38,7 +38,7 @@ export async function refuseCheck(manager: EntityManager, { shopId, pack, state,
  * by it, or an apprentice closes it; signed by PIN where someone can be hurt.
  * @throws ServerProblem
  */
-export async function refuseUnfinished(manager: EntityManager, { shopId, pack, state, entry, role }: Gated): Promise<void> {
+export async function refuseUnfinished(manager: EntityManager, { shopId, pack, state, entry, role }: GateContext): Promise<void> {
   const despite = entry.payload.kind === 'closed' ? entry.payload.despiteLedger : undefined;
   if (despite === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
   if (!pack.safetyCritical && role !== 'apprentice') return;

@@ -27,7 +27,10 @@ export async function historyOf(dataSource: DataSource, shopId: string, machineI
   const yearly = (meter: 'hours' | 'km') =>
     yearlyUse(meters.flatMap(({ on, [meter]: value }) => (value === null ? [] : [{ at: on, value }])))?.perYear ?? null;
   return {
-    ...{ parts: [...parts], plates: [...plates], again: [...again], intervals: intervals.map(({ kind: _, ...rest }) => rest) },
+    parts: [...parts],
+    plates: [...plates],
+    again: [...again],
+    intervals: intervals.map(({ kind: _, ...rest }) => rest),
     meters: [...meters],
     yearly: { hours: yearly('hours'), km: yearly('km') },
   };

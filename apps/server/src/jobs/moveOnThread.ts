@@ -11,7 +11,7 @@ import {
 import { findFamily } from '@patient-badger/knowledge';
 import { ownPack } from '../machines/ownPack.ts';
 
-export interface MoveAsked {
+export interface MoveTask {
   readonly jobId: string;
   readonly entries: readonly Entry[];
   readonly family: string;
@@ -23,7 +23,7 @@ export interface MoveAsked {
 }
 
 /** The next move of a job, on a thread: the tracing takes some milliseconds, and at worst some hundred. */
-export function work({ jobId, entries, family, own, overrides, verdicts }: MoveAsked): BenchMove | null {
+export function work({ jobId, entries, family, own, overrides, verdicts }: MoveTask): BenchMove | null {
   const pack = own ? ownPack(own) : findFamily(family);
   return pack ? nextMove(foldJob(jobId, entries), withOwnPriors(applyOverrides(pack, overrides), verdicts)) : null;
 }

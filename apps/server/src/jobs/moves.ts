@@ -4,7 +4,7 @@ import { families, machineModels, machines } from '../machines/entities.ts';
 import { createPool } from '../threads/pool.ts';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';
-import type { MoveAsked } from './moveOnThread.ts';
+import type { MoveTask } from './moveOnThread.ts';
 import { holdShop, tellRows } from '../machines/tellRows.ts';
 import { verdictsOf } from './verdicts.ts';
 
@@ -20,7 +20,7 @@ export interface Moves {
 
 /** Keeps the next move in the rows of jobs, worked out on a thread after the entries are safe. */
 export function createMoves(dataSource: DataSource, onTrouble: (error: unknown) => void): Moves {
-  const pool = createPool<MoveAsked, BenchMove | null>(new URL('./moveOnThread.ts', import.meta.url), LIMITS);
+  const pool = createPool<MoveTask, BenchMove | null>(new URL('./moveOnThread.ts', import.meta.url), LIMITS);
   const wanted = new Set<string>();
   let working: Promise<void> | null = null;
   let closed = false;
@@ -54,7 +54,7 @@ export function createMoves(dataSource: DataSource, onTrouble: (error: unknown) 
   };
 }
 
-async function workOut(dataSource: DataSource, id: string, run: (asked: MoveAsked) => Promise<BenchMove | null>): Promise<void> {
+async function workOut(dataSource: DataSource, id: string, run: (asked: MoveTask) => Promise<BenchMove | null>): Promise<void> {
   const { manager } = dataSource;
   const job = await manager.findOneBy(jobs, { id });
   if (!job || job.closed || job.moveSeq === job.seq) return;

@@ -17,7 +17,7 @@ const WAITS = `coalesce(j.move->>'kind' = 'waitForPart' AND j.move_seq = j.seq, 
 const AGAIN = 'j.follow_up_on, j.id';
 const TURN = `coalesce(j.promised_on, 'infinity'::date), ${WAITS}, j.taken_in_at, j.id`;
 
-interface Read extends Omit<JobRow, 'takenInAt' | 'closedAt' | 'seq'> {
+interface JobRowRecord extends Omit<JobRow, 'takenInAt' | 'closedAt' | 'seq'> {
   readonly followUpOn: string | null;
   readonly takenInAt: Date;
   readonly closedAt: Date | null;
@@ -54,7 +54,7 @@ export async function jobRows(dataSource: DataSource, shopId: string, asked: Job
   }
   const listed = inTurn ? TURN : `${NEWNESS} DESC, j.id DESC`;
   const order = asked.again ? AGAIN : listed;
-  const found = await dataSource.query<Read[]>(
+  const found = await dataSource.query<JobRowRecord[]>(
     `SELECT ${COLUMNS} FROM jobs j JOIN machines m ON m.id = j.machine_id
      WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${bind(asked.most + 1)}`,
     values,
@@ -69,14 +69,14 @@ export async function jobRows(dataSource: DataSource, shopId: string, asked: Job
 
 /** Rows of these jobs, in no order. */
 export async function rowsOf(manager: EntityManager, ids: readonly string[]): Promise<readonly JobRow[]> {
-  const found = await manager.query<Read[]>(
+  const found = await manager.query<JobRowRecord[]>(
     `SELECT ${COLUMNS} FROM jobs j JOIN machines m ON m.id = j.machine_id WHERE j.id = ANY($1::uuid[])`,
     [ids],
   );
   return found.map(toRow);
 }
 
-const toRow = ({ takenInAt, closedAt, seq, move, moveSeq, newness: _, waits: __, followUpOn: ___, ...rest }: Read): JobRow => ({
+const toRow = ({ takenInAt, closedAt, seq, move, moveSeq, newness: _, waits: __, followUpOn: ___, ...rest }: JobRowRecord): JobRow => ({
   ...rest,
   takenInAt: takenInAt.toISOString(),
   closedAt: closedAt?.toISOString() ?? null,
@@ -87,7 +87,7 @@ const toRow = ({ takenInAt, closedAt, seq, move, moveSeq, newness: _, waits: __,
 /** A move worked out for an older entry may be wrong by now: better none than that one. */
 const upToDate = (move: JobRow['move'], isNow: boolean) => (isNow ? move : null);
 
-const cursorOf = ({ newness, id, promisedOn, waits }: Read): string =>
+const cursorOf = ({ newness, id, promisedOn, waits }: JobRowRecord): string =>
   [newness.toISOString(), id, promisedOn ?? 'infinity', waits ? 'waits' : 'moves'].join('_');
 
 function readCursor(after: string) {

@@ -13,7 +13,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-interface Sent {
+interface Submission {
   readonly by: string;
   readonly payload: EntryPayload;
   readonly sentBy?: string;
@@ -30,9 +30,9 @@ const CHECK: EntryPayload = { kind: 'secondChecked' };
 const WORK: EntryPayload = { kind: 'closingDone', step: 'down' };
 
 /** A job on a machine that steers, and what the server answers to each of its entries. */
-async function job(...already: readonly Sent[]) {
+async function job(...already: readonly Submission[]) {
   const jobId = randomUUID();
-  const send = async ({ by, payload, sentBy = by, at = new Date().toISOString(), unsigned }: Sent) => {
+  const send = async ({ by, payload, sentBy = by, at = new Date().toISOString(), unsigned }: Submission) => {
     const id = randomUUID();
     if (SIGNED.has(payload.kind) && !unsigned) await sign(server, by, id);
     const answer = await server.inject({
@@ -104,7 +104,7 @@ test('looked over before anybody worked is not looked over', async () => {
   expect(await send({ by: 'imke', payload: CLOSE })).toMatchObject({ status: 'refused' });
 });
 
-const codeOf = async (send: (sent: Sent) => Promise<{ status?: string | undefined; sentence: string }>, sent: Sent) =>
+const codeOf = async (send: (sent: Submission) => Promise<{ status?: string | undefined; sentence: string }>, sent: Submission) =>
   (await send(sent)).sentence;
 
 test('a check and a closing want the PIN of who writes them at that moment, each its own, and wait for it', async () => {
@@ -184,7 +184,7 @@ test('a colleague who was retired and taken back, or given a passphrase by anoth
 
 test('a sheet that never came is no sheet, nor one that signed another job', async () => {
   // Everybody had a hand in it: only somebody from outside is left.
-  const lines: Sent[] = [
+  const lines: Submission[] = [
     { by: 'imke', payload: WORK },
     { by: 'imke', payload: { kind: 'remark', text: 'all of us' } },
   ];

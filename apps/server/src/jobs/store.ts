@@ -6,8 +6,8 @@ import { packOfMachine } from '../machines/packs.ts';
 import { isDatabaseAway, isRecordReadOnly, isRefusedByColumn } from '../plugins/databaseErrors.ts';
 import { ServerProblem } from '../problems.ts';
 import type { Actor } from '../people/actor.ts';
-import { commit, type Checked, type Outcome } from './commit.ts';
-import { commitPlain, isPlain, type KnownJobs } from './commitPlain.ts';
+import { commit, type EntrySubmission, type Outcome } from './commit.ts';
+import { commitPlain, isPlain, type JobIndex } from './commitPlain.ts';
 
 /** So many go into one transaction. */
 const MOST_TOGETHER = 100;
@@ -16,7 +16,7 @@ type Result = Outcome | Error;
 
 /** The entries of one request, in its order: they go in together, and none overtakes one before it. */
 interface Waiting {
-  readonly list: readonly Checked[];
+  readonly list: readonly EntrySubmission[];
   readonly settle: (results: readonly Result[]) => void;
   readonly fail: (error: unknown) => void;
 }
@@ -36,7 +36,7 @@ export interface EntryStore {
  */
 export function createEntryStore(dataSource: DataSource, onStored: (jobIds: readonly string[]) => void): EntryStore {
   const queues = new Map<string, Waiting[]>();
-  const known: KnownJobs = new Map();
+  const known: JobIndex = new Map();
   const running = new Set<string>();
 
   const run = async (shopId: string) => {
@@ -54,7 +54,7 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
     }
   };
 
-  const queued = (shopId: string, list: readonly Checked[]) =>
+  const queued = (shopId: string, list: readonly EntrySubmission[]) =>
     new Promise<readonly Result[]>((settle, fail) => {
       const queue = queues.get(shopId) ?? [];
       queues.set(shopId, queue);
@@ -64,7 +64,7 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
 
   return {
     async store(actor, batch) {
-      const readyOf = async (raw: unknown): Promise<Checked> => {
+      const readyOf = async (raw: unknown): Promise<EntrySubmission> => {
         const entry = read(raw, actor);
         return {
           entry,
@@ -95,7 +95,7 @@ function fitting(queue: readonly Waiting[]): number {
 
 interface Together {
   readonly waiting: readonly Waiting[];
-  readonly known: KnownJobs;
+  readonly known: JobIndex;
 }
 
 /** So many jobs are remembered; then it begins anew. */
@@ -116,7 +116,7 @@ async function together(dataSource: DataSource, shopId: string, { waiting, known
     if (known.size >= MOST_KNOWN) known.clear();
     known.set(id, job);
   };
-  const write = (some: readonly Checked[]): Promise<readonly Result[]> =>
+  const write = (some: readonly EntrySubmission[]): Promise<readonly Result[]> =>
     some.every((each) => isPlain(each, known))
       ? commitPlain(dataSource, shopId, { list: some, known })
       : commit(dataSource, shopId, { list: some, onJob });
@@ -136,7 +136,10 @@ async function together(dataSource: DataSource, shopId: string, { waiting, known
 }
 
 /** In their order; once the record answers no more, none of those behind is tried, for it would overtake. */
-async function oneByOne({ list, settle, fail }: Waiting, write: (some: readonly Checked[]) => Promise<readonly Result[]>): Promise<void> {
+async function oneByOne(
+  { list, settle, fail }: Waiting,
+  write: (some: readonly EntrySubmission[]) => Promise<readonly Result[]>,
+): Promise<void> {
   const results: Result[] = [];
   for (const each of list) {
     try {

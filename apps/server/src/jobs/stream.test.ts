@@ -17,7 +17,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-interface Told {
+interface StreamEvent {
   readonly id: string | undefined;
   readonly event: string;
   readonly data: unknown;
@@ -30,7 +30,7 @@ async function listen(address: string, lastId?: string) {
     signal: stop.signal,
     headers: { cookie, ...(lastId !== undefined && { 'last-event-id': lastId }) },
   });
-  const told: Told[] = [];
+  const told: StreamEvent[] = [];
   const waiting = new Set<() => void>();
   const read = async () => {
     let text = '';
@@ -50,7 +50,7 @@ async function listen(address: string, lastId?: string) {
     }
   };
   const ended = read().catch(() => undefined);
-  const until = (enough: (list: readonly Told[]) => boolean) =>
+  const until = (enough: (list: readonly StreamEvent[]) => boolean) =>
     new Promise<void>((resolve) => {
       const look = () => enough(told) && (waiting.delete(look), resolve());
       waiting.add(look);
@@ -73,7 +73,7 @@ const send = (address: string, list: readonly object[]) =>
     body: JSON.stringify(list),
     headers: { 'content-type': 'application/json', 'x-person': 'tobin', cookie },
   });
-const texts = (told: readonly Told[]) =>
+const texts = (told: readonly StreamEvent[]) =>
   told.flatMap(({ event, data }) => {
     const { payload } = data as { payload?: { text?: string } };
     return event === 'entry' && payload?.text ? [payload.text] : [];
@@ -185,7 +185,7 @@ test('who is far behind is told to read anew instead of all that happened', asyn
 test('who was away hears of rows that changed meanwhile without an entry: a move worked out, a machine renamed', async () => {
   const { app, address, jobId } = await listeningOnJob();
   const ear = await listen(address);
-  const isMoved = (told: readonly Told[]) =>
+  const isMoved = (told: readonly StreamEvent[]) =>
     told.some(
       ({ event, data }) => event === 'row' && (data as { id: string; move: unknown }).id === jobId && (data as { move: unknown }).move,
     );

@@ -83,7 +83,10 @@ async function workOn({ inject }: Server, most = Infinity): Promise<readonly str
 }
 
 const MOVING = {
-  ...{ jobs: ['move', 'move_seq', 'row_seq', 'summary'], shops: ['last_row'], sessions: ['seen_at'], health: ['at'] },
+  jobs: ['move', 'move_seq', 'row_seq', 'summary'],
+  shops: ['last_row'],
+  sessions: ['seen_at'],
+  health: ['at'],
   people: ['passphrase', 'pin', 'failed', 'locked_until'],
 };
 

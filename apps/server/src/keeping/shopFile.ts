@@ -23,7 +23,7 @@ export interface ShopFile {
   readonly tag: string;
 }
 
-interface Kept extends ShopFile {
+interface StoredFile extends ShopFile {
   readonly at: number;
 }
 
@@ -32,11 +32,11 @@ interface Kept extends ShopFile {
  * the database waits for nobody, and what was cut goes on where it was.
  */
 export function createShopFiles(dataSource: DataSource) {
-  const kept = new Map<string, Kept>();
-  const making = new Map<string, Promise<Kept>>();
+  const kept = new Map<string, StoredFile>();
+  const making = new Map<string, Promise<StoredFile>>();
   let home: Promise<string> | undefined;
 
-  const make = async (shopId: string): Promise<Kept> => {
+  const make = async (shopId: string): Promise<StoredFile> => {
     home ??= mkdtemp(join(tmpdir(), 'badger-exports-'));
     const [folder, tag] = [await home, randomUUID()];
     const name = `${tag}.zip`;

@@ -20,7 +20,7 @@ const BATCH = 200;
 const MOST_SWELLING = 100;
 const ALWAYS_ALLOWED = 20_000_000;
 
-interface Counted {
+interface ImportCounts {
   readonly rows: number;
   readonly photos: number;
 }
@@ -30,13 +30,13 @@ interface Counted {
  * from there forward. All or nothing. Its people have no passphrase until somebody gives them one.
  * @throws BackupRefused where the file is none, from a newer program, or the database is not empty
  */
-export async function importShop(url: string, file: string): Promise<Counted> {
+export async function importShop(url: string, file: string): Promise<ImportCounts> {
   const counted = await importAsItWas(url, file);
   await (await openDataSource(url)).destroy();
   return counted;
 }
 
-async function importAsItWas(url: string, file: string): Promise<Counted> {
+async function importAsItWas(url: string, file: string): Promise<ImportCounts> {
   const tables = await tablesOf(file);
   if (!knownMigrations().includes(tables))
     throw new BackupRefused(
@@ -123,7 +123,7 @@ async function tablesOf(file: string): Promise<string> {
   throw new BackupRefused('This file is no shop that was written out.');
 }
 
-async function takeIn(runner: QueryRunner, file: string): Promise<Counted> {
+async function takeIn(runner: QueryRunner, file: string): Promise<ImportCounts> {
   let rows = 0;
   const photos = new Set<string>();
   const metas = new Map<string, object>();

@@ -1,7 +1,7 @@
 import { learnFrom, type JobSummary, type Learnt, type LoggedJob, type MeterRead } from '@patient-badger/core';
 import pg from 'pg';
 
-export interface LearnAsked {
+export interface LearnTask {
   readonly databaseUrl: string;
   readonly shopId: string;
   /** Two numbers that both threads see: jobs read, and jobs there are. */
@@ -20,7 +20,7 @@ interface JobRead {
   readonly summary: JobSummary;
 }
 
-interface Read {
+interface MeterReading {
   readonly machine_id: string;
   readonly on: string;
   readonly hours: number | null;
@@ -38,7 +38,7 @@ const METERS = `
     AND (e.payload->'facts' ? 'hours' OR e.payload->'facts' ? 'distanceKm')`;
 
 /** What the whole log of a shop teaches, read page by page on a connection of its own and worked out here, away from whoever is served. */
-export async function work({ databaseUrl, shopId, progress }: LearnAsked): Promise<Learnt> {
+export async function work({ databaseUrl, shopId, progress }: LearnTask): Promise<Learnt> {
   const seen = new Int32Array(progress);
   const client = new pg.Client({ connectionString: databaseUrl, statement_timeout: 30_000 });
   await client.connect();
@@ -62,7 +62,7 @@ export async function work({ databaseUrl, shopId, progress }: LearnAsked): Promi
       if (!end) break;
       last = end.id;
     }
-    const meters = (await client.query<Read>(METERS, [shopId])).rows.map(({ machine_id: machineId, on, hours, km }): MeterRead => ({
+    const meters = (await client.query<MeterReading>(METERS, [shopId])).rows.map(({ machine_id: machineId, on, hours, km }): MeterRead => ({
       machineId,
       on,
       hours,

@@ -5,7 +5,7 @@ import type { DataSource } from 'typeorm';
 import type { Config } from '../config.ts';
 import { allVerdicts } from '../jobs/verdicts.ts';
 import { createPool } from '../threads/pool.ts';
-import type { LearnAsked } from './learnOnThread.ts';
+import type { LearnTask } from './learnOnThread.ts';
 import { named } from './named.ts';
 import { fillSummaries } from './summaries.ts';
 
@@ -13,7 +13,7 @@ const LIMITS = { threads: 1, queue: 8, deadlineMs: 60_000 };
 /** Whoever asks waits so long for a result before they are told how far it is. */
 const WAIT_MS = 400;
 
-interface Known {
+interface LearntCache {
   /** The shop's record as far as it was read. */
   readonly seq: number;
   readonly day: string;
@@ -26,9 +26,9 @@ interface Running {
 
 /** What the shop's own log teaches; and its verdicts, as they move the priors of the families. */
 export const learningRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config: Config }> = async (app, { dataSource, config }) => {
-  const pool = createPool<LearnAsked, Learnt>(new URL('./learnOnThread.ts', import.meta.url), LIMITS);
+  const pool = createPool<LearnTask, Learnt>(new URL('./learnOnThread.ts', import.meta.url), LIMITS);
   app.addHook('onClose', () => pool.close());
-  const known = new Map<string, Known>();
+  const known = new Map<string, LearntCache>();
   const running = new Map<string, Running>();
 
   const start = (shopId: string, seq: number, day: string): Running => {

@@ -10,7 +10,7 @@ import { machineModels, machines, type MachineRow } from './entities.ts';
 import { refuseOrphans } from './orphans.ts';
 import { forgetPacks, packWith } from './packs.ts';
 
-interface Asked {
+interface ChangeRequest {
   readonly shopId: string;
   readonly by: string;
   readonly id: string;
@@ -19,7 +19,7 @@ interface Asked {
 /** Changes what is on record of a machine. Its family stays: its jobs speak of that. */
 export async function changeMachine(
   dataSource: DataSource,
-  { shopId, by, id }: Asked,
+  { shopId, by, id }: ChangeRequest,
   given: z.output<typeof machineChange>,
 ): Promise<void> {
   const { retired, ...change } = defined(given);
@@ -34,7 +34,7 @@ export async function changeMachine(
     await manager.update(machines, { id, shopId }, after);
     await rewriteWords(manager, id);
     await tellRows(manager, { shopId, by: 'machine_id', value: id });
-    await writeAudit(manager, { ...{ shopId, by, before }, what: 'machineChanged', about: before.label, after: { ...before, ...after } });
+    await writeAudit(manager, { shopId, by, before, what: 'machineChanged', about: before.label, after: { ...before, ...after } });
   });
   forgetPacks();
 }
@@ -50,7 +50,7 @@ async function refuseModel(manager: EntityManager, machine: MachineRow, modelId:
  * Two records of one machine become one: jobs, shelf and meters of this one go into the other, which keeps
  * its own words and takes over what it lacks. This one stays, retired, and says where everything went.
  */
-export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: Asked, into: string): Promise<void> {
+export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: ChangeRequest, into: string): Promise<void> {
   await dataSource.transaction(async (manager) => {
     await holdShop(manager, shopId);
     const [from, to] = [await locked(manager, shopId, id), await locked(manager, shopId, into)];

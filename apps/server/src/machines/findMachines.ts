@@ -3,7 +3,7 @@ import type { DataSource } from 'typeorm';
 import { beginningsQuery, wordsOf } from '../words.ts';
 import { machines, type MachineRow } from './entities.ts';
 
-interface Asked {
+interface MachineQuery {
   readonly words: string;
   readonly family?: string | undefined;
   readonly retired: 'yes' | 'no';
@@ -11,7 +11,11 @@ interface Asked {
 }
 
 /** Machines in which each word begins one of name, owner, plate or model, or stands in the name of their kind. */
-export async function findMachines(dataSource: DataSource, shopId: string, { words, family, retired, most }: Asked): Promise<MachineRow[]> {
+export async function findMachines(
+  dataSource: DataSource,
+  shopId: string,
+  { words, family, retired, most }: MachineQuery,
+): Promise<MachineRow[]> {
   const find = dataSource.getRepository(machines).createQueryBuilder('m').where('m.shopId = :shopId', { shopId });
   if (retired === 'no') find.andWhere('m.retired_at IS NULL');
   if (family) find.andWhere('m.family = :family', { family });

@@ -212,7 +212,10 @@ test('two records are not made one where a job would no longer make sense, nor i
 test('a book that grew elsewhere and is brought in again has each line once', async () => {
   const note = (text: string) => ({ line: { kind: 'note', text }, at: '2026-05-01T00:00:00Z', source: 'A job of Far shed' });
   const file = (lines: readonly object[]) => ({
-    ...{ format: 'patient-badger-model-book', version: 1, from: 'Far shed', lines },
+    format: 'patient-badger-model-book',
+    version: 1,
+    from: 'Far shed',
+    lines,
     model: { maker: 'Orrick', code: 'G-1', family: 'saw-oil-pump', note: null, overrides: null },
   });
   const bring = async (...texts: string[]) => {

@@ -64,7 +64,9 @@ export const modelRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
       const after = { ...change, ...retiring(retired, before) };
       if (Object.keys(after).length > 0) await manager.update(machineModels, { id, shopId }, after);
       await writeAudit(manager, {
-        ...{ shopId, by: personId, before },
+        shopId,
+        by: personId,
+        before,
         what: 'modelChanged',
         about: nameOf(before),
         after: { ...before, ...after },
@@ -137,7 +139,9 @@ export const modelRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
     const from = (await dataSource.getRepository(shops).findOneByOrFail({ id: shopId })).name;
     void reply.header('content-disposition', `attachment; filename="model-book.json"`);
     return {
-      ...{ format: 'patient-badger-model-book' as const, version: 1 as const, from },
+      format: 'patient-badger-model-book' as const,
+      version: 1 as const,
+      from,
       model: { maker, code, family, note, overrides },
       // A picture is named by a photo that only this shop has.
       lines: lines
@@ -158,27 +162,27 @@ export const modelRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
 
 const nameOf = ({ maker, code }: { readonly maker: string; readonly code: string }) => `${maker} ${code}`;
 
-type Named = Pick<ModelRow, 'id' | 'shopId' | 'maker' | 'code'>;
+type ModelName = Pick<ModelRow, 'id' | 'shopId' | 'maker' | 'code'>;
 
-async function refuseTaken(manager: EntityManager, { id, shopId, maker, code }: Named): Promise<void> {
+async function refuseTaken(manager: EntityManager, { id, shopId, maker, code }: ModelName): Promise<void> {
   const twin = await twinOf(manager, { id, shopId, maker, code });
   if (twin !== null && twin.id !== id) throw new ServerProblem('modelTaken', { path: 'code' });
 }
 
-const twinOf = (manager: EntityManager, { shopId, maker, code }: Named): Promise<ModelRow | null> =>
+const twinOf = (manager: EntityManager, { shopId, maker, code }: ModelName): Promise<ModelRow | null> =>
   manager
     .createQueryBuilder(machineModels, 'm')
     .where('m.shopId = :shopId AND lower(m.maker) = lower(:maker) AND lower(m.code) = lower(:code)', { shopId, maker, code })
     .getOne();
 
-interface Written {
+interface BookUpdate {
   readonly shopId: string;
   readonly modelId: string;
   readonly by: string;
   readonly lines: readonly { readonly line: BookLine; readonly jobId: string | null; readonly source: string; readonly at?: string }[];
 }
 
-async function writeLines(manager: EntityManager, { shopId, modelId, by, lines }: Written): Promise<void> {
+async function writeLines(manager: EntityManager, { shopId, modelId, by, lines }: BookUpdate): Promise<void> {
   for (const { line, jobId, source, at } of lines)
     await manager.query(
       `INSERT INTO book_lines (model_id, shop_id, key, line, job_id, "by", source, "at") VALUES ($1, $2, $3, $4, $5, $6, $7, coalesce($8, now()))

@@ -37,12 +37,26 @@ test('a record of before gets its numbers in the order of arrival and its rows f
   );
   expect(rows).toEqual([
     {
-      ...{ id: CLOSED, complaint: 'runs dry', closed: true, found: 'chips', outcome: 'cleaned', seq: 3, move: null, sought: true },
+      id: CLOSED,
+      complaint: 'runs dry',
+      closed: true,
+      found: 'chips',
+      outcome: 'cleaned',
+      seq: 3,
+      move: null,
+      sought: true,
       takenInAt: new Date('2026-01-01T10:00Z'),
       closedAt: new Date('2026-01-03T10:00Z'),
     },
     {
-      ...{ id: OPEN, complaint: 'leaks', closed: false, found: null, outcome: null, seq: 2, move: null, sought: true },
+      id: OPEN,
+      complaint: 'leaks',
+      closed: false,
+      found: null,
+      outcome: null,
+      seq: 2,
+      move: null,
+      sought: true,
       takenInAt: new Date('2026-02-01T10:00Z'),
       closedAt: null,
     },

@@ -1,7 +1,7 @@
 import { CoreFailure, type FailureData } from '@patient-badger/core';
 import { operations } from './operations.ts';
 
-export interface OperationAsked {
+export interface OperationTask {
   readonly name: string;
   readonly input: unknown;
 }
@@ -9,7 +9,7 @@ export interface OperationAsked {
 export type OperationReply = { readonly ok: true; readonly json: string } | { readonly ok: false; readonly failure: FailureData };
 
 /** An operation on a thread, away from the one that answers everybody. */
-export function work({ name, input }: OperationAsked): OperationReply {
+export function work({ name, input }: OperationTask): OperationReply {
   try {
     return { ok: true, json: JSON.stringify(operations.runNamed(name, input)) };
   } catch (error) {

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { ServerProblem } from '../problems.ts';
 import { createPool, PoolBusy, PoolLate } from '../threads/pool.ts';
 import { MADE, madeFor, madeInJob } from './made.ts';
-import type { OperationAsked, OperationReply } from './onThread.ts';
+import type { OperationTask, OperationReply } from './onThread.ts';
 import { operations } from './operations.ts';
 
 /** A sum that takes longer is one that nobody waits for. */
@@ -14,13 +14,13 @@ const LIMITS = { threads: 2, queue: 20, deadlineMs: 5_000 };
 
 /** The core's operations over HTTP, each in the OpenAPI document with its own input and output. */
 export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
-  const pool = createPool<OperationAsked, OperationReply>(new URL('./onThread.ts', import.meta.url), LIMITS);
+  const pool = createPool<OperationTask, OperationReply>(new URL('./onThread.ts', import.meta.url), LIMITS);
   app.addHook('onListen', async () => pool.warm());
   app.addHook('onClose', () => pool.close());
   const heavy = new Set<string>(operations.list.filter((each) => each.heavy).map(({ name }) => name));
 
   /** Worked out on a thread, as JSON; ended where whoever asked has hung up. */
-  const onThread = async (asked: OperationAsked, reply: FastifyReply): Promise<string> => {
+  const onThread = async (asked: OperationTask, reply: FastifyReply): Promise<string> => {
     const gone = new AbortController();
     // Whoever has hung up does not keep a thread at work.
     reply.raw.once('close', () => gone.abort());

@@ -15,7 +15,7 @@ export interface PartFound {
   readonly claimedBy: readonly string[];
 }
 
-type Asked = Pick<z.input<typeof partSearch>, 'wanted' | 'machineModel' | 'text' | 'only' | 'inStock' | 'numbers'> & {
+type PartQuery = Pick<z.input<typeof partSearch>, 'wanted' | 'machineModel' | 'text' | 'only' | 'inStock' | 'numbers'> & {
   readonly shopId: string;
   readonly limit: number;
 };
@@ -34,7 +34,7 @@ const WALKED = 2000;
  * width, so that only the nearest rows are read whole; those are judged by `match.fit` and ranked by their
  * probability, then by price.
  */
-export async function searchParts(manager: EntityManager, asked: Asked): Promise<readonly PartFound[]> {
+export async function searchParts(manager: EntityManager, asked: PartQuery): Promise<readonly PartFound[]> {
   const { shopId, wanted, machineModel, limit, text, numbers = [] } = asked;
   const size = partSizeMm(wanted);
   const ids = new Set<string>();
@@ -77,7 +77,7 @@ export async function searchParts(manager: EntityManager, asked: Asked): Promise
     .map(({ row, listings, fit, claimedBy }) => ({ row, listings, fit, claimedBy }));
 }
 
-function passes({ only, inStock = false }: Asked, { attributes }: MatchFit, stock: number): boolean {
+function passes({ only, inStock = false }: PartQuery, { attributes }: MatchFit, stock: number): boolean {
   if (inStock && stock === 0) return false;
   if (only === undefined) return true;
   return attributes.every(({ state }) => state !== 'doesNotFit' && (only === 'afterWork' || state !== 'fitsAfterWork'));

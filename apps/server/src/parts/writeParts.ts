@@ -48,7 +48,14 @@ export async function* partsAsJson(dataSource: DataSource, shopId: string): Asyn
 function draftOf({ partNumber, name, supplier, attributes, priceMinor, leadDays, stock, claims, links }: Part) {
   const of = (kind: Part['links'][number]['kind']) => links.filter((link) => link.kind === kind).map((link) => link.partNumber);
   return {
-    ...{ partNumber, name, supplier, attributes, priceMinor, leadDays, stock, claims },
+    partNumber,
+    name,
+    supplier,
+    attributes,
+    priceMinor,
+    leadDays,
+    stock,
+    claims,
     supersededBy: of('supersededBy')[0],
     alternatives: of('alternative'),
   };

@@ -15,8 +15,12 @@ export interface Change {
 export async function writeAudit(manager: EntityManager, { shopId, by, what, about, before = null, after = null }: Change): Promise<void> {
   const [was, is] = onlyWhatDiffers(before, after);
   await manager.query('INSERT INTO audit (shop_id, "by", what, about, before, after) VALUES ($1, $2, $3, $4, $5, $6)', [
-    ...[shopId, by, what, about],
-    ...[was && JSON.stringify(was), is && JSON.stringify(is)],
+    shopId,
+    by,
+    what,
+    about,
+    was && JSON.stringify(was),
+    is && JSON.stringify(is),
   ]);
 }
 

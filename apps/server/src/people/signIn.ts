@@ -8,7 +8,7 @@ import { digest } from './sessions.ts';
 /** Shops that a database may hold of people of one name. */
 const MOST_NAMESAKES = 5;
 
-interface Given {
+interface Credentials {
   readonly name: string;
   readonly passphrase: string;
   readonly address: string;
@@ -28,7 +28,7 @@ interface Namesake {
  * anywhere make that place wait, and never the person on a device of their own. Namesakes in two shops share no try.
  * @throws ServerProblem `lockedOut`
  */
-export async function whoSignsIn(dataSource: DataSource, { name, passphrase, address, ownDevice }: Given): Promise<Namesake | null> {
+export async function whoSignsIn(dataSource: DataSource, { name, passphrase, address, ownDevice }: Credentials): Promise<Namesake | null> {
   const named = await dataSource.query<Namesake[]>(
     `SELECT id, shop_id AS "shopId", passphrase FROM people WHERE lower(name) = lower($1) AND retired_at IS NULL ORDER BY id LIMIT ${MOST_NAMESAKES}`,
     [name],

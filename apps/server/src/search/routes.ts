@@ -1,4 +1,4 @@
-import { FOUND_OF_EACH, found, foundQuery, type Found } from '@patient-badger/contract';
+import { FOUND_OF_EACH, found, foundQuery, type SearchHit } from '@patient-badger/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { In, type DataSource, type EntityTarget, type ObjectLiteral } from 'typeorm';
 import { jobRows, rowsOf } from '../jobs/rows.ts';
@@ -9,14 +9,14 @@ import { listParts } from '../parts/partList.ts';
 import { beginningPattern, wordsOf } from '../words.ts';
 import { nearest } from './near.ts';
 
-interface Asked {
+interface SearchQuery {
   readonly shopId: string;
   readonly words: string;
 }
 
 /** One search over everything that the shop has: machines, numbers read off them, jobs, parts, models. */
 export const searchRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = async (app, { dataSource }) => {
-  app.get('/api/search', { schema: { querystring: foundQuery, response: { 200: found } } }, async (request): Promise<Found> => {
+  app.get('/api/search', { schema: { querystring: foundQuery, response: { 200: found } } }, async (request): Promise<SearchHit> => {
     const asked = { shopId: request.shopId, words: request.query.words };
     if (wordsOf(asked.words).length === 0) return { machines: [], plates: [], jobs: [], parts: [], models: [], near: false };
     const exact = await beginning(dataSource, asked);
@@ -26,10 +26,10 @@ export const searchRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
   });
 };
 
-type Lists = Omit<Found, 'near'>;
+type Lists = Omit<SearchHit, 'near'>;
 
 /** What begins with the words. */
-async function beginning(dataSource: DataSource, { shopId, words }: Asked): Promise<Lists> {
+async function beginning(dataSource: DataSource, { shopId, words }: SearchQuery): Promise<Lists> {
   const [machines, plates, jobs, parts, models] = await Promise.all([
     findMachines(dataSource, shopId, { words, retired: 'yes', most: FOUND_OF_EACH }),
     platesOf(dataSource, shopId, words),
@@ -41,7 +41,7 @@ async function beginning(dataSource: DataSource, { shopId, words }: Asked): Prom
 }
 
 /** What comes near to them: a letter left out, two changed round. */
-async function near(dataSource: DataSource, asked: Asked): Promise<Lists> {
+async function near(dataSource: DataSource, asked: SearchQuery): Promise<Lists> {
   const of = <T extends ObjectLiteral & { id: string }>(what: 'machines' | 'parts' | 'models', entity: EntityTarget<T>) =>
     nearest(dataSource, what, asked).then(async (ids) =>
       inOrderOf(ids, await dataSource.getRepository(entity).findBy({ id: In([...ids]), shopId: asked.shopId } as never)),
@@ -67,14 +67,17 @@ const inOrderOf = <T extends { readonly id: string }>(ids: readonly string[], ro
 
 const toMachine = ({ id, label, owner, serial, retiredAt }: MachineRow) => ({ id, label, owner, serial, retired: retiredAt !== null });
 const toJob = ({ id, label, owner, complaint, closedAt }: Awaited<ReturnType<typeof rowsOf>>[number]) => ({
-  ...{ id, label, owner, complaint },
+  id,
+  label,
+  owner,
+  complaint,
   closed: closedAt !== null,
 });
 const toPart = ({ id, partNumber, name, supplier }: PartRow) => ({ id, partNumber, name, supplier });
 const toModel = ({ id, maker, code, note }: ModelRow) => ({ id, name: `${maker} ${code}`, note });
 
 /** Numbers that were read off machines, by their beginning, each with the machine it stands on. */
-const platesOf = (dataSource: DataSource, shopId: string, words: string): Promise<Found['plates']> =>
+const platesOf = (dataSource: DataSource, shopId: string, words: string): Promise<SearchHit['plates']> =>
   dataSource.query(
     `SELECT DISTINCT ON (m.id, lower(e.payload->>'partNumber')) m.id AS "machineId", m.label, e.payload->>'partNumber' AS "partNumber", e.payload->>'where' AS "where"
      FROM entries e JOIN jobs j ON j.id = e.job_id JOIN machines m ON m.id = j.machine_id

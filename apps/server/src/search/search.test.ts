@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Found, Machine } from '@patient-badger/contract';
+import type { SearchHit, Machine } from '@patient-badger/contract';
 import { testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);
@@ -10,7 +10,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const find = async (words: string) => (await server.inject(`/api/search?words=${encodeURIComponent(words)}`)).json<Found>();
+const find = async (words: string) => (await server.inject(`/api/search?words=${encodeURIComponent(words)}`)).json<SearchHit>();
 const post = (url: string, payload: object) => server.inject({ method: 'POST', url, payload });
 
 test('one search finds a machine by name, owner and plate, its jobs, a part by its number, a model by its code', async () => {

@@ -60,7 +60,10 @@ export const peopleRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = a
       await refuseWithoutOwner(manager, shopId);
       if (retired === true || passphrase !== undefined) await endSessionsOf(manager, { shopId, personId: id });
       await writeAudit(manager, {
-        ...{ shopId, by: personId, about: before.name, before },
+        shopId,
+        by: personId,
+        about: before.name,
+        before,
         what: passphrase === undefined ? 'personChanged' : 'passphraseReset',
         after: { ...before, ...told },
       });

@@ -30,7 +30,10 @@ export const shopRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config:
     return {
       ...found,
       people: staff.map(({ id, name, role, about, retiredAt, pin }) => ({
-        ...{ id, name, role, about },
+        id,
+        name,
+        role,
+        about,
         retired: retiredAt !== null,
         hasPin: typeof pin === 'string',
       })),

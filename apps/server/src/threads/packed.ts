@@ -12,16 +12,14 @@ export function packed(module: URL): Promise<string> {
   if (before) return before;
   const code = build({
     entryPoints: [fileURLToPath(module)],
-    ...{
-      bundle: true,
-      write: false,
-      minify: true,
-      platform: 'node',
-      format: 'cjs',
-      target: 'node20',
-      legalComments: 'none',
-      logLevel: 'silent',
-    },
+    bundle: true,
+    write: false,
+    minify: true,
+    platform: 'node',
+    format: 'cjs',
+    target: 'node20',
+    legalComments: 'none',
+    logLevel: 'silent',
     // What speaks to the database looks for parts of its own: it is taken from where it lies.
     external: ['pg', 'pg-native', 'typeorm'],
     // What asks for its own place has none in one script.

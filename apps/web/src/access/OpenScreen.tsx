@@ -18,7 +18,7 @@ import { PlanCard, Later } from './PlanCard.tsx';
 import { WhileOpen } from './WhileOpen.tsx';
 
 /** What the mechanic chose on this screen; the rest follows from the job. */
-interface Chosen {
+interface Selection {
   readonly places: readonly string[] | null;
   readonly step: string | null;
   /** The step whose snags lie open. */
@@ -27,7 +27,7 @@ interface Chosen {
 
 /** Opening as far as the suspect needs and no further: the plan, one step at a time, and what else lies open. */
 export function OpenScreen() {
-  const [chosen, setChosen] = useState<Chosen>({ places: null, step: null, stuck: null });
+  const [chosen, setChosen] = useState<Selection>({ places: null, step: null, stuck: null });
   return (
     <JobFrame
       stage="open"
@@ -50,7 +50,7 @@ export function OpenScreen() {
 }
 
 /** The plan as things stand and as they were chosen, and the step that is its turn. */
-function planOf(view: JobView, { places, step }: Chosen) {
+function planOf(view: JobView, { places, step }: Selection) {
   const { pack, state } = view;
   const usual = usualAim(view);
   const aim: Aim = places ? { places } : usual.aim;
@@ -62,7 +62,7 @@ function planOf(view: JobView, { places, step }: Chosen) {
   return { name: usual.name, barred: free === null, plan, left, step: left.find(({ id }) => id === step) ?? left[0] };
 }
 
-function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Chosen; onChosen: (next: Chosen) => void }) {
+function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Selection; onChosen: (next: Selection) => void }) {
   const { job, pack } = view;
   const router = useRouter();
   const { places } = chosen;

@@ -14,7 +14,7 @@ export interface Gate {
   readonly reasons: readonly string[];
 }
 
-interface Asked {
+interface GateRequest {
   readonly cautions: readonly string[];
   /** What was done before and may have a time to pass. */
   readonly before: readonly { readonly wait?: Wait | undefined }[];
@@ -23,7 +23,7 @@ interface Asked {
 }
 
 /** Cautions confirmed, times passed, and what else a piece of work asks for before it may be called done. */
-export function useGate({ pack, state }: JobView, asked: Asked): Gate {
+export function useGate({ pack, state }: JobView, asked: GateRequest): Gate {
   const now = useNow(state.waits.length > 0);
   const cautions = cautionsOn(pack, asked.cautions, []);
   const waits = asked.before.flatMap(({ wait }) => (wait && stillWaits(state, wait, now) ? [wait] : []));

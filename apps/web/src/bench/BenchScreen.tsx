@@ -6,7 +6,7 @@ import Search from 'lucide-react-native/icons/search';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
-import { useRows, type RowsAsked } from '../data/rows.ts';
+import { useRows, type RowQuery } from '../data/rows.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -19,21 +19,21 @@ import { inTurn } from './inTurn.ts';
 import { JobCard } from './JobCard.tsx';
 import { useWide } from '../design/useMedia.ts';
 
-type Shown = 'open' | 'now' | 'waiting' | 'again' | 'closed';
+type BenchTab = 'open' | 'now' | 'waiting' | 'again' | 'closed';
 const ASKED = {
   open: { state: 'open' },
   now: { state: 'open', waits: 'no' },
   waiting: { state: 'open', waits: 'yes' },
   again: { again: 'yes' },
   closed: { state: 'closed' },
-} as const satisfies Record<Shown, RowsAsked>;
+} as const satisfies Record<BenchTab, RowQuery>;
 
 /** What lies on the bench, and what can be moved on now. */
 export function BenchScreen() {
   const router = useRouter();
   const colours = useColours();
   const wide = useWide();
-  const [shown, setShown] = useState<Shown>('open');
+  const [shown, setShown] = useState<BenchTab>('open');
   const finished = shown === 'closed';
   const [words, setWords] = useState('');
   const sought = useDeferredValue(words.trim());
@@ -136,7 +136,7 @@ function JobList({ rows: all, wide, empty: [head, text] }: { rows: readonly JobR
   );
 }
 
-function emptyWords(shown: Shown, sought: string): readonly [string, string] {
+function emptyWords(shown: BenchTab, sought: string): readonly [string, string] {
   if (sought) return [`No finished job matches “${sought}”.`, 'The beginning of each word is enough.'];
   if (shown === 'waiting') return ['No job waits for a part.', 'What is ordered and not here yet is listed here.'];
   if (shown === 'now') return ['Nothing can go on just now.', 'What is on the bench waits for a part.'];

@@ -5,7 +5,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import { FIELD_WORDS } from './ColumnChoice.tsx';
-import { lineOf, type BadRow, type Checked, type PartsFile } from './partsFile.ts';
+import { lineOf, type BadRow, type FileCheck, type PartsFile } from './partsFile.ts';
 
 export const SHOWN_BAD = 30;
 
@@ -18,7 +18,7 @@ export function Report({
 }: {
   file: PartsFile;
   mapping: ColumnMapping;
-  checked: Checked;
+  checked: FileCheck;
   onMend: (index: number, field: PartField, text: string) => void;
 }) {
   const { drafts, bad } = checked;

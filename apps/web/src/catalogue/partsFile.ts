@@ -36,7 +36,7 @@ export interface BadRow {
   readonly problems: readonly CellProblem[];
 }
 
-export interface Checked {
+export interface FileCheck {
   readonly drafts: readonly PartDraft[];
   readonly bad: readonly BadRow[];
 }
@@ -51,7 +51,7 @@ export interface CheckRowsOptions {
 }
 
 /** Reads every row, a batch at a time so that the screen stays alive; null where it was stopped. */
-export async function checkRows({ rows }: PartsFile, { mapping, unit, onProgress, stopped }: CheckRowsOptions): Promise<Checked | null> {
+export async function checkRows({ rows }: PartsFile, { mapping, unit, onProgress, stopped }: CheckRowsOptions): Promise<FileCheck | null> {
   const drafts: PartDraft[] = [];
   const bad: BadRow[] = [];
   const first = new Map<string, { readonly index: number; readonly draft: PartDraft }>();

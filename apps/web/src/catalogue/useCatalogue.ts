@@ -9,7 +9,7 @@ const DEEPEST = 100_000;
 
 export type Order = 'partNumber' | 'price' | 'size';
 
-export interface CatalogueAsked {
+export interface CatalogueQuery {
   readonly text: string;
   readonly teeth: string;
   readonly order: Order;
@@ -17,7 +17,7 @@ export interface CatalogueAsked {
 }
 
 /** The catalogue, page after page as it is scrolled through. */
-export function useCatalogue({ text, teeth, order, down }: CatalogueAsked) {
+export function useCatalogue({ text, teeth, order, down }: CatalogueQuery) {
   const query = new URLSearchParams({
     ...(text.trim() && { text: text.trim() }),
     ...(/^\d{1,4}$/.test(teeth.trim()) && { teeth: teeth.trim() }),

@@ -2,7 +2,7 @@ import type { Duplicates, ImportState } from '@patient-badger/contract';
 import type { ColumnMapping, PartField, PartLengthUnit } from '@patient-badger/core';
 import { useRef, useState } from 'react';
 import { beginImport, followImport } from './bringIn.ts';
-import { checkRows, mended, readPartsFile, type Checked, type PartsFile } from './partsFile.ts';
+import { checkRows, mended, readPartsFile, type FileCheck, type PartsFile } from './partsFile.ts';
 import { pickCsv } from './pickCsv.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
@@ -12,7 +12,7 @@ export function useImport() {
   const [mapping, setMapping] = useState<ColumnMapping>({});
   const [unit, setUnit] = useState<PartLengthUnit>('mm');
   const [duplicates, setDuplicates] = useState<Duplicates>('refuse');
-  const [checked, setChecked] = useState<Checked | null>(null);
+  const [checked, setChecked] = useState<FileCheck | null>(null);
   const [share, setShare] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [coming, setComing] = useState<ImportState | null>(null);
@@ -60,7 +60,22 @@ export function useImport() {
     stop.current = true;
   };
   return {
-    ...{ file, mapping, setMapping, unit, setUnit, duplicates, setDuplicates },
-    ...{ checked, setChecked, share, problem, coming, choose, check, mend, bring, cancel },
+    file,
+    mapping,
+    setMapping,
+    unit,
+    setUnit,
+    duplicates,
+    setDuplicates,
+    checked,
+    setChecked,
+    share,
+    problem,
+    coming,
+    choose,
+    check,
+    mend,
+    bring,
+    cancel,
   };
 }

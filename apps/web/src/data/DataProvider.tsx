@@ -11,7 +11,7 @@ import { addEntry } from './heldJobs.ts';
 import { onForgotten, readStore } from './forget.ts';
 import { isKept, keptOf } from './kept.ts';
 import { rowsQuery } from './rows.ts';
-import type { Sent } from './send.ts';
+import type { Delivery } from './send.ts';
 import { shopQuery } from './shop.ts';
 import { standing } from './signedOut.ts';
 import { askStanding } from './standing.ts';
@@ -89,7 +89,7 @@ export function DataProvider({ children }: { children: ReactNode }) {
 /** Sends whatever waits: at once, when the connection comes back, and every few seconds while something is left. */
 function useSending() {
   useEffect(() => {
-    const onSent = async ({ item, seq }: Sent) => {
+    const onSent = async ({ item, seq }: Delivery) => {
       if (item.kind === 'entry') {
         // First into what is held, then out of the outbox: the entry is never missing from the screen.
         const entry = { ...item.entry, ...(seq !== undefined && { seq }) };

@@ -85,14 +85,14 @@ export const outbox = {
 };
 
 /** What windows of a device tell each other: the box is another, or an entry is on the server. */
-type Told = 'changed' | { readonly arrived: Entry };
+type OutboxChange = 'changed' | { readonly arrived: Entry };
 /** The other windows of this device write into the same box. */
 const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('patient-badger-outbox');
-windows?.addEventListener('message', ({ data }: MessageEvent<Told>) => {
+windows?.addEventListener('message', ({ data }: MessageEvent<OutboxChange>) => {
   if (data === 'changed') void openOutbox();
   else takers.forEach((take) => take(data.arrived));
 });
-const tell = (told: Told) => windows?.postMessage(told);
+const tell = (told: OutboxChange) => windows?.postMessage(told);
 
 const takers = new Set<(entry: Entry) => void>();
 /** Told of each entry that another window has sent, before it goes from the box: this one may be without a connection. */

@@ -3,18 +3,21 @@ import type { InfiniteData } from '@tanstack/react-query';
 import { withRow } from './rows.ts';
 
 const row = (id: string, more: Partial<JobRow> = {}): JobRow => ({
-  ...{
-    id,
-    machineId: 'm1',
-    family: 'saw-oil-pump',
-    label: id,
-    owner: '',
-    complaint: 'dry',
-    takenInAt: null,
-    closedAt: null,
-    promisedOn: null,
-  },
-  ...{ followUp: null, found: null, outcome: null, seq: 1, move: null, ...more },
+  id,
+  machineId: 'm1',
+  family: 'saw-oil-pump',
+  label: id,
+  owner: '',
+  complaint: 'dry',
+  takenInAt: null,
+  closedAt: null,
+  promisedOn: null,
+  followUp: null,
+  found: null,
+  outcome: null,
+  seq: 1,
+  move: null,
+  ...more,
 });
 const held = (...pages: JobRow[][]): InfiniteData<JobPage, string> => ({
   pages: pages.map((rows) => ({ rows, next: null })),

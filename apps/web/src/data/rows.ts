@@ -6,7 +6,7 @@ import type { Waiting } from './outbox.ts';
 import { useOutbox } from './shop.ts';
 
 /** Which rows: open, finished or those of one machine, with these words. */
-export interface RowsAsked {
+export interface RowQuery {
   readonly state?: 'open' | 'closed';
   readonly machine?: string;
   readonly words?: string;
@@ -30,7 +30,7 @@ const page: Reader<JobPage> = {
 const AGAIN_MS = 3000;
 
 /** Jobs as rows, page by page, as the server has them. */
-export const rowsQuery = (asked: RowsAsked) =>
+export const rowsQuery = (asked: RowQuery) =>
   infiniteQueryOptions({
     queryKey: ['rows', asked],
     queryFn: ({ pageParam }) =>
@@ -42,7 +42,7 @@ export const rowsQuery = (asked: RowsAsked) =>
   });
 
 /** The same, with those begun here and not yet sent first. */
-export function useRows(asked: RowsAsked) {
+export function useRows(asked: RowQuery) {
   const query = useInfiniteQuery(rowsQuery(asked));
   const box = useOutbox();
   const rows = useMemo(() => {
@@ -66,20 +66,18 @@ function begunHere(box: readonly Waiting[]): readonly JobRow[] {
     const machine = machines.find(({ id }) => id === machineId);
     return [
       {
-        ...{
-          id: item.entry.jobId,
-          machineId,
-          family,
-          complaint,
-          takenInAt: item.entry.at,
-          closedAt: null,
-          promisedOn: null,
-          found: null,
-          outcome: null,
-          followUp: null,
-          seq: 0,
-          move: null,
-        },
+        id: item.entry.jobId,
+        machineId,
+        family,
+        complaint,
+        takenInAt: item.entry.at,
+        closedAt: null,
+        promisedOn: null,
+        found: null,
+        outcome: null,
+        followUp: null,
+        seq: 0,
+        move: null,
         label: machine?.label ?? 'Machine',
         owner: machine?.owner ?? '',
       },
@@ -95,12 +93,12 @@ type Pages = InfiniteData<JobPage, string>;
 /** A row that changed goes into every list that is held, in its place; nothing is asked for again. */
 export function placeRow(client: QueryClient, row: JobRow): void {
   for (const [key, held] of client.getQueriesData<Pages>({ queryKey: ['rows'] })) {
-    if (held) client.setQueryData<Pages>(key, withRow(held, row, key[1] as RowsAsked));
+    if (held) client.setQueryData<Pages>(key, withRow(held, row, key[1] as RowQuery));
   }
 }
 
 /** Exported for its test. A row that no longer belongs leaves; a new one that belongs comes first, unless it was sought by words. */
-export function withRow(held: Pages, row: JobRow, { state, machine, waits, again, words = '' }: RowsAsked): Pages {
+export function withRow(held: Pages, row: JobRow, { state, machine, waits, again, words = '' }: RowQuery): Pages {
   const belongs =
     (again === undefined || row.followUp !== null) &&
     (waits === undefined || isWaiting(row) === (waits === 'yes')) &&

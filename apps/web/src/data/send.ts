@@ -16,7 +16,7 @@ const MOST_FAILURES = 3;
 const PHOTO_DEADLINE_MS = 120_000;
 
 /** The number under which the server took an entry; none for what is no entry. */
-export type Sent = { readonly item: Waiting; readonly seq?: number | undefined };
+export type Delivery = { readonly item: Waiting; readonly seq?: number | undefined };
 
 let sending: Promise<void> | null = null;
 
@@ -26,7 +26,7 @@ let sending: Promise<void> | null = null;
  * and the rest goes on. One window of the device sends at a time, where the browser can see to that; where
  * it cannot, two may send the same, which the server knows by its id.
  */
-export function sendWaiting(onSent: (sent: Sent) => Promise<void>): Promise<void> {
+export function sendWaiting(onSent: (sent: Delivery) => Promise<void>): Promise<void> {
   sending ??= alone(() => sendAll(onSent)).finally(() => (sending = null));
   return sending;
 }
@@ -36,7 +36,7 @@ function alone(work: () => Promise<void>): Promise<void> {
   return locks ? locks.request('patient-badger-send', work) : work();
 }
 
-async function sendAll(onSent: (sent: Sent) => Promise<void>): Promise<void> {
+async function sendAll(onSent: (sent: Delivery) => Promise<void>): Promise<void> {
   for (;;) {
     if (standing.get()?.state !== 'signedIn' || !(await tellPutDown())) return;
     const held = heldUntilProven(outbox.get(), standing.get()?.proven ?? []);

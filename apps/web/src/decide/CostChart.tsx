@@ -4,7 +4,7 @@ import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { money } from '../wording/words.ts';
-import type { Ranked } from './decision.ts';
+import type { OptionRow } from './decision.ts';
 import { OPTION_WORDS } from '../wording/optionWords.ts';
 
 const [WIDTH, ROW] = [340, 44];
@@ -13,7 +13,7 @@ const EDGE = { left: 8, right: 16, top: 6, bottom: 26 };
 const FURTHEST = 2;
 
 /** What each option costs in a year that it holds: a bar to the mean, a line from the late end of its life to the early one. */
-export function CostChart({ ranked, currency }: { ranked: readonly Ranked[]; currency: string }) {
+export function CostChart({ ranked, currency }: { ranked: readonly OptionRow[]; currency: string }) {
   const colours = useColours();
   const rows = ranked.flatMap(({ draft, rank }) => (rank ? [{ draft, rank }] : []));
   if (rows.length === 0) return null;

@@ -37,7 +37,10 @@ function Deciding({ view }: { view: JobView }) {
   const keep = (next: Use) => {
     setDragged(next);
     void write({
-      ...{ kind: 'useAssumed', perYear: next.perYear, unit: next.unit, costPerDownDayMinor: next.costPerDownDayMinor },
+      kind: 'useAssumed',
+      perYear: next.perYear,
+      unit: next.unit,
+      costPerDownDayMinor: next.costPerDownDayMinor,
       ...(next.horizonYears !== undefined && { horizonYears: next.horizonYears }),
       // Only what was written: it may have been dragged on meanwhile, and waits its turn.
     }).then(() => setDragged((now) => (now === next ? null : now)));
@@ -107,6 +110,16 @@ function Deciding({ view }: { view: JobView }) {
 
 /** A way that nobody drafted. */
 const blank = (): OptionDraft => ({
-  ...{ option: `own-${uuid()}`, kind: 'repair', name: '', partsMinor: null, minutes: 30, leadDays: 0 },
-  ...{ lifeMean: 100, lifeShape: 2, comeBackRisk: 0.1, downtimeDays: 0, leaves: '', why: 'Added by hand.' },
+  option: `own-${uuid()}`,
+  kind: 'repair',
+  name: '',
+  partsMinor: null,
+  minutes: 30,
+  leadDays: 0,
+  lifeMean: 100,
+  lifeShape: 2,
+  comeBackRisk: 0.1,
+  downtimeDays: 0,
+  leaves: '',
+  why: 'Added by hand.',
 });

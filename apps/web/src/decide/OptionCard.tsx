@@ -5,13 +5,13 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, money, percent } from '../wording/words.ts';
-import type { Ranked } from './decision.ts';
+import type { OptionRow } from './decision.ts';
 import { OptionForm } from './OptionForm.tsx';
 import { OPTION_WORDS, yearsText } from '../wording/optionWords.ts';
 
 interface Props {
   readonly jobId: string;
-  readonly ranked: Ranked;
+  readonly ranked: OptionRow;
   readonly first: boolean;
   readonly currency: string;
   readonly unit: UseUnit;

@@ -12,7 +12,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { money } from '../wording/words.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
-import { yearlyText, type Ranked } from './decision.ts';
+import { yearlyText, type OptionRow } from './decision.ts';
 import { OPTION_WORDS, yearsText, USE_IS_COMING } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 
@@ -113,7 +113,7 @@ function Quote({ view }: { view: JobView }) {
 }
 
 /** Where the chosen way goes on. */
-const NEXT: Readonly<Partial<Record<Ranked['draft']['kind'], { readonly label: string; readonly to: (gear: string) => string }>>> = {
+const NEXT: Readonly<Partial<Record<OptionRow['draft']['kind'], { readonly label: string; readonly to: (gear: string) => string }>>> = {
   replace: { label: 'Find and order the part', to: (gear) => `/gear/${gear}` },
   upgrade: { label: 'Find and order the part', to: (gear) => `/gear/${gear}` },
   donor: { label: 'Look on the shelf', to: (gear) => `/parts/${gear}` },
@@ -123,7 +123,7 @@ const NEXT: Readonly<Partial<Record<Ranked['draft']['kind'], { readonly label: s
   wholeAssembly: { label: 'Order it', to: () => '/items' },
 };
 
-function Offer({ ranked: { draft, rank }, currency }: { ranked: Ranked; currency: string }) {
+function Offer({ ranked: { draft, rank }, currency }: { ranked: OptionRow; currency: string }) {
   return (
     <Card>
       <View className="flex-row items-baseline justify-between gap-2">

@@ -12,19 +12,38 @@ const nothing = { options: [], droppedOptions: [] };
 
 test('every school is there with why, and what has no price is said', () => {
   expect(kinds(drafts)).toEqual([
-    ...['replace', 'donor', 'save', 'make', 'upgrade', 'overhauledUnit', 'wholeAssembly', 'bypass', 'scrap', 'stop'],
+    'replace',
+    'donor',
+    'save',
+    'make',
+    'upgrade',
+    'overhauledUnit',
+    'wholeAssembly',
+    'bypass',
+    'scrap',
+    'stop',
   ]);
   expect(drafts.every(({ why }) => why.length > 10)).toBe(true);
   expect(drafts.find(({ kind }) => kind === 'replace')).toMatchObject({ partsMinor: 1800, leadDays: 4 });
   expect(drafts.filter(({ partsMinor }) => partsMinor === null).map(({ kind }) => kind)).toEqual([
-    ...['make', 'upgrade', 'overhauledUnit', 'wholeAssembly', 'bypass', 'scrap'],
+    'make',
+    'upgrade',
+    'overhauledUnit',
+    'wholeAssembly',
+    'bypass',
+    'scrap',
   ]);
   expect(guideLife('replace', 'km')).toBe(150 * guideLife('replace', 'hours'));
 });
 
 test('where somebody can be hurt nothing is saved, made, upgraded or gone without', () => {
   expect(kinds(draftOptions({ ...given, safetyCritical: true }))).toEqual([
-    ...['replace', 'donor', 'overhauledUnit', 'wholeAssembly', 'scrap', 'stop'],
+    'replace',
+    'donor',
+    'overhauledUnit',
+    'wholeAssembly',
+    'scrap',
+    'stop',
   ]);
 });
 

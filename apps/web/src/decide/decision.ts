@@ -18,7 +18,7 @@ export interface Use {
   readonly costPerDownDayMinor: number;
 }
 
-export interface Ranked {
+export interface OptionRow {
   readonly draft: OptionDraft;
   /** Null where it has no price yet, or leaves the machine as it came. */
   readonly rank: RankedOption | null;
@@ -31,7 +31,8 @@ export function optionsOf(
   unit: UseUnit,
 ): readonly OptionDraft[] {
   const kept = options.map(({ kind: _, optionKind, lifeUnit, lifeMean, ...rest }): OptionDraft => ({
-    ...{ ...rest, kind: optionKind },
+    ...rest,
+    kind: optionKind,
     lifeMean: lifeIn({ lifeMean, lifeUnit }, unit),
   }));
   const drafted = drafts
@@ -53,7 +54,13 @@ export function optionsQuestion(
   if (priced.length === 0) return null;
   return {
     options: priced.map(({ option, kind, partsMinor, minutes, leadDays, lifeMean, lifeShape, comeBackRisk, downtimeDays }) => ({
-      ...{ id: option, kind, partsMinor: partsMinor ?? 0, minutes, leadDays, comeBackRisk, downtimeDays },
+      id: option,
+      kind,
+      partsMinor: partsMinor ?? 0,
+      minutes,
+      leadDays,
+      comeBackRisk,
+      downtimeDays,
       life: { mean: lifeMean, shape: lifeShape },
     })),
     use: { perYear: use.perYear, unit: use.unit },
@@ -64,7 +71,7 @@ export function optionsQuestion(
 }
 
 /** Priced ones cheapest a year first, then those that want a price, in the order of their kinds. */
-export function inOrder(options: readonly OptionDraft[], ranked: readonly RankedOption[]): readonly Ranked[] {
+export function inOrder(options: readonly OptionDraft[], ranked: readonly RankedOption[]): readonly OptionRow[] {
   const priced = ranked.flatMap((rank) => {
     const draft = options.find(({ option }) => option === rank.id);
     return draft ? [{ draft, rank }] : [];

@@ -3,7 +3,12 @@ import { readOption, typedOption } from './readOption.ts';
 
 const drafts = draftOptions({
   faults: [{ name: 'Worn', remedy: { kind: 'replace', text: 'New one.', minutes: 30, part: 'wheel' } }],
-  ...{ offers: [], donors: 0, safetyCritical: false, isPlastic: false, canBeMade: false, unit: 'hours' },
+  offers: [],
+  donors: 0,
+  safetyCritical: false,
+  isPlastic: false,
+  canBeMade: false,
+  unit: 'hours',
 });
 const draft = drafts.find(({ kind }) => kind === 'overhauledUnit') as OptionDraft;
 

@@ -25,7 +25,8 @@ export const typedOption = ({
   downtimeDays,
   leaves,
 }: OptionDraft): TypedOption => ({
-  ...{ name, leaves },
+  name,
+  leaves,
   parts: partsMinor === null ? '' : text(partsMinor / 100),
   minutes: text(minutes),
   leadDays: text(leadDays),

@@ -10,7 +10,7 @@ import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
-import { searchFamilies, type Found } from './search.ts';
+import { searchFamilies, type FamilyMatch } from './search.ts';
 import { useWide } from '../design/useMedia.ts';
 
 /** Every machine family the shop can follow, found by what it is or by what owners say. */
@@ -47,7 +47,7 @@ export function FamiliesScreen() {
   );
 }
 
-function FamilyCard({ found: { pack, says } }: { found: Found }) {
+function FamilyCard({ found: { pack, says } }: { found: FamilyMatch }) {
   const router = useRouter();
   const count = useMachineCounts().data?.[pack.id] ?? 0;
   return (

@@ -15,7 +15,7 @@ import { DriveLine } from '../driveline/DriveLine.tsx';
 import { pickFamilyFile } from './pickFile.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
-interface Read {
+interface PackFile {
   readonly name: string;
   readonly raw: unknown;
   readonly report: PackReport;
@@ -23,7 +23,7 @@ interface Read {
 
 /** Brings in a family the shop wrote itself: what is wrong with the file is said before anything is kept. */
 export function ImportScreen() {
-  const [read, setRead] = useState<Read | null>(null);
+  const [read, setRead] = useState<PackFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const choose = async () => {
     try {
@@ -55,7 +55,7 @@ export function ImportScreen() {
   );
 }
 
-function readFile({ name, text }: { name: string; text: string }): Read {
+function readFile({ name, text }: { name: string; text: string }): PackFile {
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -65,7 +65,7 @@ function readFile({ name, text }: { name: string; text: string }): Read {
   return { name, raw, report: explainPack(raw) };
 }
 
-function Report({ read: { name, raw, report } }: { read: Read }) {
+function Report({ read: { name, raw, report } }: { read: PackFile }) {
   const router = useRouter();
   const client = useQueryClient();
   const person = usePerson();

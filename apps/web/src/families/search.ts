@@ -1,6 +1,6 @@
 import { findByWords, type Pack } from '@patient-badger/core';
 
-export interface Found {
+export interface FamilyMatch {
   readonly pack: Pack;
   /** The sentence that comes nearest to the words, and which of the family's complaints it stands for. */
   readonly says?: string;
@@ -8,7 +8,7 @@ export interface Found {
 }
 
 /** Families by the owner's own words, best first; all of them where nothing was typed. */
-export function searchFamilies(packs: readonly Pack[], words: string): readonly Found[] {
+export function searchFamilies(packs: readonly Pack[], words: string): readonly FamilyMatch[] {
   if (words.trim() === '') return packs.map((pack) => ({ pack }));
   return findByWords(packs, words, packs.length).flatMap(({ family, complaints: [nearest] }) => {
     const pack = packs.find(({ id }) => id === family);

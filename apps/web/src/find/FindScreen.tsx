@@ -1,4 +1,4 @@
-import { found, type Found } from '@patient-badger/contract';
+import { found, type SearchHit } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useRouter, type Href } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
@@ -18,25 +18,28 @@ interface Hit {
 const joined = (...parts: readonly (string | null | false)[]) => parts.filter(Boolean).join(' · ');
 
 /** What was found under its headings, in the order in which it is gone through. */
-const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<Found, 'near'>): readonly (readonly [string, readonly Hit[]])[] => [
+const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<SearchHit, 'near'>): readonly (readonly [string, readonly Hit[]])[] => [
   [
     'Machines',
     machines.map(({ id, label, owner, serial, retired }) => ({
-      ...{ to: `/machines/${id}` as const, label },
+      to: `/machines/${id}` as const,
+      label,
       detail: joined(owner, serial, retired && 'retired'),
     })),
   ],
   [
     'Numbers on machines',
     plates.map(({ machineId, label, partNumber, where }) => ({
-      ...{ to: `/machines/${machineId}` as const, label: partNumber },
+      to: `/machines/${machineId}` as const,
+      label: partNumber,
       detail: joined(label, where),
     })),
   ],
   [
     'Jobs',
     jobs.map(({ id, label, owner, complaint, closed }) => ({
-      ...{ to: closed ? (`/jobs/${id}/close` as const) : (`/jobs/${id}` as const), label },
+      to: closed ? (`/jobs/${id}/close` as const) : (`/jobs/${id}` as const),
+      label,
       detail: joined(`“${complaint}”`, owner, closed ? 'finished' : 'on the bench'),
     })),
   ],
@@ -44,7 +47,8 @@ const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<Found, 'near'>):
   [
     'Parts',
     parts.map(({ partNumber, name, supplier }) => ({
-      ...{ to: `/parts?text=${encodeURIComponent(partNumber)}` as const, label: partNumber },
+      to: `/parts?text=${encodeURIComponent(partNumber)}` as const,
+      label: partNumber,
       detail: joined(name, supplier),
     })),
   ],

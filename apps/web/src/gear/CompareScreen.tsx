@@ -16,7 +16,7 @@ import { PIECE_WORDS } from '../wording/pieceWords.ts';
 /** Two gears side by side, dimension by dimension: the old one against the new, a donor's, or the other side's. */
 export const CompareScreen = () => <GearFrame stage="measure">{(view, card) => <Comparing view={view} card={card} />}</GearFrame>;
 
-interface Asked {
+interface MeasureQuestion {
   readonly quantity: GearQuantity;
   readonly piece?: Piece | undefined;
   readonly over?: number | undefined;
@@ -26,7 +26,7 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
   const unit = lengthUnit.use();
   const gear = view.state.gears[card.id] ?? { readings: {} };
   const [piece, setPiece] = useState<Piece>(PIECES.find((each) => gear.beside?.[each]) ?? 'new');
-  const [asked, setAsked] = useState<Asked | null>(null);
+  const [asked, setAsked] = useState<MeasureQuestion | null>(null);
   const words = wordsFor(card.type);
   const other = gear.beside?.[piece] ?? {};
   const worked = runOperation('gear.compare', { first: comparable(gear.readings), second: comparable(other) });

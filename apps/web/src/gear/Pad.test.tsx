@@ -1,11 +1,11 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Pad } from './Pad.tsx';
-import type { Entered } from './usePad.ts';
+import type { PadEntry } from './usePad.ts';
 import { WORM_WORDS } from './worm/words.ts';
 
 function open(quantity: 'tipDiameterMm' | 'axialPitch' | 'starts' | 'leadAngleDeg' = 'tipDiameterMm') {
-  const kept: Entered[] = [];
+  const kept: PadEntry[] = [];
   render(<Pad words={WORM_WORDS[quantity]} onKeep={(entered) => kept.push(entered)} onClose={() => undefined} />);
   const type = (text: string) => [...text].forEach((key) => fireEvent.keyDown(window, { key }));
   const keep = () => fireEvent.click(screen.getByTestId('keep-reading'));

@@ -6,7 +6,7 @@ import {
   type GearCard,
   type GearState,
   type LengthUnit,
-  type Measured,
+  type Measurement,
 } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,7 +19,7 @@ import { Text } from '../design/Text.tsx';
 import { toolFor } from './padReading.ts';
 import { SEAT_PLACES, SEAT_WORDS, type SeatPlace, type SeatShape } from '../wording/seatWords.ts';
 
-export type Sides = Record<'bore' | 'shaft', Partial<Record<SeatPlace, Measured>>>;
+export type Sides = Record<'bore' | 'shaft', Partial<Record<SeatPlace, Measurement>>>;
 
 export function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: GearCard; gear: GearState; onClose: () => void }) {
   const unit = lengthUnit.use();

@@ -27,7 +27,7 @@ const CALLOUTS = [
   { quantity: 'faceWidthMm', left: 182, top: 306, to: { x: x + 16, y: y + 66 } },
 ] as const;
 
-interface Identified<Candidate> {
+interface Identification<Candidate> {
   readonly candidates: readonly Candidate[];
   readonly noneOfTheseProbability: number;
 }
@@ -40,7 +40,7 @@ interface Props<Quantity extends GearQuantity, Candidate> {
   readonly heading: string;
   readonly begin: string;
   /** Which it may be, best first; no data while nothing was measured. */
-  readonly identified: { readonly data: Identified<Candidate> | undefined; readonly error: Error | null };
+  readonly identified: { readonly data: Identification<Candidate> | undefined; readonly error: Error | null };
   readonly line: (candidate: Candidate, unit: LengthUnit) => CandidateLine;
   /** What the drawing shows, and the gear itself. */
   readonly label: string;

@@ -18,7 +18,7 @@ export const signed = (value: number) => `${value >= 0 ? '+' : '−'}${Math.abs(
 export const sizeText = ({ system, size }: { readonly system: 'module' | 'diametralPitch'; readonly size: number }): string =>
   system === 'module' ? `module ${size}` : `${size} DP`;
 
-interface Expected {
+interface ExpectedReading {
   readonly name: string;
   readonly value: number;
   /** Read less expected; undefined where it was not read. */
@@ -26,7 +26,7 @@ interface Expected {
 }
 
 /** @example 'Root: 15.50 mm (read −0.04 mm)' */
-export function expectation({ name, value, residual }: Expected, unit: LengthUnit): string {
+export function expectation({ name, value, residual }: ExpectedReading, unit: LengthUnit): string {
   return `${name}: ${formatLength(value, unit)}${residual === undefined ? ' (not read)' : ` (read ${signed(residual)} mm)`}`;
 }
 

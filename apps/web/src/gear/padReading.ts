@@ -16,7 +16,7 @@ export function toolFor(kind: Kind, chosen: InstrumentId): { id: string; plusMin
   return { id, plusMinus: INSTRUMENTS[id].plusMinus };
 }
 
-interface Typed {
+interface PadInput {
   readonly typed: string;
   /** What it reads as; null where it is no number. */
   readonly value: number | null;
@@ -24,7 +24,7 @@ interface Typed {
 }
 
 /** Why a number cannot be a reading of this kind; null where it can. */
-export function whatIsWrong({ typed, value, unit }: Typed, { kind, within }: Pick<QuantityWords, 'kind' | 'within'>): string | null {
+export function whatIsWrong({ typed, value, unit }: PadInput, { kind, within }: Pick<QuantityWords, 'kind' | 'within'>): string | null {
   if (value === null) return null;
   if (kind === 'length' && unit !== 'inch' && typed.includes('/')) return 'Fractions are inches: press “in”, or type it as a decimal.';
   if (!(value > 0)) return 'That must be more than zero.';

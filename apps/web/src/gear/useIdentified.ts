@@ -13,7 +13,7 @@ import { useGearInBook } from '../data/book.ts';
 import { runNamedInWorker } from '../data/runInWorker.ts';
 import type { JobView } from '../job/JobView.ts';
 
-interface Ranked {
+interface Ranking {
   readonly candidates: readonly { readonly probability: number }[];
   readonly noneOfTheseProbability: number;
 }
@@ -41,13 +41,13 @@ export function useIdentified<Name extends OperationName>(
   const known = useGearInBook(view.machine?.modelId, card.id);
   const answer = useAnswer<OperationOutput<Name>>(kind.identification, gear);
   const data = useMemo(
-    () => answer.data && (withBook(answer.data as Ranked, { known, asks: kind.identification, gear, card }) as OperationOutput<Name>),
+    () => answer.data && (withBook(answer.data as Ranking, { known, asks: kind.identification, gear, card }) as OperationOutput<Name>),
     [answer.data, known, kind.identification, gear, card],
   );
   return { ...answer, data };
 }
 
-interface Known {
+interface IdentifyContext {
   readonly known: GearInBook | undefined;
   readonly asks: { wanted(candidate: never, gear: GearState, card: GearCard): PartAttributes };
   readonly gear: GearState;
@@ -55,7 +55,7 @@ interface Known {
 }
 
 /** The candidates as the readings and the book together have them. */
-export function withBook<Answer extends Ranked>(answer: Answer, { known, asks, gear, card }: Known): Answer {
+export function withBook<Answer extends Ranking>(answer: Answer, { known, asks, gear, card }: IdentifyContext): Answer {
   if (!known) return answer;
   const { candidates, noneOfTheseProbability } = answer;
   const attributesOf = (candidate: Answer['candidates'][number]) => asks.wanted(candidate as never, gear, card);

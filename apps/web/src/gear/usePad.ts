@@ -1,4 +1,4 @@
-import { parseReading, toMm, trueValue, type InstrumentId, type InstrumentReading, type Measured } from '@patient-badger/core';
+import { parseReading, toMm, trueValue, type InstrumentId, type InstrumentReading, type Measurement } from '@patient-badger/core';
 import { useState } from 'react';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { toolFor, whatIsWrong } from './padReading.ts';
@@ -6,8 +6,8 @@ import type { QuantityWords } from './QuantityWords.ts';
 import { usePadKeys } from './usePadKeys.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
-export interface Entered {
-  readonly reading: Measured;
+export interface PadEntry {
+  readonly reading: Measurement;
   readonly over?: number;
   readonly instrument: string;
   readonly entered: string;
@@ -15,7 +15,7 @@ export interface Entered {
 
 export interface PadOptions {
   readonly words: QuantityWords;
-  readonly onKeep: (entered: Entered) => void;
+  readonly onKeep: (entered: PadEntry) => void;
   readonly onClose: () => void;
   /** Reads the caliper on the bench, in the unit asked for, where it can be put to this gear. */
   readonly caliper?: ((unit: 'mm' | 'in') => Promise<InstrumentReading>) | undefined;

@@ -3,18 +3,18 @@ import { useGearInBook } from '../data/book.ts';
 import { kindFor } from './kinds.ts';
 import { useAnswer, withBook } from './useIdentified.ts';
 
-interface Identified {
+interface Identification {
   readonly candidates: readonly RankedCandidate[];
   readonly noneOfTheseProbability: number;
 }
 
-export interface Wanted {
+export interface PartQuery {
   readonly attributes: PartAttributes;
   /** How likely it is that it was this gear. */
   readonly probability: number;
 }
 
-interface Asked {
+interface PartQuestion {
   readonly gear: GearState | undefined;
   readonly pick?: string | undefined;
   /** The machine's model, of which the book may know the gear. */
@@ -22,10 +22,10 @@ interface Asked {
 }
 
 /** The gear to look for, by the candidate that was picked or the likeliest; null while too little is measured, or the family has no gear card. */
-export function useWanted(pack: Pack, card: GearCard | undefined, { gear, pick, modelId }: Asked): Wanted | null {
+export function useWanted(pack: Pack, card: GearCard | undefined, { gear, pick, modelId }: PartQuestion): PartQuery | null {
   const kind: GearKind | undefined = card && kindFor(pack, card)?.kind;
   const known = useGearInBook(modelId, card?.id ?? '');
-  const { data } = useAnswer<Identified>(kind?.identification, gear);
+  const { data } = useAnswer<Identification>(kind?.identification, gear);
   if (!card || !gear || !kind?.identification || !data) return null;
   const { key, wanted } = kind.identification;
   const { candidates } = withBook(data, { known, asks: kind.identification, gear, card });

@@ -43,7 +43,11 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
     const jobId = newJobId();
     try {
       await record(jobId, {
-        ...{ kind: 'takenIn', machineId: machine.id, family: pack.id, complaint: words.trim(), facts },
+        kind: 'takenIn',
+        machineId: machine.id,
+        family: pack.id,
+        complaint: words.trim(),
+        facts,
         complaints: said.map(({ id }) => id),
       });
       if (find) await record(jobId, { kind: 'lookRecorded', ...find });

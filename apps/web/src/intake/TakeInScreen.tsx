@@ -11,12 +11,12 @@ import { Text } from '../design/Text.tsx';
 import { Complaint } from './Complaint.tsx';
 import { NewMachine } from './NewMachine.tsx';
 
-type Taken = Machine | MachineDraft;
+type MachineChoice = Machine | MachineDraft;
 
 /** A machine comes in: find it or write it down, then what its owner says. */
 export function TakeInScreen() {
   const { family } = useLocalSearchParams<{ family?: string }>();
-  const [machine, setMachine] = useState<Taken | null>(null);
+  const [machine, setMachine] = useState<MachineChoice | null>(null);
   const [adding, setAdding] = useState(false);
   const packOf = usePackOf();
   const pack = machine && packOf(machine.family, machine.modelId);
@@ -35,7 +35,7 @@ export function TakeInScreen() {
 interface ChooseProps {
   /** Only machines of this family. */
   readonly family: string | undefined;
-  readonly onChoose: (machine: Taken) => void;
+  readonly onChoose: (machine: MachineChoice) => void;
   readonly onAdd: () => void;
 }
 

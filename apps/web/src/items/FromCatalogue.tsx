@@ -33,7 +33,12 @@ export function FromCatalogue({ view, typed, onDone }: { view: JobView; typed: T
     const seller = offersOf(part)[0];
     const { id: partId, name, partNumber, attributes } = part;
     const made = await write({
-      ...{ kind: 'itemAdded', state: 'ordered', name, partNumber, partId, attributes },
+      kind: 'itemAdded',
+      state: 'ordered',
+      name,
+      partNumber,
+      partId,
+      attributes,
       ...(typed.type && { type: typed.type }),
       count: readCount(typed.count) ?? 1,
       ...(seller && { supplier: seller.supplier, priceMinor: seller.priceMinor }),

@@ -22,7 +22,10 @@ export function ItemInspection({ view, item }: { view: JobView; item: Item }) {
     const found = attributes.find((each) => each.name === name);
     const off = found ? differenceText(found) : '';
     void write({
-      ...{ kind: 'itemRefused', item: item.id, deciding: name, note: off || 'not as ordered' },
+      kind: 'itemRefused',
+      item: item.id,
+      deciding: name,
+      note: off || 'not as ordered',
       ...(difference !== undefined && { difference }),
     });
   };

@@ -1,7 +1,7 @@
 import { dimensionsOf, type EntryPayload, type PartAttributes, type PlainQuantity, type PlainType } from '@patient-badger/core';
 import { typedNumber } from '../design/typedNumber.ts';
 
-type ItemAdded = Extract<EntryPayload, { kind: 'itemAdded' }>;
+type ItemEntry = Extract<EntryPayload, { kind: 'itemAdded' }>;
 
 /** What was typed of a part, as it stands in the fields. */
 export interface TypedItem {
@@ -12,7 +12,7 @@ export interface TypedItem {
   readonly supplier: string;
   readonly partNumber: string;
   readonly sizes: Readonly<Partial<Record<PlainQuantity, string>>>;
-  readonly state: ItemAdded['state'];
+  readonly state: ItemEntry['state'];
 }
 
 export const NO_ITEM: TypedItem = {
@@ -27,7 +27,7 @@ export const NO_ITEM: TypedItem = {
 };
 
 type Problems = Readonly<Partial<Record<'name' | 'count' | 'price' | 'supplier' | PlainQuantity, string>>>;
-export type ReadItem = { readonly payload: ItemAdded } | { readonly problems: Problems };
+export type ReadItem = { readonly payload: ItemEntry } | { readonly problems: Problems };
 
 /** How many; null where it is no whole number from 1 to 999. */
 export function readCount(text: string): number | null {

@@ -15,14 +15,14 @@ import { LifeCard } from './LifeCard.tsx';
 import { PaysCard } from './PaysCard.tsx';
 import { PriorsList } from './PriorsList.tsx';
 
-type Shown = 'lives' | 'back' | 'pays' | 'priors';
+type LearntTab = 'lives' | 'back' | 'pays' | 'priors';
 /** So many lives are shown before one asks for more. */
 const FIRST = 12;
 
 /** What the shop's own log teaches: how long parts live, what keeps coming back, what pays, and what its verdicts make of the odds. */
 export function LearntScreen() {
   const { data, error } = useLearnt();
-  const [shown, setShown] = useState<Shown>('lives');
+  const [shown, setShown] = useState<LearntTab>('lives');
   const { learnt, working } = data ?? {};
   return (
     <Screen title="What we learnt" under={learnt ? `From ${learnt.jobs.toLocaleString('en')} finished jobs` : undefined} back="/">
@@ -56,7 +56,7 @@ export function LearntScreen() {
   );
 }
 
-function Chosen({ shown, learnt }: { shown: Shown; learnt: Learnt }) {
+function Chosen({ shown, learnt }: { shown: LearntTab; learnt: Learnt }) {
   const currency = useShop().data?.currency ?? 'EUR';
   switch (shown) {
     case 'lives':

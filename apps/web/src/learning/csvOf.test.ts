@@ -6,7 +6,10 @@ const LEARNT: Learnt = {
   jobs: 9,
   lives: [
     {
-      ...{ family: 'saw-oil-pump', gear: 'worm', partNumber: null, unit: 'hours' },
+      family: 'saw-oil-pump',
+      gear: 'worm',
+      partNumber: null,
+      unit: 'hours',
       life: {
         failures: 3,
         running: 2,

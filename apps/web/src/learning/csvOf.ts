@@ -5,11 +5,26 @@ import Papa from 'papaparse';
 export function csvOf({ lives, comesBack, verdicts }: Learnt): string {
   const rows = [
     ...lives.map(({ family, gear, partNumber, unit, life }) => ({
-      ...{ row: 'life', family, what: gear, of: partNumber ?? 'all', times: life.failures, running: life.running, unit },
-      ...{ mean: life.mean, low: life.meanInterval?.low, high: life.meanInterval?.high, shape: life.shape },
+      row: 'life',
+      family,
+      what: gear,
+      of: partNumber ?? 'all',
+      times: life.failures,
+      running: life.running,
+      unit,
+      mean: life.mean,
+      low: life.meanInterval?.low,
+      high: life.meanInterval?.high,
+      shape: life.shape,
     })),
     ...comesBack.map(({ kind, family, what, name, times, among, costMinor }) => ({
-      ...{ row: `back: ${kind}`, family, what, of: name, times, among, cost: costMinor / 100 },
+      row: `back: ${kind}`,
+      family,
+      what,
+      of: name,
+      times,
+      among,
+      cost: costMinor / 100,
     })),
     ...verdicts.flatMap(({ family, jobs, faults }) =>
       faults.map(({ fault, count }) => ({ row: 'verdict', family, what: fault, times: count, among: jobs })),

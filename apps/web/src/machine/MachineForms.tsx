@@ -106,7 +106,9 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
   const keep = async () => {
     const distance = figure(draft.distance);
     const parsed = meterReading.safeParse({
-      ...{ id: uuid(), on: draft.on, hours: figure(draft.hours) },
+      id: uuid(),
+      on: draft.on,
+      hours: figure(draft.hours),
       km: distance === null ? null : kmFrom(distance, unit),
     });
     if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));

@@ -29,9 +29,24 @@ export interface TypedGear {
 }
 
 export const NO_GEAR: TypedGear = {
-  ...{ teeth: '', moduleMm: '', pressureAngleDeg: '20', helixAngleDeg: '0', profileShift: '0', backlashMm: '0.05', faceMm: '' },
-  ...{ bore: 'round', boreMm: '', flatMm: '', keyWidthMm: '', keyDepthMm: '', hubMm: '', hubLengthMm: '' },
-  ...{ process: 'print', material: 'nylon', shrinkage: '', kerf: '' },
+  teeth: '',
+  moduleMm: '',
+  pressureAngleDeg: '20',
+  helixAngleDeg: '0',
+  profileShift: '0',
+  backlashMm: '0.05',
+  faceMm: '',
+  bore: 'round',
+  boreMm: '',
+  flatMm: '',
+  keyWidthMm: '',
+  keyDepthMm: '',
+  hubMm: '',
+  hubLengthMm: '',
+  process: 'print',
+  material: 'nylon',
+  shrinkage: '',
+  kerf: '',
 };
 
 /** Percent by which a part of it comes off a printer too small (guide values; print a try first). */

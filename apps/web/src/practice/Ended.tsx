@@ -8,11 +8,11 @@ import { faultName } from '../wording/faultName.ts';
 import { worthWord } from '../wording/lookWords.ts';
 import { resultName } from '../wording/resultName.ts';
 import { bitsText, minutesText, money } from '../wording/words.ts';
-import { type Dealt, type Score } from './kept.ts';
+import { type PracticeDeal, type Score } from './kept.ts';
 
 interface Props {
   readonly pack: Pack;
-  readonly now: Dealt;
+  readonly now: PracticeDeal;
   readonly verdict: string;
   readonly score: Score;
 }

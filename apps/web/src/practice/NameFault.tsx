@@ -6,10 +6,10 @@ import { useShop } from '../data/shop.ts';
 import { useAttempt } from '../data/useAttempt.ts';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
-import { keepDone, practiceNow, type Dealt, type Score } from './kept.ts';
+import { keepDone, practiceNow, type PracticeDeal, type Score } from './kept.ts';
 
 /** The end of the tracing: what is wrong with it? Then it is gone through again, which takes the advice some of a second. */
-export function NameFault({ pack, now }: { pack: Pack; now: Dealt }) {
+export function NameFault({ pack, now }: { pack: Pack; now: PracticeDeal }) {
   const [said, setSaid] = useState<string | null>(null);
   const { attempt, problem } = useAttempt();
   const by = usePerson();

@@ -5,7 +5,7 @@ import { Button } from '../design/Button.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { ChooseMachine } from './ChooseMachine.tsx';
 import { Ended } from './Ended.tsx';
-import { practiceNow, type Dealt } from './kept.ts';
+import { practiceNow, type PracticeDeal } from './kept.ts';
 import { NameFault } from './NameFault.tsx';
 import { Working } from './Working.tsx';
 
@@ -24,7 +24,7 @@ export function PracticeScreen() {
   return <OnBench key={now.practice} now={now} pack={packForFacts(family, now.facts)} />;
 }
 
-function OnBench({ now, pack }: { now: Dealt; pack: Pack }) {
+function OnBench({ now, pack }: { now: PracticeDeal; pack: Pack }) {
   const [naming, setNaming] = useState(false);
   const { ended } = now;
   const foot = ended ? (

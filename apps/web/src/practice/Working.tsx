@@ -9,12 +9,12 @@ import { Text } from '../design/Text.tsx';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { resultName } from '../wording/resultName.ts';
 import { minutesText, money } from '../wording/words.ts';
-import { practiceNow, type Dealt } from './kept.ts';
+import { practiceNow, type PracticeDeal } from './kept.ts';
 import { LooksToTake } from './LooksToTake.tsx';
 
 interface Props {
   readonly pack: Pack;
-  readonly now: Dealt;
+  readonly now: PracticeDeal;
 }
 
 /** The machine on the bench: what the owner says, what was seen, what can be looked at, and what can be bought. */
@@ -53,7 +53,7 @@ export function Working({ pack, now }: Props) {
 }
 
 /** Minutes and money so far, as a clock on the wall. */
-function Spent({ now }: { now: Dealt }) {
+function Spent({ now }: { now: PracticeDeal }) {
   const shop = useShop().data;
   const minutes = now.taken.reduce((sum, each) => sum + each.minutes, 0);
   const minor = Math.round((minutes / 60) * (shop?.rateMinor ?? 0)) + now.bought.length * PART_MINOR;

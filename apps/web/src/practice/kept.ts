@@ -6,7 +6,7 @@ export type Score = OperationOutput<'practice.score'>;
 export type TakenLook = OperationOutput<'practice.look'> & { readonly look: string };
 
 /** The machine of practice that is on the bench now. */
-export interface Dealt extends OperationOutput<'practice.deal'> {
+export interface PracticeDeal extends OperationOutput<'practice.deal'> {
   readonly family: string;
   readonly taken: readonly TakenLook[];
   /** Gears bought on the way, by their card. */
@@ -16,7 +16,7 @@ export interface Dealt extends OperationOutput<'practice.deal'> {
 }
 
 /** One practice that was brought to its end, by whom. */
-export interface Done {
+export interface PracticeResult {
   readonly by: string | null;
   readonly family: string;
   readonly right: boolean;
@@ -25,9 +25,9 @@ export interface Done {
 }
 
 /** Kept on the device, so that a reload in the middle loses nothing; in no job and in no record of the shop. */
-export const practiceNow = createStored<Dealt | null>('practice', null);
-export const practiceDone = createStored<readonly Done[]>('practice-done', []);
+export const practiceNow = createStored<PracticeDeal | null>('practice', null);
+export const practiceDone = createStored<readonly PracticeResult[]>('practice-done', []);
 
 /** So many ended ones are kept; the oldest go. */
 const MOST_DONE = 500;
-export const keepDone = (done: Done) => practiceDone.set([...practiceDone.get(), done].slice(-MOST_DONE));
+export const keepDone = (done: PracticeResult) => practiceDone.set([...practiceDone.get(), done].slice(-MOST_DONE));

@@ -1,8 +1,12 @@
-import type { Done } from './kept.ts';
+import type { PracticeResult } from './kept.ts';
 import { progressOf } from './progress.ts';
 
-const done = (family: string, minutes: number, more: Partial<Done> = {}): Done => ({
-  ...{ by: 'tobin', family, right: true, minutes, engineMinutes: 10 },
+const done = (family: string, minutes: number, more: Partial<PracticeResult> = {}): PracticeResult => ({
+  by: 'tobin',
+  family,
+  right: true,
+  minutes,
+  engineMinutes: 10,
   ...more,
 });
 

@@ -1,4 +1,4 @@
-import type { Done } from './kept.ts';
+import type { PracticeResult } from './kept.ts';
 
 export interface Progress {
   readonly family: string;
@@ -12,7 +12,7 @@ export interface Progress {
 const FEW = 3;
 
 /** How somebody comes on, family by family, the one practised last first. */
-export function progressOf(done: readonly Done[], by: string | null): readonly Progress[] {
+export function progressOf(done: readonly PracticeResult[], by: string | null): readonly Progress[] {
   const mine = done.filter((each) => each.by === by);
   const families = [...new Set([...mine].reverse().map(({ family }) => family))];
   return families.map((family) => {
@@ -30,7 +30,7 @@ export function progressOf(done: readonly Done[], by: string | null): readonly P
 const LEAST_MINUTES = 0.5;
 
 /** Minutes of these against those of the advice on the same machines. */
-function timesOf(list: readonly Done[]): number {
+function timesOf(list: readonly PracticeResult[]): number {
   const mine = list.reduce((sum, { minutes }) => sum + minutes, 0);
   const advised = list.reduce((sum, { engineMinutes }) => sum + engineMinutes, 0);
   return mine / Math.max(advised, LEAST_MINUTES);

@@ -13,7 +13,7 @@ import { ReadingChart } from '../ratio/ReadingChart.tsx';
 import { offText } from '../wording/ratioWords.ts';
 
 type Point = NonNullable<Payload<'proofDone'>['points']>[number];
-interface Typed {
+interface SpeedInput {
   readonly shown: string;
   readonly reference: string;
   readonly points: readonly Point[];
@@ -28,7 +28,11 @@ interface Props {
 
 /** A needle beside a reference at several speeds: the line through them, what is left over, and whether it is as was reckoned. */
 export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoints }: Props) {
-  const { draft, set } = useDeskDraft<Typed>('speed', { jobId: job.id, known: NOTHING, empty: { shown: '', reference: '', points: kept } });
+  const { draft, set } = useDeskDraft<SpeedInput>('speed', {
+    jobId: job.id,
+    known: NOTHING,
+    empty: { shown: '', reference: '', points: kept },
+  });
   const { problem, busy, read } = useInstrument(instrumentOn(job.id, 'roadSpeedReference'));
   const [shown, reference] = typedNumbers(draft.shown, draft.reference);
   const { points } = draft;

@@ -44,7 +44,7 @@ function turnsGiven({ turned, cable, cablePer, perUnit }: Drafts) {
 
 const NOTHING = {};
 
-type Corrected = Extract<EntryPayload, { kind: 'odometerCorrected' }>;
+type OdometerEntry = Extract<EntryPayload, { kind: 'odometerCorrected' }>;
 
 /** An odometer that stood still, brought forward by what it missed: turns, minutes, and the sheet that says so. */
 export function OdometerDesk({
@@ -53,7 +53,7 @@ export function OdometerDesk({
   jobId,
   known = NOTHING,
 }: {
-  onKeep?: ((corrected: Corrected) => void) | undefined;
+  onKeep?: ((corrected: OdometerEntry) => void) | undefined;
   onSheet?: (() => void) | undefined;
   jobId?: string | undefined;
   known?: Partial<Drafts> | undefined;

@@ -35,12 +35,12 @@ const figuresOf = ({ tyre, axleRatio, cable, cablePer, drive, driven }: Speedome
   driven,
 });
 
-type Chosen = Extract<EntryPayload, { kind: 'ratioChosen' }>;
+type RatioEntry = Extract<EntryPayload, { kind: 'ratioChosen' }>;
 
 /** Which drive and driven gear: from the tyre by its best figure to every pair that exists, with what each reads. */
 interface Props {
-  readonly onKeep?: ((chosen: Chosen) => void) | undefined;
-  readonly kept: Chosen | null;
+  readonly onKeep?: ((chosen: RatioEntry) => void) | undefined;
+  readonly kept: RatioEntry | null;
   readonly jobId?: string | undefined;
   /** What is known of the machine and its model before anything is typed. */
   readonly known?: Partial<SpeedometerDraft> | undefined;

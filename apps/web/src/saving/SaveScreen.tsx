@@ -64,7 +64,10 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
   const keep = () => {
     if (typeof found === 'string') return;
     void write({
-      ...{ kind: 'partSaved', gear: card.id, way: draft.way, figures: `${WAY_WORDS[draft.way].toLowerCase()}: ${found.lines.join('; ')}` },
+      kind: 'partSaved',
+      gear: card.id,
+      way: draft.way,
+      figures: `${WAY_WORDS[draft.way].toLowerCase()}: ${found.lines.join('; ')}`,
       ...(found.torqueNm !== null && { torqueNm: found.torqueNm }),
       ...(draft.way === 'bond' && cure > 0 && { cureMinutes: cure }),
       lookAgainOn: format(addDays(new Date(), LOOK_AGAIN_DAYS), 'yyyy-MM-dd'),

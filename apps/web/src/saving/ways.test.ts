@@ -2,8 +2,15 @@ import { FIELDS, NO_SAVING, savingOf, WAYS, type TypedSaving } from './ways.ts';
 
 const typed: TypedSaving = {
   ...NO_SAVING,
-  ...{ shaftMm: '4', boreMm: '4.03', outerMm: '8', lengthMm: '6', rootMm: '9', gapMm: '0.05', strengthMPa: '20' },
-  ...{ sheetMinMm: '0.02', sheetMaxMm: '0.12' },
+  shaftMm: '4',
+  boreMm: '4.03',
+  outerMm: '8',
+  lengthMm: '6',
+  rootMm: '9',
+  gapMm: '0.05',
+  strengthMPa: '20',
+  sheetMinMm: '0.02',
+  sheetMaxMm: '0.12',
 };
 const of = (change: Partial<TypedSaving>) => {
   const found = savingOf({ ...typed, ...change });

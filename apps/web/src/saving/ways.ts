@@ -25,8 +25,20 @@ export interface TypedSaving {
 export type SavingField = Exclude<keyof TypedSaving, 'way' | 'material'>;
 
 export const NO_SAVING: TypedSaving = {
-  ...{ way: 'bond', shaftMm: '', boreMm: '', outerMm: '', lengthMm: '', rootMm: '', interferenceMm: '0.02', gapMm: '' },
-  ...{ strengthMPa: '', sheetMinMm: '', sheetMaxMm: '', material: 'zincAlloy', needNm: '', cureMinutes: '' },
+  way: 'bond',
+  shaftMm: '',
+  boreMm: '',
+  outerMm: '',
+  lengthMm: '',
+  rootMm: '',
+  interferenceMm: '0.02',
+  gapMm: '',
+  strengthMPa: '',
+  sheetMinMm: '',
+  sheetMaxMm: '',
+  material: 'zincAlloy',
+  needNm: '',
+  cureMinutes: '',
 };
 
 /** What each way has to know. */
@@ -70,7 +82,11 @@ const WARNINGS: Readonly<Record<string, string>> = {
 export function savingOf(typed: TypedSaving): Saving | string {
   const [shaft, bore, outer, length, root] = typedNumbers(typed.shaftMm, typed.boreMm, typed.outerMm, typed.lengthMm, typed.rootMm);
   const [interference, gap, strength, min, max] = typedNumbers(
-    ...([typed.interferenceMm, typed.gapMm, typed.strengthMPa, typed.sheetMinMm, typed.sheetMaxMm] as const),
+    typed.interferenceMm,
+    typed.gapMm,
+    typed.strengthMPa,
+    typed.sheetMinMm,
+    typed.sheetMaxMm,
   );
   const missing = FIELDS[typed.way].filter((field) => !OPTIONAL.has(field) && !Number.isFinite(typedNumbers(typed[field])[0]));
   if (missing.length > 0) return 'Fill in the measures above.';
@@ -137,14 +153,18 @@ export function savingOf(typed: TypedSaving): Saving | string {
 /** These may stay empty. */
 const OPTIONAL: ReadonlySet<SavingField> = new Set(['sheetMinMm', 'sheetMaxMm', 'cureMinutes', 'needNm']);
 
-interface Pressed {
+interface PressFit {
   readonly shaft: number;
   readonly outer: number;
   readonly length: number;
   readonly interferenceMm: number;
 }
 
-function pressed({ material }: TypedSaving, { shaft, outer, length, interferenceMm }: Pressed, before: readonly string[]): Saving | string {
+function pressed(
+  { material }: TypedSaving,
+  { shaft, outer, length, interferenceMm }: PressFit,
+  before: readonly string[],
+): Saving | string {
   if (!(interferenceMm > 0)) return 'The bore is wider than the shaft: nothing presses.';
   const input: OperationInput<'fit.press'> = {
     shaft: { diameterMm: shaft, material: 'steel' },

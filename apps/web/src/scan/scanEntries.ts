@@ -1,14 +1,14 @@
 import type { EntryPayload, ScanRead } from '@patient-badger/core';
 import type { ScanExtras } from './useScan.ts';
 
-interface Kept extends ScanExtras {
+interface ScanEntry extends ScanExtras {
   readonly gear: string;
   readonly hash: string;
   readonly found: ScanRead;
 }
 
 /** What is written down of a count on a photo: the scan itself, and the readings that the gear card goes on with. */
-export function scanEntries({ gear, hash, found, correction, scale }: Kept): readonly EntryPayload[] {
+export function scanEntries({ gear, hash, found, correction, scale }: ScanEntry): readonly EntryPayload[] {
   const read = (quantity: 'teeth' | 'tipDiameterMm' | 'rootDiameterMm', value: number, plusMinus: number): EntryPayload => ({
     kind: 'dimensionRead',
     gear,

@@ -25,7 +25,9 @@ test.each<[EntryPayload, string | null]>([
 
 test('a machine is changed by its name; a photo has no words', () => {
   const machine: Waiting = {
-    ...{ kind: 'machine', key: '1', by: 'wren' },
+    kind: 'machine',
+    key: '1',
+    by: 'wren',
     machine: { id: 'm', modelId: null, family: 'f', label: 'Saw', serial: '', owner: '', contact: '', facts: {} },
   };
   expect(textOf(changeText(machine, 'Big saw'))).toBe('Big saw');

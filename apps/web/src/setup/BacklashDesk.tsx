@@ -26,7 +26,10 @@ export function BacklashDesk({ view: { job }, row, onSet }: DeskProps) {
     Number.isFinite(least) && Number.isFinite(most) ? { minMm: least, maxMm: most, source: draft.source.trim() || 'typed' } : undefined;
   const worked = ready
     ? runOperation('setup.backlash', {
-        ...{ readingMm: reading, readAtRadiusMm: at, pitchRadiusMm: pitch, helixAngleDeg: typedNumber(draft.helix) || 0 },
+        readingMm: reading,
+        readAtRadiusMm: at,
+        pitchRadiusMm: pitch,
+        helixAngleDeg: typedNumber(draft.helix) || 0,
         ...(limits && { limits }),
       })
     : null;

@@ -28,7 +28,7 @@ const NEVERS: Readonly<Record<Never, string>> = {
   engineOilInWorm: 'No engine oil: it is too thin where teeth slide.',
 };
 
-interface Typed {
+interface FillInput {
   readonly first: MaterialId;
   readonly second: MaterialId;
   readonly holds: 'oil' | 'grease' | 'drop';
@@ -42,9 +42,9 @@ interface Typed {
 export function FillDesk({ view: { job, pack }, row, onSet }: DeskProps) {
   const [first, second] = row?.materials ?? ['steel', 'bronze'];
   const joint = pack.driveline.joints.find(({ id }) => id === row?.at);
-  const known: Partial<Typed> = { first, second, slides: joint?.type === 'worm' || second === 'bronze' ? 'yes' : 'no' };
-  const empty: Typed = { first, second, holds: 'oil', slides: 'no', before: 'other', speed: '', source: '' };
-  const { draft, set } = useDeskDraft<Typed>(draftOf('fill', row), { jobId: job.id, known, empty });
+  const known: Partial<FillInput> = { first, second, slides: joint?.type === 'worm' || second === 'bronze' ? 'yes' : 'no' };
+  const empty: FillInput = { first, second, holds: 'oil', slides: 'no', before: 'other', speed: '', source: '' };
+  const { draft, set } = useDeskDraft<FillInput>(draftOf('fill', row), { jobId: job.id, known, empty });
   const [speedMs] = typedNumbers(draft.speed);
   const worked = runOperation('setup.lubricant', {
     materials: [draft.first, draft.second],

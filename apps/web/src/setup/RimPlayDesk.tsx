@@ -15,12 +15,19 @@ const EMPTY = { play: '', radius: '', ratio: '1', mesh: '', pitch: '', least: ''
 export function RimPlayDesk({ view: { job }, row, onSet }: DeskProps) {
   const { draft, set } = useDeskDraft(draftOf('rim-play', row), { jobId: job.id, known: limitsOf(row), empty: EMPTY });
   const [playMm, rimRadiusMm, ratio, backlashMm, pitchRadiusMm, maxMm] = typedNumbers(
-    ...([draft.play, draft.radius, draft.ratio, draft.mesh, draft.pitch, draft.most] as const),
+    draft.play,
+    draft.radius,
+    draft.ratio,
+    draft.mesh,
+    draft.pitch,
+    draft.most,
   );
   const ready = playMm >= 0 && rimRadiusMm > 0 && ratio > 0;
   const worked = ready
     ? runOperation('setup.rimPlay', {
-        ...{ playMm, rimRadiusMm, ratio },
+        playMm,
+        rimRadiusMm,
+        ratio,
         ...(backlashMm >= 0 && pitchRadiusMm > 0 && { mesh: { backlashMm, pitchRadiusMm } }),
         ...(maxMm > 0 && { limit: { maxMm, source: draft.source.trim() || 'typed' } }),
       })

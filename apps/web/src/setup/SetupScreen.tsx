@@ -1,4 +1,4 @@
-import { openSettings, type Pack, type Setting, type SettingWanted } from '@patient-badger/core';
+import { openSettings, type Pack, type Setting, type SettingTarget } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -55,7 +55,7 @@ function SettingUp({ view }: { view: JobView }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [other, setOther] = useState<Setting | null>(null);
   const opened = other === null ? (chosen ?? open[0]?.id) : null;
-  const keep = (setting: Setting, row?: SettingWanted) => (figures: string, source?: string) => {
+  const keep = (setting: Setting, row?: SettingTarget) => (figures: string, source?: string) => {
     void write({ kind: 'settingMade', setting, figures, ...(source && { source }), ...(row && { wanted: row.id }) });
     // The next one that is open comes by itself.
     setChosen(null);

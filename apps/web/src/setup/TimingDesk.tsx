@@ -14,7 +14,12 @@ const NOTHING = {};
 export function TimingDesk({ view: { job }, onSet }: DeskProps) {
   const { draft, set } = useDeskDraft('timing', { jobId: job.id, known: NOTHING, empty: EMPTY });
   const [leftMm, rightMm, toleranceMm, teeth, moduleMm, crank] = typedNumbers(
-    ...([draft.left, draft.right, draft.tolerance, draft.teeth, draft.module, draft.crank] as const),
+    draft.left,
+    draft.right,
+    draft.tolerance,
+    draft.teeth,
+    draft.module,
+    draft.crank,
   );
   const ready = [leftMm, rightMm, toleranceMm].every((each) => each >= 0) && teeth > 0 && moduleMm > 0;
   const worked = ready

@@ -12,7 +12,7 @@ import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { MaterialChoice } from '../strength/MaterialChoice.tsx';
 import { draftOf, setupField, type DeskProps } from './DeskProps.ts';
 
-interface Typed {
+interface TorqueInput {
   readonly value: string;
   readonly unit: (typeof SHEET_TORQUE_UNITS)[number];
   readonly into: MaterialId;
@@ -25,8 +25,8 @@ interface Typed {
 /** A torque off a sheet in the units of the wrench, with a cap where it goes into something soft. */
 export function TorqueDesk({ view: { job, pack }, row, onSet }: DeskProps) {
   const usual = useShop().data?.torqueUnit ?? 'N·m';
-  const empty: Typed = { value: '', unit: usual, into: 'steel', major: '', pitch: '', engaged: '', source: '' };
-  const { draft, set } = useDeskDraft<Typed>(draftOf('torque', row), { jobId: job.id, known: NOTHING, empty });
+  const empty: TorqueInput = { value: '', unit: usual, into: 'steel', major: '', pitch: '', engaged: '', source: '' };
+  const { draft, set } = useDeskDraft<TorqueInput>(draftOf('torque', row), { jobId: job.id, known: NOTHING, empty });
   const [value, major, pitch, engaged] = typedNumbers(draft.value, draft.major, draft.pitch, draft.engaged);
   const thread = major > 0 && pitch > 0 && engaged > 0 ? { majorMm: major, pitchMm: pitch, engagedMm: engaged } : undefined;
   const worked = value > 0 ? runOperation('setup.torque', { value, unit: draft.unit, ...(thread && { into: draft.into, thread }) }) : null;

@@ -59,13 +59,13 @@ export function AddDonorScreen() {
   );
 }
 
-interface Read {
+interface DonorReading {
   readonly attributes: PartAttributes | null;
   readonly problems: Readonly<Partial<Record<Name, string>>>;
 }
 
 /** What was typed, as a gear; what is no number is named. */
-export function readAttributes(type: Kind, typed: Partial<Record<Name, string>>): Read {
+export function readAttributes(type: Kind, typed: Partial<Record<Name, string>>): DonorReading {
   const filled = FIELDS.filter((name) => typed[name]?.trim());
   const values = Object.fromEntries(filled.map((name) => [name, typedNumber(typed[name] ?? '')])) as Partial<Record<Name, number>>;
   const counted = (name: Name) => name === 'teeth' || name === 'starts';

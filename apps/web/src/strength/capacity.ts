@@ -20,8 +20,16 @@ export interface TypedLink {
 }
 
 export const NO_LINK: TypedLink = {
-  ...{ capacity: '', material: 'steel', moduleMm: '', faceMm: '', pinMm: '', shaftMm: '', wallMm: '' },
-  ...{ interferenceMm: '', outerMm: '', lengthMm: '' },
+  capacity: '',
+  material: 'steel',
+  moduleMm: '',
+  faceMm: '',
+  pinMm: '',
+  shaftMm: '',
+  wallMm: '',
+  interferenceMm: '',
+  outerMm: '',
+  lengthMm: '',
 };
 
 export type LinkField = Exclude<keyof TypedLink, 'material'>;
@@ -69,7 +77,10 @@ export function capacityOf(joint: Joint, typed: TypedLink): number | null {
     case 'seat': {
       if (joint.by === 'pin' && pin > 0 && shaft > 0 && wall > 0) {
         const worked = runOperation('strength.pin', {
-          ...{ pinDiameterMm: pin, shaftDiameterMm: shaft, wallMm: wall, torqueNm: 1 },
+          pinDiameterMm: pin,
+          shaftDiameterMm: shaft,
+          wallMm: wall,
+          torqueNm: 1,
           // A pin is steel unless somebody says otherwise.
           pinShearStrengthMPa: MATERIALS.steel.yieldMPa * SHEAR_OF_YIELD,
           // What a seat bears before it goes oval.

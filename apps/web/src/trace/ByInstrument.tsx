@@ -30,9 +30,16 @@ export function ByInstrument({ look, ...rest }: InstrumentProps) {
   return look.instrument && rest.onBench ? <CountedLook {...rest} look={look} kind={look.instrument} /> : null;
 }
 
-export type Told<L> = Omit<InstrumentProps, 'look'> & { readonly look: L };
+export type InstrumentLook<L> = Omit<InstrumentProps, 'look'> & { readonly look: L };
 
-export function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<TableLook> & { figure: NonNullable<TableLook['figure']> }) {
+export function FigureLook({
+  jobId,
+  pack,
+  look,
+  figure,
+  onBench,
+  say,
+}: InstrumentLook<TableLook> & { figure: NonNullable<TableLook['figure']> }) {
   const name = (value: number) => resultName(pack, look.id, resultOfFigure(look, value));
   const take = (reading: InstrumentReading) => void say(resultOfFigure(look, trueValue(reading)), reading);
   return (
@@ -52,7 +59,13 @@ export function FigureLook({ jobId, pack, look, figure, onBench, say }: Told<Tab
   );
 }
 
-export function CountedLook({ jobId, pack, look, kind, say }: Told<KinematicLook> & { kind: NonNullable<KinematicLook['instrument']> }) {
+export function CountedLook({
+  jobId,
+  pack,
+  look,
+  kind,
+  say,
+}: InstrumentLook<KinematicLook> & { kind: NonNullable<KinematicLook['instrument']> }) {
   return (
     <>
       <InstrumentCard

@@ -20,7 +20,7 @@ export const openAfter = ({ undo, steps }: Pick<Approach, 'undo' | 'steps'>, rea
   ...steps.map(({ id }) => id),
 ];
 
-export interface Wanted {
+export interface Requirements {
   /** Steps that must be done. */
   readonly needs: readonly string[];
   /** States that must hold. */
@@ -83,14 +83,14 @@ export class Reach {
    * is done, or because a step gives it back; both are ways. What was asked once is remembered: looks ask
    * at each press.
    */
-  waysTo(wanted: Wanted): readonly Way[] {
+  waysTo(wanted: Requirements): readonly Way[] {
     const key = JSON.stringify([wanted.needs, wanted.while, wanted.cutOff]);
     const made = this.knownWays.get(key) ?? this.worksOutWays(wanted);
     this.knownWays.set(key, made);
     return made;
   }
 
-  private worksOutWays({ needs, while: states, cutOff = [] }: Wanted): readonly Way[] {
+  private worksOutWays({ needs, while: states, cutOff = [] }: Requirements): readonly Way[] {
     const choices: readonly (readonly { give: string[]; undone: number }[])[] = [
       ...states.map((state) => [
         { give: [], undone: this.takers(state) },
@@ -130,7 +130,7 @@ export class Reach {
   }
 
   /** The same for people: the steps themselves. */
-  approachOf(wanted: Wanted, reached: Iterable<string>, blocked: Iterable<string> = []): Approach | null {
+  approachOf(wanted: Requirements, reached: Iterable<string>, blocked: Iterable<string> = []): Approach | null {
     const found = this.approach(this.waysTo(wanted), this.maskOf(reached), this.maskOf(blocked));
     return (
       found && {

@@ -24,8 +24,14 @@ const chosen: EntryPayload = {
   probability: 0.9,
 };
 const order: EntryPayload = {
-  ...{ kind: 'partOrdered', gear: 'worm', partId: PART, partNumber: 'QB-7700-K', name: 'Oil pump worm', attributes: WORM },
-  ...{ supplier: 'Quernby Spares', priceMinor: 900, leadDays: 3 },
+  kind: 'partOrdered',
+  gear: 'worm',
+  partId: PART,
+  partNumber: 'QB-7700-K',
+  name: 'Oil pump worm',
+  attributes: WORM,
+  supplier: 'Quernby Spares',
+  priceMinor: 900,
 };
 const refused: EntryPayload = {
   kind: 'partRefused',

@@ -73,14 +73,14 @@ export const differencesOf = (one: PartAttributes, other: PartAttributes): reado
   return standsIn({ part: one, other }).differs.map(({ name }) => name);
 };
 
-type Proved = Extract<BookLine, { kind: 'partProved' }>;
-type Refused = Extract<BookLine, { kind: 'partRefused' }>;
+type ProofLine = Extract<BookLine, { kind: 'partProved' }>;
+type RefusalLine = Extract<BookLine, { kind: 'partRefused' }>;
 
-function partsOf(proved: readonly Proved[], refused: readonly Refused[]): readonly PartInBook[] {
+function partsOf(proved: readonly ProofLine[], refused: readonly RefusalLine[]): readonly PartInBook[] {
   const keys = [...new Set([...proved, ...refused].map(({ gear, partNumber }) => `${gear}\n${partNumber}`))];
   const parts = keys.map((key): PartInBook => {
     const [gear = '', partNumber = ''] = key.split('\n');
-    const isIt = (each: Proved | Refused) => each.gear === gear && each.partNumber === partNumber;
+    const isIt = (each: ProofLine | RefusalLine) => each.gear === gear && each.partNumber === partNumber;
     return {
       gear,
       partNumber,

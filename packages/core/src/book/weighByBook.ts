@@ -7,14 +7,14 @@ import { differencesOf, type GearInBook } from './modelBook.ts';
  */
 const STANDARD_GEARS = 40;
 
-interface Weighed<T> {
+interface WeightedCandidates<T> {
   readonly candidates: readonly (T & { readonly probability: number })[];
   readonly noneOfTheseProbability: number;
   /** Whether the likeliest is the gear of the book; it may be likely for its readings alone. */
   readonly agrees: boolean;
 }
 
-interface Given<T> {
+interface CandidateList<T> {
   readonly candidates: readonly T[];
   readonly noneOfTheseProbability: number;
   readonly attributesOf: (candidate: T) => PartAttributes;
@@ -26,9 +26,9 @@ interface Given<T> {
  * which speak against the book win. The candidates' chances and that of none of them sum to 1 before and after.
  */
 export function weighByBook<T extends { readonly probability: number }>(
-  { candidates, noneOfTheseProbability, attributesOf }: Given<T>,
+  { candidates, noneOfTheseProbability, attributesOf }: CandidateList<T>,
   { attributes, agree, of }: GearInBook,
-): Weighed<T> {
+): WeightedCandidates<T> {
   const inBook = (agree + 1) / (of + 2);
   const weigh = (isIt: boolean) => 1 - inBook + (isIt ? inBook * STANDARD_GEARS : 0);
   const weighed = candidates.map((candidate) => {

@@ -50,7 +50,10 @@ const rank = (options: readonly object[], more: object = {}) =>
   rankOptions(
     optionsInput.parse({
       options: options.map((each, i) => ({ id: `o${i}`, kind: 'replace', ...each })),
-      ...{ use: { perYear: 100, unit: 'hours' }, rateMinorPerHour: 6000, costPerDownDayMinor: 500, ...more },
+      use: { perYear: 100, unit: 'hours' },
+      rateMinorPerHour: 6000,
+      costPerDownDayMinor: 500,
+      ...more,
     }),
   ).ranked;
 
@@ -101,7 +104,8 @@ const looks = (chance: number, minutes: number) =>
       rateMinorPerHour: 6000,
       looks: [
         {
-          ...{ look: 'l', minutes },
+          look: 'l',
+          minutes,
           results: [
             { result: 'x', likelihood: { a: chance, b: 1 - chance } },
             { result: 'y', likelihood: { a: 1 - chance, b: chance } },

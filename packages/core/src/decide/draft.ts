@@ -97,7 +97,15 @@ export function draftOptions({
 }: DraftGiven): readonly OptionDraft[] {
   const minutes = faults.reduce((sum, { remedy }) => sum + remedy.minutes, 0);
   const draft = (kind: OptionKind, name: string, more: Partial<OptionDraft> & { readonly why: string }): OptionDraft => ({
-    ...{ option: kind, kind, name, partsMinor: null, minutes, leadDays: 0, lifeShape: 2, downtimeDays: 0, leaves: '' },
+    option: kind,
+    kind,
+    name,
+    partsMinor: null,
+    minutes,
+    leadDays: 0,
+    lifeShape: 2,
+    downtimeDays: 0,
+    leaves: '',
     lifeMean: guideLife(kind, unit),
     comeBackRisk: GUIDES[kind].comeBackRisk,
     ...more,

@@ -9,8 +9,19 @@ const minor = z.number().min(0).max(1e11);
 const share = z.number().min(0).max(1);
 
 export const OPTION_KINDS = [
-  ...(['clean', 'adjust', 'save', 'repair', 'replace', 'upgrade', 'overhauledUnit', 'wholeAssembly'] as const),
-  ...(['donor', 'make', 'bypass', 'scrap', 'stop'] as const),
+  'clean',
+  'adjust',
+  'save',
+  'repair',
+  'replace',
+  'upgrade',
+  'overhauledUnit',
+  'wholeAssembly',
+  'donor',
+  'make',
+  'bypass',
+  'scrap',
+  'stop',
 ] as const;
 
 export type OptionKind = (typeof OPTION_KINDS)[number];
@@ -76,7 +87,11 @@ export function rankOptions({ options, use, rateMinorPerHour, costPerDownDayMino
     const [years10, years90] = [cut(quantile(life, 0.1)), cut(quantile(life, 0.9))];
     return {
       id: each.id,
-      ...{ costMinor, expectedCostMinor, expectedYears, years10, years90 },
+      costMinor,
+      expectedCostMinor,
+      expectedYears,
+      years10,
+      years90,
       costPerYearMinor: expectedCostMinor / expectedYears,
       costPerYear10Minor: expectedCostMinor / years10,
       costPerYear90Minor: expectedCostMinor / years90,

@@ -3,7 +3,7 @@ import { solve, type Motion } from './solve.ts';
 import { tieOf } from './transmission.ts';
 import { type Question } from './question.ts';
 
-export interface Stopped {
+export interface StopResult {
   readonly moved: ReadonlyMap<string, Motion>;
   /** The joint at the end of its travel, and the share of the drive that was put in until then. */
   readonly stop: { readonly joint: string; readonly share: number } | null;
@@ -13,7 +13,7 @@ export interface Stopped {
  * Motion with the ends of toothed sectors and racks: everything goes in proportion until the first
  * limited joint is at its end, and no further. Travel is counted from where the chain stands.
  */
-export function solveWithEnds(question: Question): Stopped {
+export function solveWithEnds(question: Question): StopResult {
   const moved = solve(question);
   const first = question.driveline.joints
     .map((joint) => ({ joint: joint.id, share: shareOf(joint, moved) }))

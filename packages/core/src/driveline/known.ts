@@ -1,7 +1,7 @@
 import type { JointsAt } from './chain.ts';
 import type { Joint } from './schema.ts';
 
-export interface Known {
+export interface MotionEstimate {
   readonly value: number;
   /** The joint the value came through; null where it was put in. */
   readonly via: string | null;

@@ -1,18 +1,18 @@
-import { same, type Frame, type Known } from './known.ts';
+import { same, type Frame, type MotionEstimate } from './known.ts';
 import type { Joint } from './schema.ts';
 import { bodiesOf, tieOf } from './transmission.ts';
 
 type Differential = Extract<Joint, { type: 'differential' }>;
 
 /** What the equations say of bodies that no single joint could speak for, or a body where they contradict each other. */
-export type LoopsAnswer = { readonly news: readonly (readonly [body: string, known: Known])[] } | { readonly bound: string };
+export type LoopsAnswer = { readonly news: readonly (readonly [body: string, known: MotionEstimate])[] } | { readonly bound: string };
 
 /**
  * Loops through differentials: two axles geared together, an axle tied to its case. Bodies that ties hold
  * together share one unknown; each differential is one linear equation between three of those,
  * left + right = 2·case. What the equations determine is known, what they leave open stays open.
  */
-export function solveLoops(frame: Frame, known: ReadonlyMap<string, Known>): LoopsAnswer {
+export function solveLoops(frame: Frame, known: ReadonlyMap<string, MotionEstimate>): LoopsAnswer {
   const { differentials, open } = openRegion(frame, known);
   if (differentials.length === 0) return { news: [] };
   const groups = new Groups();
@@ -37,7 +37,7 @@ export function solveLoops(frame: Frame, known: ReadonlyMap<string, Known>): Loo
   const solved = system.determined();
   const less = differentials.some((each) => bodiesOf(each).some((id) => known.get(id)?.less));
   const via = differentials[0]?.id ?? null;
-  const news = [...open.bodies].flatMap((body): [string, Known][] => {
+  const news = [...open.bodies].flatMap((body): [string, MotionEstimate][] => {
     const { root, factor } = groups.of(body);
     const value = solved.get(root);
     return value === undefined ? [] : [[body, { value: value * factor, via, less: less && value !== 0 }]];
@@ -46,7 +46,7 @@ export function solveLoops(frame: Frame, known: ReadonlyMap<string, Known>): Loo
 }
 
 /** Everything not yet known that hangs together with a differential of which something is known. */
-function openRegion({ at, isTied, isSkipping }: Frame, known: ReadonlyMap<string, Known>) {
+function openRegion({ at, isTied, isSkipping }: Frame, known: ReadonlyMap<string, MotionEstimate>) {
   const bodies = new Set<string>();
   const joints = new Set<Joint>();
   const differentials = new Set<Differential>();
@@ -66,9 +66,9 @@ function openRegion({ at, isTied, isSkipping }: Frame, known: ReadonlyMap<string
   return { differentials: [...differentials], open: { bodies, joints } };
 }
 
-const whollyKnown = (joint: Joint, known: ReadonlyMap<string, Known>) => bodiesOf(joint).every((id) => known.has(id));
+const whollyKnown = (joint: Joint, known: ReadonlyMap<string, MotionEstimate>) => bodiesOf(joint).every((id) => known.has(id));
 
-const movingOf = (differentials: readonly Differential[], known: ReadonlyMap<string, Known>): string | undefined =>
+const movingOf = (differentials: readonly Differential[], known: ReadonlyMap<string, MotionEstimate>): string | undefined =>
   differentials.flatMap(bodiesOf).find((id) => (known.get(id)?.value ?? 0) !== 0);
 
 /** Bodies that ties hold together: each moves a fixed number of times as far as the first of its group. */

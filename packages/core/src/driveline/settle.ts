@@ -1,11 +1,11 @@
-import { same, type Frame, type Known } from './known.ts';
+import { same, type Frame, type MotionEstimate } from './known.ts';
 import { solveLoops } from './loops.ts';
 import type { Joint } from './schema.ts';
 import { bodiesOf, tieOf } from './transmission.ts';
 
-export interface Settled {
+export interface Solution {
   /** In the order in which the motion reached them. */
-  readonly known: ReadonlyMap<string, Known>;
+  readonly known: ReadonlyMap<string, MotionEstimate>;
   readonly locked: ReadonlySet<string>;
   /** True where motion put in was stopped by something that cannot move. */
   readonly stoppedDrive: boolean;
@@ -13,7 +13,7 @@ export interface Settled {
   readonly bound: boolean;
 }
 
-export interface Asked extends Frame {
+export interface DriveProblem extends Frame {
   readonly drive: ReadonlyMap<string, number>;
   readonly held: readonly string[];
   readonly stuck: ReadonlySet<string>;
@@ -23,12 +23,12 @@ export interface Asked extends Frame {
  * Spreads what is known (rest first, then the drive) over the tied joints until nothing is left to say.
  * Two answers for one body mean that the chain binds: everything rigidly tied to it then stands.
  */
-export function settle(asked: Asked): Settled {
+export function settle(asked: DriveProblem): Solution {
   const { drive, held, stuck } = asked;
   const rest = new Set([...stuck, ...held]);
   const jam = new Set(stuck);
   for (let bound = false; ; bound = true) {
-    const known = new Map<string, Known>([...rest].map((id) => [id, AT_REST]));
+    const known = new Map<string, MotionEstimate>([...rest].map((id) => [id, AT_REST]));
     const locked = reach(asked, jam, restOf(asked, rest));
     for (const [id, value] of drive) if (!jam.has(id)) known.set(id, { value, via: null, less: false });
     const clash = spread(asked, known, [...known.keys()]) ?? spreadFreely(asked, known);
@@ -44,11 +44,11 @@ export function settle(asked: Asked): Settled {
   }
 }
 
-const AT_REST: Known = { value: 0, via: null, less: false };
+const AT_REST: MotionEstimate = { value: 0, via: null, less: false };
 
 /** What stands because it is tied to rest alone, whatever is driven. */
-function restOf(frame: Frame, rest: ReadonlySet<string>): ReadonlyMap<string, Known> {
-  const known = new Map<string, Known>([...rest].map((id) => [id, AT_REST]));
+function restOf(frame: Frame, rest: ReadonlySet<string>): ReadonlyMap<string, MotionEstimate> {
+  const known = new Map<string, MotionEstimate>([...rest].map((id) => [id, AT_REST]));
   spread({ ...frame, isSkipping: () => false }, known, [...rest]);
   return known;
 }
@@ -57,7 +57,7 @@ function restOf(frame: Frame, rest: ReadonlySet<string>): ReadonlyMap<string, Kn
  * Everything rigidly tied to the seeds. A differential passes rest on only where all its three
  * bodies are known to take part: one free axle lets the others move.
  */
-function reach({ at, isTied }: Frame, seeds: ReadonlySet<string>, known: ReadonlyMap<string, Known>): ReadonlySet<string> {
+function reach({ at, isTied }: Frame, seeds: ReadonlySet<string>, known: ReadonlyMap<string, MotionEstimate>): ReadonlySet<string> {
   const found = new Set(seeds);
   // A set gives out what is added while it is gone through.
   for (const id of found) {
@@ -76,7 +76,7 @@ function reach({ at, isTied }: Frame, seeds: ReadonlySet<string>, known: Readonl
  * jumping teeth last: a body with a sound way to the drive is not called slow.
  * @returns a body with two answers, null where there is none
  */
-function spread(frame: Frame, known: Map<string, Known>, fresh: readonly string[]): string | null {
+function spread(frame: Frame, known: Map<string, MotionEstimate>, fresh: readonly string[]): string | null {
   const skipping = new Set<Joint>();
   for (let queue = [...fresh]; queue.length > 0;) {
     const clash = spreadSound(frame, known, { queue, skipping });
@@ -101,7 +101,7 @@ interface Waiting {
   readonly skipping: Set<Joint>;
 }
 
-function spreadSound(frame: Frame, known: Map<string, Known>, { queue, skipping }: Waiting): string | null {
+function spreadSound(frame: Frame, known: Map<string, MotionEstimate>, { queue, skipping }: Waiting): string | null {
   for (let i = 0; i < queue.length; i++) {
     for (const joint of frame.at(queue[i] as string)) {
       if (!frame.isTied(joint)) continue;
@@ -118,7 +118,7 @@ function spreadSound(frame: Frame, known: Map<string, Known>, { queue, skipping 
 }
 
 /** Takes what a joint says into the known: the body that is new among them, or the one that has another answer already. */
-function hear(frame: Frame, known: Map<string, Known>, joint: Joint): { readonly clash?: string; readonly news?: string } {
+function hear(frame: Frame, known: Map<string, MotionEstimate>, joint: Joint): { readonly clash?: string; readonly news?: string } {
   const said = imply(joint, known, frame.isSkipping(joint));
   if (!said) return {};
   const there = known.get(said.body);
@@ -128,7 +128,7 @@ function hear(frame: Frame, known: Map<string, Known>, joint: Joint): { readonly
 }
 
 /** Where a differential is left with a choice: both axles follow the case; a case nobody drives stays put. */
-function spreadFreely(frame: Frame, known: Map<string, Known>): string | null {
+function spreadFreely(frame: Frame, known: Map<string, MotionEstimate>): string | null {
   const differentials = new Set<Joint>();
   const look = (id: string) => {
     for (const joint of frame.at(id)) if (joint.type === 'differential' && frame.isTied(joint)) differentials.add(joint);
@@ -146,7 +146,7 @@ function spreadFreely(frame: Frame, known: Map<string, Known>): string | null {
   }
 }
 
-function imply(joint: Joint, known: ReadonlyMap<string, Known>, skips: boolean): { body: string; known: Known } | null {
+function imply(joint: Joint, known: ReadonlyMap<string, MotionEstimate>, skips: boolean): { body: string; known: MotionEstimate } | null {
   const tie = tieOf(joint);
   const say = (body: string, value: number, less: boolean) => ({
     body,

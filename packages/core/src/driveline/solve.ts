@@ -1,7 +1,7 @@
 import { jointsAt } from './chain.ts';
-import type { Known } from './known.ts';
+import type { MotionEstimate } from './known.ts';
 import type { FaultMode, Joint, MotionState } from './schema.ts';
-import { settle, type Settled } from './settle.ts';
+import { settle, type Solution } from './settle.ts';
 import { bodiesOf } from './transmission.ts';
 import { type Question } from './question.ts';
 
@@ -38,7 +38,7 @@ export function solve(question: Question): ReadonlyMap<string, Motion> {
   const faulty = joints.filter(({ id }) => modes.has(id));
   const oneWays = joints.filter((joint): joint is OneWay => joint.type === 'oneWay');
 
-  const settleWith = ({ engaged, yielded, blocked, stuck }: Contacts): Settled =>
+  const settleWith = ({ engaged, yielded, blocked, stuck }: Contacts): Solution =>
     settle({
       at,
       drive,
@@ -94,7 +94,7 @@ function modesOf(faults: Question['faults']): ReadonlyMap<string, ReadonlySet<Fa
 }
 
 /** How far the driver of a clutch would outrun what it drives, in the direction in which it grips. */
-const leadOf = ({ driver, driven, drives }: OneWay, known: ReadonlyMap<string, Known>) =>
+const leadOf = ({ driver, driven, drives }: OneWay, known: ReadonlyMap<string, MotionEstimate>) =>
   drives * ((known.get(driver)?.value ?? 0) - (known.get(driven)?.value ?? 0));
 
 const MOST_GRIPS = 2;
@@ -102,7 +102,7 @@ const MOST_GRIPS = 2;
 /** One-way clutches grip when their driver would outrun what they drive; of several those that lead most, alike ones at once. */
 function leading(
   oneWays: readonly OneWay[],
-  known: ReadonlyMap<string, Known>,
+  known: ReadonlyMap<string, MotionEstimate>,
   { engaged, grips }: { readonly engaged: ReadonlySet<string>; readonly grips: ReadonlyMap<string, number> },
 ): readonly OneWay[] {
   const ready = oneWays
@@ -117,8 +117,8 @@ function leading(
 function outrunClutch(
   oneWays: readonly OneWay[],
   contacts: Contacts,
-  settleWith: (contacts: Contacts) => Settled,
-): { readonly contacts: Contacts; readonly settled: Settled } | undefined {
+  settleWith: (contacts: Contacts) => Solution,
+): { readonly contacts: Contacts; readonly settled: Solution } | undefined {
   if (contacts.engaged.size < 2) return undefined;
   for (const joint of oneWays) {
     if (!contacts.engaged.has(joint.id)) continue;
@@ -130,7 +130,7 @@ function outrunClutch(
 }
 
 /** A self-locking worm lets nothing back through: its wheel stands, and the worm gets no drive. The one nearest to the drive is met first. */
-function backDriven(known: ReadonlyMap<string, Known>, joints: readonly Joint[], blocked: ReadonlySet<string>) {
+function backDriven(known: ReadonlyMap<string, MotionEstimate>, joints: readonly Joint[], blocked: ReadonlySet<string>) {
   const worms = new Map(joints.flatMap((joint) => (joint.type === 'worm' && joint.selfLocking ? [[joint.id, joint] as const] : [])));
   if (worms.size === 0) return undefined;
   for (const [id, { via, value }] of known) {
@@ -140,7 +140,7 @@ function backDriven(known: ReadonlyMap<string, Known>, joints: readonly Joint[],
   return undefined;
 }
 
-function motionOf({ value = 0, less = false }: Partial<Known> = {}, locked: boolean, jerking: boolean): Motion {
+function motionOf({ value = 0, less = false }: Partial<MotionEstimate> = {}, locked: boolean, jerking: boolean): Motion {
   const slowed: MotionState = less ? 'less' : 'turns';
   const moving: MotionState = jerking ? 'irregular' : slowed;
   const resting: MotionState = locked ? 'locked' : 'still';

@@ -71,9 +71,9 @@ export function fitLimits({ nominalMm, hole, shaft, measured }: z.output<typeof 
   };
 }
 
-type Sized = z.infer<typeof limits>;
+type LimitsInput = z.infer<typeof limits>;
 
-function sized(nominalMm: number, code: string, field: 'hole' | 'shaft'): Sized {
+function sized(nominalMm: number, code: string, field: 'hole' | 'shaft'): LimitsInput {
   const found = limitsOf(nominalMm, code, field);
   if (!found) {
     throw fail('invalid', field, {
@@ -96,7 +96,7 @@ function limitsOf(nominalMm: number, code: string, field: 'hole' | 'shaft'): Lim
   return (field === 'hole' ? holeLimits : shaftLimits)(nominalMm, letter, Number(grade));
 }
 
-const within = (value: number, { leastMm, mostMm }: Sized) => value >= leastMm - 1e-9 && value <= mostMm + 1e-9;
+const within = (value: number, { leastMm, mostMm }: LimitsInput) => value >= leastMm - 1e-9 && value <= mostMm + 1e-9;
 
 function asFit(hole: Limits, shaft: Limits) {
   const [leastClearanceMm, mostClearanceMm] = [hole.lowerMm - shaft.upperMm, hole.upperMm - shaft.lowerMm];

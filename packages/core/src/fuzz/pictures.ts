@@ -33,7 +33,7 @@ function point() {
   return fc.record({ xPx: px, yPx: px });
 }
 
-interface Drawn {
+interface PictureSpec {
   readonly kind: string;
   readonly seed: number;
   readonly waves: number;
@@ -41,7 +41,7 @@ interface Drawn {
   readonly height: number;
 }
 
-function pixels({ kind, seed, waves, width, height }: Drawn): Uint8ClampedArray {
+function pixels({ kind, seed, waves, width, height }: PictureSpec): Uint8ClampedArray {
   const random = seeded(seed);
   const list = new Uint8ClampedArray(width * height * 4 - (kind === 'short' ? 4 : 0));
   const [ground, metal] = [255 * random(), 255 * random()];

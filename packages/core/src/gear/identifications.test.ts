@@ -206,7 +206,12 @@ describe('what is looked for', () => {
       ...seat,
     });
     expect(wantedCylindrical({ ...candidate, helixAngleDeg: 15 }, gear, card('helical'))).toEqual({
-      ...{ type: 'helical', teeth: 24, normalModuleMm: 1, pressureAngleDeg: 20, hand: 'left', ...seat },
+      type: 'helical',
+      teeth: 24,
+      normalModuleMm: 1,
+      pressureAngleDeg: 20,
+      hand: 'left',
+      ...seat,
       helixAngleDeg: { value: 15, plusMinus: 0.5 },
     });
     expect(wantedCylindrical(candidate, gear, card('sector')).type).toBe('sector');
@@ -224,8 +229,13 @@ describe('what is looked for', () => {
     expect(
       wantedWheel({ axialModuleMm: 2, teeth: 40 } as never, { readings: {}, hand: 'right', seat: dFlat }, card('wormWheel', 'round')),
     ).toEqual({
-      ...{ type: 'wormWheel', teeth: 40, normalModuleMm: 2, hand: 'right', boreShape: 'dFlat' },
-      ...{ boreDiameterMm: m(12), dFlatMm: m(11) },
+      type: 'wormWheel',
+      teeth: 40,
+      normalModuleMm: 2,
+      hand: 'right',
+      boreShape: 'dFlat',
+      boreDiameterMm: m(12),
+      dFlatMm: m(11),
     });
   });
 
@@ -321,7 +331,11 @@ test('two gears compared: the same, different, too close to tell, read on one on
     second: { teeth: m(20, 0), faceWidthMm: m(12, 0.03), boreDiameterMm: m(8.18, 0.05), hubLengthMm: m(4) },
   });
   expect(Object.fromEntries(attributes.map(({ name, state }) => [name, state]))).toEqual({
-    ...{ teeth: 'same', faceWidthMm: 'differs', boreDiameterMm: 'tooCloseToTell', tipDiameterMm: 'notRead', hubLengthMm: 'notRead' },
+    teeth: 'same',
+    faceWidthMm: 'differs',
+    boreDiameterMm: 'tooCloseToTell',
+    tipDiameterMm: 'notRead',
+    hubLengthMm: 'notRead',
   });
   expect(deciding).toBe('faceWidthMm');
   expect(attributes.find(({ name }) => name === 'faceWidthMm')).toMatchObject({

@@ -1,4 +1,4 @@
-import type { Measured } from '../quantity/measured.ts';
+import type { Measurement } from '../quantity/measured.ts';
 import { bestReading } from './bestReading.ts';
 import { NONE_OF_THESE_PRIOR, type NextMeasurement } from './identifySchema.ts';
 import { rankedByEvidence } from './rankedByEvidence.ts';
@@ -11,7 +11,7 @@ export interface Readable<Of> {
   readonly minutes: number;
   readonly how: string;
   /** What was read; undefined while it was not. */
-  readonly read: Measured | undefined;
+  readonly read: Measurement | undefined;
   /** In a straight line of the profile shift, where candidates have one. */
   readonly predict: (of: Of, shift: number) => number;
   /** What makers leave open about it, one standard deviation, in its own unit. */
@@ -24,7 +24,7 @@ export interface Readable<Of> {
   readonly logRange?: number;
 }
 
-export interface Sized<Of> {
+export interface SizeFit<Of> {
   readonly of: Of;
   /** The profile shift that explains the readings best, on the mean; 0 where candidates have none. */
   readonly shift: number;
@@ -35,7 +35,7 @@ export interface Sized<Of> {
 }
 
 export interface SizeAnswer<Of> {
-  readonly ranked: readonly Sized<Of>[];
+  readonly ranked: readonly SizeFit<Of>[];
   readonly noneOfTheseProbability: number;
   readonly nextMeasurement: NextMeasurement;
 }
@@ -80,7 +80,7 @@ export function identifySize<Of>(
       quantity: readable.quantity,
       minutes: readable.minutes,
       how: readable.how,
-      expect: ({ of, shift, shiftSd }: Sized<Of>) => {
+      expect: ({ of, shift, shiftSd }: SizeFit<Of>) => {
         const byShift = shiftSd * slopeOf(readable, of);
         return [readable.predict(of, shift), Math.hypot(readable.plusMinus, readable.makerSd?.(of) ?? 0, byShift)] as const;
       },
@@ -100,7 +100,7 @@ export function identifySize<Of>(
 const slopeOf = <Of>({ predict }: Readable<Of>, of: Of) => predict(of, 1) - predict(of, 0);
 
 function shiftedReading<Of>(readable: Readable<Of>, of: Of): ShiftedReading {
-  const { value, plusMinus } = readable.read as Measured;
+  const { value, plusMinus } = readable.read as Measurement;
   return {
     read: value,
     sd: readingSd(plusMinus, readable.makerSd?.(of)),

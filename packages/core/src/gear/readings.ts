@@ -1,9 +1,9 @@
-import { combine, FINEST, type Measured } from '../quantity/measured.ts';
+import { combine, FINEST, type Measurement } from '../quantity/measured.ts';
 
 /** One reading of one dimension off one gear. */
 export interface DimensionReading {
   readonly entryId: string;
-  readonly reading: Measured;
+  readonly reading: Measurement;
   /** Pitches or teeth measured over, or teeth of the mate at the measured centre distance. */
   readonly over?: number;
   readonly instrument: string;
@@ -14,13 +14,13 @@ export interface DimensionReading {
 export type Readings<Quantity extends string> = Readonly<Partial<Record<Quantity, readonly DimensionReading[]>>>;
 
 /** All readings of a dimension as one; undefined while there is none. */
-export const combined = (list: readonly DimensionReading[] | undefined): Measured | undefined =>
+export const combined = (list: readonly DimensionReading[] | undefined): Measurement | undefined =>
   list?.length ? combine(list.map(({ reading }) => reading)) : undefined;
 
-export const given = (key: string, reading: Measured | undefined) => (reading ? { [key]: reading } : {});
+export const given = (key: string, reading: Measurement | undefined) => (reading ? { [key]: reading } : {});
 
 /** Readings over different counts cannot be averaged: each count apart, the one read last at the end. */
-export function byOver(list: readonly DimensionReading[] = []): readonly { readonly over: number; readonly reading: Measured }[] {
+export function byOver(list: readonly DimensionReading[] = []): readonly { readonly over: number; readonly reading: Measurement }[] {
   const overs = [...new Set(list.flatMap(({ over }) => over ?? []).reverse())].reverse();
   return overs.map((over) => ({ over, reading: combine(list.filter((each) => each.over === over).map(({ reading }) => reading)) }));
 }

@@ -1,4 +1,4 @@
-import { integrateLog, type Integrated } from '../inference/integrate.ts';
+import { integrateLog, type IntegralResult } from '../inference/integrate.ts';
 import { logNormalDensity } from '../inference/normal.ts';
 import { logWorn } from './worn.ts';
 
@@ -24,7 +24,7 @@ export interface FreeShift {
 export const WINDOW_SIGMAS = 8;
 
 /** The evidence of readings with the shift integrated out, over where it can lie by each of them; null where it can lie nowhere. */
-export function shiftEvidence(readings: readonly ShiftedReading[], { sd: spread, from, to }: FreeShift): Integrated | null {
+export function shiftEvidence(readings: readonly ShiftedReading[], { sd: spread, from, to }: FreeShift): IntegralResult | null {
   let [low, high] = [from, to];
   for (const { read, sd, at, slope, loss } of readings) {
     if (slope === 0) continue;

@@ -1,5 +1,5 @@
 /** What is known of a quantity that was not read itself, after what was. */
-export interface Integrated {
+export interface IntegralResult {
   /** Natural logarithm of the integral of the density. */
   readonly log: number;
   readonly mean: number;
@@ -13,7 +13,7 @@ const NODES = 41;
  * 41 nodes (for a bell inside its window exact to many digits), summed as logarithms: many readings of one
  * thing have a density that no number holds. Null where the window is empty.
  */
-export function integrateLog(logDensity: (x: number) => number, [low, high]: readonly [number, number]): Integrated | null {
+export function integrateLog(logDensity: (x: number) => number, [low, high]: readonly [number, number]): IntegralResult | null {
   if (!(high > low)) return null;
   const step = (high - low) / (NODES - 1);
   const logs = new Float64Array(NODES);

@@ -52,7 +52,12 @@ test('a decided job that needs a part: measure, find the part, then set it right
 test('what came is measured before anything else, what is on its way is waited for, and what went back is looked for again', () => {
   const chosen: EntryPayload = { kind: 'partChosen', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', probability: 0.9 };
   const order: EntryPayload = {
-    ...{ kind: 'partOrdered', gear: 'worm', partId: MACHINE, partNumber: 'QB-1-K', name: 'Worm', supplier: 'Quernby' },
+    kind: 'partOrdered',
+    gear: 'worm',
+    partId: MACHINE,
+    partNumber: 'QB-1-K',
+    name: 'Worm',
+    supplier: 'Quernby',
     attributes: { starts: 1 },
   };
   const id = '0197a000-0000-7000-8000-000000000003';

@@ -10,19 +10,22 @@ const id = (n: number) => `0197a000-0000-7000-8000-${String(n).padStart(12, '0')
 const after = (...payloads: EntryPayload[]) => jobOf(payloads.map((payload) => ['tobin', payload]));
 const RATE = 6000;
 const order = (priceMinor?: number): Payload<'partOrdered'> => ({
-  ...{
-    kind: 'partOrdered',
-    gear: 'wheel',
-    partId: PART,
-    partNumber: 'QB-1',
-    name: 'Wheel',
-    supplier: 'Quernby',
-    attributes: { teeth: 20 },
-  },
+  kind: 'partOrdered',
+  gear: 'wheel',
+  partId: PART,
+  partNumber: 'QB-1',
+  name: 'Wheel',
+  supplier: 'Quernby',
+  attributes: { teeth: 20 },
   ...(priceMinor !== undefined && { priceMinor }),
 });
 const item = (more: Partial<Payload<'itemAdded'>> = {}): Payload<'itemAdded'> => ({
-  ...{ kind: 'itemAdded', name: 'Lip seal', count: 2, state: 'ordered', type: 'seal', priceMinor: 450 },
+  kind: 'itemAdded',
+  name: 'Lip seal',
+  count: 2,
+  state: 'ordered',
+  type: 'seal',
+  priceMinor: 450,
   ...more,
 });
 

@@ -49,7 +49,11 @@ export function jobBill(state: JobState, pack: Pack, rateMinorPerHour: number): 
 const counts = ({ state }: Item) => state !== 'needed' && state !== 'refused';
 
 const itemLine = ({ id, name, partNumber, count, priceMinor, state }: Item): BillLine => ({
-  ...{ id, name, partNumber, count, state },
+  id,
+  name,
+  partNumber,
+  count,
+  state,
   eachMinor: priceMinor ?? null,
 });
 
@@ -57,7 +61,11 @@ function gearLines({ orders = [], chosen, fitted }: JobState['gears'][string]): 
   const kept = orders.filter((each) => each.state !== 'refused');
   const isFitted = (order: Order) => fitted?.partId === order.partId;
   const ordered = kept.map((order): BillLine => ({
-    ...{ id: order.id, name: order.name, partNumber: order.partNumber, count: 1, eachMinor: order.priceMinor ?? null },
+    id: order.id,
+    name: order.name,
+    partNumber: order.partNumber,
+    count: 1,
+    eachMinor: order.priceMinor ?? null,
     state: isFitted(order) ? 'fitted' : order.state,
   }));
   if (!fitted || kept.some(isFitted)) return ordered;
@@ -66,7 +74,11 @@ function gearLines({ orders = [], chosen, fitted }: JobState['gears'][string]): 
   return [
     ...ordered,
     {
-      ...{ id: fitted.partId, name: same?.name ?? fitted.partNumber, partNumber: fitted.partNumber, count: 1, state: 'fitted' },
+      id: fitted.partId,
+      name: same?.name ?? fitted.partNumber,
+      partNumber: fitted.partNumber,
+      count: 1,
+      state: 'fitted',
       eachMinor: same?.priceMinor ?? (donor ? 0 : null),
     },
   ];

@@ -20,13 +20,13 @@ export interface CaptureRecord {
   readonly restored: boolean;
 }
 
-type Kept = Pick<JobState, 'captures' | 'confirmed' | 'photos'>;
+type CaptureState = Pick<JobState, 'captures' | 'confirmed' | 'photos'>;
 
 /** The captures of these steps, and how each stands. */
 export function captureRecords(
   pack: Pick<Pack, 'steps'>,
   steps: readonly string[],
-  { captures, confirmed, photos }: Kept,
+  { captures, confirmed, photos }: CaptureState,
 ): readonly CaptureRecord[] {
   return pack.steps
     .filter(({ id }) => steps.includes(id))

@@ -41,7 +41,10 @@ export type Piece = (typeof PIECES)[number];
 /** What an entry can say; what each kind does is a row of `entryKinds.ts`, and a kind without one is a type error. */
 export const entryPayload = z.discriminatedUnion('kind', [
   payload('takenIn', {
-    ...{ machineId: uuid, family: id, complaint: note.min(1), facts: facts.default({}) },
+    machineId: uuid,
+    family: id,
+    complaint: note.min(1),
+    facts: facts.default({}),
     /** Which of the family's complaints the owner's words are; one may stand among the facts of older jobs. */
     complaints: z.array(id).max(10).optional(),
   }),

@@ -56,15 +56,42 @@ test('these kinds are work, and these change what lists show', () => {
       .flatMap(([kind, rule]) => (rule[flag] ? [kind] : []))
       .sort();
   expect(having('isWork')).toEqual([
-    ...['closingDone', 'decided', 'extraDone', 'gearMade', 'itemFitted', 'labourNoted', 'partFitted', 'partSaved', 'proofDone'],
-    ...['settingMade', 'sleeveTried', 'stepDone'],
+    'closingDone',
+    'decided',
+    'extraDone',
+    'gearMade',
+    'itemFitted',
+    'labourNoted',
+    'partFitted',
+    'partSaved',
+    'proofDone',
+    'settingMade',
+    'sleeveTried',
+    'stepDone',
   ]);
   expect(having('changesWhatWasSeen')).toEqual([
-    ...['captureConfirmed', 'captured', 'looseNoted', 'ownCaptureAdded', 'ownLooseAdded', 'ownStepAdded', 'stepSkipped', 'stepStuck'],
-    ...['torqueNoted', 'waitCut', 'waitStarted'],
+    'captureConfirmed',
+    'captured',
+    'looseNoted',
+    'ownCaptureAdded',
+    'ownLooseAdded',
+    'ownStepAdded',
+    'stepSkipped',
+    'stepStuck',
+    'torqueNoted',
+    'waitCut',
+    'waitStarted',
   ]);
   expect(having('isDesk')).toEqual([
-    ...['closed', 'outsideChecked', 'promised', 'quoteAnswered', 'quoteMade', 'reopened', 'secondChecked', 'takenIn', 'useAssumed'],
+    'closed',
+    'outsideChecked',
+    'promised',
+    'quoteAnswered',
+    'quoteMade',
+    'reopened',
+    'secondChecked',
+    'takenIn',
+    'useAssumed',
   ]);
   expect(having('changesRow')).toEqual([
     'closed',

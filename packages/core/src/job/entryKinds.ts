@@ -8,10 +8,10 @@ import type { Entry, EntryKind, EntryPayload, Payload } from './entry.ts';
 import { changeIn, changeOrder, gearOf, lookAgain, putInPlace, type JobDraft } from './jobDraft.ts';
 import { isOwnId, ownId } from './withOwn.ts';
 
-type Written = Omit<Entry, 'payload'>;
-type Listed = readonly { readonly id: string }[];
+type EntryHead = Omit<Entry, 'payload'>;
+type IdList = readonly { readonly id: string }[];
 /** Refuses an id that the list does not have. */
-type Need = (list: Listed, given: string, path: string) => void;
+type Need = (list: IdList, given: string, path: string) => void;
 
 /** Everything that one kind of entry means, in one row. */
 export interface EntryRule<P extends EntryPayload = EntryPayload> {
@@ -28,7 +28,7 @@ export interface EntryRule<P extends EntryPayload = EntryPayload> {
   /** Refuses what its machine family does not have. */
   check?(payload: P, pack: Pack, need: Need): void;
   /** Makes the job what it is after it. */
-  apply(draft: JobDraft, payload: P, written: Written): void;
+  apply(draft: JobDraft, payload: P, written: EntryHead): void;
 }
 
 const aboutGear = { check: ({ gear }: { gear: string }, { gears }: Pack, need: Need) => need(gears, gear, 'gear') };

@@ -37,19 +37,37 @@ export const order: Payload<'partOrdered'> = {
 export const stored = { ...order, id: id(0), at: at(0) };
 export const seat: Payload<'seatRead'> = { kind: 'seatRead', gear: 'wheel', shape: 'key', bore: { diameterMm: m }, shaft: {} };
 export const scan = (n: number): Payload<'teethScanned'> => ({
-  ...{ kind: 'teethScanned', gear: 'wheel', hash },
+  kind: 'teethScanned',
+  gear: 'wheel',
+  hash,
   found: {
-    ...{ read: true, teeth: n, teethPresent: n, confidence: 0.9, centre: { xPx: 1, yPx: 1 }, tipRadiusPx: 9, rootRadiusPx: 8 },
-    ...{ rim: { longPx: 9, shortPx: 9, axisDeg: 0 }, flaws: [], corrected: [], points: [] },
+    read: true,
+    teeth: n,
+    teethPresent: n,
+    confidence: 0.9,
+    centre: { xPx: 1, yPx: 1 },
+    tipRadiusPx: 9,
+    rootRadiusPx: 8,
+    rim: { longPx: 9, shortPx: 9, axisDeg: 0 },
+    flaws: [],
+    corrected: [],
+    points: [],
   } as unknown as Payload<'teethScanned'>['found'],
 });
 export const dimension = (value: number, more: Partial<Payload<'dimensionRead'>> = {}): Payload<'dimensionRead'> => ({
-  ...{ kind: 'dimensionRead', gear: 'wheel', quantity: 'tipDiameterMm', instrument: 'digitalCaliper', entered: `${value} mm` },
+  kind: 'dimensionRead',
+  gear: 'wheel',
+  quantity: 'tipDiameterMm',
+  instrument: 'digitalCaliper',
+  entered: `${value} mm`,
   reading: { value, plusMinus: 0.03 },
   ...more,
 });
 export const kept = (value: number, n: number, more: object = {}) => ({
-  ...{ entryId: id(n), reading: { value, plusMinus: 0.03 }, instrument: 'digitalCaliper', entered: `${value} mm` },
+  entryId: id(n),
+  reading: { value, plusMinus: 0.03 },
+  instrument: 'digitalCaliper',
+  entered: `${value} mm`,
   ...more,
 });
 export const captured: Payload<'captured'> = { kind: 'captured', step: 'front-out', capture: 'sides', text: 'long one left' };
@@ -111,8 +129,19 @@ export const shimSide: Payload<'ownCaptureAdded'> = {
   back: 'On its side?',
 };
 export const optionKept: Payload<'optionKept'> = {
-  ...{ kind: 'optionKept', option: 'replace', optionKind: 'replace', name: 'New', partsMinor: 900, minutes: 30, leadDays: 2 },
-  ...{ lifeMean: 400, lifeShape: 2, comeBackRisk: 0.1, downtimeDays: 0, leaves: '', why: 'by hand' },
+  kind: 'optionKept',
+  option: 'replace',
+  optionKind: 'replace',
+  name: 'New',
+  partsMinor: 900,
+  minutes: 30,
+  leadDays: 2,
+  lifeMean: 400,
+  lifeShape: 2,
+  comeBackRisk: 0.1,
+  downtimeDays: 0,
+  leaves: '',
+  why: 'by hand',
 };
 export const used: Payload<'useAssumed'> = { kind: 'useAssumed', perYear: 80, unit: 'hours', horizonYears: 5, costPerDownDayMinor: 0 };
 export const quote: Payload<'quoteMade'> = { kind: 'quoteMade', validUntil: '2026-12-10', options: ['replace', 'stop'] };

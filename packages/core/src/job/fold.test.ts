@@ -71,7 +71,11 @@ test('taking back any entry and putting it back leaves the job as it was', () =>
     );
     const { closed } = touched ? { closed: null } : sound;
     expect({ ...state, active: state.active.length, written: undefined }).toEqual({
-      ...{ ...sound, closed, active: sound.active.length, withdrawn: undefined, written: undefined },
+      ...sound,
+      closed,
+      active: sound.active.length,
+      withdrawn: undefined,
+      written: undefined,
     });
     expect(withdrawn).toEqual([]);
   }

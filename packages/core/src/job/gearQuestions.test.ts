@@ -17,8 +17,8 @@ const entry = (payload: EntryPayload): Entry => ({
   by: 'imke',
   payload,
 });
-type Read = Extract<EntryPayload, { kind: 'dimensionRead' }>;
-const read = (quantity: Read['quantity'], value: number, more: Partial<Read> = {}) =>
+type ReadingEntry = Extract<EntryPayload, { kind: 'dimensionRead' }>;
+const read = (quantity: ReadingEntry['quantity'], value: number, more: Partial<ReadingEntry> = {}) =>
   entry({
     kind: 'dimensionRead',
     gear: 'g',

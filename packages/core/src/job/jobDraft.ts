@@ -32,18 +32,25 @@ export type JobDraft = Omit<Writable<JobState>, 'gears' | 'items' | 'own' | 'pho
 } & { readonly [K in ByName]: Map<string, Each<K>> } & { readonly [K in Once]: Set<string> };
 
 const byName = () => ({
-  ...{ stuck: new Map(), captures: new Map(), confirmed: new Map(), torques: new Map(), options: new Map(), plates: new Map() },
-  ...{ proofs: new Map(), intervals: new Map(), followUps: new Map(), items: new Map(), gears: new Map() },
+  stuck: new Map(),
+  captures: new Map(),
+  confirmed: new Map(),
+  torques: new Map(),
+  options: new Map(),
+  plates: new Map(),
+  proofs: new Map(),
+  intervals: new Map(),
+  followUps: new Map(),
+  items: new Map(),
+  gears: new Map(),
 });
 const once = () => ({
-  ...{
-    reached: new Set(),
-    acknowledged: new Set(),
-    found: new Set(),
-    extras: new Set(),
-    droppedOptions: new Set(),
-    closingDone: new Set(),
-  },
+  reached: new Set(),
+  acknowledged: new Set(),
+  found: new Set(),
+  extras: new Set(),
+  droppedOptions: new Set(),
+  closingDone: new Set(),
 });
 
 /** A job of which nothing is known yet, to be written into. */

@@ -30,7 +30,7 @@ export const isWithin = (
 ): boolean => min <= value && value <= max;
 
 /** How much the machine is used in a year; null where nobody knows. */
-interface Used {
+interface MachineUse {
   readonly use: { readonly perYear: number; readonly unit: UseUnit } | null;
 }
 
@@ -44,11 +44,13 @@ const YEAR_DAYS = 365;
  */
 export function laterLooks(
   pack: Pick<Pack, 'proofs' | 'gears'>,
-  state: Pick<JobState, 'followUps' | 'gears' | 'options'> & Used,
+  state: Pick<JobState, 'followUps' | 'gears' | 'options'> & MachineUse,
   on: string,
 ): readonly Extract<EntryPayload, { kind: 'followUpSet' }>[] {
   const look = (what: string, days: number) => ({
-    ...{ kind: 'followUpSet' as const, action: 'look' as const, what },
+    kind: 'followUpSet' as const,
+    action: 'look' as const,
+    what,
     due: new Date(Date.parse(on) + days * DAY_MS).toISOString().slice(0, 10),
   });
   const ofProofs = pack.proofs
@@ -61,7 +63,7 @@ export function laterLooks(
   return [...ofProofs, ...ofDonors];
 }
 
-function donorDays({ options, use }: Pick<JobState, 'options'> & Used): number {
+function donorDays({ options, use }: Pick<JobState, 'options'> & MachineUse): number {
   const { perYear, unit } = use ?? usualUse(undefined);
   const kept = options.find(({ optionKind }) => optionKind === 'donor');
   const life = kept ? lifeIn(kept, unit) : guideLife('donor', unit);

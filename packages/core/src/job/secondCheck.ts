@@ -3,13 +3,13 @@ import { ruleOf } from './entryKinds.ts';
 import { meantBy } from './fold.ts';
 import type { JobState } from './jobState.ts';
 
-type Written = Pick<JobState, 'written'>;
+type EntryLog = Pick<JobState, 'written'>;
 
 /**
  * Who had a hand in this job: everybody who ever wrote of the machine in it, whether it stands or was taken back, and who
  * took it back. What is written at the counter (take-in, promise, quote, closing) and the checks themselves are no hand.
  */
-export function handsOf({ written }: Written): ReadonlySet<string> {
+export function handsOf({ written }: EntryLog): ReadonlySet<string> {
   const byId = new Map(written.map((each) => [each.id, each]));
   const isHand = ({ payload }: Entry) => {
     const meant = meantBy(payload, byId);
@@ -45,7 +45,7 @@ export interface CheckProof {
  * nothing to look at. Somebody from outside counts with a photo of the sheet that they signed.
  */
 export function secondCheckOf(
-  { written, active }: Written & Pick<JobState, 'active'>,
+  { written, active }: EntryLog & Pick<JobState, 'active'>,
   { isSigned = () => true, isFresh = () => true, hasSheet = () => true }: CheckProof = {},
 ): SecondCheck | null {
   if (!active.some(({ payload }) => ruleOf(payload).isWork)) return null;

@@ -22,8 +22,15 @@ test('a finished job leaves its fault, its parts, who worked and what it cost', 
     ...passed,
   ]);
   expect(summary).toMatchObject({
-    ...{ fault: 'worm-stripped', faults: ['worm-stripped'], proved: true, failed: ['worm'], hands: ['imke', 'tobin'] },
-    ...{ fitted: [{ gear: 'worm', partNumber: 'QB-1' }], refused: [], minutesTaken: 30, totalMinor: 3000 },
+    fault: 'worm-stripped',
+    faults: ['worm-stripped'],
+    proved: true,
+    failed: ['worm'],
+    hands: ['imke', 'tobin'],
+    fitted: [{ gear: 'worm', partNumber: 'QB-1' }],
+    refused: [],
+    minutesTaken: 30,
+    totalMinor: 3000,
   });
 });
 

@@ -8,17 +8,21 @@ const day = (n: number) => new Date(Date.UTC(2024, 0, 1) + n * 86_400_000).toISO
 const NOW = day(1000);
 
 const job = (id: string, machineId: string, began: number, more: Partial<LoggedJob> = {}): LoggedJob => ({
-  ...{
-    id,
-    machineId,
-    family: 'saw-oil-pump',
-    takenInAt: day(began),
-    closedAt: day(began + 1),
-    fault: 'worm-stripped',
-    faults: ['worm-stripped'],
-  },
-  ...{ proved: true, failed: ['worm'], fitted: [{ gear: 'worm', partNumber: 'QB-1' }], refused: [], hands: ['tobin'] },
-  ...{ minutesReckoned: 40, minutesTaken: null, totalMinor: 5000 },
+  id,
+  machineId,
+  family: 'saw-oil-pump',
+  takenInAt: day(began),
+  closedAt: day(began + 1),
+  fault: 'worm-stripped',
+  faults: ['worm-stripped'],
+  proved: true,
+  failed: ['worm'],
+  fitted: [{ gear: 'worm', partNumber: 'QB-1' }],
+  refused: [],
+  hands: ['tobin'],
+  minutesReckoned: 40,
+  minutesTaken: null,
+  totalMinor: 5000,
   ...more,
 });
 const read = (machineId: string, on: number, hours: number): MeterRead => ({ machineId, on: day(on).slice(0, 10), hours, km: null });

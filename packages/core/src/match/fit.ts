@@ -1,6 +1,6 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { normalWithin } from '../inference/normal.ts';
-import { FINEST, type Measured } from '../quantity/measured.ts';
+import { FINEST, type Measurement } from '../quantity/measured.ts';
 import { checkSize, inModules } from './partSize.ts';
 import { RULES, ruleFor, type Rule } from './rules.ts';
 import type { AttributeFit, AttributeName, PartAttributes, MatchFit, MatchFitInput } from './schema.ts';
@@ -45,11 +45,11 @@ export function fit({ wanted, part, claims = [], machine }: MatchFitInput): Matc
 
 const ATTRIBUTE_ORDER: readonly AttributeName[] = [...(Object.keys(RULES) as AttributeName[]), 'material'];
 
-type Given = PartAttributes[AttributeName];
+type AttributeValue = PartAttributes[AttributeName];
 interface JudgeOptions {
   readonly name: AttributeName;
-  readonly wanted: Given;
-  readonly part: Given;
+  readonly wanted: AttributeValue;
+  readonly part: AttributeValue;
   readonly all: PartAttributes;
 }
 
@@ -72,8 +72,8 @@ function judge({ name, wanted, part, all }: JudgeOptions): AttributeFit {
 }
 
 interface JudgeSizeOptions {
-  readonly wanted: Measured;
-  readonly part: Measured;
+  readonly wanted: Measurement;
+  readonly part: Measurement;
   readonly all: PartAttributes;
 }
 
@@ -104,12 +104,12 @@ function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, al
   return work.say(difference);
 }
 
-function judgeMaterial(wanted: Given, part: Given) {
+function judgeMaterial(wanted: AttributeValue, part: AttributeValue) {
   if (part === undefined) return { state: 'unknown' as const, probability: 0.95, work: 'look at it' };
   if (wanted === part) return { state: 'fits' as const, probability: CERTAIN };
   return { state: 'fitsAfterWork' as const, probability: OTHER_MATERIAL, work: 'another material: check which link becomes the weakest' };
 }
 
-const reading = (given: Given): Measured => (typeof given === 'object' ? given : { value: given as number, plusMinus: 0 });
+const reading = (given: AttributeValue): Measurement => (typeof given === 'object' ? given : { value: given as number, plusMinus: 0 });
 
-const plain = (given: NonNullable<Given>): number | string => (typeof given === 'object' ? given.value : given);
+const plain = (given: NonNullable<AttributeValue>): number | string => (typeof given === 'object' ? given.value : given);

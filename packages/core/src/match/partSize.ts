@@ -3,14 +3,14 @@ import { moduleOfPitch } from '../quantity/length.ts';
 import { plain } from '../quantity/measured.ts';
 import type { PartAttributes } from './schema.ts';
 
-type Sized = Pick<PartAttributes, 'axialModuleMm' | 'normalModuleMm' | 'diametralPitch'>;
+type SizeFields = Pick<PartAttributes, 'axialModuleMm' | 'normalModuleMm' | 'diametralPitch'>;
 
 /**
  * The size that a part is found and judged by: its module in mm, a worm's along its axis, however it was
  * given; null where the part does not say. The one place where module and diametral pitch meet.
  * @example partSizeMm({ diametralPitch: 24 }) // 1.0583…
  */
-export const partSizeMm = ({ axialModuleMm, normalModuleMm, diametralPitch }: Sized): number | null =>
+export const partSizeMm = ({ axialModuleMm, normalModuleMm, diametralPitch }: SizeFields): number | null =>
   plain(axialModuleMm ?? normalModuleMm) ?? (diametralPitch === undefined ? null : moduleOfPitch(diametralPitch));
 
 /** Whether a size counts along the axis: of a worm, and of what is compared with one. */

@@ -21,10 +21,16 @@ const ISO_6194 = [
   [20, 40, 7],
 ] as const;
 const bearing = ([d, D, B]: readonly [number, number, number]): PartAttributes => ({
-  ...{ type: 'bearing', boreDiameterMm: d, outsideDiameterMm: D, widthMm: B },
+  type: 'bearing',
+  boreDiameterMm: d,
+  outsideDiameterMm: D,
+  widthMm: B,
 });
 const seal = ([d, D, b]: readonly [number, number, number]): PartAttributes => ({
-  ...{ type: 'seal', shaftDiameterMm: d, outsideDiameterMm: D, widthMm: b },
+  type: 'seal',
+  shaftDiameterMm: d,
+  outsideDiameterMm: D,
+  widthMm: b,
 });
 
 test.each([
@@ -65,7 +71,14 @@ test('every kind goes out as a row of a list and comes in the same', () => {
       ...PLAIN_DIMENSIONS[type].map((name, i) => [name, i + 2] as const),
     ]) as PartAttributes;
     const draft: PartDraft = {
-      ...{ partNumber: 'QB-9', name: 'x', supplier: 'Quernby', attributes, priceMinor: 250, leadDays: 2, stock: 4, claims: [] },
+      partNumber: 'QB-9',
+      name: 'x',
+      supplier: 'Quernby',
+      attributes,
+      priceMinor: 250,
+      leadDays: 2,
+      stock: 4,
+      claims: [],
     };
     const row = writePartRow(draft);
     expect(readPartRow(row, guessMapping(Object.values(PART_COLUMNS)), 'mm')).toEqual({ ok: true, draft });

@@ -20,7 +20,7 @@ export const receiveOutput = z.object({
   difference: z.number().optional(),
   attributes: matchFitOutput.shape.attributes,
 });
-export type Received = z.infer<typeof receiveOutput>;
+export type ReceiveResult = z.infer<typeof receiveOutput>;
 
 /** What a wrong delivery differs in, commonest first: these are measured before a part is taken (shop judgement). */
 const FIRST = ['teeth', 'starts', 'faceWidthMm', 'boreDiameterMm', 'hand', 'tipDiameterMm'] as const;
@@ -37,7 +37,7 @@ const TOO_CLOSE = 2;
  * @throws CoreFailure where the order names nothing, or gives one size twice and differently
  * @example ordered face width 10, arrived 12 ± 0.03 → refuse, faceWidthMm, difference 2
  */
-export function receive(given: z.output<typeof receiveInput>): Received {
+export function receive(given: z.output<typeof receiveInput>): ReceiveResult {
   if (Object.keys(given.ordered).length === 0) throw fail('nothingGiven', 'ordered', { reason: 'orderSaysNothing' });
   checkSize(given.ordered, 'ordered');
   checkSize(given.arrived, 'arrived');

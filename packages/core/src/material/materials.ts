@@ -22,7 +22,11 @@ export const MATERIALS = {
   stainless: { youngsModulusMPa: 200_000, poissonRatio: 0.3, yieldMPa: 210, expansionPerK: 16e-6, source: '1.4301, EN 10088-3' },
   castIron: { youngsModulusMPa: 110_000, poissonRatio: 0.26, yieldMPa: 165, expansionPerK: 10e-6, source: 'EN-GJL-250, EN 1561' },
   aluminium: {
-    ...{ youngsModulusMPa: 70_000, poissonRatio: 0.33, yieldMPa: 250, expansionPerK: 23e-6, soft: true },
+    youngsModulusMPa: 70_000,
+    poissonRatio: 0.33,
+    yieldMPa: 250,
+    expansionPerK: 23e-6,
+    soft: true,
     source: 'EN AW-6082 T6, EN 755-2',
   },
   zincAlloy: { youngsModulusMPa: 85_000, poissonRatio: 0.25, yieldMPa: 228, expansionPerK: 27e-6, soft: true, source: 'ZP0410, EN 12844' },
@@ -45,7 +49,11 @@ export const MATERIALS = {
     source: 'PA66 dry, ISO 527 data sheets',
   },
   nylonGlass: {
-    ...{ youngsModulusMPa: 9500, poissonRatio: 0.38, yieldMPa: 180, expansionPerK: 30e-6, plastic: true },
+    youngsModulusMPa: 9500,
+    poissonRatio: 0.38,
+    yieldMPa: 180,
+    expansionPerK: 30e-6,
+    plastic: true,
     source: 'PA66-GF30 dry, ISO 527 data sheets',
   },
   pbt: {

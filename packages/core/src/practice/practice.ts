@@ -12,7 +12,7 @@ import { traceInput } from '../trace/schema.ts';
 import { chancesOf, complaintChances, drawn, possibleTruths, wayTo } from './hidden.ts';
 import type { dealInput, dealOutput, lookInput, lookOutput, scoreInput, scoreOutput } from './schema.ts';
 
-type Dealt = z.output<typeof dealInput>;
+type DealInput = z.output<typeof dealInput>;
 type FindFamily = (family: string, field?: string) => Pack;
 
 /** A machine of practice, with what is really wrong with it. */
@@ -26,7 +26,7 @@ interface Machine {
 }
 
 /** Deals a machine with a hidden fault. The same family, seed and grade are the same machine. @throws CoreFailure for an unknown family */
-export function deal({ family, grade, seed }: Dealt, find: FindFamily): z.input<typeof dealOutput> {
+export function deal({ family, grade, seed }: DealInput, find: FindFamily): z.input<typeof dealOutput> {
   const { facts, complaint } = machineOf({ family, grade, seed }, find(family));
   return { practice: `${family}.${grade}.${seed}`, facts: { ...facts }, complaint };
 }
@@ -76,10 +76,10 @@ export function score(
 /** The machine of that name, its fault with it. */
 export function machineNamed(practice: string, find: FindFamily): Machine {
   const [family = '', grade, seed] = practice.split('.');
-  return machineOf({ family, grade: Number(grade) as Dealt['grade'], seed: Number(seed) }, find(family, 'practice'));
+  return machineOf({ family, grade: Number(grade) as DealInput['grade'], seed: Number(seed) }, find(family, 'practice'));
 }
 
-function machineOf({ family, grade, seed }: Dealt, described: Pack): Machine {
+function machineOf({ family, grade, seed }: DealInput, described: Pack): Machine {
   // What a look shows must not hang on what was looked at before: each thing has a chance of its own.
   const chance = (...about: readonly (string | number)[]) => seeded(numberOf([family, grade, seed, ...about].join(' ')));
   const variant = oneOf([undefined, ...described.variants.map(({ id }) => id)], chance('variant'));
@@ -104,7 +104,7 @@ function machineOf({ family, grade, seed }: Dealt, described: Pack): Machine {
 }
 
 /** How often each truth is dealt. */
-function weightsOf(all: ReturnType<typeof possibleTruths>, grade: Dealt['grade']): ReadonlyMap<string, number> {
+function weightsOf(all: ReturnType<typeof possibleTruths>, grade: DealInput['grade']): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   for (const { faults, weight } of all) sums.set(faults[0] ?? '', (sums.get(faults[0] ?? '') ?? 0) + weight);
   const byWeight = [...sums.values()].sort((p, q) => q - p);
@@ -130,7 +130,7 @@ function numberOf(words: string): number {
   return mixed >>> 0;
 }
 
-interface Taken {
+interface PracticeLook {
   readonly look: string;
   readonly result: string;
   readonly minutes: number;
@@ -138,7 +138,7 @@ interface Taken {
 
 /** Looks taken one after the other on the machine as it came in: what each shows, its minutes, and what is open at the end. */
 function walk({ pack, shows }: Machine, looks: readonly string[], pathOf = (i: number) => `taken.${i}`) {
-  const steps: Taken[] = [];
+  const steps: PracticeLook[] = [];
   let [reached, minutes]: [readonly string[], number] = [[], 0];
   looks.forEach((id, i) => {
     const found = oneNamed(pack.looks, id, pathOf(i));
@@ -168,7 +168,7 @@ function advised(machine: Machine): { looks: string[]; minutes: number; verdict:
 }
 
 /** What each look promised when it was taken, and by how much it moved what is really wrong, as the tracing says it of all of them. */
-function whatTheyTold({ pack, facts, fault }: Machine, steps: readonly Taken[]) {
+function whatTheyTold({ pack, facts, fault }: Machine, steps: readonly PracticeLook[]) {
   const model = packModel(pack);
   const observations = steps.map(({ look, result }) => ({ look, result }));
   const { suspects } = traceNext(traceInput.parse({ family: pack.id, facts, observations }), pack);
@@ -185,7 +185,7 @@ function whatTheyTold({ pack, facts, fault }: Machine, steps: readonly Taken[]) 
   });
 }
 
-const beliefAfter = ({ outcomes }: PackModel, prior: Belief, seen: readonly Taken[]): Belief =>
+const beliefAfter = ({ outcomes }: PackModel, prior: Belief, seen: readonly PracticeLook[]): Belief =>
   seen.reduce((belief, { look: id, result }) => {
     const shown = outcomes.get(id)?.find((each) => each.result === result);
     return shown ? update(belief, shown.likelihood) : belief;

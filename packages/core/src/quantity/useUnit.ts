@@ -13,11 +13,11 @@ export const inUseUnit = (amount: number, from: UseUnit, to: UseUnit): number =>
   from === to ? amount : (amount / AN_HOUR[from]) * AN_HOUR[to];
 
 /** What a machine's meters say of its use in a year; null where they were not watched long enough. */
-interface Watched {
+interface UseReading {
   readonly hours: number | null;
   readonly km: number | null;
 }
 
 /** How much a machine is used in a year: by its own meters, distance before hours, else a guide. */
-export const usualUse = (yearly: Watched | undefined): { readonly perYear: number; readonly unit: UseUnit } =>
+export const usualUse = (yearly: UseReading | undefined): { readonly perYear: number; readonly unit: UseUnit } =>
   yearly?.km ? { perYear: yearly.km, unit: 'km' } : { perYear: yearly?.hours ?? HOURS_A_YEAR, unit: 'hours' };

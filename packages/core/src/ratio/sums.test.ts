@@ -182,7 +182,10 @@ test('other tyres, axle and top gear: engine speed and reading follow', () => {
 
 test('another pair: engine speed at each road speed, and what a thousand kilometres cost', () => {
   const asked = swapInput.parse({
-    ...{ otherReduction: 2.5, turnsPerKm: 480, speedsKmh: [50, 100], yearlyKm: 5000 },
+    otherReduction: 2.5,
+    turnsPerKm: 480,
+    speedsKmh: [50, 100],
+    yearlyKm: 5000,
     now: { name: 'now', driverTeeth: 15, drivenTeeth: 45 },
     others: [{ name: 'tall', driverTeeth: 16, drivenTeeth: 44, lifeKm: 10_000, priceMinor: 5000 }],
   });

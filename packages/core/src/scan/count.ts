@@ -1,7 +1,7 @@
 import { evenAngle, leanOf, straightened, type Lean } from './lean.ts';
 import { median } from '../inference/leastSquares.ts';
 import type { Reach } from './outline.ts';
-import { DEPTHS, RAYS, stepAt, type Unrolled } from './unwrap.ts';
+import { DEPTHS, RAYS, stepAt, type UnrolledRing } from './unwrap.ts';
 
 /** The fewest and most teeth that are looked for. */
 export const [FEWEST, MOST] = [6, 160];
@@ -23,7 +23,7 @@ export interface CombCount extends Count {
 export const countByOutline = ({ reach }: Reach, lean: Lean): Count | null => strongestWave(straightened(reach, lean));
 
 /** By light and dark on rings half way up the teeth, without asking what is gear. */
-export function countByShading({ bright }: Unrolled, { tip, root }: Reach, lean: Lean): Count | null {
+export function countByShading({ bright }: UnrolledRing, { tip, root }: Reach, lean: Lean): Count | null {
   const [from, to] = [stepAt(root + 0.3 * (tip - root)), stepAt(root + 0.75 * (tip - root))];
   const ring = new Float32Array(RAYS);
   for (let ray = 0; ray < RAYS; ray++) {

@@ -1,5 +1,5 @@
 import { quantile } from '../inference/leastSquares.ts';
-import { DEPTHS, RADIUS_STEP, radiusAt, RAYS, stepAt, type Unrolled } from './unwrap.ts';
+import { DEPTHS, RADIUS_STEP, radiusAt, RAYS, stepAt, type UnrolledRing } from './unwrap.ts';
 
 /** How far the gear reaches along each ray, in radii of the frame, with the radii of tips and roots. */
 export interface Reach {
@@ -12,7 +12,7 @@ export interface Reach {
  * The gear's reach along each ray: gear added up from inside the roots outwards, so that a speck in a
  * space or a scratch on a tooth moves it a little and not to the next edge.
  */
-export function reachOf({ gear }: Unrolled, root: number): Reach {
+export function reachOf({ gear }: UnrolledRing, root: number): Reach {
   const from = stepAt(root - 0.06);
   const reach = new Float32Array(RAYS);
   const most = stepAt(1.2);
@@ -25,7 +25,7 @@ export function reachOf({ gear }: Unrolled, root: number): Reach {
 }
 
 /** Radius inside which nearly every ray is gear: where the spaces end. */
-export function rootOf({ gear }: Unrolled): number {
+export function rootOf({ gear }: UnrolledRing): number {
   const full: number[] = [];
   for (let step = 0; step < DEPTHS; step++) {
     let sum = 0;

@@ -9,7 +9,7 @@ import { robustFit } from '../inference/leastSquares.ts';
 import { reachOf, rootOf, type Reach } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
-import { DEPTHS, RAYS, stepAt, unroll, type Unrolled } from './unwrap.ts';
+import { DEPTHS, RAYS, stepAt, unroll, type UnrolledRing } from './unwrap.ts';
 
 /** Longer side of the plate on which the disc is looked for, and of that on which the teeth are counted; pixels. */
 const [COARSE, FINE] = [340, 1300];
@@ -78,14 +78,14 @@ function startingFrame(found: Frame | string, factor: number, fine: Plate, { cen
   return frameOf(x, y, radius);
 }
 
-interface Settled {
+interface RingFit {
   readonly frame: Frame;
-  readonly unrolled: Unrolled;
+  readonly unrolled: UnrolledRing;
   readonly reach: Reach;
 }
 
 /** Unrolls, finds where the tips lie, moves the frame there, and again. What a human put right is not moved. */
-function settle(fine: Plate, start: Frame, { centre, tipRadiusPx }: Correction): Settled {
+function settle(fine: Plate, start: Frame, { centre, tipRadiusPx }: Correction): RingFit {
   let frame = start;
   let root = 0.75;
   for (let round = 0; ; round++) {
@@ -129,7 +129,7 @@ function tipsOf({ reach, tip, root }: Reach): readonly number[] | null {
   return robustFit(rows, unknowns);
 }
 
-function answer(input: ScanInput, fine: Plate, settled: Settled): Scan {
+function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
   const { frame, unrolled, reach } = settled;
   const { correction = {}, scale } = input;
   const edges = countByEdges(reach);
@@ -195,7 +195,7 @@ const MOST_RISE = 1.04;
  * snowflake has none), they are no deeper and at their foot no wider than teeth (an asterisk's are), and they
  * grow narrower towards their tips on bulged flanks (the points of a star and of a badge do not).
  */
-function isToothed({ unrolled, reach: { reach } }: Settled, { tip, root }: Teeth, { teeth, confidence }: Agreed): boolean {
+function isToothed({ unrolled, reach: { reach } }: RingFit, { tip, root }: Teeth, { teeth, confidence }: CountAgreement): boolean {
   const size = teeth <= FEW ? 'few' : 'many';
   const depth = ((1 - root / tip) * (teeth + 2)) / 4.5;
   if (confidence < LEAST_CONFIDENCE[size] || bodyShare(unrolled, root) < LEAST_BODY[size] || depth > MOST_DEPTH) return false;
@@ -208,7 +208,7 @@ function isToothed({ unrolled, reach: { reach } }: Settled, { tip, root }: Teeth
 }
 
 /** Share of the way round on which a ring just below the roots is gear. */
-function bodyShare({ gear }: Unrolled, root: number): number {
+function bodyShare({ gear }: UnrolledRing, root: number): number {
   const [from, to] = [stepAt(root - 0.09), stepAt(root - 0.04)];
   let body = 0;
   for (let ray = 0; ray < RAYS; ray++) {
@@ -225,14 +225,14 @@ const runsOver = (frame: Frame, { width, height }: Plate) =>
     ([x, y]) => x < 0 || y < 0 || x > width || y > height,
   );
 
-interface Agreed extends Count {
+interface CountAgreement extends Count {
   readonly confidence: number;
 }
 
 type Counts = Readonly<Record<'outline' | 'edges' | 'shading', Count | null>>;
 
 /** The count that two ways at least have in common; surer where all three do. */
-function agreement({ outline, edges, shading }: Counts): Agreed | null {
+function agreement({ outline, edges, shading }: Counts): CountAgreement | null {
   const ways = [outline, edges, shading].filter((each) => each !== null);
   const agreed = ways
     .map((each) => ({ each, with: ways.filter(({ teeth }) => teeth === each.teeth) }))
@@ -246,7 +246,7 @@ function agreement({ outline, edges, shading }: Counts): Agreed | null {
 }
 
 /** The human's count; the phase from whichever way found it too, else from the first that found any. */
-function asCounted(teeth: number, { outline, edges, shading }: Counts): Agreed {
+function asCounted(teeth: number, { outline, edges, shading }: Counts): CountAgreement {
   const ways = [edges, outline, shading];
   const phase = (ways.find((each) => each?.teeth === teeth) ?? ways.find((each) => each !== null))?.phase ?? 0;
   return { teeth, phase, strength: 1, confidence: 1 };

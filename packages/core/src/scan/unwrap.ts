@@ -11,7 +11,7 @@ const DEPTH = 136;
 const STEP = (OUTER - INNER) / DEPTH;
 
 /** The gear unrolled: for every ray and radius how much of it is gear (0 bench, 1 gear), and how bright the picture is. */
-export interface Unrolled {
+export interface UnrolledRing {
   readonly gear: Float32Array;
   readonly bright: Float32Array;
   /** How well gear and bench can be told apart by colour, in spreads. */
@@ -28,7 +28,7 @@ export const RADIUS_STEP = STEP;
  * tells the disc inside the teeth from the ring outside them best (Fisher 1936), with the dividing line
  * drawn anew round the gear, since light changes across it.
  */
-export function unroll(plate: Plate, frame: Frame, root: number): Unrolled {
+export function unroll(plate: Plate, frame: Frame, root: number): UnrolledRing {
   const rgb = sampled(plate, frame);
   const [innerFrom, innerTo] = [stepAt(Math.max(INNER, root - 0.22)), stepAt(root - 0.03)];
   const [outerFrom, outerTo] = [stepAt(1.07), stepAt(1.25)];

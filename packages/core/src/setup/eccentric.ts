@@ -99,7 +99,8 @@ function fitted(trials: Trials): Curve {
   // Weighed against the surest trial, so that the sums stay about one.
   const surest = Math.min(...variances);
   const rows = trials.map(({ sleeveDeg, backlashMm }, i) => ({
-    ...{ factors: basis(sleeveDeg), value: backlashMm.value },
+    factors: basis(sleeveDeg),
+    value: backlashMm.value,
     weight: surest / (variances[i] as number),
   }));
   const [mean, a, b] = leastSquares(rows, 3) ?? [];

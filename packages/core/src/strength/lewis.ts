@@ -25,8 +25,14 @@ const POINTS = 240;
  */
 export function lewisFactor({ teeth, pressureAngleDeg, profileShift, thinning }: LewisTooth): number {
   const cut = cutOf({
-    ...{ teeth, normalModuleMm: 1, pressureAngleDeg, helixAngleDeg: 0, profileShift },
-    ...{ addendumCoefficient: 1, dedendumCoefficient: 1.25, toothThinningMm: thinning },
+    teeth,
+    normalModuleMm: 1,
+    pressureAngleDeg,
+    helixAngleDeg: 0,
+    profileShift,
+    addendumCoefficient: 1,
+    dedendumCoefficient: 1.25,
+    toothThinningMm: thinning,
   });
   const tooth = generatedTooth(cut);
   const profile = profileOf(cut);

@@ -113,7 +113,8 @@ const driveline = {
 const chain = (drive: string, more: object = {}) =>
   chainStrength(
     chainInput.parse({
-      ...{ driveline, drive: { body: drive, torqueNm: 1 } },
+      driveline,
+      drive: { body: drive, torqueNm: 1 },
       links: driveline.joints.map(({ id }) => ({ joint: id, capacityNm: 50 })),
       efficiencies: { worming: 0.5, mesh: 1, diff: 1, racking: 1 },
       ...more,

@@ -24,14 +24,14 @@ interface Question {
   readonly wanted?: string | undefined;
 }
 
-interface Ranked {
+interface Ranking {
   readonly possible: LookAdvice[];
   /** Looks that would tell something and have no way to them from here, with the states they lack. */
   readonly notPossible: { look: string; states: string[] }[];
 }
 
 /** Looks not yet taken, best information per minute first. Information is about faults, not about how they show. */
-export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached, wanted }: Question): Ranked {
+export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken, reached, wanted }: Question): Ranking {
   const reach = reachOf(pack);
   const worth = pack.looks
     .filter(({ id }) => !taken.has(id))
@@ -50,14 +50,14 @@ export function rankLooks({ pack, model: { hypotheses, outcomes }, belief, taken
 }
 
 /** What each hypothesis counts for, as places in the list of all keys. */
-interface Keyed {
+interface KeyIndex {
   readonly keys: readonly string[];
   readonly placesOf: readonly (readonly number[])[];
 }
 
-const remembered = new WeakMap<readonly Hypothesis[], Keyed>();
+const remembered = new WeakMap<readonly Hypothesis[], KeyIndex>();
 
-function keyed(hypotheses: readonly Hypothesis[]): Keyed {
+function keyed(hypotheses: readonly Hypothesis[]): KeyIndex {
   const before = remembered.get(hypotheses);
   if (before) return before;
   const all = hypotheses.map(keysOf);

@@ -1,6 +1,6 @@
 import { reachOf } from '../access/state.ts';
 import type { Belief } from '../inference/belief.ts';
-import type { Evidence, Seen } from './evidence.ts';
+import type { Evidence, Observation } from './evidence.ts';
 import { NONE_OF_THESE, NOTHING_ELSE } from './hypotheses.ts';
 import type { Pack } from './pack.ts';
 import { lookWants } from './wanted.ts';
@@ -21,10 +21,10 @@ const IN_PLAY = 0.01;
 const GLANCE_MINUTES = 3;
 const NONE_LEADS = 0.5;
 
-interface Weighed {
+interface Weighing {
   readonly pack: Pack;
   readonly faults: Belief;
-  readonly seen: readonly Seen[];
+  readonly seen: readonly Observation[];
   readonly input: TraceInput;
   readonly evidence: Evidence;
   /** Faults that a result settled. */
@@ -32,14 +32,14 @@ interface Weighed {
   readonly progress: { readonly taken: ReadonlySet<string>; readonly reached: ReadonlySet<string> };
 }
 
-export interface Judged {
+export interface Judgement {
   readonly verdict: TraceOutput['verdict'];
   readonly toLookAt: TraceOutput['toLookAt'];
   readonly unexplained: TraceOutput['unexplained'];
 }
 
 /** Every fault that is sure and has the evidence for it, the surest first; else what of the sure ones is to be looked at. */
-export function judge(weighed: Weighed): Judged {
+export function judge(weighed: Weighing): Judgement {
   const { pack, faults, seen, input, evidence, settled } = weighed;
   const listed = pack.faults.map(({ id }) => id).filter((id) => id in faults);
   const unexplained = seen.filter((each) => evidence.isFinding(each) && !listed.some((fault) => evidence.explains(fault, each)));
@@ -58,11 +58,11 @@ export function judge(weighed: Weighed): Judged {
   };
 }
 
-const isShown = ({ seen, evidence, input }: Weighed, fault: string): boolean =>
+const isShown = ({ seen, evidence, input }: Weighing, fault: string): boolean =>
   seen.some((each) => evidence.explains(fault, each)) || input.ownLooks.some((own) => own.fault === fault && own.speaks === 'for');
 
 /** The look that a sure fault still wants: its own sight where that is worth its minutes, or one that would show it at all. */
-function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toLookAt'] {
+function wantedFor(weighed: Weighing, fault: string, p: number): TraceOutput['toLookAt'] {
   const { pack, evidence } = weighed;
   const own = ownSightsOf(weighed, fault, (other) => (weighed.faults[other] ?? 0) >= IN_PLAY);
   const minutes = minutesOf(weighed);
@@ -81,7 +81,7 @@ function wantedFor(weighed: Weighed, fault: string, p: number): TraceOutput['toL
 }
 
 /** Looks in which the fault itself is seen: those that settle it, else those that no other looks like. */
-function ownSightsOf({ pack, evidence }: Weighed, fault: string, isInPlay: (other: string) => boolean): ReadonlySet<string> {
+function ownSightsOf({ pack, evidence }: Weighing, fault: string, isInPlay: (other: string) => boolean): ReadonlySet<string> {
   const settling = pack.looks.filter(
     ({ id, ...look }) =>
       look.kind === 'table' && look.results.some(({ settles }) => settles === fault) && evidence.chanceOfFinding(fault, id) > 0,
@@ -93,7 +93,7 @@ function ownSightsOf({ pack, evidence }: Weighed, fault: string, isInPlay: (othe
  * Whoever looked at the very thing and did not see it stands against it, unless another sight shows it; that all others are out
  * is none.
  */
-function isDenied(weighed: Weighed, fault: string): boolean {
+function isDenied(weighed: Weighing, fault: string): boolean {
   const { seen, evidence } = weighed;
   const own = ownSightsOf(weighed, fault, () => true);
   const had = seen.filter(({ look }) => own.has(look));
@@ -108,7 +108,7 @@ const SURELY_SEEN = 0.9;
 const worthOfSight = ({ safetyCritical }: Pack, p: number): number =>
   safetyCritical ? Infinity : Math.min(SIGHT_MINUTES.most, Math.max(SIGHT_MINUTES.least, MINUTES_OF_DOUBT * (1 - p)));
 
-function minutesOf({ pack, progress }: Weighed): (look: string) => number {
+function minutesOf({ pack, progress }: Weighing): (look: string) => number {
   const reach = reachOf(pack);
   return (id) => {
     const look = pack.looks.find((each) => each.id === id);
@@ -134,8 +134,8 @@ const isGlanceFor =
   ({ minutes }: LookAdvice): boolean =>
     minutes <= GLANCE_MINUTES * (safetyCritical ? WHERE_IT_HURTS : 1);
 
-interface Ending extends Weighed {
-  readonly judged: Judged;
+interface Ending extends Weighing {
+  readonly judged: Judgement;
   readonly advice: readonly LookAdvice[];
   /** Of the plan, to its verdict. */
   readonly minutes: number;

@@ -9,7 +9,7 @@ const EXPLAINS_TIMES = 5;
 const OWN_LEAST = 0.5;
 const OWN_ELSEWHERE = 0.1;
 
-export interface Seen {
+export interface Observation {
   readonly look: string;
   readonly result: string;
 }
@@ -17,8 +17,8 @@ export interface Seen {
 /** What the results of the looks of a pack say about its faults, each alone. */
 export interface Evidence {
   /** A sound machine, or one with nothing but what was found, would seldom show it. */
-  isFinding(seen: Seen): boolean;
-  explains(fault: string, seen: Seen): boolean;
+  isFinding(seen: Observation): boolean;
+  explains(fault: string, seen: Observation): boolean;
   /** Chance that the look shows a finding that the fault explains, where it is that fault. */
   chanceOfFinding(fault: string, look: string): number;
   /** Looks in which the fault itself is seen, and no other that is still in play looks like it. */
@@ -37,7 +37,8 @@ export function evidenceOf(pack: Pack, model: PackModel, found: readonly string[
   const looks = new Map(
     [...model.outcomes].map(([look, outcomes]) => {
       const results = outcomes.map((outcome) => ({
-        ...{ result: outcome.result, parts: outcome.parts },
+        result: outcome.result,
+        parts: outcome.parts,
         without: outcome.likelihood(base),
         chances: new Map(
           faults.map((fault) => {
@@ -50,7 +51,7 @@ export function evidenceOf(pack: Pack, model: PackModel, found: readonly string[
       return [look, results] as const;
     }),
   );
-  const of = ({ look, result }: Seen) => looks.get(look)?.find((each) => each.result === result);
+  const of = ({ look, result }: Observation) => looks.get(look)?.find((each) => each.result === result);
   const seldom = ({ without }: { without: number }) => without <= SELDOM;
   const moreOften = (fault: string, { without, chances }: { without: number; chances: ReadonlyMap<string, number> }) =>
     (chances.get(fault) ?? 0) >= EXPLAINS_TIMES * without;

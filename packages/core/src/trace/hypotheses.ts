@@ -71,7 +71,7 @@ export function jointFaults(hypothesis: Hypothesis): { joint: string; mode: Faul
   return list.filter(({ joint }, i) => list.findIndex((each) => each.joint === joint) === i);
 }
 
-export interface Shifted {
+export interface PriorShift {
   readonly fault: string;
   readonly factor: number;
   readonly why: string;
@@ -109,7 +109,10 @@ function unlistedIn(pack: Pack, besides: readonly Present[] = []): readonly Hypo
   const ways = unlistedWays(pack);
   return ways.map(({ joint, mode }) => ({
     id: `unlisted/${joint}/${mode}`,
-    ...{ faults: [], share: 1 / ways.length, none: 'unlisted' as const, place: joint },
+    faults: [],
+    share: 1 / ways.length,
+    none: 'unlisted' as const,
+    place: joint,
     besides: [...besides, { fault: standIn(joint), mode, dead: [] }],
   }));
 }
@@ -206,7 +209,7 @@ function pairWays(pack: Pack, first: Fault, second: Fault): Hypothesis[] {
 }
 
 /** Priors over the hypotheses, moved by the facts and the complaints. Deterministic; sums to 1. */
-export function priorOf(pack: Pack, told: Told, hypotheses: readonly Hypothesis[]): Belief {
+export function priorOf(pack: Pack, told: CaseFacts, hypotheses: readonly Hypothesis[]): Belief {
   const said = saidOf(pack, told);
   const factors = new Map(
     pack.faults.map((fault) => [fault.id, factShifts(fault, told).reduce((product, { factor }) => product * factor, 1)]),
@@ -225,7 +228,7 @@ export function priorOf(pack: Pack, told: Told, hypotheses: readonly Hypothesis[
 }
 
 /** What the facts did to the priors, for people to read. */
-export function shiftsOf(pack: Pack, told: Told): readonly Shifted[] {
+export function shiftsOf(pack: Pack, told: CaseFacts): readonly PriorShift[] {
   const said = saidOf(pack, told);
   return pack.faults.flatMap((fault) => {
     const spoken = said
@@ -244,13 +247,13 @@ const saidText = ({ id, says }: Complaint): string => (id === AT_SERVICE ? 'it c
 export const COMPLAINT_FACT = 'complaint';
 
 /** What is known before any look: facts, and what the owner says. */
-export interface Told {
+export interface CaseFacts {
   readonly facts?: Facts;
   readonly complaints?: readonly string[];
 }
 
 /** The complaints that were made, each once; one may stand among the facts. */
-export const saidOf = (pack: Pack, { facts = {}, complaints = [] }: Told): readonly Complaint[] =>
+export const saidOf = (pack: Pack, { facts = {}, complaints = [] }: CaseFacts): readonly Complaint[] =>
   pack.complaints.filter(({ id }) => id === facts[COMPLAINT_FACT] || complaints.includes(id));
 
 /**
@@ -274,7 +277,7 @@ export function complaintChance(pack: Pack, said: Complaint, fault: string): num
 /** By how much the complaint moves a fault against one of which owners make any complaint as often. */
 const complaintFactor = (pack: Pack, said: Complaint, fault: string): number => complaintChance(pack, said, fault) * pack.complaints.length;
 
-function factShifts(fault: Fault, { facts = {} }: Told) {
+function factShifts(fault: Fault, { facts = {} }: CaseFacts) {
   return fault.shifts.filter(({ fact, is, atLeast }) => {
     const value = own(facts, fact);
     if (value === undefined) return false;

@@ -1,13 +1,13 @@
 import { fail } from '../failure/CoreFailure.ts';
 
-type Listed = readonly { readonly id: string }[];
+type IdList = readonly { readonly id: string }[];
 
 /** @throws CoreFailure where the id is not among those known */
 export function need(known: ReadonlySet<string>, given: string, path: string): void {
   if (!known.has(given)) throw fail('unknownId', path, { given, known: [...known].join(', ') });
 }
 
-export const idsOf = (list: Listed): ReadonlySet<string> => new Set(list.map(({ id }) => id));
+export const idsOf = (list: IdList): ReadonlySet<string> => new Set(list.map(({ id }) => id));
 
 /** The one of that id. @throws CoreFailure where there is none */
 export function oneNamed<T extends { readonly id: string }>(list: readonly T[], given: string, path: string): T {
@@ -17,7 +17,7 @@ export function oneNamed<T extends { readonly id: string }>(list: readonly T[], 
 }
 
 /** The ids of a list. @throws CoreFailure where one stands there twice */
-export function unique(list: Listed, path: string): ReadonlySet<string> {
+export function unique(list: IdList, path: string): ReadonlySet<string> {
   const seen = new Set<string>();
   list.forEach(({ id }, i) => {
     if (seen.has(id)) throw fail('duplicateId', `${path}.${i}.id`, { given: id });

@@ -17,7 +17,7 @@ import {
 } from './hypotheses.ts';
 import { cheapWhileCheap } from './cheapWhileCheap.ts';
 import { curesIn, isCure, settledFaults } from './cures.ts';
-import { endOf, isGlanceAt, judge, type Judged } from './ending.ts';
+import { endOf, isGlanceAt, judge, type Judgement } from './ending.ts';
 import { evidenceOf } from './evidence.ts';
 import { lookAhead, type Plan } from './lookAhead.ts';
 import { idsOf, need } from './names.ts';
@@ -111,7 +111,7 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
 }
 
 /** Whether the complaint is gone after a cure is looked at before anything else, where no verdict stands without it. */
-const confirming = (judged: Judged, toConfirm: TraceOutput['toLookAt']): Judged =>
+const confirming = (judged: Judgement, toConfirm: TraceOutput['toLookAt']): Judgement =>
   toConfirm && !judged.verdict ? { ...judged, toLookAt: toConfirm } : judged;
 
 /** Whether a look is possible as the machine stands, with nothing to be put back for it. */
@@ -252,7 +252,7 @@ function inOrderOf(plans: readonly Plan[], advice: readonly LookAdvice[]): LookA
   return [...followed, ...advice.filter(({ look }) => !plans.some((plan) => plan.look === look))];
 }
 
-interface Told {
+interface EvidenceItem {
   readonly look: string;
   readonly result: string;
   readonly likelihood?: Likelihood | undefined;
@@ -264,14 +264,14 @@ interface TrailStep {
   readonly belief: Belief;
 }
 
-const found = ({ look, result }: Observation, outcomes: Outcomes): Told => ({
+const found = ({ look, result }: Observation, outcomes: Outcomes): EvidenceItem => ({
   look,
   result,
   likelihood: outcomes.get(look)?.find((each) => each.result === result)?.likelihood,
 });
 
 /** What speaks for a suspect is seen oftener where it is there, and what speaks against it oftener where it is not. */
-function seenBesides({ fault, speaks, sure }: TraceInput['ownLooks'][number], i: number, hypotheses: readonly Hypothesis[]): Told {
+function seenBesides({ fault, speaks, sure }: TraceInput['ownLooks'][number], i: number, hypotheses: readonly Hypothesis[]): EvidenceItem {
   const there = new Set(hypotheses.filter((each) => holds(each, fault)).map(({ id }) => id));
   const shown = speaks === 'for' ? SURE[sure] : 1 - SURE[sure];
   return { look: `${OWN_LOOK}:${i}`, result: speaks, likelihood: (id) => (there.has(id) ? shown : 1 - shown) };
@@ -295,7 +295,7 @@ function lastOfEach(observations: readonly Observation[]): readonly Observation[
   return observations.filter(({ look }, i) => !observations.slice(i + 1).some((later) => later.look === look));
 }
 
-function follow(prior: Belief, evidence: readonly Told[]): readonly TrailStep[] {
+function follow(prior: Belief, evidence: readonly EvidenceItem[]): readonly TrailStep[] {
   const trail: TrailStep[] = [];
   let belief = prior;
   for (const { look, result, likelihood } of evidence) {

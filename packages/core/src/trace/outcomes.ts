@@ -104,7 +104,7 @@ function outcomesAt(pack: Pack, look: KinematicLook, { watch, hypotheses, bodies
   // Every result that any fault of the family shows, so that what was seen stays a result when a fault was found.
   const seen = new Set([sound, ...eachAlone(pack.faults).map(predictions)].map(({ state }) => state));
   const states = MOTION_STATES.filter((state) => seen.has(state) || state === 'still' || look.words[state] !== undefined);
-  const chance = (shown: Predicted, state: MotionState): number => {
+  const chance = (shown: Prediction, state: MotionState): number => {
     const truth = { ...shown, state: [shown.state, ...TAKEN_FOR[shown.state]].find((each) => states.includes(each)) ?? 'still' };
     const missed = misreadChance(look, truth);
     const others = Math.max(1, states.length - 1);
@@ -143,7 +143,7 @@ function notMoving(truth: MotionState, state: MotionState, { missed, others }: {
 }
 
 /** Chance of reading a look wrongly: the hand's own, and what a movement too small to see adds to it. */
-const misreadChance = (look: KinematicLook, { state, visible }: Predicted): number =>
+const misreadChance = (look: KinematicLook, { state, visible }: Prediction): number =>
   look.misread + (0.6 - look.misread) * (state === 'turns' ? missedMovement(visible) : 0);
 
 /** Chance of misreading a kinematic look on a healthy chain, for people to see before they trust their eyes. */
@@ -153,7 +153,7 @@ export const healthyMisread = (pack: Pack, look: KinematicLook): number =>
 /** Chance scale of missing a movement of so many times the visible one: 1 at none, e⁻¹·⁵ at one, nil at two. */
 const missedMovement = (times: number) => Math.exp(-1.5 * times * times);
 
-interface Predicted {
+interface Prediction {
   readonly state: MotionState;
   /** The movement, as a multiple of one that can be seen. */
   readonly visible: number;
@@ -162,7 +162,7 @@ interface Predicted {
 /** What the watched body does under a hypothesis. */
 const predictor =
   (look: KinematicLook, watch: string, bodies: OutcomesAtOptions['bodies']) =>
-  (hypothesis: Hypothesis): Predicted => {
+  (hypothesis: Hypothesis): Prediction => {
     if (look.power === 'own' && takingPower(look, hypothesis).length > 0) return { state: 'still', visible: 0 };
     const moved = bodies(jointFaults(hypothesis));
     // Where what one drives will not go, that is all there is to see, however far away one looks.

@@ -80,6 +80,6 @@ export type {
   Proof,
   ProofPhase,
   Setting,
-  SettingWanted,
+  SettingTarget,
   TableLook,
 } from './packParts.ts';

@@ -184,8 +184,18 @@ export const gearCard = z.strictObject({
 
 /** What is set, each at a desk of its own. */
 export const SETTINGS = [
-  ...(['shims', 'standOff', 'eccentric', 'backlash', 'rimPlay', 'timing', 'oneWay', 'seal'] as const),
-  ...(['lock', 'torque', 'fill', 'afterwards'] as const),
+  'shims',
+  'standOff',
+  'eccentric',
+  'backlash',
+  'rimPlay',
+  'timing',
+  'oneWay',
+  'seal',
+  'lock',
+  'torque',
+  'fill',
+  'afterwards',
 ] as const;
 export type Setting = (typeof SETTINGS)[number];
 
@@ -206,7 +216,7 @@ export const settingWanted = z.strictObject({
   /** Of what is done after the mechanics: the state of the machine in which it works; in another it behaves otherwise. */
   state: text.optional(),
 });
-export type SettingWanted = z.infer<typeof settingWanted>;
+export type SettingTarget = z.infer<typeof settingWanted>;
 
 /** By hand, powered with the load off, in use, and after days or months. */
 export const PROOF_PHASES = ['hand', 'unloaded', 'inUse', 'later'] as const;

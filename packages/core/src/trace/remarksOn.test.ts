@@ -144,26 +144,32 @@ test('what a family file leaves out', () => {
   };
   expect(look.parse(least)).toEqual({
     ...least,
-    ...{
-      needs: [],
-      while: [],
-      power: 'hand',
-      tools: [],
-      helper: false,
-      cautions: [],
-      held: [],
-      apart: [],
-      underLoad: false,
-      misread: 0.04,
-      words: {},
-      takes: [],
-      shows: {},
-    },
+    needs: [],
+    while: [],
+    power: 'hand',
+    tools: [],
+    helper: false,
+    cautions: [],
+    held: [],
+    apart: [],
+    underLoad: false,
+    misread: 0.04,
+    words: {},
+    takes: [],
+    shows: {},
   });
   expect(question.parse({ fact: 'hours', ask: 'Hours', kind: 'number' }).choices).toEqual([]);
   const { id, name, summary, complaints, driveline, order, faults, looks, proofs } = sound;
   expect(packSchema.parse({ id, name, summary, complaints, driveline, order, faults, looks, proofs })).toMatchObject({
-    ...{ safetyCritical: false, questions: [], branches: [], auxiliaries: [], cautions: [], steps: [], gears: [] },
-    ...{ closing: [], whileOpen: [], textbookOrder: [] },
+    safetyCritical: false,
+    questions: [],
+    branches: [],
+    auxiliaries: [],
+    cautions: [],
+    steps: [],
+    gears: [],
+    closing: [],
+    whileOpen: [],
+    textbookOrder: [],
   });
 });

@@ -33,12 +33,12 @@ export function unsafe(pack: Pack, { look: id, undo, steps }: LookAdvice, reache
   ];
 }
 
-interface Replayed {
+interface MachineStates {
   readonly holds: ReadonlyMap<string, boolean>;
   readonly standsOn: string;
 }
 
-function replayed(pack: Pack, done: readonly string[]): Replayed {
+function replayed(pack: Pack, done: readonly string[]): MachineStates {
   const steps = stepsNamed(pack.steps, done);
   let standsOn = 'ground';
   for (const step of steps) {
@@ -48,7 +48,7 @@ function replayed(pack: Pack, done: readonly string[]): Replayed {
   return { holds: statesAfter(pack, steps), standsOn };
 }
 
-function wrongWith(pack: Pack, what: Look | Step, { holds, standsOn }: Replayed): readonly string[] {
+function wrongWith(pack: Pack, what: Look | Step, { holds, standsOn }: MachineStates): readonly string[] {
   const { id, handsAt = 'in', stands = 'stands', moves = 'powered' } = what;
   const powered = [...new Set(pack.states.flatMap(({ powers }) => powers))].filter((body) =>
     pack.states.every((state) => !state.powers.includes(body) || holds.get(state.id) === true),
@@ -67,7 +67,7 @@ const ORDER = ['ground', 'bench', 'stands', 'props'];
 /** What it stands on is the worse of what is said and what was done. */
 const worse = (said: string, done: string) => (ORDER.indexOf(said) > ORDER.indexOf(done) ? said : done);
 
-const coversOff = (pack: Pack, holds: Replayed['holds']): boolean =>
+const coversOff = (pack: Pack, holds: MachineStates['holds']): boolean =>
   pack.states.some(({ id, name }) => holds.get(id) !== true && COVER.test(name));
 
 /** Whether the last bodies of the drive line go along: wheels, the wall that the props hold. Where nothing says so, they may. */

@@ -1,4 +1,4 @@
-import { endedBy, reachOf, type Wanted } from '../access/state.ts';
+import { endedBy, reachOf, type Requirements } from '../access/state.ts';
 import type { Look, Pack } from './pack.ts';
 
 /** States that must hold for a look: those it names, and under own power those by which what it drives has its power. */
@@ -12,7 +12,7 @@ export const wantedBy = ({ states }: Pick<Pack, 'states'>, look: Look): readonly
 ];
 
 /** What must be done, what must hold, and what must be cut off, before a look can be taken. */
-export const lookWants = (pack: Pick<Pack, 'states' | 'steps'>, look: Look): Wanted => ({
+export const lookWants = (pack: Pick<Pack, 'states' | 'steps'>, look: Look): Requirements => ({
   needs: look.needs,
   while: wantedBy(pack, look),
   cutOff: [

@@ -32,9 +32,26 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
 ];
 /** One word for what shops and owners call by several, so that they meet. */
 const SAME: Readonly<Record<string, string>> = {
-  ...{ speedo: 'speedometer', kilometer: 'kilometre', kilometers: 'kilometre', km: 'kilometre', mileage: 'odometer', miles: 'kilometre' },
-  ...{ tire: 'tyre', tires: 'tyre', motorbike: 'motorcycle', ebike: 'bike', 'e-bike': 'bike', bicycle: 'bike', chainsaw: 'saw' },
-  ...{ handbrake: 'brake', strimmer: 'trimmer', brushcutter: 'trimmer', bangs: 'bang', loose: 'slack', oily: 'oil', stuck: 'seized' },
+  speedo: 'speedometer',
+  kilometer: 'kilometre',
+  kilometers: 'kilometre',
+  km: 'kilometre',
+  mileage: 'odometer',
+  miles: 'kilometre',
+  tire: 'tyre',
+  tires: 'tyre',
+  motorbike: 'motorcycle',
+  ebike: 'bike',
+  'e-bike': 'bike',
+  bicycle: 'bike',
+  chainsaw: 'saw',
+  handbrake: 'brake',
+  strimmer: 'trimmer',
+  brushcutter: 'trimmer',
+  bangs: 'bang',
+  loose: 'slack',
+  oily: 'oil',
+  stuck: 'seized',
 };
 const stems = new Map<string, string>();
 

@@ -71,7 +71,8 @@ function indexOf(packs: readonly Pack[]): Index {
 
 const linesOf = (pack: Pack): readonly Line[] => [
   {
-    ...{ id: pack.id, family: pack.id },
+    id: pack.id,
+    family: pack.id,
     text: [
       pack.name,
       ...pack.alsoCalled,
@@ -80,7 +81,9 @@ const linesOf = (pack: Pack): readonly Line[] => [
     ].join('. '),
   },
   ...pack.complaints.map(({ id, says, phrases }) => ({
-    ...{ id: `${pack.id}/${id}`, family: pack.id, complaint: id },
+    id: `${pack.id}/${id}`,
+    family: pack.id,
+    complaint: id,
     text: [...says, ...phrases].join('. '),
   })),
 ];

@@ -2,7 +2,7 @@ import type { CylindricalQuantity, GearCard, GearState, Identification } from '@
 import { tellsApart } from '../NextReading.tsx';
 import { CYLINDRICAL_WORDS } from './words.ts';
 
-export interface Wanted {
+export interface ReadingRequest {
   readonly quantity: CylindricalQuantity;
   readonly name: string;
   readonly how: string;
@@ -12,7 +12,7 @@ export interface Wanted {
 }
 
 /** What to read next off a spur or helical gear: first what nothing can be said without, then what tells most. */
-export function wantedReading(card: GearCard, { readings }: GearState, found: Identification | undefined): Wanted | null {
+export function wantedReading(card: GearCard, { readings }: GearState, found: Identification | undefined): ReadingRequest | null {
   if (card.type === 'sector' && !readings.arcDeg)
     return of('arcDeg', 'A sector has no full round to count: teeth over an angle tell how many it would have.');
   if (!readings.teeth && !readings.arcDeg) {
@@ -32,7 +32,7 @@ export function wantedReading(card: GearCard, { readings }: GearState, found: Id
   return { quantity, name, how, why: tellsApart(expectedBits), ...(spanTeeth !== undefined && { over: spanTeeth }) };
 }
 
-function of(quantity: CylindricalQuantity, why: string): Wanted {
+function of(quantity: CylindricalQuantity, why: string): ReadingRequest {
   const { name, how } = CYLINDRICAL_WORDS[quantity];
   return { quantity, name, how, why };
 }

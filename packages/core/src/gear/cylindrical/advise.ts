@@ -5,19 +5,19 @@ import { cutOfHypothesis } from './evidence.ts';
 import type { IdentifyInput } from './identifySchema.ts';
 import { profileOf } from './profile.ts';
 import { spanOver, usualSpanTeeth } from './span.ts';
-import { type Ranked } from './ranked.ts';
+import { type CandidateRank } from './ranked.ts';
 
-type Measure = PossibleReading<Ranked>;
+type Measure = PossibleReading<CandidateRank>;
 
 const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
 
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
-export function adviseCylindrical(ranked: readonly Ranked[], noneOfThese: number, input: IdentifyInput): NextMeasurement {
+export function adviseCylindrical(ranked: readonly CandidateRank[], noneOfThese: number, input: IdentifyInput): NextMeasurement {
   const likely = ranked.filter(({ probability }) => probability > 1e-4).slice(0, 60);
   return bestReading(measuresLeft(likely, input), likely, noneOfThese);
 }
 
-function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurements, wear }: IdentifyInput): readonly Measure[] {
+function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, measurements, wear }: IdentifyInput): readonly Measure[] {
   const [first] = likely;
   if (!first) return [];
   const usual = usualSpan(first);
@@ -49,7 +49,7 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
             quantity: 'tipDiameterMm',
             minutes: 0.5,
             how: 'Caliper over the tips, two opposite teeth; with an odd count turn it to the largest reading.',
-            expect: (each: Ranked) =>
+            expect: (each: CandidateRank) =>
               [
                 profileOfRanked(each).tipDiameterMm,
                 Math.hypot(CALIPER, wear.maxTipLossMm / 4, 2 * each.shiftSd * each.hypothesis.size.moduleMm),
@@ -63,7 +63,7 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
             quantity: 'rootDiameterMm',
             minutes: 1,
             how: 'Knife edges of the caliper in two opposite spaces.',
-            expect: (each: Ranked) =>
+            expect: (each: CandidateRank) =>
               [
                 profileOfRanked(each).rootDiameterMm,
                 Math.hypot(CALIPER, 0.1 * each.hypothesis.size.moduleMm, 2 * each.shiftSd * each.hypothesis.size.moduleMm),
@@ -73,15 +73,15 @@ function measuresLeft(likely: readonly Ranked[], { teeth, teethOverArc, measurem
   ];
 }
 
-const profileOfRanked = ({ hypothesis, profileShift, thinningMm }: Ranked) =>
+const profileOfRanked = ({ hypothesis, profileShift, thinningMm }: CandidateRank) =>
   profileOf(cutOfHypothesis(hypothesis, profileShift, thinningMm));
 
-function spanOf({ hypothesis, profileShift, thinningMm }: Ranked, k: number): number {
+function spanOf({ hypothesis, profileShift, thinningMm }: CandidateRank, k: number): number {
   const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
   return spanOver(k, cut, profileOf(cut));
 }
 
-function usualSpan({ hypothesis, profileShift, thinningMm }: Ranked): number {
+function usualSpan({ hypothesis, profileShift, thinningMm }: CandidateRank): number {
   const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
   return usualSpanTeeth(cut, profileOf(cut));
 }

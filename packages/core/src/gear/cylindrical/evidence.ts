@@ -1,6 +1,6 @@
 import { logNormalDensity, normalDensity, normalBelow } from '../../inference/normal.ts';
 import { radians } from '../../quantity/angle.ts';
-import { combine, FINEST, type Measured } from '../../quantity/measured.ts';
+import { combine, FINEST, type Measurement } from '../../quantity/measured.ts';
 import { shiftEvidence, type ShiftedReading } from '../shiftEvidence.ts';
 import { readingSd } from '../worn.ts';
 import { SHIFTS, type Hypothesis } from './hypotheses.ts';
@@ -58,7 +58,7 @@ export function thicknessOf(hypothesis: Hypothesis, { measurements }: IdentifyIn
   const cut = cutOfHypothesis(hypothesis, 0, 0);
   const profile = profileOf(cut);
   const cosine = Math.cos(cut.pressureAngle);
-  const readings: Measured[] = spans.map(({ teeth, spanMm }) => ({
+  const readings: Measurement[] = spans.map(({ teeth, spanMm }) => ({
     value: spanMm.value - spanOver(teeth, cut, profile),
     plusMinus: readingSd(spanMm.plusMinus),
   }));

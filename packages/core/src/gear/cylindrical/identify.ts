@@ -11,7 +11,7 @@ import type { Candidate, Identification, IdentifyInput } from './identifySchema.
 import { overPins } from './overPins.ts';
 import { profileOf } from './profile.ts';
 import { spanOver, usualSpanTeeth } from './span.ts';
-import { type Ranked } from './ranked.ts';
+import { type CandidateRank } from './ranked.ts';
 
 /** Candidates less likely than this are dropped, and the rest shared out again. */
 const NEGLIGIBLE = 1e-6;
@@ -40,13 +40,13 @@ export function identifyCylindrical(given: IdentifyInput): Identification {
   };
 }
 
-type Weighed = Omit<Ranked, 'probability'> & { readonly log: number };
+type CandidateWeight = Omit<CandidateRank, 'probability'> & { readonly log: number };
 
 /**
  * Every standard gear with its evidence, those apart that cannot reach a millionth of the best: how well the
  * readings of the tooth's thickness agree among themselves bounds what the others can make of it, and is had at once.
  */
-function likeliest(input: IdentifyInput, none: number): readonly Weighed[] {
+function likeliest(input: IdentifyInput, none: number): readonly CandidateWeight[] {
   const bounded = hypothesesOf(input).flatMap((hypothesis) => {
     const thickness = thicknessOf(hypothesis, input);
     if (thickness === 'impossible') return [];
@@ -54,7 +54,7 @@ function likeliest(input: IdentifyInput, none: number): readonly Weighed[] {
     return [{ hypothesis, thickness, share, bound: share + (thickness?.agreement ?? 0) - Math.log(thickness?.sd ?? 1) }];
   });
   bounded.sort((p, q) => q.bound - p.bound);
-  const found: Weighed[] = [];
+  const found: CandidateWeight[] = [];
   let best = none;
   // What the tips, the roots and the distance can add at most, to whichever gear it was.
   const most = mostOfDiameters(input);
@@ -96,8 +96,8 @@ function merged(input: IdentifyInput): IdentifyInput {
 }
 
 /** Helix angles are steps of one reading, not gears of their own: their chances add up under the likeliest. */
-function bestHelixEach(list: readonly Weighed[]): Weighed[] {
-  const byGear = new Map<string, Weighed>();
+function bestHelixEach(list: readonly CandidateWeight[]): CandidateWeight[] {
+  const byGear = new Map<string, CandidateWeight>();
   for (const each of list) {
     const { size, teeth, pressureAngleDeg, helixAngleDeg } = each.hypothesis;
     const key = `${size.system}/${size.size}/${teeth}/${pressureAngleDeg}/${helixAngleDeg === 0}`;
@@ -131,7 +131,7 @@ function check({ teeth, measurements }: IdentifyInput): void {
   });
 }
 
-function candidateOf({ hypothesis, probability, profileShift, thinningMm }: Ranked, { measurements }: IdentifyInput): Candidate {
+function candidateOf({ hypothesis, probability, profileShift, thinningMm }: CandidateRank, { measurements }: IdentifyInput): Candidate {
   const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
   const profile = profileOf(cut);
   const counts = [...new Set([usualSpanTeeth(cut, profile), ...measurements.spans.map(({ teeth }) => teeth)])];

@@ -1,6 +1,6 @@
 import { type Hypothesis } from './hypotheses.ts';
 
-export interface Ranked {
+export interface CandidateRank {
   readonly hypothesis: Hypothesis;
   readonly probability: number;
   readonly profileShift: number;

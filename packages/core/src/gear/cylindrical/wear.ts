@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { combine, measuredLength, type Measured } from '../../quantity/measured.ts';
+import { combine, measuredLength, type Measurement } from '../../quantity/measured.ts';
 import { checked } from './dimensions.ts';
 import { overPins, thinningFromPins } from './overPins.ts';
 import { cutOf, POINTED_TIP, profileOf, thicknessAt, type Cut, type Profile } from './profile.ts';
@@ -94,14 +94,14 @@ function tipOf({ measured }: WearInput, cut: Cut, profile: Profile): number {
 }
 
 /** Teeth grow thinner, never thicker, and cannot lose more than they have. */
-function checkThinning({ value, plusMinus }: Measured, cut: Cut, profile: Profile, path: string): void {
+function checkThinning({ value, plusMinus }: Measurement, cut: Cut, profile: Profile, path: string): void {
   if (value < -largest(cut.normalModuleMm, plusMinus) || value > profile.thicknessMm + 4 * plusMinus) {
     throw fail('impossibleGeometry', path, { reason: 'notThisThickness', thinnerMm: value, thicknessMm: profile.thicknessMm });
   }
 }
 
 /** Thinning against the drawn gear, by each reading. */
-function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly Measured[] {
+function readings({ measured }: WearInput, cut: Cut, profile: Profile): readonly Measurement[] {
   const drawn = cut.thinningMm;
   const fromSpans = measured.spans.map(({ teeth, spanMm }, i) => {
     if (teeth >= cut.teeth) throw fail('outOfRange', `measured.spans.${i}.teeth`, { minimum: 1, maximum: cut.teeth - 1, given: teeth });
@@ -139,8 +139,8 @@ function pinSlope(pinMm: number, cut: Cut, profile: Profile): number | null {
   return now === null || thinner === null ? null : step / (now - thinner);
 }
 
-interface Judged {
-  readonly thinning: Measured;
+interface WearJudgement {
+  readonly thinning: Measurement;
   readonly limitMm: number;
   readonly limitSource: string;
   readonly tipThicknessLeftMm: number;
@@ -148,7 +148,7 @@ interface Judged {
   readonly missing: number;
 }
 
-function judge({ thinning, limitMm, limitSource, tipThicknessLeftMm, module, missing }: Judged): Pick<Wear, 'verdict' | 'reasons'> {
+function judge({ thinning, limitMm, limitSource, tipThicknessLeftMm, module, missing }: WearJudgement): Pick<Wear, 'verdict' | 'reasons'> {
   const share = thinning.value / limitMm;
   const of = `${thinning.value.toFixed(3)} mm thinner than new; the limit is ${limitMm.toFixed(3)} mm (${limitSource})`;
   const replace = [

@@ -4,14 +4,14 @@ import { bestReading, type PossibleReading } from '../bestReading.ts';
 import { predictWorm } from './predict.ts';
 import { ROOT_SD, type WormHypothesis, type WormReadings } from './hypothesis.ts';
 
-interface Ranked {
+interface WormCandidate {
   readonly hypothesis: WormHypothesis;
   readonly probability: number;
   readonly pitchDiameterMm: number;
   readonly pitchDiameterSdMm: number;
 }
 
-interface Measure extends PossibleReading<Ranked> {
+interface Measure extends PossibleReading<WormCandidate> {
   readonly done: boolean;
 }
 
@@ -20,7 +20,7 @@ const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
 
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function adviseWorm(
-  ranked: readonly Ranked[],
+  ranked: readonly WormCandidate[],
   noneOfThese: number,
   readings: WormReadings,
   starts: number | undefined,
@@ -31,7 +31,7 @@ export function adviseWorm(
 }
 
 function measures(readings: WormReadings, starts: number | undefined): readonly Measure[] {
-  const predicted = ({ hypothesis: { size, starts: n }, pitchDiameterMm }: Ranked) => predictWorm(size.moduleMm, n, pitchDiameterMm);
+  const predicted = ({ hypothesis: { size, starts: n }, pitchDiameterMm }: WormCandidate) => predictWorm(size.moduleMm, n, pitchDiameterMm);
   return [
     {
       quantity: 'starts',

@@ -1,6 +1,6 @@
 import { integrateLog } from '../../inference/integrate.ts';
 import { logNormalDensity } from '../../inference/normal.ts';
-import type { Measured } from '../../quantity/measured.ts';
+import type { Measurement } from '../../quantity/measured.ts';
 import { degrees, radians } from '../../quantity/angle.ts';
 import { WORM_DEDENDUM } from './dimensions.ts';
 import { CENTRE_SD, QUOTIENT_RANGE, ROOT_SD, type WormHypothesis, type WormReadings } from './hypothesis.ts';
@@ -40,7 +40,7 @@ export function noneOfTheseEvidence({ tipDiameterMm, rootDiameterMm, axialPitch,
 
 function logLikelihood(d: number, { size: { moduleMm: m }, starts }: WormHypothesis, readings: WormReadings, maxTipLossMm: number): number {
   const { tipDiameterMm, rootDiameterMm, axialPitch, leadAngleDeg, centreDistanceMm } = readings;
-  const normal = (read: Measured, mean: number, makerSd = 0) => logNormalDensity(read.value, mean, readingSd(read.plusMinus, makerSd));
+  const normal = (read: Measurement, mean: number, makerSd = 0) => logNormalDensity(read.value, mean, readingSd(read.plusMinus, makerSd));
   let log = 0;
   if (tipDiameterMm) log += logWorn(tipDiameterMm.value, d + 2 * m, readingSd(tipDiameterMm.plusMinus), maxTipLossMm);
   if (rootDiameterMm) log += normal(rootDiameterMm, d - 2 * WORM_DEDENDUM * m, 2 * ROOT_SD * m);

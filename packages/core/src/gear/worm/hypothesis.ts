@@ -1,4 +1,4 @@
-import type { Measured } from '../../quantity/measured.ts';
+import type { Measurement } from '../../quantity/measured.ts';
 import type { StandardSize } from '../standardSizes.ts';
 
 export interface WormHypothesis {
@@ -7,11 +7,11 @@ export interface WormHypothesis {
 }
 
 export interface WormReadings {
-  readonly tipDiameterMm?: Measured | undefined;
-  readonly rootDiameterMm?: Measured | undefined;
-  readonly axialPitch?: { readonly threads: number; readonly lengthMm: Measured } | undefined;
-  readonly leadAngleDeg?: Measured | undefined;
-  readonly centreDistanceMm?: { readonly wheelTeeth: number; readonly distanceMm: Measured } | undefined;
+  readonly tipDiameterMm?: Measurement | undefined;
+  readonly rootDiameterMm?: Measurement | undefined;
+  readonly axialPitch?: { readonly threads: number; readonly lengthMm: Measurement } | undefined;
+  readonly leadAngleDeg?: Measurement | undefined;
+  readonly centreDistanceMm?: { readonly wheelTeeth: number; readonly distanceMm: Measurement } | undefined;
 }
 
 /** How often small worms have so many starts (judgement: most have one or two). */
