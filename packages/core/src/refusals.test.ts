@@ -298,7 +298,7 @@ const broken = (change: (pack: Loose) => void) => {
 const table = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'table');
 const moving = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'kinematic');
 
-test.each<[string, (pack: Loose) => void, RegExp, object]>([
+const OF_A_FILE: readonly [string, (pack: Loose) => void, RegExp, object][] = [
   ['sharesNotOne', (pack) => void Object.assign(pack.faults[0] ?? {}, { modes: [{ share: 0.4 }] }), /^faults\.0\.modes$/, { given: 0.4 }],
   [
     'faultNotAtJoint',
@@ -321,7 +321,9 @@ test.each<[string, (pack: Loose) => void, RegExp, object]>([
     {},
   ],
   ['stepNeedsItself', (pack) => void Object.assign(pack.steps[0] ?? {}, { needs: [pack.steps[0]?.id] }), /^steps\.0\.needs$/, {}],
-])('a family file is refused as %s', (reason, change, path, detail) => {
+];
+
+test.each(OF_A_FILE)('a family file is refused as %s', (reason, change, path, detail) => {
   const mistake = broken(change);
   expect(mistake).toMatchObject({ code: 'contradiction', detail: { reason, ...detail } });
   expect(mistake?.path).toMatch(path);
@@ -340,13 +342,7 @@ test('a model that changes what a joint does not have is refused by the joint', 
 test('every reason is reached by a test, or is named here as what only a file or an entry can bring', () => {
   const reached = new Set(REFUSALS.map(([, , , detail]) => (detail as { reason: string }).reason));
   const elsewhere = [
-    'sharesNotOne',
-    'faultNotAtJoint',
-    'driveOfOtherKind',
-    'chancesNotOne',
-    'notDrawn',
-    'limitsBetweenResults',
-    'stepNeedsItself',
+    ...OF_A_FILE.map(([reason]) => reason),
     'laterWithoutDays',
     'limitsCrossed',
     'cautionForbids',
