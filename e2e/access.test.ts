@@ -116,6 +116,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await link(page, 'Open').click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-square').click();
+  await done(page, 'Plug lead off');
   await done(page, 'Head off the tube');
   const job = page.url().split('/open')[0] ?? '';
   await page.goto(`${job}/verdict`);
@@ -136,6 +137,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   for (const piece of ['Head on, shaft home', 'Cutter clamped']) await done(page, piece);
   await page.getByTestId('take-back').click();
   await done(page, 'Cutter clamped');
+  await done(page, 'Plug lead on');
   await proveAll(page);
   await page.getByTestId('close-job').click();
   await page.getByText('The ledger does not balance.', { exact: false }).waitFor();

@@ -101,5 +101,7 @@ test('something that the family does not foresee is kept as evidence, and two th
   await page.getByTestId('part-gone').click();
   await page.getByTestId('part-bearing').click();
   await page.getByTestId('say-two').click();
+  // What settles a fault is asked back once.
+  await page.getByTestId('settles-yes').click();
   await page.getByText(/^Verdict: both/).waitFor();
 });
