@@ -1,6 +1,6 @@
-import { createDataSource, openDataSource } from './dataSource.ts';
+import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
-import { inCluster } from './testing.ts';
+import { databaseIn, inCluster } from './testing.ts';
 
 /**
  * Before the tests of a run: the made-up shop is written into one database, of which each test takes a copy. Those of
@@ -12,14 +12,12 @@ export default async function fillOnce(): Promise<void> {
   const name = `filled_${process.pid}`;
   for (const left of await leftBehind(cluster)) await inCluster(cluster, `DROP DATABASE ${left} WITH (FORCE)`);
   await inCluster(cluster, `CREATE DATABASE ${name}`);
-  await (await openDataSource(Object.assign(new URL(cluster), { pathname: `/${name}` }).href, seedDemo)).destroy();
+  await (await openDataSource(databaseIn(cluster, name), seedDemo)).destroy();
   process.env.FILLED_DATABASE = name;
 }
 
 async function leftBehind(cluster: string): Promise<readonly string[]> {
-  const dataSource = await createDataSource(cluster).initialize();
-  const rows = await dataSource.query<{ name: string }[]>("SELECT datname AS name FROM pg_database WHERE datname LIKE 'filled\\_%'");
-  await dataSource.destroy();
+  const rows = await inCluster<{ name: string }>(cluster, "SELECT datname AS name FROM pg_database WHERE datname LIKE 'filled\\_%'");
   return rows.map(({ name }) => name).filter((name) => !isRunning(Number(name.split('_')[1])));
 }
 

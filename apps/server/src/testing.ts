@@ -42,14 +42,16 @@ export async function testServer(): Promise<TestServer> {
 /** A database with nothing in it, not even tables. */
 export const emptyDatabase = () => databaseLike();
 
+/** The address of a database of the cluster. */
+export const databaseIn = (cluster: string, name: string): string => Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
+
 /** A copy of a database of the cluster, or an empty one. */
 async function databaseLike(template = 'template1'): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
   const cluster = process.env.TEST_DATABASE_URL;
   if (!cluster) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `t_${randomUUID().replaceAll('-', '')}`;
   await inCluster(cluster, `CREATE DATABASE ${name} TEMPLATE ${template}`);
-  const url = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
-  return { url, drop: () => inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`) };
+  return { url: databaseIn(cluster, name), drop: async () => void (await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`)) };
 }
 
 /** One more server process on the same database, as it would run elsewhere. */
@@ -126,11 +128,11 @@ async function signedIn(app: FastifyInstance, dataSource: DataSource): Promise<I
   };
 }
 
-export async function inCluster(url: string, sql: string): Promise<void> {
+export async function inCluster<Row extends pg.QueryResultRow>(url: string, sql: string): Promise<readonly Row[]> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   try {
-    await client.query(sql);
+    return (await client.query<Row>(sql)).rows;
   } finally {
     await client.end();
   }

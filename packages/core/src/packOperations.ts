@@ -29,9 +29,10 @@ export const familyIn =
 /** The operations that work on a machine family, named or handed in whole. */
 export function packOperations(families: Families) {
   const named = familyIn(families);
-  const family = (given: string | Pack): Pack => (typeof given === 'string' ? named(given) : inside('family', () => checkPack(given)));
-  const among = (given: string | Pack, i: number) =>
-    typeof given === 'string' ? named(given, `families.${i}`) : inside(`families.${i}`, () => checkPack(given));
+  const family = (given: string | Pack, field = 'family'): Pack =>
+    typeof given === 'string' ? named(given, field) : inside(field, () => checkPack(given));
+  const eachOnce = (list: readonly (string | Pack)[]): readonly Pack[] =>
+    list.map((given, i) => family(given, `families.${i}`)).filter(({ id }, i, all) => all.findIndex((other) => other.id === id) === i);
   let every: readonly Pack[] | undefined;
   const all = () => (every ??= families.ids().map((id) => named(id)));
   return {
@@ -54,7 +55,7 @@ export function packOperations(families: Families) {
       input: wordsInput,
       output: wordsOutput,
       work: ({ words, families: given, most }) => ({
-        matches: [...findByWords(given.length > 0 ? given.map((each, i) => among(each, i)) : all(), words, most)],
+        matches: [...findByWords(given.length > 0 ? eachOnce(given) : all(), words, most)],
       }),
     }),
   };

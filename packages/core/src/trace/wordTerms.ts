@@ -134,7 +134,6 @@ export function spelled(word: string, { words, stems: used }: Vocabulary): strin
 
 export const isNegated = (term: string) => term.startsWith(NOT);
 export const withoutNot = (term: string) => (isNegated(term) ? term.slice(NOT.length) : term);
-export const negated = (term: string) => `${NOT}${term}`;
 
 /** Words of which one is said where the other is not: who says the one never means the other. */
 const PAIRS =
@@ -151,4 +150,4 @@ for (const pair of PAIRS.split(' ')) {
 
 /** What the opposite of a term is called; of what is not, the thing itself. */
 export const oppositesOf = (term: string): ReadonlySet<string> =>
-  isNegated(term) ? new Set([withoutNot(term)]) : new Set([negated(term), ...(opposites.get(term) ?? [])]);
+  isNegated(term) ? new Set([withoutNot(term)]) : new Set([`${NOT}${term}`, ...(opposites.get(term) ?? [])]);

@@ -28,9 +28,9 @@ const OPPOSITE = { pair: 0, not: 0.35 } as const;
 
 function indexOf(packs: readonly Pack[]): Index {
   const lines = packs.flatMap(linesOf);
-  const vocabulary = new Set(lines.flatMap(({ text }) => termsOf(text)));
   const termsIn = new Map(lines.map(({ id, text }) => [id, new Set(termsOf(text))]));
-  const machines = new Set(lines.flatMap(({ complaint, text }) => (complaint === undefined ? termsOf(text) : [])));
+  const vocabulary = new Set([...termsIn.values()].flatMap((terms) => [...terms]));
+  const machines = new Set(packs.flatMap(({ id }) => [...(termsIn.get(id) ?? [])]));
   // "I cannot shift my motorcycle": what is not is the shifting.
   const meant = (term: string) => (!vocabulary.has(term) && machines.has(withoutNot(term)) ? withoutNot(term) : term);
   const used = vocabularyOf(lines.map(({ text }) => text));
@@ -97,13 +97,15 @@ const NAMED = 0.12;
  * Which machine families, and which of their complaints, an owner's own words mean, best first (BM25 over stems, with slips of
  * the keyboard, "not" kept as said). A complaint is named where words of it were said, one for each half of a sentence; where
  * only the machine was named, there is none.
+ *
+ * @param packs each once
  */
-export function findByWords(given: readonly Pack[], words: string, most: number): readonly Match[] {
-  const isTwice = given.some(({ id }, i) => given.findIndex((other) => other.id === id) !== i);
-  const packs = isTwice ? given.filter(({ id }, i) => given.findIndex((other) => other.id === id) === i) : given;
+export function findByWords(packs: readonly Pack[], words: string, most: number): readonly Match[] {
   const index = indexFor(packs);
   const hits = index.search(words);
-  const clauses = clausesOf(words).map((clause) => index.search(clause).filter(({ complaint }) => complaint !== undefined));
+  const parts = clausesOf(words);
+  // One clause alone is all the words.
+  const clauses = (parts.length > 1 ? parts : []).map((clause) => index.search(clause).filter(({ complaint }) => complaint !== undefined));
   const matches = packs.map((pack) => {
     const own = hits.filter(({ family }) => family === pack.id);
     const among = complaintsOf(
@@ -144,16 +146,15 @@ function saysOf(pack: Pack, complaint: string, words: string): string {
   return [...says].sort((p, q) => shared(q) - shared(p))[0] ?? '';
 }
 
-const kept = new WeakMap<readonly Pack[], Index>();
-const keptOfOne = new WeakMap<Pack, Index>();
+const kept = new WeakMap<object, Index>();
 
-/** Worked out once for the same list of packs, and for a pack alone. */
+/** Worked out once for the same list of packs, and for a pack alone whatever list it comes in. */
 function indexFor(packs: readonly Pack[]): Index {
-  const [only] = packs;
-  const before = packs.length === 1 && only ? keptOfOne.get(only) : kept.get(packs);
+  const [first] = packs;
+  const key = first && packs.length === 1 ? first : packs;
+  const before = kept.get(key);
   if (before) return before;
   const made = indexOf(packs);
-  if (packs.length === 1 && only) keptOfOne.set(only, made);
-  else kept.set(packs, made);
+  kept.set(key, made);
   return made;
 }
