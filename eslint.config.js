@@ -132,9 +132,29 @@ const mayNotImport = (files, names, message) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: names, message }] }] },
 });
 
+/** `each` is for what is read at a glance: a callback or loop of three lines at most; what is longer names what it goes over. */
+const shortEach = {
+  meta: { type: 'suggestion', schema: [] },
+  create: (context) => {
+    const named = (node) => node?.type === 'Identifier' && node.name === 'each';
+    const check = (node, isNamed) => {
+      const { start, end } = node.loc;
+      if (isNamed && end.line - start.line > 2) context.report({ node, message: '`each` over more than three lines: name what it is.' });
+    };
+    const ofFunction = (node) => check(node, node.params.some(named));
+    return {
+      ArrowFunctionExpression: ofFunction,
+      FunctionExpression: ofFunction,
+      FunctionDeclaration: ofFunction,
+      ForOfStatement: (node) => check(node, node.left.type === 'VariableDeclaration' && named(node.left.declarations[0].id)),
+    };
+  },
+};
+
 export default tseslint.config(
   { ignores: ['**/node_modules/', '**/dist/', '**/.expo/', '.data/', '.cache/', 'test-output/', '**/*.d.ts'] },
   js.configs.recommended,
+  { plugins: { badger: { rules: { 'short-each': shortEach } } }, rules: { 'badger/short-each': 'error' } },
   ...tseslint.configs.strict,
   {
     rules: {

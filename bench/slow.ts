@@ -33,9 +33,9 @@ async function ask({ op, input }: Case): Promise<{ status: number; ms: number }>
 }
 const askAll = async () => {
   const answers: Record<string, string> = {};
-  for (const each of heavy) {
-    const { status, ms } = await ask(each);
-    answers[each.op] = `${status}, ${ms} ms`;
+  for (const request of heavy) {
+    const { status, ms } = await ask(request);
+    answers[request.op] = `${status}, ${ms} ms`;
   }
   return answers;
 };

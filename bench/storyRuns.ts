@@ -65,8 +65,8 @@ export interface OwnResult {
   readonly minutes: number;
 }
 
-export function byItself(each: Story, pack: Pack): OwnResult {
-  const shows = machine(each, pack);
+export function byItself(story: Story, pack: Pack): OwnResult {
+  const shows = machine(story, pack);
   const seen: { look: string; result: string }[] = [];
   const found: string[] = [];
   const trespasses: string[] = [];
@@ -78,11 +78,11 @@ export function byItself(each: Story, pack: Pack): OwnResult {
       next,
       verdict,
       end: ended,
-    } = traceNext(traceInput.parse({ family: each.family, facts: each.facts, observations: seen, reached, found }), pack);
+    } = traceNext(traceInput.parse({ family: story.family, facts: story.facts, observations: seen, reached, found }), pack);
     if (verdict) {
-      if (verdict.faults.some((fault) => !each.verdict.includes(fault) && !each.accept?.includes(fault))) return end(false, true);
+      if (verdict.faults.some((fault) => !story.verdict.includes(fault) && !story.accept?.includes(fault))) return end(false, true);
       found.push(...verdict.faults);
-      if (each.verdict.every((fault) => found.includes(fault))) return end(true, false);
+      if (story.verdict.every((fault) => found.includes(fault))) return end(true, false);
       continue;
     }
     // That there is nothing else would be a wrong verdict too, where there is.

@@ -56,9 +56,9 @@ console.log(
 
 const folder = join(import.meta.dirname, 'stories', wanted === HELD_OUT ? HELD_OUT : '');
 const STORIES = storiesIn(folder).filter(isWanted);
-const rows = STORIES.map((each) => {
-  const pack = packForFacts(findFamily(each.family) as Pack, each.facts);
-  return { story: each, told: told(each, pack), own: byItself(each, pack) };
+const rows = STORIES.map((story) => {
+  const pack = packForFacts(findFamily(story.family) as Pack, story.facts);
+  return { story: story, told: told(story, pack), own: byItself(story, pack) };
 });
 const share = (list: typeof rows, test: (row: (typeof rows)[number]) => boolean) => list.filter(test).length / list.length;
 const figures = (list: typeof rows) => ({

@@ -201,12 +201,12 @@ function shortestProof(pack: Pack): number {
       return likelihood(id) >= 0.5 && mine / (mine + others) >= 0.6;
     });
   let [minutes, weight] = [0, 0];
-  for (const each of single) {
-    const fault = keysOf(each)[0] ?? '';
-    const proofs = pack.looks.filter((look) => sure(each.id, fault, look.id)).map((look) => minutesTo.get(look.id) ?? Infinity);
+  for (const machine of single) {
+    const fault = keysOf(machine)[0] ?? '';
+    const proofs = pack.looks.filter((look) => sure(machine.id, fault, look.id)).map((look) => minutesTo.get(look.id) ?? Infinity);
     if (proofs.length === 0) continue;
-    minutes += (prior[each.id] ?? 0) * Math.min(...proofs);
-    weight += prior[each.id] ?? 0;
+    minutes += (prior[machine.id] ?? 0) * Math.min(...proofs);
+    weight += prior[machine.id] ?? 0;
   }
   return minutes / weight;
 }

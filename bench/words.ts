@@ -76,11 +76,11 @@ console.table({
   ),
   'buttons alone': figures(sentences, bare),
 });
-for (const each of sentences) {
-  const { family, complaint, opposite, said } = judged(each, FAMILIES);
+for (const sentence of sentences) {
+  const { family, complaint, opposite, said } = judged(sentence, FAMILIES);
   if (!family || !complaint || opposite)
     console.log(
-      `${family ? '' : 'family '}${complaint ? '' : 'complaint '}${opposite ? 'opposite ' : ''}| ${each.words} | ${each.family}: ${each.complaints.join(', ')} | ${said}`,
+      `${family ? '' : 'family '}${complaint ? '' : 'complaint '}${opposite ? 'opposite ' : ''}| ${sentence.words} | ${sentence.family}: ${sentence.complaints.join(', ')} | ${said}`,
     );
 }
 console.log('to reach: family in the first three 95 %, complaint right or none 90 %, opposite never');

@@ -42,8 +42,8 @@ interface Figure {
 async function figures(stage: Stage, machine: string): Promise<readonly Figure[]> {
   const cookie = await cookieOf(stage.address, 'Imke');
   const list: Figure[] = [];
-  for (const each of ASKED) {
-    const asked = each === 'machine=' ? `machine=${machine}` : each;
+  for (const query of ASKED) {
+    const asked = query === 'machine=' ? `machine=${machine}` : query;
     const took: number[] = [];
     let text = '';
     for (let i = 0; i < TIMES; i++) {
@@ -53,7 +53,7 @@ async function figures(stage: Stage, machine: string): Promise<readonly Figure[]
       if (!answer.ok) throw new Error(`${asked}: ${answer.status} ${text}`);
       took.push(performance.now() - began);
     }
-    list.push({ asked: each, bytes: brotliCompressSync(text).length, ms: took.sort((p, q) => p - q)[Math.floor(TIMES / 2)] ?? NaN });
+    list.push({ asked: query, bytes: brotliCompressSync(text).length, ms: took.sort((p, q) => p - q)[Math.floor(TIMES / 2)] ?? NaN });
   }
   return list;
 }
@@ -77,8 +77,8 @@ const client = new pg.Client({ connectionString: stage.databaseUrl });
 await client.connect();
 try {
   const [{ id: machine }] = (await client.query<{ id: string }>('SELECT id FROM machines ORDER BY id LIMIT 1')).rows as [{ id: string }];
-  const grow = async (count: number, closed: boolean, each: number) => {
-    await client.query(MORE, [count, closed, each]);
+  const grow = async (count: number, closed: boolean, entries: number) => {
+    await client.query(MORE, [count, closed, entries]);
     await client.query('VACUUM ANALYZE');
   };
   const shops: { name: string; list: readonly Figure[]; usableMs: number }[] = [];

@@ -209,9 +209,9 @@ export async function proveAll(page: Page): Promise<void> {
     .getByTestId(/^passed-/)
     .first()
     .waitFor();
-  for (const each of await page.getByTestId(/^passed-/).all()) {
-    await each.click();
-    await page.locator(`[data-testid="${await each.getAttribute('data-testid')}"][aria-checked="true"]`).waitFor();
+  for (const row of await page.getByTestId(/^passed-/).all()) {
+    await row.click();
+    await page.locator(`[data-testid="${await row.getAttribute('data-testid')}"][aria-checked="true"]`).waitFor();
   }
 }
 

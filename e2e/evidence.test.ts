@@ -13,8 +13,8 @@ afterAll(() => stage.stop());
 /** Says what looks of this job show, wherever the advice stands, each as `look:result`. */
 async function see(page: Page, ...seen: string[]): Promise<void> {
   const [job = ''] = /^.*\/jobs\/[^/]+/.exec(page.url()) ?? [];
-  for (const each of seen) {
-    const [look = '', result = ''] = each.split(':');
+  for (const sight of seen) {
+    const [look = '', result = ''] = sight.split(':');
     await page.goto(`${job}/look/${look}`);
     await heading(page, 'What do you see?').waitFor();
     await confirmCautions(page);

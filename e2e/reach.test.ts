@@ -81,9 +81,9 @@ const pressable = (on: Page): Promise<SmallTarget[]> =>
   on.locator('button, a[href], [role=button], [role=link], [role=radio], input, textarea').evaluateAll((all) =>
     all
       .filter((each) => (each as HTMLElement).offsetParent !== null)
-      .map((each) => ({
-        name: (each.getAttribute('aria-label') ?? each.textContent ?? '').trim(),
-        height: each.getBoundingClientRect().height,
+      .map((element) => ({
+        name: (element.getAttribute('aria-label') ?? element.textContent ?? '').trim(),
+        height: element.getBoundingClientRect().height,
       })),
   );
 
@@ -117,8 +117,8 @@ describe.each(SCREENS)('%s', (_name, address) => {
 const overflow = (on: Page): Promise<string[]> =>
   on.evaluate(() =>
     [...document.querySelectorAll('[dir=auto], button, input')]
-      .filter((each) => {
-        const { left, right, width } = each.getBoundingClientRect();
+      .filter((element) => {
+        const { left, right, width } = element.getBoundingClientRect();
         return width > 0 && (left < -1 || right > window.innerWidth + 1);
       })
       .map((each) => (each.textContent ?? '').slice(0, 60)),

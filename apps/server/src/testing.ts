@@ -173,8 +173,8 @@ function browserOf(app: FastifyInstance) {
   ) => {
     const answer = await app.inject({ method, url, ...(payload && { payload }), headers: { ...(cookie && { cookie }), ...headers } });
     const given = answer.headers['set-cookie'];
-    for (const each of given === undefined ? [] : [given].flat()) {
-      const [name = '', value = ''] = (each.split(';')[0] ?? '').split('=');
+    for (const setCookie of given === undefined ? [] : [given].flat()) {
+      const [name = '', value = ''] = (setCookie.split(';')[0] ?? '').split('=');
       if (value === '') kept.delete(name);
       else kept.set(name, value);
     }

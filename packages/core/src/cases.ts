@@ -22,14 +22,14 @@ export interface CaseResult {
  * item by item as far as given, `{ "error": path }` expects a refusal naming that field.
  */
 export function runCases(operations: Operations, cases: readonly Case[]): readonly CaseResult[] {
-  return cases.map((each) => {
-    const wantedError = errorPath(each.expect);
+  return cases.map((goldenCase) => {
+    const wantedError = errorPath(goldenCase.expect);
     try {
-      const output = operations.runNamed(each.op, each.input);
+      const output = operations.runNamed(goldenCase.op, goldenCase.input);
       if (wantedError !== null) return { passed: false, why: `expected a refusal of ${wantedError}, got an answer` };
-      const why = disagreement(each.expect, output, {
+      const why = disagreement(goldenCase.expect, output, {
         path: '',
-        slack: { tolerance: each.tolerance ?? 1e-6, absolute: each.absolute ?? 0 },
+        slack: { tolerance: goldenCase.tolerance ?? 1e-6, absolute: goldenCase.absolute ?? 0 },
       });
       return why === null ? { passed: true } : { passed: false, why };
     } catch (error) {

@@ -77,10 +77,10 @@ export function createEntryStore(dataSource: DataSource, onStored: (jobIds: read
       const ready = await Promise.all(batch.map((raw) => readyOf(raw).catch((error: unknown) => receiptOf(raw, error))));
       const list = ready.flatMap((each) => ('status' in each ? [] : [each]));
       const results = list.length > 0 ? await queued(actor.shopId, list) : [];
-      return ready.map((each): EntryReceipt => {
-        if ('status' in each) return each;
-        const result = results[list.indexOf(each)];
-        return result instanceof Error || !result ? receiptOf(each.entry, result) : { id: each.entry.id, ...result };
+      return ready.map((item): EntryReceipt => {
+        if ('status' in item) return item;
+        const result = results[list.indexOf(item)];
+        return result instanceof Error || !result ? receiptOf(item.entry, result) : { id: item.entry.id, ...result };
       });
     },
   };
@@ -141,9 +141,9 @@ async function oneByOne(
   write: (some: readonly EntrySubmission[]) => Promise<readonly Result[]>,
 ): Promise<void> {
   const results: Result[] = [];
-  for (const each of list) {
+  for (const item of list) {
     try {
-      results.push(...(await write([each])));
+      results.push(...(await write([item])));
     } catch (error) {
       if (!(error instanceof Error) || list.length === 1 || isDatabaseAway(error) || isRecordReadOnly(error) || !isRefusedByColumn(error))
         return fail(error);

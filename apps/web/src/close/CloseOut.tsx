@@ -51,13 +51,13 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
     <Card>
       <Text variant="head">Close the job</Text>
       <View role="radiogroup" aria-label="How it ended" className="gap-2">
-        {(Object.keys(OUTCOMES) as Outcome[]).map((each) => (
+        {(Object.keys(OUTCOMES) as Outcome[]).map((choice) => (
           <Button
-            key={each}
-            label={OUTCOMES[each]}
-            variant={outcome === each ? 'chosen' : 'plain'}
-            checked={outcome === each}
-            onPress={() => setOutcome(each)}
+            key={choice}
+            label={OUTCOMES[choice]}
+            variant={outcome === choice ? 'chosen' : 'plain'}
+            checked={outcome === choice}
+            onPress={() => setOutcome(choice)}
           />
         ))}
       </View>

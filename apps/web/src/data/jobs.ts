@@ -30,10 +30,10 @@ export function useMachines(words: string, family?: string | undefined, retired 
     const known = query.data?.machines ?? [];
     const sought = words.toLowerCase().split(/\s+/).filter(Boolean);
     const local = writtenHere(box).filter(
-      (each) =>
-        !known.some(({ id }) => id === each.id) &&
-        (family === undefined || each.family === family) &&
-        sought.every((word) => `${each.label} ${each.owner} ${each.serial}`.toLowerCase().includes(word)),
+      (entry) =>
+        !known.some(({ id }) => id === entry.id) &&
+        (family === undefined || entry.family === family) &&
+        sought.every((word) => `${entry.label} ${entry.owner} ${entry.serial}`.toLowerCase().includes(word)),
     );
     return query.data || local.length > 0 ? { machines: [...local, ...known], more: query.data?.more ?? false } : undefined;
   }, [query.data, box, words, family]);
@@ -97,9 +97,9 @@ export function useShelf() {
   const box = useOutbox();
   const data = useMemo(() => {
     const known = new Set(query.data?.map(({ id }) => id));
-    const local = box.flatMap((each): ShelfItem[] =>
-      each.kind === 'shelf' && !known.has(each.item.id)
-        ? [{ ...each.item, by: each.by, addedAt: new Date().toISOString(), usedIn: null, gone: null }]
+    const local = box.flatMap((entry): ShelfItem[] =>
+      entry.kind === 'shelf' && !known.has(entry.item.id)
+        ? [{ ...entry.item, by: entry.by, addedAt: new Date().toISOString(), usedIn: null, gone: null }]
         : [],
     );
     return query.data || local.length > 0 ? [...local, ...(query.data ?? [])] : undefined;

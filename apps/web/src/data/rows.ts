@@ -107,9 +107,9 @@ export function withRow(held: Pages, row: JobRow, { state, machine, waits, again
   const was = held.pages.flatMap(({ rows }) => rows).find(({ id }) => id === row.id);
   // Events of one row may come across each other: the later entry has it, and with the same a move that is there.
   if (was && (was.seq > row.seq || (was.seq === row.seq && was.move && !row.move))) return held;
-  const pages = held.pages.map((each) => ({
-    ...each,
-    rows: each.rows.filter(({ id }) => belongs || id !== row.id).map((there) => (there.id === row.id ? row : there)),
+  const pages = held.pages.map((page) => ({
+    ...page,
+    rows: page.rows.filter(({ id }) => belongs || id !== row.id).map((there) => (there.id === row.id ? row : there)),
   }));
   const [first, ...rest] = pages;
   if (!was && belongs && words === '' && first) return { ...held, pages: [{ ...first, rows: [row, ...first.rows] }, ...rest] };

@@ -63,12 +63,12 @@ function Deciding({ view }: { view: JobView }) {
       <CostChart ranked={ranked} currency={currency} />
       {(problem ?? refused) ? <Text variant="danger">{problem ?? refused}</Text> : null}
       <View className="gap-3">
-        {ranked.map((each, i) => (
+        {ranked.map((option, i) => (
           <OptionCard
-            key={each.draft.option}
+            key={option.draft.option}
             jobId={job.id}
-            ranked={each}
-            first={i === 0 && each.rank !== null}
+            ranked={option}
+            first={i === 0 && option.rank !== null}
             currency={currency}
             unit={use.unit}
           />

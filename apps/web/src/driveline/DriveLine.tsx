@@ -43,13 +43,13 @@ function Line({ appearance, ids, from, narrow }: LineProps) {
       <View key={id} role="listitem">
         {joint ? <Link appearance={appearance} joint={joint} narrow={narrow} /> : null}
         <Station appearance={appearance} id={id} first={above === undefined} narrow={narrow} run={runOf(above !== undefined, goesOn)} />
-        {beside.map((each) => (
+        {beside.map((station) => (
           <Row
-            key={each.id}
+            key={station.id}
             appearance={appearance}
-            place={each.id}
-            name={each.name}
-            glyphs={[<BranchGlyph key="sign" colours={appearance.colours} lit={appearance.nextAt === each.id} last={!goesOn} />]}
+            place={station.id}
+            name={station.name}
+            glyphs={[<BranchGlyph key="sign" colours={appearance.colours} lit={appearance.nextAt === station.id} last={!goesOn} />]}
             quiet
             narrow={narrow}
             run={goesOn ? 'through' : 'none'}

@@ -24,9 +24,9 @@ export function FamiliesScreen() {
     <Screen title="Machine families" under={`${families.length} kinds of chain`} back="/" wide={wide}>
       <Field label="What does the owner say, or what is it?" value={words} onChangeText={setWords} />
       <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
-        {found.map((each) => (
-          <View key={each.pack.id} className={wide ? 'w-[380px]' : ''}>
-            <FamilyCard found={each} />
+        {found.map((family) => (
+          <View key={family.pack.id} className={wide ? 'w-[380px]' : ''}>
+            <FamilyCard found={family} />
           </View>
         ))}
       </View>

@@ -11,14 +11,14 @@ interface Props<Quantity extends string> {
 /** What cannot be pointed at in the drawing. */
 export const MoreReadings = <Quantity extends string>({ quantities, values, words, onPick }: Props<Quantity>) => (
   <View className="flex-row gap-2">
-    {quantities.map((each) => (
+    {quantities.map((quantity) => (
       <Button
-        key={each}
+        key={quantity}
         className="flex-1"
-        label={words[each].short}
-        detail={values[each] ?? 'measure'}
-        testID={`callout-${each}`}
-        onPress={() => onPick(each)}
+        label={words[quantity].short}
+        detail={values[quantity] ?? 'measure'}
+        testID={`callout-${quantity}`}
+        onPress={() => onPick(quantity)}
       />
     ))}
   </View>

@@ -71,13 +71,13 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
             <Delete color={colours.ink} size={24} />
           </Pressable>
           {words.kind === 'length'
-            ? LENGTH_UNITS.map((each) => (
+            ? LENGTH_UNITS.map((other) => (
                 <Choice
-                  key={each}
+                  key={other}
                   className="h-[54px]"
-                  label={UNIT_LABEL[each]}
-                  chosen={each === unit}
-                  onPress={() => lengthUnit.set(each)}
+                  label={UNIT_LABEL[other]}
+                  chosen={other === unit}
+                  onPress={() => lengthUnit.set(other)}
                 />
               ))
             : null}

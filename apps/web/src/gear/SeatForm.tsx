@@ -38,13 +38,13 @@ export function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: 
     <Card tone="next">
       <Text variant="head">Seat on the shaft</Text>
       <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="Shape of the seat">
-        {SEAT_SHAPES.map((each) => (
+        {SEAT_SHAPES.map((seatShape) => (
           <Button
-            key={each}
-            label={SEAT_WORDS[each]}
-            variant={each === shape ? 'chosen' : 'plain'}
-            checked={each === shape}
-            onPress={() => setShape(each)}
+            key={seatShape}
+            label={SEAT_WORDS[seatShape]}
+            variant={seatShape === shape ? 'chosen' : 'plain'}
+            checked={seatShape === shape}
+            onPress={() => setShape(seatShape)}
           />
         ))}
       </View>

@@ -69,9 +69,9 @@ export function SizedCard<Quantity extends GearQuantity, Candidate>({
   const lines = data?.candidates.map((each) => line(each, unit));
   const [asked, setAsked] = useState<Quantity | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
-  const callouts = CALLOUTS.flatMap((each) => {
-    const quantity = quantities.find((one) => one === each.quantity);
-    return quantity === undefined ? [] : [{ ...each, quantity }];
+  const callouts = CALLOUTS.flatMap((callout) => {
+    const quantity = quantities.find((one) => one === callout.quantity);
+    return quantity === undefined ? [] : [{ ...callout, quantity }];
   });
   return (
     <>

@@ -84,14 +84,14 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       <View className="flex-row flex-wrap gap-2">
         {pack.complaints
           .filter(({ id }) => id !== AT_SERVICE)
-          .flatMap((each) =>
-            each.says.map((text) => (
+          .flatMap((complaint) =>
+            complaint.says.map((text) => (
               <Button
                 key={text}
                 className="max-w-full"
                 label={text}
                 variant={pressed.includes(text) ? 'chosen' : 'plain'}
-                onPress={() => press(each, text)}
+                onPress={() => press(complaint, text)}
               />
             )),
           )}
@@ -122,13 +122,13 @@ function Meaning({ pack, words, said, onMean }: MeaningProps) {
     return (
       <Card tone="sunken">
         <Text variant="label">{said.length > 1 ? 'Taken as all of these' : 'Taken as'}</Text>
-        {said.map((each) => (
-          <View key={each.id} className="gap-1">
-            <Text variant="strong">{each.says[0]}</Text>
+        {said.map((complaint) => (
+          <View key={complaint.id} className="gap-1">
+            <Text variant="strong">{complaint.says[0]}</Text>
             <Button
               variant="quiet"
-              label={said.length > 1 ? `Not “${each.says[0]}”` : 'It does not mean that'}
-              onPress={() => onMean(said.filter(({ id }) => id !== each.id))}
+              label={said.length > 1 ? `Not “${complaint.says[0]}”` : 'It does not mean that'}
+              onPress={() => onMean(said.filter(({ id }) => id !== complaint.id))}
             />
           </View>
         ))}

@@ -26,18 +26,18 @@ export function FoundAtService({ pack, find, onFind }: Props) {
       <Text variant="head">Found at the service</Text>
       <Text variant="soft">It is kept as the first look, and tracing starts from it.</Text>
       <View className="gap-2">
-        {pack.finds.map((each) => {
-          const result = resultName(pack, each.look, each.result);
-          const look = pack.looks.find(({ id }) => id === each.look)?.name ?? each.look;
-          const chosen = find?.look === each.look && find.result === each.result;
+        {pack.finds.map((possible) => {
+          const result = resultName(pack, possible.look, possible.result);
+          const look = pack.looks.find(({ id }) => id === possible.look)?.name ?? possible.look;
+          const chosen = find?.look === possible.look && find.result === possible.result;
           return (
             <Button
-              key={`${each.look} ${each.result}`}
+              key={`${possible.look} ${possible.result}`}
               label={result}
               detail={look}
               variant={chosen ? 'chosen' : 'plain'}
-              testID={`find-${each.look}-${each.result}`}
-              onPress={() => onFind(each, `${result} (${look})`)}
+              testID={`find-${possible.look}-${possible.result}`}
+              onPress={() => onFind(possible, `${result} (${look})`)}
             />
           );
         })}

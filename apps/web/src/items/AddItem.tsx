@@ -57,14 +57,14 @@ function Form({ view, onDone }: { view: JobView; onDone: () => void }) {
       <Text variant="head">Add a part</Text>
       {field('name', 'What it is')}
       <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
-        {PLAIN_TYPES.map((each) => (
+        {PLAIN_TYPES.map((plainType) => (
           <Button
-            key={each}
-            label={attributeValue('type', each)}
-            variant={typed.type === each ? 'chosen' : 'plain'}
-            checked={typed.type === each}
-            testID={`kind-${each}`}
-            onPress={() => change({ type: typed.type === each ? undefined : each })}
+            key={plainType}
+            label={attributeValue('type', plainType)}
+            variant={typed.type === plainType ? 'chosen' : 'plain'}
+            checked={typed.type === plainType}
+            testID={`kind-${plainType}`}
+            onPress={() => change({ type: typed.type === plainType ? undefined : plainType })}
           />
         ))}
       </View>

@@ -38,17 +38,17 @@ export function ComesBackList({ list, currency }: { list: Learnt['comesBack']; c
           <View key={kind} className="gap-2" testID={`back-${kind}`}>
             <Text variant="head">{HEADS[kind][0]}</Text>
             <Text variant="soft">{HEADS[kind][1]}</Text>
-            {of.map((each) => {
-              const pack = families.find(({ id }) => id === each.family);
+            {of.map((comeback) => {
+              const pack = families.find(({ id }) => id === comeback.family);
               return (
-                <Card key={`${each.of} ${each.what}`}>
-                  <Text variant="strong">{each.name}</Text>
-                  <Text>{whatText(each, pack)}</Text>
+                <Card key={`${comeback.of} ${comeback.what}`}>
+                  <Text variant="strong">{comeback.name}</Text>
+                  <Text>{whatText(comeback, pack)}</Text>
                   <Text variant="soft">
-                    {each.times} times{each.among === null ? '' : ` of ${each.among}`}; {money(each.costMinor, currency)}
+                    {comeback.times} times{comeback.among === null ? '' : ` of ${comeback.among}`}; {money(comeback.costMinor, currency)}
                   </Text>
                   {kind === 'machine' ? (
-                    <Button variant="quiet" label="To its record" onPress={() => router.navigate(`/machines/${each.of}`)} />
+                    <Button variant="quiet" label="To its record" onPress={() => router.navigate(`/machines/${comeback.of}`)} />
                   ) : null}
                 </Card>
               );

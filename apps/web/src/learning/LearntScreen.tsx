@@ -84,11 +84,11 @@ function Lives({ lives }: { lives: Learnt['lives'] }) {
   }
   return (
     <>
-      {list.map((each) => (
+      {list.map((life) => (
         <LifeCard
-          key={[each.family, each.gear, each.unit, each.partNumber].join()}
-          part={each}
-          pack={families.find(({ id }) => id === each.family)}
+          key={[life.family, life.gear, life.unit, life.partNumber].join()}
+          part={life}
+          pack={families.find(({ id }) => id === life.family)}
         />
       ))}
       {lives.length > list.length ? (

@@ -69,11 +69,11 @@ export function UseLine({ history: { meters, parts }, jobs }: Props) {
           </G>
         ))}
         <Path d={path(read) ?? ''} fill="none" stroke={colours.accent} strokeWidth={3} />
-        {jobs.map((each, i) => (
+        {jobs.map((past, i) => (
           <Circle
             key={i}
-            cx={x(Date.parse(each))}
-            cy={y(valueAt(Date.parse(each)))}
+            cx={x(Date.parse(past))}
+            cy={y(valueAt(Date.parse(past)))}
             r={6}
             fill={colours.surface}
             stroke={colours.ink}

@@ -25,24 +25,24 @@ export function FitTable({ attributes }: { attributes: readonly AttributeFit[] }
           Part
         </Text>
       </View>
-      {attributes.map((each) => (
-        <View key={each.name} role="row" className="border-b border-line py-1">
+      {attributes.map((attribute) => (
+        <View key={attribute.name} role="row" className="border-b border-line py-1">
           <View className="flex-row">
             <Text role="cell" className="w-[38%]">
-              {attributeName(each.name)}
+              {attributeName(attribute.name)}
             </Text>
             <Text role="cell" className="w-[31%]">
-              {each.wanted === undefined ? 'not known' : attributeValue(each.name, each.wanted)}
+              {attribute.wanted === undefined ? 'not known' : attributeValue(attribute.name, attribute.wanted)}
             </Text>
             <Text role="cell" className="w-[31%]">
-              {each.part === undefined ? 'not given' : attributeValue(each.name, each.part)}
+              {attribute.part === undefined ? 'not given' : attributeValue(attribute.name, attribute.part)}
             </Text>
           </View>
           <View role="cell" className="flex-row items-center gap-2">
-            {sign(each.state, colours)}
-            <Text variant="soft">{fitText(each)}</Text>
+            {sign(attribute.state, colours)}
+            <Text variant="soft">{fitText(attribute)}</Text>
           </View>
-          {hasBar(each) ? <DifferenceBar fit={each} /> : null}
+          {hasBar(attribute) ? <DifferenceBar fit={attribute} /> : null}
         </View>
       ))}
     </View>

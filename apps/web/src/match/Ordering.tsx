@@ -39,14 +39,14 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
         <>
           {offers.length > 1 ? (
             <View role="radiogroup" aria-label="From whom" className="gap-2">
-              {offers.map((each) => (
+              {offers.map((offer) => (
                 <Button
-                  key={each.supplier}
-                  label={each.supplier}
-                  detail={detail(each)}
-                  variant={each === seller ? 'chosen' : 'plain'}
-                  checked={each === seller}
-                  onPress={() => setFrom(each.supplier)}
+                  key={offer.supplier}
+                  label={offer.supplier}
+                  detail={detail(offer)}
+                  variant={offer === seller ? 'chosen' : 'plain'}
+                  checked={offer === seller}
+                  onPress={() => setFrom(offer.supplier)}
                 />
               ))}
             </View>

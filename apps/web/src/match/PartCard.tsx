@@ -83,12 +83,12 @@ export function Verdict({ attributes, deciding }: { attributes: readonly Attribu
   const least = attributes.find(({ name, state }) => name === deciding && state === 'fits');
   return (
     <>
-      {off.map((each) => (
-        <View key={each.name} className="gap-1">
+      {off.map((difference) => (
+        <View key={difference.name} className="gap-1">
           <Text>
-            {attributeName(each.name)}: {fitText(each)}
+            {attributeName(difference.name)}: {fitText(difference)}
           </Text>
-          {hasBar(each) ? <DifferenceBar fit={each} /> : null}
+          {hasBar(difference) ? <DifferenceBar fit={difference} /> : null}
         </View>
       ))}
       {unknown.length > 0 ? (

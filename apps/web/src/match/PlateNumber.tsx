@@ -25,9 +25,9 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
   };
   return (
     <>
-      {plates.map((each) => (
-        <Text key={each.partNumber} testID="plate-kept">
-          On the machine: {each.partNumber} ({each.where})
+      {plates.map((plate) => (
+        <Text key={plate.partNumber} testID="plate-kept">
+          On the machine: {plate.partNumber} ({plate.where})
         </Text>
       ))}
       {open ? (

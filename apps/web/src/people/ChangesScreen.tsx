@@ -40,9 +40,9 @@ function Line({ line }: { line: AuditLine }) {
         {format(parseISO(line.at), 'd MMM yyyy, HH:mm')} · {nameOf(line.by)}
       </Text>
       <Text variant="strong">{head}</Text>
-      {details.map((each) => (
-        <Text key={each} variant="soft">
-          {each}
+      {details.map((line) => (
+        <Text key={line} variant="soft">
+          {line}
         </Text>
       ))}
     </Card>

@@ -17,24 +17,24 @@ export function SwitchPerson() {
   const down = useConnection() === 'down';
   const [asked, setAsked] = useState<Person | null>(null);
   const people = (shop.data?.people ?? []).filter(({ retired }) => !retired);
-  const take = (each: Person) => {
-    if (each.id === person) return setAsked(null);
-    if (!down) return setAsked(each);
-    takeByName(each.id);
+  const take = (next: Person) => {
+    if (next.id === person) return setAsked(null);
+    if (!down) return setAsked(next);
+    takeByName(next.id);
   };
   return (
     <Card>
       <Text variant="head">Who is at the bench?</Text>
       <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
-        {people.map((each) => (
+        {people.map((one) => (
           <Button
-            key={each.id}
+            key={one.id}
             big
-            label={each.name}
-            detail={[ROLE_NAMES[each.role], each.about].filter(Boolean).join(' · ')}
-            variant={person === each.id ? 'chosen' : 'plain'}
-            checked={person === each.id}
-            onPress={() => take(each)}
+            label={one.name}
+            detail={[ROLE_NAMES[one.role], one.about].filter(Boolean).join(' · ')}
+            variant={person === one.id ? 'chosen' : 'plain'}
+            checked={person === one.id}
+            onPress={() => take(one)}
           />
         ))}
       </View>

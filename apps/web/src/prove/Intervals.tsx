@@ -44,10 +44,10 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
   };
   return (
     <View className="gap-2">
-      {state.intervals.map((each) => (
-        <Text key={each.what}>
-          {each.what}: again every {intervalText(each, distance)}
-          {each.source ? ` (${each.source})` : ''}
+      {state.intervals.map((interval) => (
+        <Text key={interval.what}>
+          {interval.what}: again every {intervalText(interval, distance)}
+          {interval.source ? ` (${interval.source})` : ''}
         </Text>
       ))}
       {open ? (

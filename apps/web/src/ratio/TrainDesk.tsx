@@ -73,15 +73,15 @@ export function TrainDesk({ jobId, chain: known }: { jobId?: string | undefined;
           inputMode="decimal"
         />
       </Card>
-      {found.map((each, i) => {
-        if (!each) return null;
-        if (!each.ok)
+      {found.map((solution, i) => {
+        if (!solution) return null;
+        if (!solution.ok)
           return i === 0 ? (
             <Text key={i} variant="danger">
-              {each.sentence}
+              {solution.sentence}
             </Text>
           ) : null;
-        return each.output.trains.map(({ stages: list, reduction, errorPercent }) => (
+        return solution.output.trains.map(({ stages: list, reduction, errorPercent }) => (
           <Card key={JSON.stringify(list)}>
             <Text variant="strong">{list.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
             <Text variant="soft">

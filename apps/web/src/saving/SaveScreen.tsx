@@ -97,9 +97,9 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
         <Text>{found}</Text>
       ) : (
         <Card tone="next" testID="saving-figures">
-          {found.lines.map((each) => (
-            <Text key={each} variant="strong">
-              {each}
+          {found.lines.map((line) => (
+            <Text key={line} variant="strong">
+              {line}
             </Text>
           ))}
           {need > 0 && found.torqueNm !== null ? (
@@ -109,9 +109,9 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
                 : `It has to carry ${need} N·m: too little.`}
             </Text>
           ) : null}
-          {found.warnings.map((each) => (
-            <Text key={each} variant="danger">
-              {each}
+          {found.warnings.map((warning) => (
+            <Text key={warning} variant="danger">
+              {warning}
             </Text>
           ))}
           <Text variant="soft">Lay out: {LAY_OUT[draft.way]}</Text>

@@ -101,9 +101,9 @@ export function FillDesk({ view: { job, pack }, row, onSet }: DeskProps) {
             {LUBRICANTS[found.lubricant]}, {found.grade}
           </Text>
           <Text variant="soft">A guide: what the plate or the sheet says goes before it.</Text>
-          {found.nevers.map((each) => (
-            <Text key={each} variant="danger">
-              {NEVERS[each]}
+          {found.nevers.map((never) => (
+            <Text key={never} variant="danger">
+              {NEVERS[never]}
             </Text>
           ))}
           {found.washFirst ? <Text>Wash out what was in there first, and let it dry.</Text> : null}

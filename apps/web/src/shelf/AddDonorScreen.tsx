@@ -28,13 +28,13 @@ export function AddDonorScreen() {
       <Card>
         <Text variant="head">What it is by its dimensions</Text>
         <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
-          {GEAR_TYPES.map((each) => (
+          {GEAR_TYPES.map((gearType) => (
             <Button
-              key={each}
-              label={attributeValue('type', each)}
-              variant={each === kind ? 'chosen' : 'plain'}
-              checked={each === kind}
-              onPress={() => setKind(each)}
+              key={gearType}
+              label={attributeValue('type', gearType)}
+              variant={gearType === kind ? 'chosen' : 'plain'}
+              checked={gearType === kind}
+              onPress={() => setKind(gearType)}
             />
           ))}
         </View>

@@ -35,8 +35,8 @@ test('with every look as it should be, nothing of the list is named: what that c
 });
 
 test('what leads without its own sight is the next to be looked at, by name', () => {
-  const led = ['rim-play:large', 'wheel-watch-shaft:turns', 'wheel-watch-both:still-still', 'shaft-watch-pinion:turns'].map((each) => {
-    const [look = '', result = ''] = each.split(':');
+  const led = ['rim-play:large', 'wheel-watch-shaft:turns', 'wheel-watch-both:still-still', 'shaft-watch-pinion:turns'].map((pair) => {
+    const [look = '', result = ''] = pair.split(':');
     return { kind: 'lookRecorded', look, result } satisfies EntryPayload;
   });
   const view = viewAfter(pack, ...led);

@@ -93,12 +93,12 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
   return (
     <View className="gap-2">
       <Text variant="head">Other looks</Text>
-      {shown.map((each) => (
+      {shown.map((advised) => (
         <Button
-          key={each.look}
-          label={each.name}
-          detail={priceText(each, each.lookMinutes, closedMinutes(pack, each.look))}
-          onPress={() => router.navigate(`/jobs/${job.id}/look/${each.look}`)}
+          key={advised.look}
+          label={advised.name}
+          detail={priceText(advised, advised.lookMinutes, closedMinutes(pack, advised.look))}
+          onPress={() => router.navigate(`/jobs/${job.id}/look/${advised.look}`)}
         />
       ))}
       {alternatives.length > shown.length ? (

@@ -84,14 +84,14 @@ const StillPossible = ({ view, suspects }: { view: JobView; suspects: TraceOutpu
   <>
     <Text variant="head">It could still be</Text>
     <View className="gap-3">
-      {suspects.slice(0, MOST_OTHERS).map((each) => {
-        const other = view.pack.faults.find(({ id }) => id === each.fault);
+      {suspects.slice(0, MOST_OTHERS).map((suspect) => {
+        const other = view.pack.faults.find(({ id }) => id === suspect.fault);
         return other ? (
-          <Card key={each.fault}>
-            <Text variant="strong">{each.name}</Text>
-            <Meter chance={each.probability} />
+          <Card key={suspect.fault}>
+            <Text variant="strong">{suspect.name}</Text>
+            <Meter chance={suspect.probability} />
             <Text variant="soft">{other.remedy.text}</Text>
-            <Accept view={view} fault={other} probability={each.probability} />
+            <Accept view={view} fault={other} probability={suspect.probability} />
           </Card>
         ) : null;
       })}

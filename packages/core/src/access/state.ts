@@ -244,9 +244,9 @@ export function openNow(
   { closing }: { readonly closing: readonly { readonly id: string; readonly closes: readonly string[] }[] },
   handled: readonly ({ readonly done: string } | { readonly back: string })[],
 ): readonly string[] {
-  return handled.reduce<readonly string[]>((open, each) => {
-    if ('done' in each) return [...open.filter((id) => id !== each.done), each.done];
-    const closes = closing.find(({ id }) => id === each.back)?.closes ?? [each.back];
+  return handled.reduce<readonly string[]>((open, step) => {
+    if ('done' in step) return [...open.filter((id) => id !== step.done), step.done];
+    const closes = closing.find(({ id }) => id === step.back)?.closes ?? [step.back];
     return open.filter((id) => !closes.includes(id));
   }, []);
 }

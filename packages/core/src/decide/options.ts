@@ -78,15 +78,15 @@ export function rankOptions({ options, use, rateMinorPerHour, costPerDownDayMino
   options.forEach(({ id }, i) => {
     if (options.findIndex((each) => each.id === id) !== i) throw fail('duplicateId', `options.${i}.id`, { given: id });
   });
-  const list = options.map((each): RankedOption => {
-    const costMinor = each.partsMinor + (each.minutes / 60) * rateMinorPerHour;
-    const expectedCostMinor = costMinor * (1 + each.comeBackRisk) + each.downtimeDays * costPerDownDayMinor;
-    const life = weibullOf(each.life.mean / use.perYear, each.life.shape);
+  const list = options.map((option): RankedOption => {
+    const costMinor = option.partsMinor + (option.minutes / 60) * rateMinorPerHour;
+    const expectedCostMinor = costMinor * (1 + option.comeBackRisk) + option.downtimeDays * costPerDownDayMinor;
+    const life = weibullOf(option.life.mean / use.perYear, option.life.shape);
     const cut = (years: number) => Math.min(years, horizonYears ?? Infinity);
     const expectedYears = meanUpTo(life, horizonYears);
     const [years10, years90] = [cut(quantile(life, 0.1)), cut(quantile(life, 0.9))];
     return {
-      id: each.id,
+      id: option.id,
       costMinor,
       expectedCostMinor,
       expectedYears,

@@ -21,10 +21,10 @@ export function solveLoops(frame: Frame, known: ReadonlyMap<string, MotionEstima
     if (tie && !groups.tie(tie.from, tie.to, tie.factor)) return { bound: tie.to };
   }
   const system = new Equations();
-  for (const each of differentials) {
+  for (const differential of differentials) {
     const row = new Map<string, number>();
     let constant = 0;
-    for (const [body, share] of [[each.left, 1] as const, [each.right, 1] as const, [each.case, -2] as const]) {
+    for (const [body, share] of [[differential.left, 1] as const, [differential.right, 1] as const, [differential.case, -2] as const]) {
       const there = known.get(body);
       if (there) constant -= share * there.value;
       else {
@@ -32,7 +32,7 @@ export function solveLoops(frame: Frame, known: ReadonlyMap<string, MotionEstima
         row.set(root, (row.get(root) ?? 0) + share * factor);
       }
     }
-    if (!system.add(row, constant)) return { bound: movingOf(differentials, known) ?? each.case };
+    if (!system.add(row, constant)) return { bound: movingOf(differentials, known) ?? differential.case };
   }
   const solved = system.determined();
   const less = differentials.some((each) => bodiesOf(each).some((id) => known.get(id)?.less));
@@ -84,9 +84,9 @@ class Groups {
     }
     // From the far end back, so that each step is shortened to the root.
     let factor = 1;
-    for (const each of path.reverse()) {
-      factor *= this.#up.get(each)?.factor ?? 1;
-      this.#up.set(each, { to: root, factor });
+    for (const leg of path.reverse()) {
+      factor *= this.#up.get(leg)?.factor ?? 1;
+      this.#up.set(leg, { to: root, factor });
     }
     return { root, factor };
   }

@@ -21,10 +21,10 @@ const link = fc.oneof(
 );
 const chain = fc.array(link, { minLength: 1, maxLength: 7 }).map((links) => ({
   bodies: [...links, null].map((_, i) => ({ id: `b${i}` })),
-  joints: links.map((each, i) =>
-    each.type === 'worm'
-      ? { ...each, id: `j${i}`, worm: `b${i}`, wheel: `b${i + 1}` }
-      : { ...each, id: `j${i}`, a: `b${i}`, b: `b${i + 1}` },
+  joints: links.map((link, i) =>
+    link.type === 'worm'
+      ? { ...link, id: `j${i}`, worm: `b${i}`, wheel: `b${i + 1}` }
+      : { ...link, id: `j${i}`, a: `b${i}`, b: `b${i + 1}` },
   ),
 }));
 
@@ -158,10 +158,10 @@ function rigidlyTied({ driveline }: MotionInput, jam: Joint): ReadonlySet<string
   const found = new Set(bodiesOf(jam));
   for (let grew = true; grew;) {
     grew = false;
-    for (const each of driveline.joints) {
-      const blocks = each.type === 'oneWay' || (each.type === 'worm' && each.selfLocking) || !tieOf(each);
-      if (blocks || !bodiesOf(each).some((id) => found.has(id))) continue;
-      for (const id of bodiesOf(each)) {
+    for (const joint of driveline.joints) {
+      const blocks = joint.type === 'oneWay' || (joint.type === 'worm' && joint.selfLocking) || !tieOf(joint);
+      if (blocks || !bodiesOf(joint).some((id) => found.has(id))) continue;
+      for (const id of bodiesOf(joint)) {
         grew ||= !found.has(id);
         found.add(id);
       }

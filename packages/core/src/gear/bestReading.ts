@@ -22,9 +22,9 @@ export function bestReading<Ranked extends { readonly probability: number }>(
   noneOfThese: number,
 ): NextMeasurement {
   const rated = readings.map(({ expect, ...reading }) => {
-    const causes = likely.map((each) => {
-      const [mean, sd] = expect(each);
-      return { probability: each.probability, mean, sd };
+    const causes = likely.map((candidate) => {
+      const [mean, sd] = expect(candidate);
+      return { probability: candidate.probability, mean, sd };
     });
     return { ...reading, expectedBits: readingInformation(causes, noneOfThese) };
   });

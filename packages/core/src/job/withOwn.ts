@@ -23,18 +23,18 @@ export function withOwn<P extends Pick<Pack, 'steps'>>(pack: P, { own }: Pick<Jo
   const steps = [...pack.steps, ...ownSteps.map(({ id, name, how, minutes }) => step.parse({ id, name, how, minutes }))];
   return {
     ...pack,
-    steps: steps.map((each) => ({
-      ...each,
+    steps: steps.map((step) => ({
+      ...step,
       loose: [
-        ...each.loose,
+        ...step.loose,
         ...own.loose
-          .filter((item) => item.step === each.id && isNew(item))
+          .filter((item) => item.step === step.id && isNew(item))
           .map(({ id, name, part, count, lives }) => looseItem.parse({ id, name, kind: part, count, lives })),
       ],
       captures: [
-        ...each.captures,
+        ...step.captures,
         ...own.captures
-          .filter((asked) => asked.step === each.id && isNew(asked))
+          .filter((asked) => asked.step === step.id && isNew(asked))
           .map(({ id, ask, back }) => capture.parse({ id, kind: 'photo', ask, back })),
       ],
     })),

@@ -298,11 +298,11 @@ const compare = (p: string, q: string): number => Number(p > q) - Number(p < q);
 
 function grouped<T>(list: readonly T[], key: (each: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>();
-  for (const each of list) {
-    const of = key(each);
+  for (const item of list) {
+    const of = key(item);
     const group = groups.get(of);
-    if (group) group.push(each);
-    else groups.set(of, [each]);
+    if (group) group.push(item);
+    else groups.set(of, [item]);
   }
   return groups;
 }

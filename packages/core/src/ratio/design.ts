@@ -54,8 +54,8 @@ export function designTrains(input: z.output<typeof designInput>): z.infer<typeo
   return {
     trains: found
       .map((train) => ({
-        stages: train.stages.map((each) => {
-          const { driver, driven, normalModuleMm, centreDistanceMm } = each as (typeof kept)[number];
+        stages: train.stages.map((stage) => {
+          const { driver, driven, normalModuleMm, centreDistanceMm } = stage as (typeof kept)[number];
           return { driver, driven, normalModuleMm, centreDistanceMm };
         }),
         reduction: train.reduction,

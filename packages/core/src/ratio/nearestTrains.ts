@@ -92,8 +92,8 @@ function groupsOf(stages: readonly Stage[], most: number): Group[] {
   const reductions = all.sort().filter((each, i) => each !== all[i - 1]);
   const alike: Stage[][] = [];
   for (const stage of stages) (alike[lowerBound(reductions, stage.reduction)] ??= []).push(stage);
-  return alike.map((each, i) => {
-    const sorted = each.length === 1 ? each : each.sort((p, q) => p.driver + p.driven - q.driver - q.driven).slice(0, most);
+  return alike.map((pairs, i) => {
+    const sorted = pairs.length === 1 ? pairs : pairs.sort((p, q) => p.driver + p.driven - q.driver - q.driven).slice(0, most);
     const reduction = reductions[i] as number;
     const least = sorted[0] as Stage;
     return { reduction, log: Math.log(reduction), leastTeeth: least.driver + least.driven, stages: sorted };

@@ -40,15 +40,15 @@ export type Swap = z.infer<typeof swapOutput>;
 export function gearSwap({ otherReduction, turnsPerKm, now, others, speedsKmh, yearlyKm }: z.output<typeof swapInput>): Swap {
   const reductionOf = ({ driverTeeth, drivenTeeth }: z.output<typeof pair>) => drivenTeeth / driverTeeth;
   return {
-    options: [now, ...others].map((each) => {
-      const reduction = reductionOf(each);
+    options: [now, ...others].map((pair) => {
+      const reduction = reductionOf(pair);
       return {
-        name: each.name,
+        name: pair.name,
         reduction,
         engineRpm: speedsKmh.map((speedKmh) => ({ speedKmh, rpm: (speedKmh / 60) * turnsPerKm * otherReduction * reduction })),
         changePercent: 100 * (reduction / reductionOf(now) - 1),
-        ...(each.lifeKm !== undefined && { pricePer1000KmMinor: (1000 * each.priceMinor) / each.lifeKm }),
-        ...(each.lifeKm !== undefined && yearlyKm !== undefined && { yearsOfLife: each.lifeKm / yearlyKm }),
+        ...(pair.lifeKm !== undefined && { pricePer1000KmMinor: (1000 * pair.priceMinor) / pair.lifeKm }),
+        ...(pair.lifeKm !== undefined && yearlyKm !== undefined && { yearsOfLife: pair.lifeKm / yearlyKm }),
       };
     }),
   };

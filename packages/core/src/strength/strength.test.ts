@@ -66,10 +66,10 @@ test('whatever is made stronger, the utilisation falls', () => {
         const wider = tooth({ ...base, faceWidthMm: faceWidthMm * more }, mate);
         const coarser = tooth({ ...base, normalModuleMm: normalModuleMm * more }, mate);
         const harder = tooth({ ...base, material: 'steel' }, mate);
-        for (const each of [wider, coarser]) {
-          expect(each.bendingUtilisation).toBeLessThan(before.bendingUtilisation);
-          expect(each.contactUtilisation).toBeLessThan(before.contactUtilisation ?? NaN);
-          expect(each.torqueCapacityNm).toBeGreaterThan(before.torqueCapacityNm);
+        for (const better of [wider, coarser]) {
+          expect(better.bendingUtilisation).toBeLessThan(before.bendingUtilisation);
+          expect(better.contactUtilisation).toBeLessThan(before.contactUtilisation ?? NaN);
+          expect(better.torqueCapacityNm).toBeGreaterThan(before.torqueCapacityNm);
         }
         expect(harder.bendingUtilisation).toBeLessThan(before.bendingUtilisation);
       },

@@ -27,10 +27,10 @@ export function cheapWhileCheap(pack: Pack, advice: readonly LookAdvice[], reach
   const onItsWay = new Set(next.steps.map(({ id }) => id));
   const quick = advice
     .slice(1)
-    .filter((each) => {
-      const { lookMinutes, expectedBits, steps, undo } = each;
+    .filter((advised) => {
+      const { lookMinutes, expectedBits, steps, undo } = advised;
       const isOnTheWay = undo.length === 0 && steps.every(({ id }) => onItsWay.has(id));
-      return isOnTheWay && lookMinutes <= QUICK_MINUTES && expectedBits >= QUICK_BITS && isDearerAfterIt(each);
+      return isOnTheWay && lookMinutes <= QUICK_MINUTES && expectedBits >= QUICK_BITS && isDearerAfterIt(advised);
     })
     // What wants less opening goes first.
     .sort((p, q) => p.steps.length - q.steps.length);

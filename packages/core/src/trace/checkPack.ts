@@ -108,10 +108,10 @@ export function checkPack(pack: Pack): Pack {
   unique(pack.whileOpen, 'whileOpen');
   unique(waitsOf(pack), 'steps');
   pack.whileOpen.forEach((each, i) => need(places, each.at, `whileOpen.${i}.at`));
-  pack.closing.forEach((each, i) => {
-    each.closes.forEach((step, j) => need(steps, step, `closing.${i}.closes.${j}`));
-    each.after.forEach((step, j) => need(steps, step, `closing.${i}.after.${j}`));
-    each.cautions.forEach((caution, j) => need(cautions, caution, `closing.${i}.cautions.${j}`));
+  pack.closing.forEach((back, i) => {
+    back.closes.forEach((step, j) => need(steps, step, `closing.${i}.closes.${j}`));
+    back.after.forEach((step, j) => need(steps, step, `closing.${i}.after.${j}`));
+    back.cautions.forEach((caution, j) => need(cautions, caution, `closing.${i}.cautions.${j}`));
   });
   unique(pack.settings, 'settings');
   pack.settings.forEach((each, i) => need(places, each.at, `settings.${i}.at`));
@@ -154,9 +154,9 @@ const waitsOf = ({ steps, closing }: Pack) => [...steps, ...closing].flatMap((ea
 function checkDrawing(pack: Pack): void {
   const drawn = new Set<string>();
   const draw = (order: readonly string[], path: string) =>
-    order.forEach((each, i) => {
-      if (drawn.has(each)) throw fail('duplicateId', `${path}.${i}`, { given: each });
-      drawn.add(each);
+    order.forEach((id, i) => {
+      if (drawn.has(id)) throw fail('duplicateId', `${path}.${i}`, { given: id });
+      drawn.add(id);
     });
   const bodies = new Set(pack.driveline.bodies.map(({ id }) => id));
   draw(pack.order, 'order');

@@ -22,10 +22,10 @@ function namesOf({ driveline, faults, looks, steps }: Pack): readonly ReadonlySe
 function shapeOf({ driveline: { joints } }: Pack): string {
   const ends = (joint: Readonly<Record<string, unknown>>) =>
     Object.entries(joint).flatMap(([key, value]) => (key !== 'id' && key !== 'type' && typeof value === 'string' ? [value] : []));
-  const kinds = joints.map((each) => {
-    const mine = ends(each);
-    const beside = joints.filter((other) => other !== each && ends(other).some((end) => mine.includes(end)));
-    return `${each.type}<${beside
+  const kinds = joints.map((joint) => {
+    const mine = ends(joint);
+    const beside = joints.filter((other) => other !== joint && ends(other).some((end) => mine.includes(end)));
+    return `${joint.type}<${beside
       .map(({ type }) => type)
       .sort()
       .join()}>`;

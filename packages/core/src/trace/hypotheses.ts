@@ -143,12 +143,12 @@ type Way = Omit<Present, 'fault'> & { readonly share: number };
  */
 function waysOf({ modes }: Fault): readonly Way[] {
   if (modes.length === 0) return [{ share: 1, dead: [] }];
-  return modes.flatMap((each): Way[] =>
-    each.dead.length === 0
-      ? [each]
+  return modes.flatMap((mode): Way[] =>
+    mode.dead.length === 0
+      ? [mode]
       : [
-          { ...each, told: true, share: each.share * SAY_DEAD },
-          { ...each, told: false, share: each.share * (1 - SAY_DEAD) },
+          { ...mode, told: true, share: mode.share * SAY_DEAD },
+          { ...mode, told: false, share: mode.share * (1 - SAY_DEAD) },
         ],
   );
 }
@@ -161,10 +161,10 @@ function usualWay(fault: Fault): Present {
 
 /** What else there may be, each by its chance once the first is there. */
 function withNothingElse(pack: Pack, singles: readonly Hypothesis[], besides: readonly Present[]): Hypothesis[] {
-  const more = singles.map((each) => {
-    const [{ fault } = {}] = each.faults;
+  const more = singles.map((single) => {
+    const [{ fault } = {}] = single.faults;
     const chances = besides.map((first) => (fault ? chanceOfSecond(pack, first.fault, fault) : 0));
-    return { ...each, share: (each.share / (fault?.prior ?? 1)) * Math.max(...chances) };
+    return { ...single, share: (single.share / (fault?.prior ?? 1)) * Math.max(...chances) };
   });
   const second = more.reduce((sum, { share }) => sum + share, 0);
   // However much two found faults may bring about, that there is no other stays as likely as not.
@@ -216,9 +216,9 @@ export function priorOf(pack: Pack, told: CaseFacts, hypotheses: readonly Hypoth
   );
   const chances = said.map((each) => new Map(pack.faults.map(({ id }) => [id, complaintFactor(pack, each, id)])));
   const weights: Record<string, number> = {};
-  for (const each of hypotheses) {
-    const shifted = each.faults.reduce((product, { fault }) => product * (factors.get(fault.id) ?? 1), each.share);
-    weights[each.id] = shifted * complainedOf(chances, presentIn(each));
+  for (const hypothesis of hypotheses) {
+    const shifted = hypothesis.faults.reduce((product, { fault }) => product * (factors.get(fault.id) ?? 1), hypothesis.share);
+    weights[hypothesis.id] = shifted * complainedOf(chances, presentIn(hypothesis));
   }
   const listed = hypotheses.reduce((sum, each) => sum + (each.none ? 0 : (weights[each.id] ?? 0)), 0);
   const kinds = new Set(hypotheses.flatMap(({ none }) => none ?? []));

@@ -142,9 +142,9 @@ function followPlainly(pack: Pack, { belief, taken, reached }: Progress): Map<st
   const log = (p: number) => (p > 0 ? p * Math.log2(p) : 0);
   // None of these is one end, of whatever kind.
   const isNone = (id: string) => hypotheses.find((each) => each.id === id)?.faults.length === 0;
-  const doubtOf = (each: Record<string, number>) => {
-    const none = Object.entries(each).reduce((sum, [id, p]) => sum + (isNone(id) ? p : 0), 0);
-    return -Object.entries(each).reduce((sum, [id, p]) => sum + (isNone(id) ? 0 : log(p)), log(none));
+  const doubtOf = (belief: Record<string, number>) => {
+    const none = Object.entries(belief).reduce((sum, [id, p]) => sum + (isNone(id) ? p : 0), 0);
+    return -Object.entries(belief).reduce((sum, [id, p]) => sum + (isNone(id) ? 0 : log(p)), log(none));
   };
   const waysIn = [
     ['cover-off', 'pump-out'],

@@ -100,9 +100,14 @@ function flatten(pack: Pack, model: PackModel): Flat {
   const { outcomes } = model;
   const faultIds = [...new Set(model.hypotheses.flatMap(keysOf))];
   const hypotheses = model.hypotheses
-    .flatMap((each) => {
-      const keys = keysOf(each).map((key) => faultIds.indexOf(key));
-      return keys.map((fault, i) => ({ id: each.id, part: 1 / keys.length, fault, other: keys.length > 1 ? (keys[1 - i] as number) : -1 }));
+    .flatMap((hypothesis) => {
+      const keys = keysOf(hypothesis).map((key) => faultIds.indexOf(key));
+      return keys.map((fault, i) => ({
+        id: hypothesis.id,
+        part: 1 / keys.length,
+        fault,
+        other: keys.length > 1 ? (keys[1 - i] as number) : -1,
+      }));
     })
     .sort((p, q) => p.fault - q.fault);
   const reach = reachOf(pack);

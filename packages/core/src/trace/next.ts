@@ -60,9 +60,9 @@ export function traceNext(input: TraceInput, family: Pack): TraceOutput {
   const evidence = evidenceOf(pack, model, input.found);
   const { seen, proven, ...cures } = curesIn(pack, { observations: input.observations, last, said, evidence });
   const toConfirm = isAtHand(pack, cures.toConfirm?.look, input.reached) ? cures.toConfirm : null;
-  const settles = (each: Observation) =>
-    settledFaults(pack, each).filter(
-      (fault) => (proven.has(fault) || !isCure(pack, each)) && hypotheses.some((other) => holds(other, fault)),
+  const settles = (observation: Observation) =>
+    settledFaults(pack, observation).filter(
+      (fault) => (proven.has(fault) || !isCure(pack, observation)) && hypotheses.some((other) => holds(other, fault)),
     );
   const settling = seen.filter((each) => settles(each).length > 0);
   const settled = new Set(settling.flatMap(settles));
@@ -192,11 +192,11 @@ function placesOf(pack: Pack, hypotheses: readonly Hypothesis[], belief: Belief)
 /** Chance of each two faults at once, both ways in which they show together. */
 function pairsIn(hypotheses: readonly Hypothesis[], belief: Belief): TraceOutput['pairs'] {
   const sums = new Map<string, { faults: string[]; probability: number }>();
-  for (const each of hypotheses) {
-    if (each.faults.length < 2) continue;
-    const faults = [...keysOf(each)];
+  for (const hypothesis of hypotheses) {
+    if (hypothesis.faults.length < 2) continue;
+    const faults = [...keysOf(hypothesis)];
     const key = faults.join('+');
-    sums.set(key, { faults, probability: (sums.get(key)?.probability ?? 0) + (belief[each.id] ?? 0) });
+    sums.set(key, { faults, probability: (sums.get(key)?.probability ?? 0) + (belief[hypothesis.id] ?? 0) });
   }
   return [...sums.values()].filter(({ probability }) => probability >= SHOWN_PAIR).sort((p, q) => q.probability - p.probability);
 }

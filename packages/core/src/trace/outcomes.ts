@@ -51,21 +51,21 @@ const takingPower = ({ drive }: KinematicLook, hypothesis: Hypothesis) =>
 /** What faults outside the motion show all the same, on both sides alike; where a fault moves something wrongly, that is what is seen. */
 function withShown(look: KinematicLook, outcomes: readonly LookOutcome[], hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   const shown = new Map(
-    hypotheses.flatMap((each) => {
-      const rows = jointFaults(each).length > 0 ? [] : presentIn(each).flatMap(({ fault }) => own(look.shows, fault.id) ?? []);
-      return rows[0] ? [[each.id, rows[0]] as const] : [];
+    hypotheses.flatMap((hypothesis) => {
+      const rows = jointFaults(hypothesis).length > 0 ? [] : presentIn(hypothesis).flatMap(({ fault }) => own(look.shows, fault.id) ?? []);
+      return rows[0] ? [[hypothesis.id, rows[0]] as const] : [];
     }),
   );
   if (shown.size === 0) return outcomes;
-  return outcomes.map((each) => {
-    const [one, other = one] = each.result.split('-') as [MotionState, MotionState?];
+  return outcomes.map((outcome) => {
+    const [one, other = one] = outcome.result.split('-') as [MotionState, MotionState?];
     return {
-      ...each,
+      ...outcome,
       likelihood: (id) => {
         const row = shown.get(id);
-        if (!row) return each.likelihood(id);
+        if (!row) return outcome.likelihood(id);
         const rest = 1 - Object.values(row).reduce((sum, chance) => sum + chance, 0);
-        return (one === other ? (row[one] ?? 0) : 0) + rest * each.likelihood(id);
+        return (one === other ? (row[one] ?? 0) : 0) + rest * outcome.likelihood(id);
       },
     };
   });

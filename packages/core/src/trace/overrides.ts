@@ -63,10 +63,10 @@ function changed(pack: Pack, overrides: ModelOverrides): Pack {
   const steps = stepsOf(pack, overrides);
   const closing = puttingIn(overrides.closing ?? pack.closing, [], without.closing);
   const shown = new Set(steps.list.map(({ id }) => id));
-  const looks = puttingIn(pack.looks, put.looks, without.looks).map((each) => ({
-    ...each,
-    needs: steps.needsOf(each.needs),
-    ...(each.kind === 'table' && { likelihoods: leaving(each.likelihoods, gone.faults) }),
+  const looks = puttingIn(pack.looks, put.looks, without.looks).map((look) => ({
+    ...look,
+    needs: steps.needsOf(look.needs),
+    ...(look.kind === 'table' && { likelihoods: leaving(look.likelihoods, gone.faults) }),
   }));
   return read(pack, {
     ...pack,
@@ -79,10 +79,10 @@ function changed(pack: Pack, overrides: ModelOverrides): Pack {
     cautions: puttingIn(pack.cautions, put.cautions),
     faults: puttingIn(pack.faults, put.faults, without.faults).map((each) => ({ ...each, ...own(overrides.faults, each.id) })),
     together: pack.together.filter(({ faults }) => !faults.some((id) => gone.faults.has(id))),
-    complaints: pack.complaints.map((each) => ({
-      ...each,
-      points: each.points.filter(({ fault }) => !gone.faults.has(fault)),
-      first: each.first.filter((id) => !gone.looks.has(id)),
+    complaints: pack.complaints.map((complaint) => ({
+      ...complaint,
+      points: complaint.points.filter(({ fault }) => !gone.faults.has(fault)),
+      first: complaint.first.filter((id) => !gone.looks.has(id)),
     })),
     finds: pack.finds.filter(({ look }) => !gone.looks.has(look)),
     textbookOrder: pack.textbookOrder.filter((id) => !gone.looks.has(id)),
@@ -125,11 +125,11 @@ function stepsOf(pack: Pack, { steps, withoutSteps, put }: ModelOverrides) {
     const left = ways.map(needsOf);
     return left.some((way) => way.length === 0) ? [] : left;
   };
-  const list = puttingIn(pack.steps, put.steps, withoutSteps).map((each) => ({
-    ...each,
-    ...own(steps, each.id),
-    needs: needsOf(each.needs),
-    ways: waysOf(each.ways),
+  const list = puttingIn(pack.steps, put.steps, withoutSteps).map((step) => ({
+    ...step,
+    ...own(steps, step.id),
+    needs: needsOf(step.needs),
+    ways: waysOf(step.ways),
   }));
   return { list, needsOf };
 }

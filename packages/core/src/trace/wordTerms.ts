@@ -124,10 +124,10 @@ export function spelled(word: string, { words, stems: used }: Vocabulary): strin
     if (used.has(stemOf(swapped))) return swapped;
   }
   let [nearest, least] = [word, slipsIn(word) + 1];
-  for (const each of words) {
-    if (Math.abs(each.length - word.length) >= least || slipsIn(each) === 0) continue;
-    const slips = distance(word, each);
-    if (slips < least) [nearest, least] = [each, slips];
+  for (const known of words) {
+    if (Math.abs(known.length - word.length) >= least || slipsIn(known) === 0) continue;
+    const slips = distance(word, known);
+    if (slips < least) [nearest, least] = [known, slips];
   }
   return nearest;
 }

@@ -8,10 +8,13 @@ const NAMES = {
   toothHeightMm: 'Tooth height',
 } as const;
 
-export const bevelLine = (each: BevelCandidate, unit: LengthUnit): CandidateLine => ({
-  key: bevel.identification.key(each),
-  title: `${sizeText(each)}, ${each.pinionTeeth} and ${each.wheelTeeth} teeth`,
-  probability: each.probability,
-  detail: Math.abs(each.profileShift) < 0.05 ? 'Both addenda alike' : `Pinion’s addendum longer by ${each.profileShift.toFixed(2)} modules`,
-  expected: expectations(NAMES, each, unit),
+export const bevelLine = (candidate: BevelCandidate, unit: LengthUnit): CandidateLine => ({
+  key: bevel.identification.key(candidate),
+  title: `${sizeText(candidate)}, ${candidate.pinionTeeth} and ${candidate.wheelTeeth} teeth`,
+  probability: candidate.probability,
+  detail:
+    Math.abs(candidate.profileShift) < 0.05
+      ? 'Both addenda alike'
+      : `Pinion’s addendum longer by ${candidate.profileShift.toFixed(2)} modules`,
+  expected: expectations(NAMES, candidate, unit),
 });

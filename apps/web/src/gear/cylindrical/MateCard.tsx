@@ -65,9 +65,9 @@ export function MateCard({ candidate, gear }: { candidate: Candidate; gear: Gear
         Tip clearance {formatLength(Math.min(tipClearancePinionMm, tipClearanceWheelMm), unit)}. This gear as worn, the mate taken as new
         and not shifted.
       </Text>
-      {warnings.map((each) => (
-        <Text key={each} variant={each === 'undercut' ? 'soft' : 'danger'}>
-          {WARNINGS[each]}
+      {warnings.map((warning) => (
+        <Text key={warning} variant={warning === 'undercut' ? 'soft' : 'danger'}>
+          {WARNINGS[warning]}
         </Text>
       ))}
     </Card>

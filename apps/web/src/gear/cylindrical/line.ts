@@ -5,18 +5,18 @@ const NAMES = { tipDiameterMm: 'Over the tips, unworn', rootDiameterMm: 'Root' }
 /** Less shift than this is none, modules. */
 const SHIFTED = 0.05;
 
-export function cylindricalLine(each: Candidate, unit: LengthUnit): CandidateLine {
-  const { teeth, pressureAngleDeg, helixAngleDeg, profileShift, toothThinningMm, predicted, spans } = each;
+export function cylindricalLine(candidate: Candidate, unit: LengthUnit): CandidateLine {
+  const { teeth, pressureAngleDeg, helixAngleDeg, profileShift, toothThinningMm, predicted, spans } = candidate;
   const helix = helixAngleDeg === 0 ? '' : `, helix ${helixAngleDeg.toFixed(1)}°`;
   const shift = Math.abs(profileShift) < SHIFTED ? 'not shifted' : `shifted by ${signed(profileShift)} modules`;
   const worn = toothThinningMm > WORN_MM ? `, teeth thinner by ${formatLength(toothThinningMm, unit)}` : '';
   return {
-    key: cylindrical.identification.key(each),
-    title: `${sizeText(each)}, ${teeth} teeth, ${pressureAngleDeg}°${helix}`,
-    probability: each.probability,
+    key: cylindrical.identification.key(candidate),
+    title: `${sizeText(candidate)}, ${teeth} teeth, ${pressureAngleDeg}°${helix}`,
+    probability: candidate.probability,
     detail: `Pitch diameter ${formatLength(predicted.pitchDiameterMm ?? NaN, unit)}, ${shift}${worn}`,
     expected: [
-      ...expectations(NAMES, each, unit),
+      ...expectations(NAMES, candidate, unit),
       ...spans.map(({ teeth: over, predictedMm, residualMm }) =>
         expectation({ name: `Span over ${over}`, value: predictedMm, residual: residualMm }, unit),
       ),

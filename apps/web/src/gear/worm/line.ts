@@ -3,15 +3,15 @@ import { expectations, sizeText, WORN_MM, type CandidateLine } from '../candidat
 
 const NAMES = { tipDiameterMm: 'Over the tips, unworn', rootDiameterMm: 'Root', axialPitchMm: 'One pitch' } as const;
 
-export function wormLine(each: WormCandidate, unit: LengthUnit): CandidateLine {
-  const { starts, predicted, residuals, tipLossMm } = each;
+export function wormLine(candidate: WormCandidate, unit: LengthUnit): CandidateLine {
+  const { starts, predicted, residuals, tipLossMm } = candidate;
   const worn = tipLossMm > WORN_MM ? `, tips worn by ${formatLength(tipLossMm, unit)}` : '';
   const { tipDiameterMm, rootDiameterMm, axialPitchMm } = predicted;
   return {
-    key: worm.identification.key(each),
-    title: `${sizeText(each)}, ${starts} ${starts === 1 ? 'start' : 'starts'}`,
-    probability: each.probability,
-    detail: `Pitch diameter ${formatLength(each.wormPitchDiameterMm, unit)}, lead angle ${predicted.leadAngleDeg.toFixed(2)}°${worn}`,
+    key: worm.identification.key(candidate),
+    title: `${sizeText(candidate)}, ${starts} ${starts === 1 ? 'start' : 'starts'}`,
+    probability: candidate.probability,
+    detail: `Pitch diameter ${formatLength(candidate.wormPitchDiameterMm, unit)}, lead angle ${predicted.leadAngleDeg.toFixed(2)}°${worn}`,
     expected: expectations(NAMES, { predicted: { tipDiameterMm, rootDiameterMm, axialPitchMm }, residuals }, unit),
   };
 }

@@ -7,10 +7,10 @@ const NAMES = {
   toothHeightMm: 'Tooth height',
 } as const;
 
-export const wheelLine = (each: WheelCandidate, unit: LengthUnit): CandidateLine => ({
-  key: wormWheel.identification.key(each),
-  title: `${sizeText(each)}, ${each.teeth} teeth`,
-  probability: each.probability,
-  detail: Math.abs(each.wheelProfileShift) < 0.05 ? 'Not shifted' : `Shifted by ${each.wheelProfileShift.toFixed(2)} modules`,
-  expected: expectations(NAMES, each, unit),
+export const wheelLine = (candidate: WheelCandidate, unit: LengthUnit): CandidateLine => ({
+  key: wormWheel.identification.key(candidate),
+  title: `${sizeText(candidate)}, ${candidate.teeth} teeth`,
+  probability: candidate.probability,
+  detail: Math.abs(candidate.wheelProfileShift) < 0.05 ? 'Not shifted' : `Shifted by ${candidate.wheelProfileShift.toFixed(2)} modules`,
+  expected: expectations(NAMES, candidate, unit),
 });

@@ -37,9 +37,9 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
       spanTeeth: k,
       minutes: 0.7,
       how: `Flat jaws of the caliper over ${k} teeth, rocked to the shortest reading.`,
-      expect: (each) => [
-        spanOf(each, k),
-        Math.hypot(CALIPER, shared, 0.7 * each.shiftSd * each.hypothesis.size.moduleMm * (taken.size > 0 ? 0.1 : 1)),
+      expect: (candidate) => [
+        spanOf(candidate, k),
+        Math.hypot(CALIPER, shared, 0.7 * candidate.shiftSd * candidate.hypothesis.size.moduleMm * (taken.size > 0 ? 0.1 : 1)),
       ],
     })),
     ...(measurements.tipDiameterMm || !diameters
@@ -49,10 +49,10 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
             quantity: 'tipDiameterMm',
             minutes: 0.5,
             how: 'Caliper over the tips, two opposite teeth; with an odd count turn it to the largest reading.',
-            expect: (each: CandidateRank) =>
+            expect: (candidate: CandidateRank) =>
               [
-                profileOfRanked(each).tipDiameterMm,
-                Math.hypot(CALIPER, wear.maxTipLossMm / 4, 2 * each.shiftSd * each.hypothesis.size.moduleMm),
+                profileOfRanked(candidate).tipDiameterMm,
+                Math.hypot(CALIPER, wear.maxTipLossMm / 4, 2 * candidate.shiftSd * candidate.hypothesis.size.moduleMm),
               ] as const,
           },
         ]),
@@ -63,10 +63,10 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
             quantity: 'rootDiameterMm',
             minutes: 1,
             how: 'Knife edges of the caliper in two opposite spaces.',
-            expect: (each: CandidateRank) =>
+            expect: (candidate: CandidateRank) =>
               [
-                profileOfRanked(each).rootDiameterMm,
-                Math.hypot(CALIPER, 0.1 * each.hypothesis.size.moduleMm, 2 * each.shiftSd * each.hypothesis.size.moduleMm),
+                profileOfRanked(candidate).rootDiameterMm,
+                Math.hypot(CALIPER, 0.1 * candidate.hypothesis.size.moduleMm, 2 * candidate.shiftSd * candidate.hypothesis.size.moduleMm),
               ] as const,
           },
         ]),

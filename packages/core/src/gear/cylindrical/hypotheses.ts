@@ -46,15 +46,15 @@ export function hypothesesOf(input: IdentifyInput): readonly Hypothesis[] {
   }
   return sizes.flatMap((size) =>
     ANGLES[size.system].flatMap(([pressureAngleDeg, often]) =>
-      teeth.flatMap((each) =>
+      teeth.flatMap((count) =>
         helices
-          .filter(({ helixAngleDeg }) => diameterPossible(input, size.moduleMm, each.teeth, helixAngleDeg))
+          .filter(({ helixAngleDeg }) => diameterPossible(input, size.moduleMm, count.teeth, helixAngleDeg))
           .map(({ helixAngleDeg, share }) => ({
             size,
-            teeth: each.teeth,
+            teeth: count.teeth,
             pressureAngleDeg,
             helixAngleDeg,
-            share: (often * share * each.share) / sizes.length,
+            share: (often * share * count.share) / sizes.length,
           })),
       ),
     ),
@@ -74,9 +74,9 @@ function teethPossible({ teeth, teethOverArc, measurements }: IdentifyInput): re
   const sd = Math.max(0.1, (mean * plusMinus) / value);
   const low = Math.max(4, Math.ceil(mean - ARC_SIGMAS * sd), ...measurements.spans.map((span) => span.teeth + 1));
   const high = Math.min(MOST_TEETH, Math.floor(mean + ARC_SIGMAS * sd));
-  const list = Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i).map((each) => ({
-    teeth: each,
-    weight: Math.exp(-0.5 * ((each - mean) / sd) ** 2),
+  const list = Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i).map((count) => ({
+    teeth: count,
+    weight: Math.exp(-0.5 * ((count - mean) / sd) ** 2),
   }));
   const total = list.reduce((sum, { weight }) => sum + weight, 0);
   return list.map((each) => ({ teeth: each.teeth, share: each.weight / total }));

@@ -98,12 +98,12 @@ function merged(input: IdentifyInput): IdentifyInput {
 /** Helix angles are steps of one reading, not gears of their own: their chances add up under the likeliest. */
 function bestHelixEach(list: readonly CandidateWeight[]): CandidateWeight[] {
   const byGear = new Map<string, CandidateWeight>();
-  for (const each of list) {
-    const { size, teeth, pressureAngleDeg, helixAngleDeg } = each.hypothesis;
+  for (const candidate of list) {
+    const { size, teeth, pressureAngleDeg, helixAngleDeg } = candidate.hypothesis;
     const key = `${size.system}/${size.size}/${teeth}/${pressureAngleDeg}/${helixAngleDeg === 0}`;
     const held = byGear.get(key);
-    const better = held && held.log >= each.log ? held : each;
-    byGear.set(key, { ...better, log: held ? logSum([each.log, held.log]) : each.log });
+    const better = held && held.log >= candidate.log ? held : candidate;
+    byGear.set(key, { ...better, log: held ? logSum([candidate.log, held.log]) : candidate.log });
   }
   return [...byGear.values()];
 }

@@ -59,9 +59,9 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
       minutes: 1,
       how: 'Measure in the bottom of the thread with the knife edges of the caliper.',
       done: readings.rootDiameterMm !== undefined,
-      expect: (each) => [
-        predicted(each).rootDiameterMm,
-        Math.hypot(CALIPER, each.pitchDiameterSdMm, 2 * ROOT_SD * each.hypothesis.size.moduleMm),
+      expect: (candidate) => [
+        predicted(candidate).rootDiameterMm,
+        Math.hypot(CALIPER, candidate.pitchDiameterSdMm, 2 * ROOT_SD * candidate.hypothesis.size.moduleMm),
       ],
     },
     {
