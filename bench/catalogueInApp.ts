@@ -6,6 +6,8 @@
  *
  * Baseline in the same run: the same screens with the demo's own few thousand parts.
  */
+import { t as catalogue } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { createDataSource } from '../apps/server/src/dataSource.ts';
 import { arrive, link, readSlidePinion } from '../e2e/actions.ts';
@@ -50,15 +52,15 @@ async function measure(page: Page, job: string): Promise<Record<string, number>>
   return {
     'catalogue opened': await median(page, async () => {
       await page.goto(stage.address);
-      const start = page.getByRole('link', { name: 'Parts' });
+      const start = page.getByRole('link', { name: shared.parts });
       await start.waitFor();
       return timed(() => start.click(), row(/./));
     }),
     'beginning of a number typed': await typed(page, 'qb-77', row(/^QB-77/)),
     'a rare word typed': await typed(page, 'pinion', row(/pinion/i)),
     'a word of every row typed': await typed(page, 'quernby', row(/./)),
-    'put in order by price': await ordered(page, 'Price'),
-    'put in order by size': await ordered(page, 'Size'),
+    'put in order by price': await ordered(page, catalogue.price2),
+    'put in order by size': await ordered(page, catalogue.size),
     'parts that fit, by dimensions': await median(page, async () => {
       await page.goto(`${job}/gear/rpinion`);
       const start = page.getByTestId('find-parts');

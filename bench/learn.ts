@@ -4,6 +4,7 @@
  * time and again; what they say of the known law; and when the screen shows its first rows. Baselines in the same run: the demo's log, and
  * the same rows read without anything being worked out.
  */
+import { t as bench } from '@patient-badger/wording/bench';
 import type { Learning } from '@patient-badger/contract';
 import pg from 'pg';
 import { cookieOf, letIn, PHONE, start, type Stage } from '../e2e/stage.ts';
@@ -62,12 +63,12 @@ async function onOneDevice(stage: Stage): Promise<number> {
   await letIn(context, stage.address, 'Imke');
   // Everything that the first screen does without is there by then, as it is from a device's second visit on.
   await page.goto(stage.address);
-  await page.getByRole('link', { name: 'Ratios' }).click();
+  await page.getByRole('link', { name: bench.ratios }).click();
   await page.waitForURL(/ratio/);
   await page.goBack();
-  await page.getByRole('link', { name: 'Learnt' }).waitFor();
+  await page.getByRole('link', { name: bench.learnt }).waitFor();
   const began = performance.now();
-  await page.getByRole('link', { name: 'Learnt' }).click();
+  await page.getByRole('link', { name: bench.learnt }).click();
   await page.getByTestId('life').first().waitFor();
   const took = performance.now() - began;
   await context.close();

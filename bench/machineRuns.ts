@@ -1,3 +1,5 @@
+import { t as families } from '@patient-badger/wording/families';
+import { t as trace } from '@patient-badger/wording/trace';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { CANNOT_TELL, likeliestResults, packForFacts, packModel, SOUND, traceInput, traceNext, type Pack } from '@patient-badger/core';
@@ -74,7 +76,7 @@ export function follow(machine: Machine, family: Pack): Run {
       const right = machine.verdict === null ? isNone : isNamed();
       return ended(
         right ? 'right' : 'none',
-        `${end?.kind ?? 'no more looks'} ${suspects[0]?.fault} ${suspects[0]?.probability.toFixed(3)}`,
+        `${end?.kind ?? trace.moreLooks('no')} ${suspects[0]?.fault} ${suspects[0]?.probability.toFixed(3)}`,
       );
     }
     trespasses.push(...forbidden(pack, next, reached));
@@ -84,7 +86,7 @@ export function follow(machine: Machine, family: Pack): Run {
     const answers = Object.assign({}, machine.answers, ...cured.map((each) => each.answers)) as typeof machine.answers;
     seen.push({ look: next.look, result: answers[next.look] ?? CANNOT_TELL });
   }
-  return ended('none', 'too many looks');
+  return ended('none', families.looks('too many'));
 }
 
 /** Machines of a family on which every look is as it should be, one for each complaint and one without any. */

@@ -1,3 +1,9 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as close } from '@patient-badger/wording/close';
+import { t as families } from '@patient-badger/wording/families';
+import { t as photoWords } from '@patient-badger/wording/photo';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
 import { arrive, button, confirmCautions, heading, link, proveAll, takeIn, takePhoto } from './actions.ts';
@@ -13,15 +19,15 @@ afterAll(() => stage.stop());
 
 const done = async (page: Page, step: string) => {
   await confirmCautions(page);
-  await button(page, `Done: ${step}`).click();
-  await button(page, `Done: ${step}`).waitFor({ state: 'detached' });
+  await button(page, access.done(step)).click();
+  await button(page, access.done(step)).waitFor({ state: 'detached' });
 };
 
 test('an odometer cluster on the phone: opened to the drums, closed with every position confirmed, a missing screw carried through', async () => {
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await link(page, /Post van/).click();
-  await link(page, 'Open').click();
+  await link(page, shell.open).click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-drums').click();
   await heading(page, '4 steps').waitFor();
@@ -34,7 +40,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
 
   // The battery step wants a time by the maker's figure; it runs on through a reload and stands in the way until it is over.
   await done(page, 'Battery off');
-  await page.getByLabel('Minutes from the maker’s manual').fill('0.2');
+  await page.getByLabel(access.minutesFromTheMakersManual).fill('0.2');
   await page.getByTestId('start-airbag').click();
   const left = page.getByTestId('left-airbag');
   await left.waitFor();
@@ -49,30 +55,30 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   await page.getByTestId('left-airbag').waitFor({ state: 'detached', timeout: 20_000 });
 
   // A reading, and a screw that was missing before we came.
-  await page.getByLabel('Figure, km').fill('184320');
+  await page.getByLabel(access.figure(', km')).fill('184320');
   await page.getByTestId('keep-reading').click();
   await page.getByTestId('odd-cluster-out').click();
   await page.getByTestId('note-cluster-screws-missingBefore').click();
   await done(page, 'Cluster out');
   await takePhoto(page, 'screws.png', photo());
-  await page.getByLabel('What marks it (tape, pen line)').fill('Tape at the eight o’clock mark');
+  await page.getByLabel(access.whatMarksItTapePen).fill('Tape at the eight o’clock mark');
   await page.getByTestId('keep-needle-rest').click();
   await done(page, 'Back cover off');
   // From here on no photo gets through: a position is asked for on the way back all the same.
   await context.route('**/api/photos', (route) => route.abort());
   await takePhoto(page, 'drums.png', photo());
   await done(page, 'Pulse motor out');
-  await heading(page, 'It lies open').waitFor();
-  expect(await heading(page, 'While it is open').isVisible()).toBe(true);
+  await heading(page, access.itLiesOpen).waitFor();
+  expect(await heading(page, access.whileItIsOpen).isVisible()).toBe(true);
   await page.getByTestId('extra-bulbs').click();
   await page
     .getByTestId('extra-bulbs')
     .getByText(/^Done:/)
     .waitFor();
 
-  await button(page, 'The tray').click();
-  await page.getByText(/pieces lie on the bench/).waitFor();
-  expect(await page.getByText('3 on the bench, 1 missing before we came').isVisible()).toBe(true);
+  await button(page, access.theTray).click();
+  await page.getByText(access.onTheBenchWithOnTray(access.piecesLie)).waitFor();
+  expect(await page.getByText(access.missingBeforeWeCame('3 on the bench, 1')).isVisible()).toBe(true);
 
   // Closing: refused while things lie on the bench.
   await page.getByTestId('decide').waitFor({ state: 'detached' });
@@ -113,7 +119,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await link(page, /Ferry slip trimmer/).click();
-  await link(page, 'Open').click();
+  await link(page, shell.open).click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-square').click();
   await done(page, 'Plug lead off');
@@ -125,15 +131,15 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
   await page.goto(`${job}/close`);
   await page.getByTestId('torque-clamp-screw').click();
-  await page.getByLabel('Torque', { exact: true }).fill('nine');
-  await page.getByText('Type it as a number above nought.').waitFor();
-  await page.getByLabel('Torque', { exact: true }).fill('9');
-  await page.getByLabel(/^Where does it stand/).fill('sheet, page 4');
+  await page.getByLabel(shared.torque, { exact: true }).fill('nine');
+  await page.getByText(access.typeItAsANumberAbove).waitFor();
+  await page.getByLabel(shared.torque, { exact: true }).fill('9');
+  await page.getByLabel(access.whereDoesItStandMakers).fill('sheet, page 4');
   await page.getByTestId('keep-torque-clamp-screw').click();
   await page.getByText('9 N·m (sheet, page 4)').waitFor();
   await page.getByTestId('left-over').click();
   await page.getByTestId('left-over-locating-screw').click();
-  await page.getByText('1 left over, stays in the tray').waitFor();
+  await page.getByText(access.leftOverStaysInThe(1)).waitFor();
   for (const piece of ['Head on, shaft home', 'Cutter clamped']) await done(page, piece);
   await page.getByTestId('take-back').click();
   await done(page, 'Cutter clamped');
@@ -142,24 +148,24 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await page.getByTestId('close-job').click();
   await page.getByText('The ledger does not balance.', { exact: false }).waitFor();
   expect(await page.getByText(/Locating screw \(Head off the tube\): 1 on the bench/).isVisible()).toBe(true);
-  await page.getByLabel('Why it is closed all the same').fill('Hole worn out, a clamp holds it');
+  await page.getByLabel(close.whyItIsClosedAll).fill('Hole worn out, a clamp holds it');
   await page.getByTestId('close-job').click();
-  await page.getByText(/Closed with parts not back: Hole worn out/).waitFor();
+  await page.getByText(close.closedWithPartsNotBack('Hole worn out')).waitFor();
 });
 
 test('a step that will not come: its remedies with their risk; passed over with a reason it brings nothing off', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
   await link(page, /Cargo bike/).click();
-  await link(page, 'Open').click();
+  await link(page, shell.open).click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-sensor').click();
   await page.getByTestId('step-stuck').click();
   await page.getByTestId('snag-pressed-on').click();
   await page.getByText(/^Risk: It comes with a bang/).waitFor();
-  await page.getByText('The step that will not come bars the only way.').waitFor();
+  await page.getByText(access.theStepThatWillNot).waitFor();
   await page.getByTestId('step-skip').click();
-  await page.getByLabel('Why? (off already, not there)').fill('Came without its battery');
+  await page.getByLabel(access.whyOffAlreadyNotThere).fill('Came without its battery');
   await page.getByTestId('step-skip-confirm').click();
   await button(page, 'Done: Motor out of the frame').waitFor();
   await page.getByTestId('take-back').click();
@@ -167,8 +173,8 @@ test('a step that will not come: its remedies with their risk; passed over with 
   await page.getByText('It would not come: Will not come off its shaft.').waitFor();
   await page.getByTestId('take-back').click();
   await page.getByText('It would not come:', { exact: false }).waitFor({ state: 'detached' });
-  await button(page, 'The tray').click();
-  await page.getByText('Nothing lies on the bench.').waitFor();
+  await button(page, access.theTray).click();
+  await page.getByText(access.nothingLiesOnTheBench).waitFor();
 });
 
 test('once the cover is off, the looks behind it cost less', async () => {
@@ -176,17 +182,17 @@ test('once the cover is off, the looks behind it cost less', async () => {
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   const line = page.getByRole('button', { name: /^Worm as found/ }).first();
-  await button(page, /more looks/).click();
+  await button(page, families.looks(shared.more)).click();
   const closed = await line.textContent();
   expect(closed).toMatch(/7 steps to open first/);
-  await link(page, 'Open').click();
+  await link(page, shell.open).click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-passage').click();
   for (const step of ['Plug lead off', 'Bar cover off']) await done(page, step);
   await takePhoto(page, 'chain.png', photo());
   await done(page, 'Bar and chain off');
-  await link(page, 'Trace').click();
-  await button(page, /more looks/).click();
+  await link(page, shell.trace).click();
+  await button(page, families.looks(shared.more)).click();
   expect(await line.textContent()).toMatch(/when it was closed\), 4 steps to open first/);
 });
 
@@ -205,7 +211,7 @@ test('at the counter by keyboard: arrows choose the step, space does it; marks a
   await page.keyboard.press('ArrowUp');
   await heading(page, 'Motor out of the frame').waitFor();
   await takePhoto(page, 'washers.png', photo());
-  await button(page, 'Mark this photo').click();
+  await button(page, photoWords.markThisPhoto).click();
   const board = page.getByTestId('board');
   await board.waitFor();
   const box = (await board.boundingBox()) ?? { x: 0, y: 0, width: 1, height: 1 };

@@ -1,3 +1,7 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as photo } from '@patient-badger/wording/photo';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as traceWords } from '@patient-badger/wording/trace';
 import { likeliestResults, packModel, SOUND, waysAlone, type FaultMode, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
@@ -33,7 +37,7 @@ export async function signByPin(page: Page, person: string, pin = '2580'): Promi
 }
 
 export async function takeIn(page: Page, machine: RegExp, complaint: string): Promise<void> {
-  await button(page, 'Take in a machine').click();
+  await button(page, shared.takeInAMachine).click();
   await button(page, machine).click();
   await button(page, complaint).click();
   await page.getByTestId('start-job').click();
@@ -44,7 +48,7 @@ export async function takeIn(page: Page, machine: RegExp, complaint: string): Pr
 export async function takePhoto(page: Page, name: string, bytes: Buffer): Promise<void> {
   const file = join(await mkdtemp(join(tmpdir(), 'badger-photo-')), name);
   await writeFile(file, bytes);
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Take a photo').click()]);
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, photo.takeAPhoto).click()]);
   await chooser.setFiles(file);
 }
 
@@ -83,7 +87,7 @@ export async function clearTheWay(page: Page): Promise<void> {
 }
 
 export async function confirmCautions(page: Page): Promise<void> {
-  const cautions = page.getByRole('button', { name: 'Done so, I take care' });
+  const cautions = page.getByRole('button', { name: shared.doneSoITakeCare });
   for (let left = await cautions.count(); left > 0; left = await cautions.count()) {
     await cautions.first().click();
     for (let i = 0; i < 100 && (await cautions.count()) >= left; i++) await page.waitForTimeout(20);
@@ -92,7 +96,7 @@ export async function confirmCautions(page: Page): Promise<void> {
 
 /** Confirms cautions and does steps until nothing stands between the hand and the look. */
 export async function openUp(page: Page): Promise<void> {
-  await page.getByRole('heading', { name: 'What do you see?' }).waitFor();
+  await page.getByRole('heading', { name: traceWords.whatDoYouSee }).waitFor();
   await pressAll(page, '[data-testid^="back-"]');
   await pressAll(page, '[data-testid="step-done"]');
   await confirmCautions(page);
@@ -153,7 +157,7 @@ export async function confirmSettled(page: Page): Promise<void> {
 export async function trace(page: Page, truth: Truth, { byInstrument = false } = {}): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 20; i++) {
-    const verdict = button(page, 'See the reasons and decide');
+    const verdict = button(page, shared.seeTheReasonsAndDecide);
     const next = page.getByTestId('do-look');
     const none = page.getByTestId('none-leads');
     await verdict.or(next).or(none).first().waitFor();
@@ -217,7 +221,7 @@ export async function proveAll(page: Page): Promise<void> {
 
 /** The way back, the proof and the closing. */
 export async function closeUp(page: Page): Promise<void> {
-  await page.getByRole('heading', { name: /^The way back/ }).waitFor();
+  await page.getByRole('heading', { name: access.theWayBack }).waitFor();
   await pressAll(page, '[data-testid^="back-"]');
   await proveAll(page);
   await page.getByTestId('close-job').click();

@@ -1,3 +1,7 @@
+import { t as book } from '@patient-badger/wording/book';
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as match } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, button, closeUp, heading, link, read, STRIPPED, takeIn, trace } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
@@ -14,7 +18,7 @@ test('what a closed job learnt stands in the book of its model, and the next job
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   await trace(page, STRIPPED);
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('decide').click();
   await page.waitForURL(/\/gear\/worm/);
   const measure = async () => {
@@ -26,14 +30,14 @@ test('what a closed job learnt stands in the book of its model, and the next job
   };
   expect(await page.getByTestId('book-gear').count()).toBe(0);
   await measure();
-  await button(page, /Find parts/).click();
-  await button(page, /^Choose/).click();
-  await button(page, 'Set up and prove').click();
+  await button(page, gear.findPartsThatFit).click();
+  await button(page, match.choose).click();
+  await button(page, match.setUpAndProve).click();
   await page.getByTestId('fitted').click();
   await closeUp(page);
   await page.getByTestId('learnt').getByText('Oil pump worm', { exact: false }).first().waitFor();
   await page.getByTestId('write-book').click();
-  await page.getByText('What this job learnt stands in it.').waitFor();
+  await page.getByText(book.whatThisJobLearntStands).waitFor();
   await inTime(stage.databaseUrl, `SELECT line->>'kind' AS kind, count(*)::int AS n FROM book_lines GROUP BY 1 ORDER BY 1`, [
     { kind: 'fault', n: 1 },
     { kind: 'gear', n: 1 },
@@ -44,18 +48,18 @@ test('what a closed job learnt stands in the book of its model, and the next job
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/gear/worm'));
   const known = page.getByTestId('book-gear');
-  await known.getByText('So in the one job that it was measured in.', { exact: false }).waitFor();
+  await known.getByText(gear.soInThatItWas(gear.theOneJob), { exact: false }).waitFor();
   await measure();
-  await button(page, /Find parts/).click();
-  await heading(page, 'Proved on this model').waitFor();
+  await button(page, gear.findPartsThatFit).click();
+  await heading(page, match.provedOnThisModel).waitFor();
   await page.goBack();
-  await known.getByRole('button', { name: 'The book of this model' }).click();
-  await heading(page, 'What it was').waitFor();
-  await page.getByText('held once', { exact: false }).waitFor();
-  await page.getByLabel('Where it goes, if it is a fill').fill('Bar oil tank');
-  await page.getByLabel('What', { exact: true }).fill('260 ml of chain oil');
-  await page.getByLabel('Whose figure it is').fill('The sheet in the lid');
-  await button(page, 'Write it in').click();
+  await known.getByRole('button', { name: shared.theBookOfThisModel }).click();
+  await heading(page, shared.whatItWas).waitFor();
+  await page.getByText(book.held(shared.once), { exact: false }).waitFor();
+  await page.getByLabel(book.whereItGoesIfIt).fill('Bar oil tank');
+  await page.getByLabel(shared.what, { exact: true }).fill('260 ml of chain oil');
+  await page.getByLabel(shared.whoseFigureItIs).fill('The sheet in the lid');
+  await button(page, book.writeItIn).click();
   await page.getByText('Bar oil tank: 260 ml of chain oil (The sheet in the lid)').waitFor();
   await link(page, 'Tobin is at the bench').waitFor();
 });

@@ -1,3 +1,5 @@
+import { t as catalogue } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import { readFile } from 'node:fs/promises';
 import { arrive, link } from './actions.ts';
 import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
@@ -13,22 +15,22 @@ afterAll(() => stage.stop());
 test('the catalogue at the counter: found by words, put in order, several rows changed alike', async () => {
   const { page } = await stage.device(WIDE);
   await arrive(page, stage.address, 'Imke');
-  await link(page, 'Parts').click();
+  await link(page, shared.parts).click();
   await page.getByTestId('catalogue-text').fill('slide pinion');
   const rows = page.getByRole('checkbox');
   await page.getByRole('checkbox', { name: /Slide pinion pack, wide/ }).waitFor();
   await expect(rows.count()).resolves.toBe(9);
   await rows.nth(0).click();
   await rows.nth(1).click();
-  await page.getByText('2 parts chosen').waitFor();
+  await page.getByText(catalogue.chosen(2, catalogue.parts)).waitFor();
   await page.getByTestId('change-parts').click();
-  await page.getByText('Fill in what is to change.').waitFor();
+  await page.getByText(catalogue.fillInWhatIsTo).waitFor();
   await page.getByTestId('change-stock').fill('many');
   await page.getByTestId('change-parts').click();
   await page.getByText('that is not one number', { exact: false }).waitFor();
   await page.getByTestId('change-stock').fill('41');
   await page.getByTestId('change-parts').click();
-  await page.getByText('2 parts chosen').waitFor({ state: 'detached' });
+  await page.getByText(catalogue.chosen(2, catalogue.parts)).waitFor({ state: 'detached' });
   await inTime(stage.databaseUrl, `SELECT count(*)::int AS n FROM parts WHERE stock = 41`, [{ n: 2 }]);
 });
 
@@ -38,12 +40,12 @@ test('a heading puts the table in its order, and pressed again the other way rou
   await page.goto(`${stage.address}/parts`);
   const numberAt = async (order: string) =>
     (await sql(stage.databaseUrl, `SELECT part_number FROM parts ORDER BY ${order} LIMIT 1`)).rows[0]?.part_number as string;
-  await page.getByRole('button', { name: 'Price: order by it' }).click();
+  await page.getByRole('button', { name: catalogue.orderByIt(catalogue.price2, '') }).click();
   await page.getByTestId(`row-${await numberAt('price_minor, part_number')}`).waitFor();
   await page.getByRole('button', { name: 'Price: order by it, smallest first' }).click();
   await page.getByTestId(`row-${await numberAt('price_minor DESC, part_number DESC')}`).waitFor();
 
-  await page.getByRole('button', { name: 'Part: order by it' }).click();
+  await page.getByRole('button', { name: catalogue.orderByIt(shared.part, '') }).click();
   const far = (await sql(stage.databaseUrl, `SELECT part_number FROM parts ORDER BY part_number OFFSET 330 LIMIT 1`)).rows[0] as {
     part_number: string;
   };
@@ -67,7 +69,7 @@ test('on the phone typing begins at the top again, and the whole catalogue is ke
   await page.getByTestId('catalogue-text').fill('qb-7700');
   await page.getByRole('checkbox', { name: /^QB-7700/ }).waitFor();
   await page.getByTestId('catalogue-text').fill('no such thing');
-  await page.getByText('No part like that. Fewer words find more.').waitFor();
+  await page.getByText(catalogue.noPartLikeThatFewer).waitFor();
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByTestId('export-csv').click()]);
   const lines = (await readFile(await file.path(), 'utf8')).trim().split(/\r?\n/);
   const rows = (await sql(stage.databaseUrl, 'SELECT (SELECT count(*) FROM parts) + (SELECT count(*) FROM listings) AS n')).rows[0] as {

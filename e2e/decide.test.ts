@@ -1,3 +1,6 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as saving } from '@patient-badger/wording/saving';
+import { t as strength } from '@patient-badger/wording/strength';
 import { readFile } from 'node:fs/promises';
 import JSZip from 'jszip';
 import type { Page } from 'playwright-core';
@@ -161,7 +164,7 @@ test('nylon or metal: the fuse is named, and which link is the fuse next', async
   // The drive line carries it: two newton metres through the mesh, of what each link bears, and after the change.
   await button(page, /^Motor pinion drives.* 124 % then 11.6 of [\d.]+ N·m/).waitFor();
   await button(page, /^Nylon gear on the large.* the fuse: 11.6 of 9 N·m/).waitFor();
-  const fuses = await page.getByText(/^The fuse: /).allInnerTexts();
+  const fuses = await page.getByText(strength.theFuseWithPlaceName('')).allInnerTexts();
   expect(fuses).toHaveLength(2);
   await page.reload();
   await page.getByTestId('chain-after').waitFor();
@@ -172,7 +175,7 @@ test('a small gear slips on its shaft: four schools compared, it is staked, and 
   const at = await job(page, /Post van/);
   await page.goto(`${at}/save/wheel`);
   await page.getByTestId('saving-shaftMm').fill('4');
-  await page.getByText('Fill in the measures above.').waitFor();
+  await page.getByText(saving.fillInTheMeasuresAbove).waitFor();
   await page.getByTestId('saving-boreMm').fill('4.03');
   await page.getByTestId('saving-lengthMm').fill('6');
   await page.getByTestId('saving-strengthMPa').fill('20');
@@ -181,13 +184,13 @@ test('a small gear slips on its shaft: four schools compared, it is staked, and 
     .getByTestId('saving-figures')
     .getByText(/times what it has to carry/)
     .waitFor();
-  await radio(page, 'Solder').click();
-  await page.getByText('There is one chance only.').waitFor();
-  await radio(page, 'Press').click();
+  await radio(page, saving.solder).click();
+  await page.getByText(saving.thereIsOneChanceOnly).waitFor();
+  await radio(page, saving.press).click();
   await page.getByTestId('saving-outerMm').fill('8');
-  await page.getByText('The bore is wider than the shaft: nothing presses.').waitFor();
-  await radio(page, 'Stake').click();
-  await page.getByTestId('saving-figures').getByText('Close the bore by 0.050 mm, to 3.980 mm').waitFor();
+  await page.getByText(saving.theBoreIsWiderThan).waitFor();
+  await radio(page, saving.stake).click();
+  await page.getByTestId('saving-figures').getByText(saving.closeTheBoreByTo('0.050 mm', '3.980 mm')).waitFor();
   await page.getByTestId('saved').click();
   await page
     .getByTestId('saved-part')
@@ -199,7 +202,7 @@ test('a small gear slips on its shaft: four schools compared, it is staked, and 
   await page.getByTestId('decide').first().click();
   await page.waitForURL(/\/(close|gear)/);
   await page.goto(`${at}/close`);
-  await page.getByRole('heading', { name: /^The way back/ }).waitFor();
+  await page.getByRole('heading', { name: access.theWayBack }).waitFor();
   await proveAll(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();

@@ -1,3 +1,6 @@
+import { t as close } from '@patient-badger/wording/close';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
 import { arrive, button, handOver, link, radio, signByPin } from './actions.ts';
 import { inTime, PHONE, sql, start, type Stage } from './stage.ts';
 
@@ -36,7 +39,7 @@ test('one person alone, in flight mode, passes no second check: it waits for the
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
   await link(page, /School lawn tractor/).click();
-  await page.getByText('Safety-critical job').first().waitFor();
+  await page.getByText(shared.safetyCriticalJob).first().waitFor();
   const job = page.url().replace(/(\/jobs\/[^/?]+).*/, '$1');
   const id = job.split('/').at(-1) ?? '';
   // Tobin has given his PIN on this phone once, and given it back.
@@ -62,19 +65,19 @@ test('one person alone, in flight mode, passes no second check: it waits for the
   await page.getByText('Without a connection no safety-critical job is closed', { exact: false }).waitFor();
   await context.setOffline(false);
   // The server is told that the phone changed hands, and takes nothing under Tobin's name.
-  await page.getByText('Is it you, Tobin?').waitFor();
+  await page.getByText(shell.isItYou('Tobin')).waitFor();
   await inTime(stage.databaseUrl, `SELECT count(*)::int AS n FROM sessions WHERE active_id IS NULL`, [{ n: 1 }]);
   const checks = `SELECT "by" FROM entries WHERE job_id = '${id}' AND payload->>'kind' = 'secondChecked'`;
   expect((await sql(stage.databaseUrl, checks)).rows).toEqual([]);
   await page.reload();
-  await page.getByText('Is it you, Tobin?').waitFor();
+  await page.getByText(shell.isItYou('Tobin')).waitFor();
   // Tobin himself comes by: first it is him, then he signs.
   await signByPin(page, 'Tobin');
   await page.getByTestId('sign-pending').waitFor();
   expect((await sql(stage.databaseUrl, checks)).rows).toEqual([]);
   await signByPin(page, 'Tobin');
   await inTime(stage.databaseUrl, checks, [{ by: 'tobin' }]);
-  await page.getByText('Looked over by Tobin').waitFor();
+  await page.getByText(close.lookedOverBy('Tobin')).waitFor();
 });
 
 test.each([[true], [false]])('signed out (connection: %s), nothing that was read is left, in no window', async (connected) => {
@@ -91,14 +94,14 @@ test.each([[true], [false]])('signed out (connection: %s), nothing that was read
   await page.getByTestId('sign-out').waitFor();
   await context.setOffline(!connected);
   await page.getByTestId('sign-out').click();
-  await page.getByLabel('Your name').waitFor();
-  await other.getByLabel('Your name').waitFor();
+  await page.getByLabel(shared.yourName).waitFor();
+  await other.getByLabel(shared.yourName).waitFor();
   await page.waitForTimeout(600);
   expect(await page.evaluate<string>(kept)).not.toMatch(/Orchard|School|Lighthouse|api\/photos/);
   await context.setOffline(false);
   // Whoever opens it next is not let in by the session that was there.
   await page.reload();
-  await page.getByLabel('Your name').waitFor();
+  await page.getByLabel(shared.yourName).waitFor();
   await inTime(stage.databaseUrl, `SELECT count(*)::int AS n FROM sessions WHERE person_id = 'wren'`, [{ n: 0 }]);
-  expect(await button(page, 'Take in a machine').isVisible()).toBe(false);
+  expect(await button(page, shared.takeInAMachine).isVisible()).toBe(false);
 });

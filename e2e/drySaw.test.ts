@@ -1,3 +1,13 @@
+import { t as close } from '@patient-badger/wording/close';
+import { t as families } from '@patient-badger/wording/families';
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as intake } from '@patient-badger/wording/intake';
+import { t as log } from '@patient-badger/wording/log';
+import { t as match } from '@patient-badger/wording/match';
+import { t as photoWords } from '@patient-badger/wording/photo';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
+import { t as traceWords } from '@patient-badger/wording/trace';
 import type { Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
@@ -26,19 +36,14 @@ test('a dry saw on the counter: chips are found, it is cleaned, nothing is bough
   expect(taken).toContain('drum-tabs');
 
   await page.reload();
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByRole('heading', { name: 'Chips and gummed oil packed round the worm' }).last().waitFor();
-  expect(await page.getByText('No gear to buy').isVisible()).toBe(true);
-  expect(
-    await page
-      .getByText(/for it/)
-      .first()
-      .isVisible(),
-  ).toBe(true);
+  expect(await page.getByText(traceWords.noGearToBuy).isVisible()).toBe(true);
+  expect(await page.getByText(shared.forIt).first().isVisible()).toBe(true);
   await page.getByTestId('decide').click();
   await closeUp(page);
-  expect(await page.getByText('Cleaned, no part').isVisible()).toBe(true);
-  expect(await page.getByText('Proved in use.').isVisible()).toBe(true);
+  expect(await page.getByText(shared.cleanedNoPart).isVisible()).toBe(true);
+  expect(await page.getByText(close.provedInUse).isVisible()).toBe(true);
 
   const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
   await inTime(stage.databaseUrl, `SELECT closed FROM jobs WHERE id = '${job}'`, [{ closed: true }]);
@@ -49,7 +54,7 @@ test('a dry saw on a phone: the worm is stripped, measured, identified, matched 
   await arrive(page, stage.address, 'Imke');
   await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
   await trace(page, STRIPPED);
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('decide').click();
   await page.waitForURL(/\/gear\/worm/);
 
@@ -62,25 +67,20 @@ test('a dry saw on a phone: the worm is stripped, measured, identified, matched 
   await page.getByTestId('candidate-module-1-1').waitFor();
   await read(page, 'boreDiameterMm', '12.01');
   await read(page, 'faceWidthMm', '9');
-  await radio(page, 'Right-hand thread').click();
+  await radio(page, gear.rightHandThread).click();
   expect(await page.getByTestId('candidate-module-1-1').getAttribute('aria-checked')).toBe('true');
 
   await page.getByTestId('find-parts').click();
-  await page.getByText('Best by dimensions').waitFor();
+  await page.getByText(match.bestByDimensions).waitFor();
   expect(await page.getByText(/listings say they fit Tovelund T5-46/).isVisible()).toBe(true);
   await page.locator('[data-testid^="table-"]').first().click();
   await page.getByRole('table').waitFor();
-  expect(
-    await page
-      .getByRole('table')
-      .getByText(/does not fit/)
-      .count(),
-  ).toBe(0);
+  expect(await page.getByRole('table').getByText(shared.doesNotFit).count()).toBe(0);
   await page.locator('[data-testid^="choose-"]').first().click();
-  await button(page, 'Set up and prove').click();
+  await button(page, match.setUpAndProve).click();
   await page.getByTestId('fitted').click();
   await closeUp(page);
-  expect(await page.getByText('Part replaced').isVisible()).toBe(true);
+  expect(await page.getByText(shared.partReplaced).isVisible()).toBe(true);
   expect(
     await page
       .getByTestId('bill')
@@ -95,7 +95,7 @@ test('two windows on one job: what one writes the other shows within two seconds
   await takeIn(one.page, /Ferry slip saw/, 'Oils only when it feels like it');
   await letIn(two.context, stage.address, 'Tobin');
   await two.page.goto(one.page.url());
-  await two.page.getByText('Nothing yet.').waitFor();
+  await two.page.getByText(shared.nothingYet).waitFor();
   await one.page.getByTestId('do-look').click();
   const result = one.page.locator('[data-testid^="result-"]').first();
   const seen = ((await result.getAttribute('aria-label')) ?? '').trim();
@@ -114,25 +114,25 @@ test('two windows of one device see each other’s notes before they are sent', 
   await other.goto(page.url());
   await other.getByTestId('entry').first().waitFor();
   await context.setOffline(true);
-  await page.getByLabel('Remark').fill('seen next door');
-  await button(page, 'Write it down').click();
+  await page.getByLabel(log.remark).fill('seen next door');
+  await button(page, shared.writeItDown).click();
   await other.getByTestId('entry').filter({ hasText: 'seen next door' }).waitFor();
-  expect(await other.getByText('not sent yet', { exact: false }).first().isVisible()).toBe(true);
+  expect(await other.getByText(log.notSentYet, { exact: false }).first().isVisible()).toBe(true);
   await context.setOffline(false);
-  await other.getByText('not sent yet', { exact: false }).first().waitFor({ state: 'detached' });
+  await other.getByText(log.notSentYet, { exact: false }).first().waitFor({ state: 'detached' });
 });
 
 test('a job that another window sent stays on the screen of one that has no connection', async () => {
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
-  await button(page, 'Take in a machine').click();
+  await button(page, shared.takeInAMachine).click();
   await button(page, /Orchard saw/).click();
   await button(page, 'Uses no oil at all, tank stays full').click();
   await page.route('**/api/**', (route) => route.abort());
   await page.getByTestId('start-job').click();
   await page.getByTestId('do-look').waitFor();
   await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/log'));
-  await page.getByLabel('Remark').fill('half a remark');
+  await page.getByLabel(log.remark).fill('half a remark');
   const other = await context.newPage();
   await other.goto(page.url());
   const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
@@ -140,8 +140,8 @@ test('a job that another window sent stays on the screen of one that has no conn
   await inTime(stage.databaseUrl, stored, [{ n: 1 }]);
   // By now it has gone from the box that both windows share.
   await page.waitForTimeout(3000);
-  expect(await page.getByLabel('Remark').inputValue()).toBe('half a remark');
-  await button(page, 'Write it down').click();
+  expect(await page.getByLabel(log.remark).inputValue()).toBe('half a remark');
+  await button(page, shared.writeItDown).click();
   await page.getByTestId('entry').filter({ hasText: 'half a remark' }).waitFor();
 });
 
@@ -152,14 +152,14 @@ test('any entry can be taken back and put back', async () => {
   await page.getByTestId('do-look').click();
   await page.getByTestId('result-partly').click();
   await page.getByText('Partly used').first().waitFor();
-  await link(page, 'Log').click();
-  await button(page, 'Take it back').click();
-  await page.getByText('Taken back').waitFor();
-  await link(page, 'Trace').click();
-  await page.getByText('Nothing yet.').waitFor();
-  await link(page, 'Log').click();
-  await button(page, 'Put it back').click();
-  await link(page, 'Trace').click();
+  await link(page, shell.log).click();
+  await button(page, log.takeItBack).click();
+  await page.getByText(log.takenBack).waitFor();
+  await link(page, shell.trace).click();
+  await page.getByText(shared.nothingYet).waitFor();
+  await link(page, shell.log).click();
+  await button(page, log.putItBack).click();
+  await link(page, shell.trace).click();
   await page.getByText('Partly used').first().waitFor();
 });
 
@@ -212,7 +212,7 @@ test('a reading that makes no sense, a huge photo and a text for a number are re
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Lighthouse road saw/, 'Chain runs dry, no oil on the bar');
-  await link(page, 'Measure').click();
+  await link(page, shell.measure).click();
   await read(page, 'tipDiameterMm', '15');
   await read(page, 'rootDiameterMm', '16');
   await page.getByText('The root cannot be as thick as the tips: measure both again.').waitFor();
@@ -222,14 +222,14 @@ test('a reading that makes no sense, a huge photo and a text for a number are re
   for (const key of '1.2.') await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
   await page.getByText(/not one number/).waitFor();
-  await button(page, 'Close').click();
+  await button(page, shared.close).click();
 
-  await link(page, 'Trace').click();
+  await link(page, shell.trace).click();
   await page.getByTestId('do-look').click();
   await takePhoto(page, 'huge.png', Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47]), Buffer.alloc(40 * 1024 * 1024)]));
   await page.getByText(/This photo has 40 MB; 10 MB is the most/).waitFor();
   await takePhoto(page, 'text.png', Buffer.from('no photo'));
-  await page.getByText('Only PNG and JPEG photos can be kept.').waitFor();
+  await page.getByText(photoWords.onlyPngAndJpegPhotos).waitFor();
   await takePhoto(page, 'broken.png', Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.alloc(300)]));
   await page.getByText(/This photo is damaged and cannot be read/).waitFor();
 });
@@ -248,19 +248,19 @@ test('everything on a look sheet can be reached and pressed by keyboard', async 
   await page.keyboard.press('u');
   await page.getByTestId('do-look').waitFor();
   await throttle(1);
-  await page.getByText('Nothing yet.').waitFor();
+  await page.getByText(shared.nothingYet).waitFor();
   await page.getByTestId('do-look').focus();
   await page.keyboard.press('Enter');
   await page.getByTestId('result-full').waitFor();
   await page.keyboard.press('1');
-  const taken = page.getByRole('button', { name: 'Take the last look back' });
+  const taken = page.getByRole('button', { name: shared.takeTheLastLookBack });
   await taken.waitFor();
   await page.getByTestId('do-look').waitFor();
   await page.keyboard.press('u');
   await taken.waitFor({ state: 'detached' });
-  await page.getByText('Nothing yet.').waitFor();
+  await page.getByText(shared.nothingYet).waitFor();
   await page.keyboard.press('?');
-  await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+  await page.getByRole('dialog', { name: shell.keys }).waitFor();
   await page.keyboard.press('Escape');
   await page.getByRole('dialog').waitFor({ state: 'detached' });
   await page.keyboard.press('b');
@@ -271,29 +271,29 @@ test('a machine nobody knows is written down without a connection, taken in, pho
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
   await context.route('**/api/**', (route) => route.abort());
-  await button(page, 'Take in a machine').click();
-  await button(page, 'It is not on the list: write it down').click();
-  await button(page, 'Write it down').click();
+  await button(page, shared.takeInAMachine).click();
+  await button(page, intake.itIsNotOnThe).click();
+  await button(page, shared.writeItDown).click();
   await page.getByText('Give the machine a name you will know it by.').waitFor();
-  await page.getByLabel('What you call it').fill('Windfall saw');
-  await page.getByLabel('Owner').fill('West orchard');
-  await button(page, 'Write it down').click();
-  await page.getByText(/^Choose what kind of chain it has/).waitFor();
-  await page.getByLabel('What is it, or what does it do wrong?').fill('saw dry no oil');
+  await page.getByLabel(shared.whatYouCallIt).fill('Windfall saw');
+  await page.getByLabel(shared.owner).fill('West orchard');
+  await button(page, shared.writeItDown).click();
+  await page.getByText(intake.chooseWhatKindOfChain).waitFor();
+  await page.getByLabel(families.whatIsItOrWhat).fill('saw dry no oil');
   await radio(page, /^Saw oil pump/).click();
-  await button(page, 'Write it down').click();
+  await button(page, shared.writeItDown).click();
   await page.getByTestId('start-job').click();
-  await page.getByText('Write what the owner says, or press one of the sentences.').waitFor();
-  await page.getByLabel('What does the owner say?').fill('Dry since Tuesday');
+  await page.getByText(intake.writeWhatTheOwnerSays).waitFor();
+  await page.getByLabel(intake.whatDoesTheOwnerSay).fill('Dry since Tuesday');
   await page.getByTestId('start-job').click();
   await page.getByTestId('do-look').click();
   await takePhoto(page, 'tank.png', photo());
-  await page.getByText('The photo is on its way …').waitFor();
+  await page.getByText(photoWords.thePhotoIsOnIts).waitFor();
   await page.reload();
-  await page.getByText('The photo is on its way …').waitFor();
+  await page.getByText(photoWords.thePhotoIsOnIts).waitFor();
 
   await context.unroute('**/api/**');
-  await page.getByRole('img', { name: 'Photo of this look' }).waitFor();
+  await page.getByRole('img', { name: photoWords.photoOfThisLook }).waitFor();
   await inTime(
     stage.databaseUrl,
     `SELECT m.owner, (SELECT count(*)::int FROM entries e WHERE e.job_id = j.id) AS entries FROM machines m JOIN jobs j ON j.machine_id = m.id WHERE m.label = 'Windfall saw'`,
@@ -308,7 +308,7 @@ test('with the database stopped the app says so and keeps what is written until 
   await stage.database('stopped');
   await page.getByTestId('do-look').click();
   await page.locator('[data-testid^="result-"]').first().click();
-  await page.getByText(/No connection\. Go on working: 1 note is kept/).waitFor();
+  await page.getByText(shell.noConnectionGoOnWorking('1 note is kept')).waitFor();
   await stage.database('back');
   await page.getByText(/No connection/).waitFor({ state: 'detached' });
   const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];

@@ -1,3 +1,11 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as bench } from '@patient-badger/wording/bench';
+import { t as close } from '@patient-badger/wording/close';
+import { t as families } from '@patient-badger/wording/families';
+import { t as intake } from '@patient-badger/wording/intake';
+import { t as setup } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as traceWords } from '@patient-badger/wording/trace';
 import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -36,7 +44,7 @@ test('a cargo bike that hums, on the phone: traced to its stripped nylon gear', 
   await link(page, /Cargo bike/).click();
   const taken = await trace(page, honest('mid-drive-motor', 'nylon-stripped'));
   expect(taken.length).toBeGreaterThan(1);
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await heading(page, /nylon/i).waitFor();
 });
 
@@ -45,8 +53,8 @@ test('a dead post van, on the phone: traced to the worm wheel, each look with it
   await arrive(page, stage.address, 'Tobin');
   await link(page, /Post van/).click();
   await trace(page, honest('dash-odometer-motor', 'wheel-teeth', 'open'));
-  await button(page, 'See the reasons and decide').click();
-  await heading(page, /teeth/i).waitFor();
+  await button(page, shared.seeTheReasonsAndDecide).click();
+  await heading(page, setup.teeth).waitFor();
 });
 
 test('a mower that does not pull, on the phone with the drill bench: its count is read and taken', async () => {
@@ -60,7 +68,7 @@ test('a mower that does not pull, on the phone with the drill bench: its count i
   await answer(page, 'turns-turns', true);
   await page.waitForURL((url) => !url.pathname.includes('/look/'));
   await trace(page, honest('walk-drive-gearbox', 'pin-jammed'), { byInstrument: true });
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await heading(page, /pin/i).waitFor();
   const read = [{ instrument: 'drillBench', result: 'turns-turns' }];
   const asked = `SELECT payload->'reading'->>'instrument' AS instrument, payload->>'result' AS result FROM entries WHERE payload->>'look' = 'pulley-watch-both'`;
@@ -72,11 +80,11 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
   await arrive(page, stage.address, 'Imke');
   await link(page, /School lawn tractor/).focus();
   await page.keyboard.press('Enter');
-  await heading(page, 'Seen so far').waitFor();
-  expect(await page.getByText('Safety-critical job').isVisible()).toBe(true);
+  await heading(page, shared.seenSoFar).waitFor();
+  expect(await page.getByText(shared.safetyCriticalJob).isVisible()).toBe(true);
   const truth = honest('sector-steering', 'sector-stripped', 'open');
   for (let i = 0; i < 15; i++) {
-    const verdict = button(page, 'See the reasons and decide');
+    const verdict = button(page, shared.seeTheReasonsAndDecide);
     await verdict.or(page.getByTestId('do-look')).first().waitFor();
     if (await verdict.isVisible()) break;
     await page.keyboard.press('l');
@@ -92,10 +100,10 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
   await page.getByTestId('decide').focus();
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/gear\//);
-  await button(page, 'Set it right and prove it').click();
+  await button(page, shared.setItRightAndProve).click();
 
   await page.getByTestId('close-job').click();
-  await page.getByText('Somebody else must look it over first: it is a safety-critical job.').waitFor();
+  await page.getByText(close.somebodyElseMustLookIt).waitFor();
   expect(await page.getByText('You had a hand in it yourself, Imke.', { exact: false }).isVisible()).toBe(true);
   await link(page, 'Imke is at the bench').click();
   await handOver(page, 'Tobin');
@@ -103,7 +111,7 @@ test('a tractor that steers nothing, at the counter by keyboard alone, to the ve
   await page.getByTestId('second-check').click();
   // Signed at that moment, by the PIN of who looked it over.
   await signByPin(page, 'Tobin');
-  await page.getByText('Looked over by Tobin').waitFor();
+  await page.getByText(close.lookedOverBy('Tobin')).waitFor();
 });
 
 test('one half of an auger stands: its pin is found, the tracing goes on, and nothing else is wrong', async () => {
@@ -112,14 +120,14 @@ test('one half of an auger stands: its pin is found, the tracing goes on, and no
   await link(page, /Lighthouse road snowblower/).click();
   const truth = honest('auger-gearbox', 'left-pin');
   await trace(page, truth);
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('go-on').click();
-  await page.getByText('Found already, looking for a second').waitFor();
+  await page.getByText(traceWords.foundAlreadyLookingForA).waitFor();
   await trace(page, truth);
   await heading(page, /^(Nothing else on this list|Not worth looking for more)/).waitFor();
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('decide').click();
-  await heading(page, /^The way back/).waitFor();
+  await heading(page, access.theWayBack).waitFor();
   expect(await page.getByText('Left shear pin sheared').first().isVisible()).toBe(true);
 });
 
@@ -131,10 +139,10 @@ test('the mechanic’s own order: a place is pressed, its look is taken, and wha
   await button(page, /^Wheel and worm under the lamp/).click();
   await openUp(page);
   await page.getByTestId('result-whole').click();
-  await page.getByText('Take the last look back').click();
-  await page.getByText('Nothing yet.').waitFor();
-  await button(page, 'Decide without more looks').click();
-  await page.getByLabel('What was it?').fill('A wasp nest in the housing');
+  await page.getByText(shared.takeTheLastLookBack).click();
+  await page.getByText(shared.nothingYet).waitFor();
+  await button(page, traceWords.decideWithoutMoreLooks).click();
+  await page.getByLabel(traceWords.whatWasIt).fill('A wasp nest in the housing');
   await page.getByTestId('decide-other').click();
   await page.getByText('A wasp nest in the housing').first().waitFor();
 });
@@ -142,17 +150,17 @@ test('the mechanic’s own order: a place is pressed, its look is taken, and wha
 test('a family is found by the owner’s words, its chain runs beside one with a fault, and a machine of it is taken in', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
-  await link(page, 'Families').click();
-  await page.getByLabel('What does the owner say, or what is it?').fill('wall goes out crooked');
+  await link(page, bench.families).click();
+  await page.getByLabel(families.whatDoesTheOwnerSay).fill('wall goes out crooked');
   await link(page, 'Slide with two racks').click();
   await radio(page, /Right pinion pack worn/).click();
   await page.getByText('with it: travels, but less than it should').first().waitFor();
-  await button(page, 'Take in a machine of this kind').click();
+  await button(page, families.takeInAMachineOf).click();
   await button(page, /Ticket-office wall/).click();
-  await page.getByLabel('What does the owner say?').fill('the wall comes out all croked, and the lights dim');
+  await page.getByLabel(intake.whatDoesTheOwnerSay).fill('the wall comes out all croked, and the lights dim');
   await button(page, /^Does it mean: Goes out crooked/).waitFor();
   await page.getByTestId('mean-all').click();
-  await page.getByText('Taken as all of these').waitFor();
+  await page.getByText(intake.takenAsAllOfThese).waitFor();
   await page.getByTestId('start-job').click();
   await page.getByText('Because the owner says “Goes out crooked”', { exact: false }).first().waitFor();
 });
@@ -165,22 +173,22 @@ test('a family of the shop’s own: mistakes are named, the mended file is kept,
   await choose(page, 'broken.json', '{ "id": ');
   await page.getByText(/broken\.json is no JSON file/).waitFor();
   await choose(page, 'half.json', JSON.stringify({ ...own, name: undefined, faults: [] }));
-  await page.getByText('half.json cannot be used yet: 2 mistakes').waitFor();
+  await page.getByText(families.cannotBeUsedYet('half.json', 2, families.mistakes)).waitFor();
   await choose(page, 'taken.json', JSON.stringify({ ...own, id: 'auger-gearbox' }));
   await page.getByTestId('keep-family').click();
   await page.getByText('A family of that id ships with the app.', { exact: false }).waitFor();
   await choose(page, 'hedge.json', JSON.stringify(own));
   await page.getByTestId('keep-family').click();
   await page.waitForURL(/families\/hedge-head/);
-  await button(page, 'Take in a machine of this kind').click();
-  await button(page, 'It is not on the list: write it down').click();
-  await page.getByLabel('What you call it').fill('Hedge cutter');
-  await button(page, 'Write it down').click();
+  await button(page, families.takeInAMachineOf).click();
+  await button(page, intake.itIsNotOnThe).click();
+  await page.getByLabel(shared.whatYouCallIt).fill('Hedge cutter');
+  await button(page, shared.writeItDown).click();
   await button(page, 'Engine revs, the head stands').click();
   await page.getByTestId('start-job').click();
   await trace(page, honest('trimmer-bevel-head', 'teeth-stripped', 'open'));
   await page.reload();
-  await button(page, 'See the reasons and decide').waitFor();
+  await button(page, shared.seeTheReasonsAndDecide).waitFor();
 });
 
 async function choose(page: Page, name: string, text: string): Promise<void> {
@@ -192,9 +200,9 @@ async function choose(page: Page, name: string, text: string): Promise<void> {
 
 /** Confirms cautions and does steps by their keys until nothing stands between the hand and the look. */
 async function openByKeys(page: Page): Promise<void> {
-  await heading(page, 'What do you see?').waitFor();
+  await heading(page, traceWords.whatDoYouSee).waitFor();
   for (let i = 0; i < 40; i++) {
-    const cautions = await button(page, 'Done so, I take care').count();
+    const cautions = await button(page, shared.doneSoITakeCare).count();
     const step = page.getByTestId('step-done');
     if (cautions === 0 && (await step.count()) === 0) return;
     if (cautions === 0) await clearTheWay(page);
@@ -227,13 +235,13 @@ test('a mower on which every look is as it should be: nothing on the list, and i
   await takeIn(page, /North orchard walk mower/, 'Does not pull');
   const taken = await trace(page, allSound('walk-drive-gearbox'));
   expect(taken.length).toBeGreaterThan(2);
-  await heading(page, 'Probably nothing on this list').waitFor();
-  await page.getByText(/^Outside the chain: /).waitFor();
-  expect(await page.getByText('Verdict', { exact: false }).count()).toBe(0);
-  await button(page, 'Say what it was, or stop here').click();
-  await page.getByLabel('What was it?').fill('Grass wound round the far wheel');
+  await heading(page, traceWords.probablyNothingOnThisList).waitFor();
+  await page.getByText(traceWords.outsideTheChain('')).waitFor();
+  expect(await page.getByText(traceWords.verdict, { exact: false }).count()).toBe(0);
+  await button(page, traceWords.sayWhatItWasOr).click();
+  await page.getByLabel(traceWords.whatWasIt).fill('Grass wound round the far wheel');
   await page.getByTestId('decide-other').click();
-  await heading(page, /^The way back/).waitFor();
+  await heading(page, access.theWayBack).waitFor();
   const kept = `SELECT payload->>'fault' AS fault FROM entries WHERE payload->>'note' = 'Grass wound round the far wheel'`;
   await inTime(stage.databaseUrl, kept, [{ fault: 'none-of-these' }]);
 });

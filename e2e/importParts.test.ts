@@ -1,3 +1,4 @@
+import { t as catalogue } from '@patient-badger/wording/catalogue';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -51,13 +52,13 @@ test('a list of 5,000 parts with 12 bad rows is mended on the phone and brought 
   await page.getByTestId('column-faceWidthMm').click();
   await button(page, 'Breadth').click();
   await page.getByTestId('check-rows').click();
-  await page.getByText('4988 good, 12 to mend').waitFor();
+  await page.getByText(catalogue.goodToMend(4988, 12)).waitFor();
   expect(await page.getByTestId('bring-in').count()).toBe(0);
   for (const [line, field, , , right] of SLIPS) await page.getByTestId(`mend-${line}-${field}`).fill(right);
   await page.getByTestId('check-rows').click();
-  await page.getByText('5000 good, 0 to mend').waitFor();
+  await page.getByText(catalogue.goodToMend(5000, 0)).waitFor();
   await page.getByTestId('bring-in').click();
-  await page.getByText('5000 added, 0 replaced, 0 skipped').waitFor();
+  await page.getByText(catalogue.addedReplacedSkipped(5000, 0, 0)).waitFor();
   await inTime(
     stage.databaseUrl,
     `SELECT count(*)::int AS n, count(*) FILTER (WHERE face_mm = 10)::int AS w FROM parts WHERE part_number LIKE 'L-%'`,

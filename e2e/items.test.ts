@@ -1,3 +1,6 @@
+import { t as bench } from '@patient-badger/wording/bench';
+import { t as items } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, button, keepTyped, link, radio } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
@@ -44,7 +47,7 @@ test('a seal is ordered by its dimensions without a connection, comes too wide, 
   await page.getByTestId('item-supplier').fill('Hobdray Stores');
   await page.getByTestId('item-price').fill('dear');
   await page.getByTestId('keep-item').click();
-  await page.getByText('The price of one, as a number.').waitFor();
+  await page.getByText(items.thePriceOfOneAs).waitFor();
   await page.getByTestId('item-price').fill('4,50');
   await page.getByTestId('item-count').fill('2');
   await page.getByTestId('keep-item').click();
@@ -53,16 +56,13 @@ test('a seal is ordered by its dimensions without a connection, comes too wide, 
   await page.getByTestId('item-fit').click();
   await page.getByTestId('bill').getByText('EUR 9.00').waitFor();
   await page.getByTestId('promise-1').click();
-  await page
-    .getByText(/^Promised for /)
-    .first()
-    .waitFor();
+  await page.getByText(shared.promisedFor('')).first().waitFor();
 
   const kinds = `SELECT count(*)::int AS count FROM entries WHERE payload->>'kind' LIKE 'item%' AND "by" = 'tobin'`;
   await inTime(stage.databaseUrl, kinds, [{ count: 8 }]);
   await page.goto(stage.address);
-  await page.getByText('Promised for tomorrow').waitFor();
-  await radio(page, 'Waits for a part').click();
-  await page.getByText('No job waits for a part.').or(link(page, /./).first()).first().waitFor();
-  await button(page, 'Find anything').waitFor();
+  await page.getByText(shared.promisedFor('tomorrow')).waitFor();
+  await radio(page, bench.waitsForAPart).click();
+  await page.getByText(bench.noJobWaitsForA).or(link(page, /./).first()).first().waitFor();
+  await button(page, bench.findAnything).waitFor();
 });

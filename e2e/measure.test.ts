@@ -1,3 +1,7 @@
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as log } from '@patient-badger/wording/log';
+import { t as setup } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, button, read, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
@@ -14,19 +18,19 @@ test('a broken wheel is known on the phone from a piece of its rim; what cannot 
   await arrive(page, stage.address, 'Imke');
   await takeIn(page, /Orchard tractor/, 'Clicks in second only');
   await page.goto(`${page.url().split('?')[0]}/gear/gear`);
-  await page.getByText('Measure this next').waitFor();
-  await page.getByRole('heading', { name: 'Teeth', exact: true }).waitFor();
+  await page.getByText(gear.measureThisNext).waitFor();
+  await page.getByRole('heading', { name: shared.teeth, exact: true }).waitFor();
 
   // Seven teeth are left, six pitches over 53°; one reading of it slips by a digit first.
   await page.getByTestId('callout-arcDeg').click();
   for (const key of '530') await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
-  await page.getByText('A piece of a rim is between 1° and 360°.').waitFor();
+  await page.getByText(gear.aPieceOfARim).waitFor();
   await page.keyboard.press('Backspace');
   await page.getByTestId('keep-reading').click();
   await page.getByTestId('pad-display').waitFor({ state: 'detached' });
   await read(page, 'spanMm', '9.99');
-  const first = page.getByRole('radio', { name: /teeth/ }).first();
+  const first = page.getByRole('radio', { name: setup.teeth }).first();
   await first.waitFor();
 
   // The advice names a span that the piece has teeth for, and the pad opens on that count.
@@ -37,18 +41,12 @@ test('a broken wheel is known on the phone from a piece of its rim; what cannot 
   const pitch = 3.690165;
   for (const key of (9.991112 + (over - 3) * pitch).toFixed(2)) await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
-  await page
-    .getByText(/^module 1\.25, 41 teeth, 20°$/)
-    .first()
-    .waitFor();
-  await expect(first.textContent()).resolves.toMatch(/^module 1\.25, 41 teeth, 20°/);
+  await page.getByText(gear.module('1.25, 41 teeth, 20°')).first().waitFor();
+  await expect(first.textContent()).resolves.toMatch(gear.module('1.25, 41 teeth, 20°'));
 
   // Read on through a reload, and against each other: less over more teeth cannot be.
   await page.reload();
-  await page
-    .getByText(/^module 1\.25, 41 teeth, 20°$/)
-    .first()
-    .waitFor();
+  await page.getByText(gear.module('1.25, 41 teeth, 20°')).first().waitFor();
   await page.getByTestId('callout-spanMm').click();
   for (const key of '60.00') await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
@@ -60,8 +58,8 @@ test('a broken wheel is known on the phone from a piece of its rim; what cannot 
   );
 
   // The part is written down by hand.
-  await page.getByLabel('What you measured, or the part you will fit').fill('41 teeth, bushed');
-  await button(page, 'Write it down').click();
+  await page.getByLabel(gear.whatYouMeasuredOrThe).fill('41 teeth, bushed');
+  await button(page, shared.writeItDown).click();
   await page.getByText(/: 41 teeth, bushed$/).waitFor();
 });
 
@@ -81,20 +79,20 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await page.getByTestId('keep-reading').click();
   await page.getByTestId('pad-display').waitFor({ state: 'detached' });
   await page.goto(page.url().replace(/gear\/gear.*/, 'log'));
-  const slip = page.getByTestId('entry').filter({ hasText: 'Span over teeth: 17.22 mm over 3' });
-  await button(slip, 'Take it back').click();
-  await page.getByText('Taken back').first().waitFor();
+  const slip = page.getByTestId('entry').filter({ hasText: gear.spanOver('teeth: 17.22 mm over 3') });
+  await button(slip, log.takeItBack).click();
+  await page.getByText(log.takenBack).first().waitFor();
   await page.goto(page.url().replace(/log.*/, 'gear/gear'));
   await page.getByTestId('wear-verdict').waitFor();
   await expect(page.getByTestId('wear-verdict').textContent()).resolves.toMatch(/^(Good|Watch it)$/);
 
   // The maker's sheet is stricter than the rule of thumb.
-  await button(page, 'There is a limit on the maker’s sheet').click();
+  await button(page, gear.thereIsALimitOn).click();
   await page.getByLabel(/^How much thinner/).fill('0.01');
-  await button(page, 'Use this limit').click();
+  await button(page, gear.useThisLimit).click();
   await page.getByText('Say whose figure it is', { exact: false }).waitFor();
-  await page.getByLabel('Whose figure it is').fill('workshop sheet 12');
-  await button(page, 'Use this limit').click();
+  await page.getByLabel(shared.whoseFigureItIs).fill('workshop sheet 12');
+  await button(page, gear.useThisLimit).click();
   await page.getByText('workshop sheet 12', { exact: false }).first().waitFor();
 
   await page.getByTestId('callout-centreDistanceMm').click();
@@ -106,16 +104,16 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   // Only nine of its teeth have worked.
   await page.getByTestId('open-arcs').click();
   for (const [label, text] of [
-    ['First tooth that has worked', '3'],
-    ['Last tooth that has worked', '55'],
-    ['Teeth that the travel needs', '9'],
+    [gear.firstToothThatHasWorked, '3'],
+    [gear.lastToothThatHasWorked, '55'],
+    [gear.teethThatTheTravelNeeds, '9'],
   ] as const)
     await page.getByLabel(label).fill(text);
   await page.getByTestId('keep-arcs').click();
   await page.getByText(/must lie between 1 and 41/).waitFor();
-  await page.getByLabel('Last tooth that has worked').fill('11');
+  await page.getByLabel(gear.lastToothThatHasWorked).fill('11');
   await page.getByTestId('keep-arcs').click();
-  await expect(page.getByTestId('fresh-positions').textContent()).resolves.toBe('3 fresh positions left');
+  await expect(page.getByTestId('fresh-positions').textContent()).resolves.toBe(gear.freshLeft(3, gear.positions));
 
   await page.getByTestId('compare').click();
   for (const [cell, keys] of [
@@ -129,8 +127,8 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
     await page.getByTestId('keep-reading').click();
     await page.getByTestId('pad-display').waitFor({ state: 'detached' });
   }
-  await expect(page.getByTestId('compare-deciding').textContent()).resolves.toBe('Not the same: Face width');
-  await page.getByText('Differs: 2.00 mm more').waitFor();
+  await expect(page.getByTestId('compare-deciding').textContent()).resolves.toBe(gear.notTheSame(shared.faceWidth));
+  await page.getByText(gear.differs('2.00 mm more')).waitFor();
   await page.reload();
   await page.getByTestId('compare-deciding').waitFor();
 });
@@ -146,13 +144,16 @@ test('a bevel is known from its teeth, its mate’s and the large end', async ()
   // Module 1.5: 1.5 (13 + 2 cos 34.4°) over the tips.
   await read(page, 'tipDiameterMm', '21.95');
   await read(page, 'toothHeightMm', '3.36');
-  const first = page.getByRole('radio', { name: /teeth/ }).first();
+  const first = page.getByRole('radio', { name: setup.teeth }).first();
   await first.waitFor();
-  await page.getByText('module 1.5, 13 and 19 teeth').first().waitFor();
+  await page
+    .getByText(gear.andTeeth('module 1.5', 13, 19))
+    .first()
+    .waitFor();
   // Its square on the shaft: a slip of the finger first.
   await page.getByTestId('open-seat').click();
-  await button(page, 'Square')
-    .or(page.getByRole('radio', { name: 'Square' }))
+  await button(page, shared.square)
+    .or(page.getByRole('radio', { name: shared.square }))
     .first()
     .click();
   await page.getByLabel('Hole, flat to flat, mm').fill('ten');
@@ -161,7 +162,7 @@ test('a bevel is known from its teeth, its mate’s and the large end', async ()
   await page.getByLabel('Hole, flat to flat, mm').fill('10.2');
   await page.getByLabel('Shaft, flat to flat, mm').fill('10');
   await page.getByTestId('keep-seat').click();
-  await expect(page.getByTestId('seat-verdict').textContent()).resolves.toBe('Watch it');
+  await expect(page.getByTestId('seat-verdict').textContent()).resolves.toBe(shared.watchIt);
   await page.getByText(/^2\.3° of play on the shaft/).waitFor();
   // A second reading of the same far off is said, not averaged away.
   await read(page, 'tipDiameterMm', '22.95');

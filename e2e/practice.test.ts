@@ -1,3 +1,5 @@
+import { t as bench } from '@patient-badger/wording/bench';
+import { t as practiceWords } from '@patient-badger/wording/practice';
 import { createOperations } from '@patient-badger/core';
 import { familyIds, findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
@@ -38,7 +40,7 @@ async function take(page: Page, look: string) {
 test('an apprentice traces a hidden fault by the advice’s looks, without a connection and over a reload, and is shown what each was worth', async () => {
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
-  await link(page, 'Families').click();
+  await link(page, bench.families).click();
   await page.getByTestId('practise').click();
   await radio(page, /^Saw oil pump/).click();
   await page.getByTestId('practice-begin').click();
@@ -57,15 +59,15 @@ test('an apprentice traces a hidden fault by the advice’s looks, without a con
 
   await page.getByTestId('practice-name').click();
   await page.getByTestId(`verdict-${fault}`).click();
-  await page
-    .getByTestId('practice-outcome')
-    .getByText(/^Right: /)
-    .waitFor();
+  await page.getByTestId('practice-outcome').getByText(practiceWords.right).waitFor();
   await page.getByText('as long as you', { exact: false }).waitFor();
   expect(await page.getByTestId(/^worth-/).count()).toBe(engineLooks.length);
   expect(engineMinutes).toBeGreaterThan(0);
   await page.getByTestId('practice-another').click();
-  await page.getByTestId('progress-saw-oil-pump').getByText('1 of 1 right.').waitFor();
+  await page
+    .getByTestId('progress-saw-oil-pump')
+    .getByText(practiceWords.ofRight(1, 1, ''))
+    .waitFor();
   await context.setOffline(false);
 });
 
@@ -74,7 +76,7 @@ test('a gear bought on suspicion and a wrong verdict cost, and nothing of it goe
   await arrive(page, stage.address, 'Imke');
   const before = (await sql(stage.databaseUrl, 'SELECT count(*)::int AS n FROM entries')).rows;
   await page.goto(`${stage.address}/practice?family=worm-steering-box`);
-  await radio(page, 'Second').click();
+  await radio(page, practiceWords.second).click();
   await page.getByTestId('practice-begin').click();
   await page.getByText('On a real one the maker’s manual', { exact: false }).waitFor();
   const { fault } = await asAdvised(page);
@@ -82,24 +84,24 @@ test('a gear bought on suspicion and a wrong verdict cost, and nothing of it goe
   const wrong = pack?.faults.find((each) => each.id !== fault)?.id ?? '';
   const wanted = pack?.faults.find((each) => each.id === fault)?.remedy.part;
   const gear = pack?.gears.find(({ id }) => id !== wanted)?.id ?? '';
-  await button(page, 'Buy a gear on suspicion').click();
+  await button(page, practiceWords.buyAGearOnSuspicion).click();
   await page.getByTestId(`buy-${gear}`).click();
   await page.getByText(/^Bought: /).waitFor();
   await page.getByTestId('practice-spent').getByText('EUR 30.00', { exact: false }).waitFor();
 
   // Pressed too early, and looked further after all.
   await page.getByTestId('practice-name').click();
-  await heading(page, 'What is wrong with it?').waitFor();
+  await heading(page, practiceWords.whatIsWrongWithIt).waitFor();
   await page.getByTestId('practice-name').click();
   await page.getByTestId('practice-name').click();
   await page.getByTestId(`verdict-${wrong}`).click();
-  await page
-    .getByTestId('practice-outcome')
-    .getByText(/^It was something else: /)
-    .waitFor();
-  await page.getByText('You took none.').waitFor();
+  await page.getByTestId('practice-outcome').getByText(practiceWords.itWasSomethingElse).waitFor();
+  await page.getByText(practiceWords.youTookNone).waitFor();
   await page.reload();
   await page.getByTestId('practice-another').click();
-  await page.getByTestId('progress-worm-steering-box').getByText('0 of 1 right.').waitFor();
+  await page
+    .getByTestId('progress-worm-steering-box')
+    .getByText(practiceWords.ofRight(0, 1, ''))
+    .waitFor();
   expect((await sql(stage.databaseUrl, 'SELECT count(*)::int AS n FROM entries')).rows).toEqual(before);
 });

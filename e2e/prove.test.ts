@@ -1,3 +1,8 @@
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as learning } from '@patient-badger/wording/learning';
+import { t as prove } from '@patient-badger/wording/prove';
+import { t as setup } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { findFamily } from '@patient-badger/knowledge';
@@ -79,7 +84,7 @@ test('a speedometer is proved at four speeds against the reference; dry after a 
   await page.getByTestId('calendar-file').click();
   const text = await readFile(await (await coming).path(), 'utf8');
   const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((each) => new ICAL.Event(each));
-  expect(events.map((each) => each.summary.split(':')[0])).toEqual(['Look again', 'Look again', expect.stringMatching(/^Call /)]);
+  expect(events.map((each) => each.summary.split(':')[0])).toEqual([shared.lookAgain, shared.lookAgain, expect.stringMatching(/^Call /)]);
   expect(String(events[2]?.startDate)).toBe('2031-03-01');
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
@@ -102,7 +107,7 @@ test('a speedometer is proved at four speeds against the reference; dry after a 
   expect(await page.getByTestId('due-now').count()).toBe(0);
   await later(1.5);
   await page.getByTestId('it-holds').first().click();
-  await page.getByText(/it held/).waitFor();
+  await page.getByText(prove.itHeld).waitFor();
   await later(121);
   await page.getByTestId('it-does-not').first().click();
   await page.getByTestId('trace-on-dry-months').click();
@@ -151,7 +156,7 @@ test('a steering box is set in its order by three trials, and locked last; rim p
   await page.getByTestId('eccentric-set').click();
   for (const [name, figure] of Object.entries({ play: '20', radius: '180', ratio: '10', mesh: '0.2', pitch: '40' }))
     await page.getByTestId(`setup-${name}`).fill(figure);
-  await page.getByText('The mesh makes 9.0 mm of it, 45 %; joints, keys and bearings 11.0 mm.').waitFor();
+  await page.getByText(setup.theMeshMakesMmOf('9.0', 45, '11.0')).waitFor();
   await page.getByTestId('rim-set').click();
   await page.getByTestId('tick-set').waitFor();
   expect(await page.getByTestId('not-yet').count()).toBe(0);
@@ -172,7 +177,7 @@ test('odds move after ten closed and proved jobs, with the reason, and an owner 
   await arrive(page, stage.address, 'Imke');
   await takeIn(page, /Ferry slip trimmer/, 'Head gets hot and howls');
   const job = jobOf(page);
-  await page.getByText(/^None of these/).waitFor();
+  await page.getByText(gear.noneOfThese).waitFor();
   expect(await page.getByTestId('own-odds').count()).toBe(0);
   const family = 'trimmer-bevel-head';
   const machineId = (await sql(stage.databaseUrl, `SELECT id FROM machines WHERE family = '${family}' LIMIT 1`)).rows[0] as { id: string };
@@ -192,7 +197,7 @@ test('odds move after ten closed and proved jobs, with the reason, and an owner 
   }
   await page.goto(`${stage.address}/learnt`);
   await page.getByTestId('learnt-json').waitFor();
-  await radio(page, 'Odds').click();
+  await radio(page, learning.odds).click();
   await page.getByTestId(`priors-${family}`).getByText('→', { exact: false }).first().waitFor();
   const saved = page.waitForEvent('download');
   await page.getByTestId('learnt-csv').click();
@@ -205,11 +210,11 @@ test('odds move after ten closed and proved jobs, with the reason, and an owner 
     .getByText(/because here it was this 1\d times of 1\d/)
     .waitFor();
   await page.goto(`${stage.address}/learnt`);
-  await radio(page, 'Odds').click();
+  await radio(page, learning.odds).click();
   await page.getByTestId('own-priors').click();
-  await page.getByText('The tracing begins with the families’ own odds.').waitFor();
+  await page.getByText(learning.theTracingBeginsWithThe).waitFor();
   await page.goto(job);
-  await page.getByText(/^None of these/).waitFor();
+  await page.getByText(gear.noneOfThese).waitFor();
   await page.getByTestId('own-odds').waitFor({ state: 'detached' });
 });
 

@@ -1,3 +1,5 @@
+import { t as bench } from '@patient-badger/wording/bench';
+import { t as ratio } from '@patient-badger/wording/ratio';
 import type { Page } from 'playwright-core';
 import { arrive, link, radio } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
@@ -28,7 +30,7 @@ test('the old estate car on other tyres: from the sizes to the chosen gear, kept
   await page.getByText('Axle ratio: propeller-shaft turns', { exact: false }).waitFor();
   await fill('axleRatio', '3.90');
   await fill('drive', 'seven');
-  await page.getByText('Drive gears that exist', { exact: false }).last().waitFor();
+  await page.getByText(ratio.driveGearsThatExist, { exact: false }).last().waitFor();
   await fill('drive', '7, 8');
   await fill('driven', '18-24');
   await page.getByTestId('pair-7-22').waitFor();
@@ -43,18 +45,18 @@ test('the old estate car on other tyres: from the sizes to the chosen gear, kept
   // 537.06 turns a km, 3.9, 1000 a mile: 3.371 a tooth of the drive gear. In it now 7 and 25, reads low.
   await fill('nowDrive', '7');
   await fill('nowDriven', '25');
-  await expect(page.getByTestId('reads-now').textContent()).resolves.toBe('Reads 5.6 % low');
-  const first = page.getByRole('radiogroup', { name: 'Pairs' }).getByRole('radio').first();
-  await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 24/);
-  await radio(page, 'Never low').click();
-  await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 23/);
+  await expect(page.getByTestId('reads-now').textContent()).resolves.toBe(ratio.readsWithOff('5.6 % low'));
+  const first = page.getByRole('radiogroup', { name: ratio.pairs }).getByRole('radio').first();
+  await expect(first.textContent()).resolves.toMatch(ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 24));
+  await radio(page, ratio.neverLow).click();
+  await expect(first.textContent()).resolves.toMatch(ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 23));
   await page.reload();
-  await expect(first.textContent()).resolves.toMatch(/^Drive 7, driven 23/);
+  await expect(first.textContent()).resolves.toMatch(ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 23));
   // Other tyres on the same gears, side by side: 1,863 mm round were rolled, 205/75R15 turn less often and read lower still.
   await fill('otherTyre', '205/75 on fifteen');
   await page.getByText('is no tyre size known here', { exact: false }).waitFor();
   await fill('otherTyre', '205/75R15');
-  const row = page.getByTestId('change-table').getByRole('row', { name: /^Reads/ });
+  const row = page.getByTestId('change-table').getByRole('row', { name: ratio.reads });
   await expect(row.textContent()).resolves.toMatch(/^Reads5\.6 % low1[0-9]\.\d % low$/);
   await page.getByTestId('keep-ratio').click();
   await page.getByTestId('ratio-kept').waitFor();
@@ -74,14 +76,14 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
   await page.getByTestId('odo-missed').fill('-300');
   await page.getByText('only ever brought forward', { exact: false }).waitFor();
   await page.getByTestId('odo-missed').fill('120');
-  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe('74,565 turns of the cable');
+  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe(ratio.turnsOfThe('74,565', ratio.cable));
   // With the instrument open it is the gear at the drums that is turned, so often for one on them as was counted.
-  await page.getByRole('radio', { name: 'Gear at the drums' }).click();
+  await page.getByRole('radio', { name: ratio.gearAtTheDrums2 }).click();
   await page.getByTestId('odo-per-unit').fill('20');
-  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe('2,400 turns of the gear at the drums');
-  await page.getByRole('radio', { name: 'The cable' }).click();
+  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe(ratio.turnsOfThe('2,400', ratio.gearAtTheDrums));
+  await page.getByRole('radio', { name: ratio.theCable }).click();
   await page.getByTestId('keep-odometer').click();
-  await page.getByText('The sheet needs the reason.').waitFor();
+  await page.getByText(ratio.theSheetNeedsTheReason).waitFor();
   await page.getByTestId('odo-reason').fill('Drum gear slipped; distance from the round book');
   await page.getByTestId('keep-odometer').click();
   await page.getByTestId('disclosure').click();
@@ -92,17 +94,17 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
 test('turns counted on both shafts name the tooth counts; a train is reckoned and found without a job', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Tobin');
-  await link(page, 'Ratios').click();
-  await radio(page, 'Count turns').click();
+  await link(page, bench.ratios).click();
+  await radio(page, ratio.countTurns).click();
   await page.getByTestId('count-input').fill('37');
   await page.getByTestId('count-output').fill('10');
   await page.getByTestId('count-error').fill('0.02');
   await page.getByText('10 : 37', { exact: true }).waitFor();
-  await radio(page, 'Train').click();
+  await radio(page, ratio.train).click();
   await page.getByTestId('train-chain').fill('10-40');
   await page.getByText('Write it like 10:40 12:36', { exact: false }).waitFor();
   await page.getByTestId('train-chain').fill('10:40 1w:30');
-  await expect(page.getByTestId('train-reduction').textContent()).resolves.toBe('120.0000 turns in for one out');
+  await expect(page.getByTestId('train-reduction').textContent()).resolves.toBe(ratio.turnsInForOneOut('120.0000'));
   await page.getByTestId('train-wanted').fill('12');
   await page.getByTestId('train-gears').fill('12, 15, 36, 48');
   await page.getByText('12 : 36, then 12 : 48').waitFor();

@@ -1,3 +1,6 @@
+import { t as decide } from '@patient-badger/wording/decide';
+import { t as find } from '@patient-badger/wording/find';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Page } from 'playwright-core';
 import { arrive, button, link } from './actions.ts';
 import { PHONE, start, WIDE, type Stage } from './stage.ts';
@@ -23,12 +26,12 @@ beforeAll(async () => {
   await page.goto(stage.address);
   await link(page, 'Imke is at the bench').waitFor();
   await page.keyboard.press('s');
-  await page.getByLabel('Machine, owner, plate, part number, job or model').fill('hedge saw');
+  await page.getByLabel(find.machineOwnerPlatePartNumber).fill('hedge saw');
   await button(page, /Hedge saw/).waitFor();
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/machines\//);
   machine = page.url();
-  await button(page, /^The book of/).click();
+  await button(page, shared.theBookOfThisModel).click();
   await page.waitForURL(/\/models\//);
   model = page.url();
 });
@@ -42,9 +45,9 @@ const SCREENS = [
   ['bringing in a family', () => `${stage.address}/families/import`],
   ['practice', () => `${stage.address}/practice`],
   ['settings', () => `${stage.address}/settings`],
-  ['the shop', () => `${stage.address}/shop`],
+  [decide.theShop, () => `${stage.address}/shop`],
   ['people', () => `${stage.address}/shop/people`],
-  ['what was changed', () => `${stage.address}/shop/changes`],
+  [shared.wasChanged('what'), () => `${stage.address}/shop/changes`],
   ['devices', () => `${stage.address}/devices`],
   ['finding', () => `${stage.address}/find`],
   ['what was learnt', () => `${stage.address}/learnt`],
@@ -60,7 +63,7 @@ const SCREENS = [
   ['look', () => `${job}/look/hose-pliable`],
   ['gear card', () => `${job}/gear/worm`],
   ['parts', () => `${job}/parts/worm`],
-  ['parts and time', () => `${job}/items`],
+  [decide.parts('and time'), () => `${job}/items`],
   ['deciding', () => `${job}/decide`],
   ['quote', () => `${job}/quote`],
   ['weakest link', () => `${job}/strength`],
@@ -134,6 +137,6 @@ test('an address that leads nowhere says so and leads back', async () => {
   await page.goto(`${stage.address}/jobs/0197a000-0000-7000-8000-00000000dead`);
   await page.getByText('There is no such job in this shop.').waitFor();
   await page.goto(`${stage.address}/nowhere/at/all`);
-  await button(page, 'To the bench').click();
+  await button(page, shared.toTheBench).click();
   await link(page, /Orchard saw/).waitFor();
 });

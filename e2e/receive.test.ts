@@ -1,3 +1,7 @@
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as match } from '@patient-badger/wording/match';
+import { t as setup } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, inspect, link, readSlidePinion } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
@@ -17,8 +21,8 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   const job = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
   await page.goto(`${job}/gear/rpinion`);
   await readSlidePinion(page);
-  await page.getByRole('radio', { name: /^module 3, 11 teeth, 20°/ }).waitFor();
-  await expect(page.getByRole('radio', { name: /teeth/ }).first().textContent()).resolves.toMatch(/^module 3, 11 teeth, 20°/);
+  await page.getByRole('radio', { name: gear.module('3, 11 teeth, 20°') }).waitFor();
+  await expect(page.getByRole('radio', { name: setup.teeth }).first().textContent()).resolves.toMatch(gear.module('3, 11 teeth, 20°'));
   await page.getByTestId('find-parts').click();
 
   // Listings that say they fit and do not by their own width are shown first; ours is chosen and ordered.
@@ -41,10 +45,10 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await inspect(page, 'teeth', '11');
   await inspect(page, 'faceWidthMm', '12');
   await page.getByTestId('receive-verdict').waitFor();
-  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe('Not what was ordered: face width 2 mm more');
+  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe(shared.notWhatWasOrdered('face', 'width 2 mm more'));
   await page.reload();
   await page.getByTestId('receive-verdict').waitFor();
-  await page.getByLabel('Note for the return (may stay empty)').fill('pack for the older wall');
+  await page.getByLabel(match.noteForTheReturnMay).fill('pack for the older wall');
   await context.setOffline(true);
   await page.getByTestId('refuse').click();
   await page.getByTestId('order-refused').waitFor();
@@ -65,7 +69,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await inspect(page, 'teeth', '11');
   await inspect(page, 'faceWidthMm', '10.02');
   await inspect(page, 'boreDiameterMm', '12');
-  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe('It is what was ordered.');
+  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe(match.itIsWhatWasOrdered);
   await page.getByTestId('accept').click();
   await page.getByTestId('order-accepted').waitFor();
   await page.goto(`${job}/log`);

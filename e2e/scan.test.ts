@@ -1,3 +1,6 @@
+import { t as photo } from '@patient-badger/wording/photo';
+import { t as scan } from '@patient-badger/wording/scan';
+import { t as shared } from '@patient-badger/wording/shared';
 import jpeg from 'jpeg-js';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -40,11 +43,11 @@ test('a photo is scanned, put right and kept; what it gives is there after a rel
   await atTheGear(page);
   await countOn(page, 'gear.jpg', jpegOf({ teeth: 41, missing: [10, 11], tiltDeg: 9, specks: 20, blots: 1 }));
   await page.getByTestId('scan-teeth').waitFor();
-  await expect(page.getByTestId('scan-teeth').textContent()).resolves.toBe('41 teeth');
-  await page.getByText('2 missing, at 3 o’clock', { exact: false }).waitFor();
+  await expect(page.getByTestId('scan-teeth').textContent()).resolves.toBe(scan.teeth(41));
+  await page.getByText(scan.missingAt(2, '3 o’clock'), { exact: false }).waitFor();
 
   // A length that is known: from the middle to the tips, 26.875 mm on a gear of module 1.25.
-  await radio(page, 'Length').click();
+  await radio(page, shared.length2).click();
   const board = page.getByTestId('scan-board');
   const box = await board.boundingBox();
   if (!box) throw new Error('no photo');
@@ -60,15 +63,15 @@ test('a photo is scanned, put right and kept; what it gives is there after a rel
 
   // The human counts one more, then thinks better of it and lets the app look again.
   await button(page, '+').click();
-  await page.getByText('42 teeth', { exact: true }).waitFor();
-  await page.getByText('Counted by you.').waitFor();
-  await button(page, 'Let the app look again by itself').click();
-  await page.getByText('41 teeth', { exact: true }).waitFor();
+  await page.getByText(scan.teeth(42), { exact: true }).waitFor();
+  await page.getByText(scan.countedByYou).waitFor();
+  await button(page, scan.letTheAppLookAgain).click();
+  await page.getByText(scan.teeth(41), { exact: true }).waitFor();
   await button(page, '−').click();
-  await page.getByText('40 teeth', { exact: true }).waitFor();
+  await page.getByText(scan.teeth(40), { exact: true }).waitFor();
   await button(page, '+').click();
-  await page.getByText('41 teeth', { exact: true }).waitFor();
-  await page.getByText('Counted by you.').waitFor();
+  await page.getByText(scan.teeth(41), { exact: true }).waitFor();
+  await page.getByText(scan.countedByYou).waitFor();
 
   // The network is gone when it is kept: nothing is lost.
   await page.context().setOffline(true);
@@ -87,28 +90,28 @@ test('a photo is scanned, put right and kept; what it gives is there after a rel
     .first()
     .waitFor();
   await page.getByTestId('kept-scan').click();
-  await page.getByText('Counted by you.').waitFor();
+  await page.getByText(scan.countedByYou).waitFor();
 });
 
 test('a photo that cannot be read says why; the eye puts middle and tips, and the count can be stopped', async () => {
   const { page } = await stage.device(PHONE);
   await atTheGear(page);
   await countOn(page, 'notes.txt', Buffer.from('forty-one'));
-  await page.getByText('Only PNG and JPEG photos can be kept.').waitFor();
+  await page.getByText(photo.onlyPngAndJpegPhotos).waitFor();
   await countOn(page, 'far.jpg', jpegOf({ teeth: 24, fill: 0.16, unevenness: 0, noise: 3 }));
-  await page.getByText('This photo cannot be read').waitFor();
+  await page.getByText(scan.thisPhotoCannotBeRead).waitFor();
   await page.getByText('Come closer', { exact: false }).waitFor();
 
   await page.goBack();
   await countOn(page, 'large.jpg', jpegOf({ teeth: 24, width: 2000, height: 1500 }));
   await page.getByTestId('stop-scan').click();
   await page.getByTestId('count-again').click();
-  await page.getByText('24 teeth', { exact: true }).waitFor();
-  await radio(page, 'Middle').click();
+  await page.getByText(scan.teeth(24), { exact: true }).waitFor();
+  await radio(page, scan.middle).click();
   const board = page.getByTestId('scan-board');
   const box = await board.boundingBox();
   if (!box) throw new Error('no photo');
   await board.click({ position: { x: box.width / 2, y: box.height / 2 } });
   await page.getByTestId('scan-teeth').waitFor();
-  await button(page, 'Let the app look again by itself').waitFor();
+  await button(page, scan.letTheAppLookAgain).waitFor();
 });

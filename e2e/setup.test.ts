@@ -1,3 +1,5 @@
+import { t as setup } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, link, radio } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
@@ -15,7 +17,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await link(page, /School lawn tractor/).click();
   await page.waitForURL(/\/jobs\//);
   await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/setup'));
-  await radio(page, 'Eccentric sleeve').click();
+  await radio(page, setup.eccentricSleeve).click();
   await page.getByTestId('setup-wanted').fill('0.15');
   const trial = async (angle: string, backlash: string) => {
     await page.getByTestId('setup-angle').fill(angle);
@@ -36,7 +38,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
     .waitFor();
   await context.setOffline(false);
   await page.reload();
-  await radio(page, 'Eccentric sleeve').click();
+  await radio(page, setup.eccentricSleeve).click();
   await page.getByTestId('next-angle').waitFor();
   await page.getByTestId('eccentric-set').click();
   await page
@@ -47,15 +49,15 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('setup-wanted').fill('0.02');
   await page.getByTestId('not-reachable').waitFor();
 
-  await radio(page, 'End float, shims').click();
+  await radio(page, setup.endFloatShims).click();
   await page.getByTestId('setup-float').fill('0.62');
   await page.getByTestId('setup-least').fill('0.05');
   await page.getByTestId('setup-most').fill('0.15');
   await page.getByTestId('setup-shims').fill('0.1x4, 0.2x2, 0.5');
-  await page.getByTestId('shim-stack').getByText('1 × 0.5 mm; 0.120 mm left').waitFor();
+  await page.getByTestId('shim-stack').getByText(setup.mmLeft('1 × 0.5 mm', '0.120')).waitFor();
   await page.getByTestId('shims-set').click();
 
-  await radio(page, 'Two sides').click();
+  await radio(page, setup.twoSides).click();
   await page.getByTestId('setup-left').fill('500');
   await page.getByTestId('setup-right').fill('490.6');
   await page.getByTestId('setup-teeth').fill('11');
@@ -66,7 +68,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
     .waitFor();
   await page.getByTestId('timing-set').click();
 
-  await radio(page, 'Torque').click();
+  await radio(page, shared.torque).click();
   await page.getByTestId('setup-torque').fill('10');
   await radio(page, 'ft·lb').click();
   await page.getByTestId('torque-found').getByText('13.6 N·m', { exact: false }).waitFor();

@@ -1,3 +1,8 @@
+import { t as bench } from '@patient-badger/wording/bench';
+import { t as machine } from '@patient-badger/wording/machine';
+import { t as match } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shelf } from '@patient-badger/wording/shelf';
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
 import { arrive, link, radio, readSlidePinion } from './actions.ts';
@@ -23,15 +28,15 @@ async function toWall(page: Page): Promise<string> {
 test('a donor is put on the shelf after three slips and without a line, found by its dimensions, fitted, and off the shelf', async () => {
   const { page, context } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
-  await link(page, 'Shelf').click();
+  await link(page, bench.shelf).click();
   await page.getByText('Bronze auger wheel').waitFor();
   await page.getByTestId('add-donor').click();
   await page.getByTestId('keep-donor').click();
   await page.getByText('Say what it came from.').waitFor();
   await page.getByTestId('donor-teeth').fill('11.5');
-  await page.getByText('That is counted: a whole number.').waitFor();
+  await page.getByText(shelf.thatIsCountedAWhole).waitFor();
   await page.getByTestId('donor-module').fill('three');
-  await page.getByText('That is not one number above zero.').waitFor();
+  await page.getByText(shelf.thatIsNotOneNumber).waitFor();
   await page.getByTestId('donor-teeth').fill('11');
   await page.getByTestId('donor-module').fill('3');
   await page.getByTestId('donor-boreDiameterMm').fill('12');
@@ -56,7 +61,7 @@ test('a donor is put on the shelf after three slips and without a line, found by
   await page.getByTestId('find-parts').click();
   await page.getByText('Pinion of the boat-house slide').waitFor();
   await page.getByRole('button', { name: 'Use this one. Window sill' }).click();
-  await page.getByText('Chosen, off the shelf').waitFor();
+  await page.getByText(match.chosenOffTheShelf).waitFor();
 
   // Its own meter says how much it works, and so when half of a used gear's 150 hours are gone.
   const { machineId } = (await (await page.request.get(job.replace('/jobs/', '/api/jobs/'))).json()) as { machineId: string };
@@ -80,11 +85,11 @@ test('a donor is put on the shelf after three slips and without a line, found by
     [{ s: 'shelf' }],
   );
   await page.goto(`${stage.address}/shelf`);
-  await page.getByRole('button', { name: 'Fitted: to that job' }).waitFor();
+  await page.getByRole('button', { name: shelf.fittedToThatJob }).waitFor();
   await page.goto(`${job}/log`);
   await page.getByTestId('to-machine').click();
-  await page.getByText(/off the shelf/).waitFor();
-  await page.getByText('On the bench', { exact: false }).waitFor();
+  await page.getByText(machine.offTheShelf).waitFor();
+  await page.getByText(shared.onTheBench, { exact: false }).waitFor();
 });
 
 test('the number on the machine’s plate is judged like any other claim, and kept with where the plate is; the seller is chosen', async () => {
@@ -109,17 +114,17 @@ test('the number on the machine’s plate is judged like any other claim, and ke
   await page.getByTestId('plate').click();
   await page.getByTestId('plate-number').fill(wide.n);
   await page.getByTestId('keep-plate').click();
-  await page.getByText('Write the number, and where the plate is.').waitFor();
+  await page.getByText(match.writeTheNumberAndWhere).waitFor();
   await page.getByTestId('plate-where').fill('inside the left runner');
   await page.getByTestId('keep-plate').click();
-  await page.getByText('By the number on the machine').waitFor();
+  await page.getByText(match.byTheNumberOnThe).waitFor();
   await page.reload();
   await expect(page.getByTestId('plate-kept').textContent()).resolves.toBe(`On the machine: ${wide.n} (inside the left runner)`);
   // What the sheet names for the right one in its place is two millimetres wider, and said to be.
   await page.getByText(`The sheet says replaced by ${wide.n}: not the same: face width +2 mm.`).waitFor();
 
   await page.getByTestId('narrow').click();
-  await radio(page, 'As it is').click();
+  await radio(page, shared.asItIs).click();
   await page.getByTestId(`choose-${right.n}`).click();
   await radio(page, new RegExp(`^${right.s}`)).click();
   await page.getByTestId('order').click();

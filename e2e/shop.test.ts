@@ -1,3 +1,15 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as bench } from '@patient-badger/wording/bench';
+import { t as book } from '@patient-badger/wording/book';
+import { t as entrance } from '@patient-badger/wording/entrance';
+import { t as families } from '@patient-badger/wording/families';
+import { t as intake } from '@patient-badger/wording/intake';
+import { t as items } from '@patient-badger/wording/items';
+import { t as logWords } from '@patient-badger/wording/log';
+import { t as people } from '@patient-badger/wording/people';
+import { t as settings } from '@patient-badger/wording/settings';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
 import { arrive, button, closeUp, heading, link, PACKED, radio, trace } from './actions.ts';
 import { inTime, PHONE, start, WIDE, type Stage } from './stage.ts';
 
@@ -28,39 +40,39 @@ test.each([
     const look = async () => seen.push(await page.locator('body').innerText());
 
     await page.goto(stage.firstVisit);
-    await heading(page, 'A shop moves in').waitFor();
+    await heading(page, entrance.aShopMovesIn).waitFor();
     await page.getByTestId('open-shop').click();
     await page.getByText('Give the shop a name.').waitFor();
-    await page.getByLabel('Name of the shop').fill('Reed & Daughter');
-    await page.getByLabel('Currency, three letters').fill('nok');
-    await page.getByLabel('Rate per hour').fill('690');
-    await radio(page, 'Miles').click();
-    await page.getByLabel('Your name').fill('Una');
-    await page.getByLabel('A passphrase').fill('unaunaunauna');
+    await page.getByLabel(shared.nameOfTheShop).fill('Reed & Daughter');
+    await page.getByLabel(shared.currencyThreeLetters).fill('nok');
+    await page.getByLabel(shared.ratePerHour).fill('690');
+    await radio(page, shared.miles).click();
+    await page.getByLabel(shared.yourName).fill('Una');
+    await page.getByLabel(entrance.aPassphrase).fill('unaunaunauna');
     await page.getByTestId('open-shop').click();
     await page.getByText('This passphrase is easily guessed.', { exact: false }).waitFor();
-    await page.getByLabel('A passphrase').fill(PASSPHRASE);
+    await page.getByLabel(entrance.aPassphrase).fill(PASSPHRASE);
     await page.getByTestId('open-shop').click();
-    await page.getByText('The bench is clear.').waitFor();
+    await page.getByText(bench.theBenchIsClear).waitFor();
     await look();
 
     await link(page, 'Una is at the bench').click();
-    await button(page, /^The shop/).click();
-    await button(page, /^People/).click();
-    await button(page, 'Add somebody').click();
-    await page.getByLabel('Name').fill('Per');
+    await button(page, shared.theShop).click();
+    await button(page, people.people).click();
+    await button(page, people.addSomebody).click();
+    await page.getByLabel(shared.name2).fill('Per');
     await page.getByLabel(/^First passphrase/).fill('seven herons over the weir');
     await page.getByTestId('add-person').click();
     await page.getByText('Mechanic · no PIN yet').waitFor();
     await look();
 
     await page.goto(`${stage.address}/models`);
-    await button(page, 'Add a model').click();
-    await page.getByLabel('Maker', { exact: true }).fill('Brackwade');
+    await button(page, book.addAModel).click();
+    await page.getByLabel(book.maker, { exact: true }).fill('Brackwade');
     await page.getByTestId('add-model').click();
     await page.getByText('Give the model as its plate has it.', { exact: false }).waitFor();
-    await page.getByLabel('Model, as its plate has it').fill('Limber 40');
-    await page.getByLabel('What is it, or what does it do wrong?').fill('saw');
+    await page.getByLabel(book.modelAsItsPlateHas).fill('Limber 40');
+    await page.getByLabel(families.whatIsItOrWhat).fill('saw');
     await radio(page, /Saw oil pump/).click();
     await page.getByTestId('add-model').click();
     await page.getByTestId('change-counts').click();
@@ -73,31 +85,31 @@ test.each([
     await look();
 
     await page.goto(stage.address);
-    await button(page, 'Take in a machine').click();
-    await button(page, 'It is not on the list: write it down').click();
-    await page.getByLabel('What you call it').fill('The verger’s saw');
-    await page.getByLabel('Owner').fill('The verger');
-    await page.getByLabel('What is it, or what does it do wrong?').fill('saw');
+    await button(page, shared.takeInAMachine).click();
+    await button(page, intake.itIsNotOnThe).click();
+    await page.getByLabel(shared.whatYouCallIt).fill('The verger’s saw');
+    await page.getByLabel(shared.owner).fill('The verger');
+    await page.getByLabel(families.whatIsItOrWhat).fill('saw');
     await radio(page, /Saw oil pump/).click();
     await radio(page, /Limber 40/).click();
-    await button(page, 'Write it down').click();
+    await button(page, shared.writeItDown).click();
     await button(page, 'Uses no oil at all, tank stays full').click();
     await page.getByTestId('start-job').click();
     await page.getByTestId('do-look').waitFor();
     await look();
     await trace(page, PACKED);
-    await button(page, 'See the reasons and decide').click();
+    await button(page, shared.seeTheReasonsAndDecide).click();
     await page.getByTestId('decide').click();
     await look();
     await page.waitForURL(/\/(close|gear)/);
-    if (page.url().includes('/gear/')) await button(page, 'Set it right and prove it').click();
-    await heading(page, /^The way back/).waitFor();
+    if (page.url().includes('/gear/')) await button(page, shared.setItRightAndProve).click();
+    await heading(page, access.theWayBack).waitFor();
     await page.getByTestId('to-items').click();
     await page.getByTestId('add-item').click();
     await page.getByTestId('item-name').fill('Pick-up hose');
     await page.getByTestId('keep-item').click();
-    await page.getByText('From whom is it coming?').waitFor();
-    await radio(page, 'From the shop').click();
+    await page.getByText(items.fromWhomIsItComing).waitFor();
+    await radio(page, shared.fromTheShop).click();
     await page.getByTestId('item-price').fill('35');
     await page.getByTestId('keep-item').click();
     await page.getByTestId('item-fit').click();
@@ -123,8 +135,8 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   await page.getByTestId('do-look').waitFor();
   await page.goto(page.url().replace(/(\/jobs\/[^/?]+).*/, '$1/log'));
   const write = async (text: string) => {
-    await page.getByLabel('Remark').fill(text);
-    await button(page, 'Write it down').click();
+    await page.getByLabel(logWords.remark).fill(text);
+    await button(page, shared.writeItDown).click();
     await page.getByTestId('entry').filter({ hasText: text }).waitFor();
   };
   const remarks = (wanted: readonly object[]) =>
@@ -133,7 +145,7 @@ test('the session runs out in the middle, the network goes, somebody else takes 
       `SELECT "by", payload->>'text' AS text FROM entries WHERE payload->>'text' LIKE 'story %' ORDER BY seq`,
       wanted,
     );
-  await page.getByLabel('Remark').waitFor();
+  await page.getByLabel(logWords.remark).waitFor();
   // Signed out from elsewhere: the next note stays, and a card asks again.
   await page.request.post(`${stage.address}/api/sign-out`, { data: {} }).catch(() => undefined);
   await context.clearCookies();
@@ -142,10 +154,10 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   await page.reload();
   await page.getByTestId('sign-in-again').waitFor();
   await page.getByTestId('entry').filter({ hasText: 'story one' }).waitFor();
-  await page.getByLabel('Passphrase').fill('wrong words altogether');
+  await page.getByLabel(shell.passphrase).fill('wrong words altogether');
   await page.getByTestId('sign-in').click();
   await page.getByText('Name and passphrase do not belong together.').waitFor();
-  await page.getByLabel('Passphrase').fill('rain on the tin roof');
+  await page.getByLabel(shell.passphrase).fill('rain on the tin roof');
   await page.getByTestId('sign-in').click();
   await page.getByTestId('sign-in-again').waitFor({ state: 'detached' });
   const one = { by: 'tobin', text: 'story one' };
@@ -181,7 +193,7 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   ]);
 
   await page.goto(`${stage.address}/settings`);
-  await button(page, /^Devices/).click();
-  await button(page, 'Sign this device out').click();
-  await heading(page, 'Sign in').waitFor();
+  await button(page, settings.devices).click();
+  await button(page, people.signThisDeviceOut).click();
+  await heading(page, shared.signIn).waitFor();
 });

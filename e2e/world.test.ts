@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as traceWords } from '@patient-badger/wording/trace';
 import { findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
 import { arrive, button, heading, honest, openUp, radio, takeIn, trace, type Truth } from './actions.ts';
@@ -16,10 +18,10 @@ const faultName = (family: string, id: string) => findFamily(family)?.faults.fin
 /** Follows the advice until every fault of the machine was found: the first is kept, and the tracing goes on. */
 async function traceBoth(page: Page, truth: Truth): Promise<void> {
   await trace(page, truth);
-  if (await page.getByText(/^Verdict: both/).isVisible()) return;
-  await button(page, 'See the reasons and decide').click();
+  if (await page.getByText(traceWords.verdictBoth).isVisible()) return;
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('go-on').click();
-  await page.getByText('Found already, looking for a second').waitFor();
+  await page.getByText(traceWords.foundAlreadyLookingForA).waitFor();
   await trace(page, truth);
 }
 
@@ -54,12 +56,12 @@ test('a grooved stem and a turned seal are found together', async () => {
 test('chips on a drain plug at the service: tracing starts from the find', async () => {
   const { page } = await stage.device(PHONE);
   await arrive(page, stage.address, 'Imke');
-  await button(page, 'Take in a machine').click();
+  await button(page, shared.takeInAMachine).click();
   await button(page, /Playing-field mower/).click();
   await page.getByTestId('at-service').click();
   await page.getByTestId('find-drain-magnet-chips').click();
   await page.getByTestId('start-job').click();
-  await heading(page, 'Seen so far').waitFor();
+  await heading(page, shared.seenSoFar).waitFor();
   await page.getByText('Bright chips').first().waitFor();
   await page.getByText(/^Explained by: Ring gear chewed inside/).waitFor();
   await trace(page, honest('hydro-final-drive', 'ring-inside'));
@@ -76,10 +78,10 @@ test('a look is refused because the bar is off, says what it takes, and is possi
   await page.getByTestId('result-clear').click();
   await page.waitForURL((url) => !url.pathname.includes('/look/'));
   await page.goto(`${stage.address}${job}/look/paper-test`);
-  await page.getByText('Not possible as it stands now').waitFor();
+  await page.getByText(traceWords.notPossibleAsItStands).waitFor();
   await page.getByText(/This look needs: bar and chain are on/).waitFor();
   await openUp(page);
-  await page.getByText('Not possible as it stands now').waitFor({ state: 'detached' });
+  await page.getByText(traceWords.notPossibleAsItStands).waitFor({ state: 'detached' });
   await page.getByTestId('result-none').click();
   await page.waitForURL((url) => !url.pathname.includes('/look/'));
 });
@@ -89,9 +91,9 @@ test('something that the family does not foresee is kept as evidence, and two th
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Ferry slip trimmer/, 'Head gets hot and howls');
   await page.getByTestId('own-look').click();
-  await page.getByLabel('I saw').fill('blue colour at the spindle');
+  await page.getByLabel(traceWords.iSaw).fill('blue colour at the spindle');
   await radio(page, 'Bearing collapsed').click();
-  await radio(page, 'Very sure').click();
+  await radio(page, shared.verySure).click();
   await page.getByTestId('keep-own').click();
   await page.getByText('blue colour at the spindle').waitFor();
   const job = new URL(page.url()).pathname;
@@ -103,5 +105,5 @@ test('something that the family does not foresee is kept as evidence, and two th
   await page.getByTestId('say-two').click();
   // What settles a fault is asked back once.
   await page.getByTestId('settles-yes').click();
-  await page.getByText(/^Verdict: both/).waitFor();
+  await page.getByText(traceWords.verdictBoth).waitFor();
 });

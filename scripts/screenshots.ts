@@ -1,3 +1,12 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as book } from '@patient-badger/wording/book';
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as learning } from '@patient-badger/wording/learning';
+import { t as machineWords } from '@patient-badger/wording/machine';
+import { t as match } from '@patient-badger/wording/match';
+import { t as practice } from '@patient-badger/wording/practice';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
 import { mkdir, readFile } from 'node:fs/promises';
 import {
   arrive,
@@ -65,13 +74,13 @@ try {
 
   await page.goto(stage.address);
   await link(page, /Post van/).click();
-  await link(page, 'Open').click();
+  await link(page, shell.open).click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-wheel').click();
   await page.getByTestId('other-place').click();
   await confirmCautions(page);
   await page.getByTestId('step-done').click();
-  await page.getByLabel('Minutes from the maker’s manual').fill('5');
+  await page.getByLabel(access.minutesFromTheMakersManual).fill('5');
   await page.getByTestId('start-airbag').click();
   await page.getByTestId('left-airbag').waitFor();
   await page.mouse.move(195, 400);
@@ -81,22 +90,22 @@ try {
   await confirmCautions(page);
   await page.getByTestId('step-done').click();
   await button(page, 'Done: Back cover off').waitFor();
-  await button(page, 'The tray').click();
-  await page.getByText(/pieces lie on the bench/).waitFor();
+  await button(page, access.theTray).click();
+  await page.getByText(access.onTheBenchWithOnTray(access.piecesLie)).waitFor();
 
   await takeInFromBench(/Pruning saw/, 'Chain runs dry, no oil on the bar');
   await trace(page, PACKED);
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('decide').waitFor();
   await shoot('verdict-phone');
   await page.getByTestId('decide').click();
-  await page.getByRole('heading', { name: /^The way back/ }).waitFor();
+  await page.getByRole('heading', { name: access.theWayBack }).waitFor();
   await shoot('close-phone');
   await closeUp(page);
 
   await takeInFromBench(/Hedge saw/, 'Uses no oil at all, tank stays full');
   await trace(page, STRIPPED);
-  await button(page, 'See the reasons and decide').click();
+  await button(page, shared.seeTheReasonsAndDecide).click();
   await page.getByTestId('decide').click();
   await read(page, 'tipDiameterMm', '14.35');
   await read(page, 'axialPitch', '8.8');
@@ -104,11 +113,11 @@ try {
   await radio(page, 'in').click();
   for (const key of '11/32') await page.keyboard.press(key);
   await radio(page, 'mm').click();
-  await button(page, 'Close').click();
+  await button(page, shared.close).click();
   await read(page, 'starts', '1');
   await read(page, 'boreDiameterMm', '9.01');
   await read(page, 'faceWidthMm', '7.02');
-  await radio(page, 'Right-hand thread').click();
+  await radio(page, gear.rightHandThread).click();
   await page.getByTestId('find-parts').waitFor();
   await shoot('gear-phone');
   await page.getByTestId('find-parts').click();
@@ -119,18 +128,18 @@ try {
     .getByTestId(/^choose-/)
     .first()
     .click();
-  await button(page, 'Set up and prove').click();
+  await button(page, match.setUpAndProve).click();
   await page.getByTestId('fitted').click();
   await closeUp(page);
   await page.getByTestId('learnt').getByText('starts', { exact: false }).waitFor();
   await page.getByTestId('write-book').click();
-  await page.getByText('What this job learnt stands in it.').waitFor();
+  await page.getByText(book.whatThisJobLearntStands).waitFor();
   await page.goto(`${stage.address}/machines`);
   await button(page, /Hedge saw/).click();
-  await button(page, 'Change what is on record').waitFor();
+  await button(page, machineWords.changeWhatIsOnRecord).waitFor();
   await shoot('machine-phone');
   await button(page, /^The book of/).click();
-  await page.getByRole('heading', { name: 'Parts' }).waitFor();
+  await page.getByRole('heading', { name: shared.parts }).waitFor();
   await shoot('book-phone');
 
   await page.setViewportSize(WIDE);
@@ -150,7 +159,7 @@ try {
   await page.evaluate(() => {
     crypto.getRandomValues = (list) => list;
   });
-  await radio(page, 'Second').click();
+  await radio(page, practice.second).click();
   await page.getByTestId('practice-begin').click();
   for (const look of ['oil-feel', 'paper-test', 'chips-on-worm']) {
     await page.getByTestId(`practice-look-${look}`).click();
@@ -255,18 +264,18 @@ try {
   await page.waitForTimeout(400);
   const record = (await page.screenshot()).toString('base64');
   await page.goto(`${stage.address}/learnt`);
-  await radio(page, 'Comes back').click();
+  await radio(page, learning.comesBack).click();
   await shoot('learnt-phone');
 
   // The whole walk in one picture.
   const kept = async (name: string) => (await readFile(`${folder}/${name}-phone.png`)).toString('base64');
   const walk: readonly (readonly [string, string])[] = [
-    ['Trace', await kept('trace')],
-    ['Open', await kept('open')],
-    ['Measure', await kept('gear')],
-    ['Match', await kept('fit')],
-    ['Decide', await kept('decide')],
-    ['Set up', await kept('setup')],
+    [shell.trace, await kept('trace')],
+    [shell.open, await kept('open')],
+    [shell.measure, await kept('gear')],
+    [shell.match, await kept('fit')],
+    [shared.decide, await kept('decide')],
+    [shared.setUp, await kept('setup')],
     ['Prove', proving],
     ['Record', record],
   ];

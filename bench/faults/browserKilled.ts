@@ -1,3 +1,5 @@
+import { t as log } from '@patient-badger/wording/log';
+import { t as shared } from '@patient-badger/wording/shared';
 import { PNG } from 'pngjs';
 import { arrive, button, takeIn, takePhoto } from '../../e2e/actions.ts';
 import { box, comeIn, phone, provenAll, record } from './device.ts';
@@ -23,8 +25,8 @@ export async function browserKilled({ rounds, database }: Campaign): Promise<Tal
     const kept = () => (withPhoto ? box(page).then(({ waiting }) => waiting > 0) : line.isVisible());
     if (withPhoto) await takePhoto(page, 'tank.png', picture(round));
     else {
-      await page.getByLabel('Remark').fill(text);
-      await button(page, 'Write it down').click();
+      await page.getByLabel(log.remark).fill(text);
+      await button(page, shared.writeItDown).click();
     }
     // Every other time the clock runs from when it is shown as kept: then it must be there after the kill.
     const shown = afterIt && (await until(kept, 10_000));

@@ -1,3 +1,5 @@
+import { t as log } from '@patient-badger/wording/log';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, button, takeIn } from '../../e2e/actions.ts';
 import { box, phone, record } from './device.ts';
 import { openShop } from './shopServer.ts';
@@ -28,8 +30,8 @@ export async function clocksJump({ rounds, database }: Campaign): Promise<Tally>
     await page.context().setOffline(true);
     for (const text of texts) {
       await page.evaluate(`window.clockOffsetMs = ${Math.round((random() * 2 - 1) * 3000 * DAY_MS)}`);
-      await page.getByLabel('Remark').fill(text);
-      await button(page, 'Write it down').click();
+      await page.getByLabel(log.remark).fill(text);
+      await button(page, shared.writeItDown).click();
       await page.getByTestId('entry').filter({ hasText: text }).first().waitFor();
     }
     await page.context().setOffline(false);

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
 import { execFileSync } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -90,7 +92,7 @@ export async function provenAll(page: Page, wrongFirst = false): Promise<boolean
     await page.getByTestId('prove').first().click();
     await pause(300);
     if ((await field.isVisible()) && (await page.getByText(LOCKED).first().isVisible())) {
-      await button(page, 'By passphrase instead').click();
+      await button(page, shell.byPassphraseInstead).click();
       await page
         .getByLabel(/^Passphrase of/)
         .first()
@@ -113,8 +115,8 @@ export async function comeIn(page: Page, name: string): Promise<void> {
   // What is known of a session is asked for once the screen stands.
   await pause(600);
   if (await page.getByText('This device is no longer signed in.', { exact: false }).isVisible()) {
-    await page.getByLabel('Your name').fill(name);
-    await page.getByLabel('Passphrase').fill(SAMPLE.passphrase);
+    await page.getByLabel(shared.yourName).fill(name);
+    await page.getByLabel(shell.passphrase).fill(SAMPLE.passphrase);
     await page.getByTestId('sign-in').click();
     await page.getByTestId('sign-in').waitFor({ state: 'detached' });
   }

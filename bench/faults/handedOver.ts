@@ -1,3 +1,5 @@
+import { t as logWords } from '@patient-badger/wording/log';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Page } from 'playwright-core';
 import { arrive, button, link, radio, takeIn } from '../../e2e/actions.ts';
 import { box, phone, provenAll, record } from './device.ts';
@@ -29,8 +31,8 @@ export async function handedOver({ rounds, database }: Campaign): Promise<Tally>
     const written = new Map<string, Name>();
     const write = async () => {
       const text = `round ${round}, note ${written.size}`;
-      await page.getByLabel('Remark').fill(text);
-      await button(page, 'Write it down').click();
+      await page.getByLabel(logWords.remark).fill(text);
+      await button(page, shared.writeItDown).click();
       await page.getByTestId('entry').filter({ hasText: text }).first().waitFor();
       written.set(text, holder);
     };

@@ -1,3 +1,5 @@
+import { t as log } from '@patient-badger/wording/log';
+import { t as shared } from '@patient-badger/wording/shared';
 import { createServer, request, type IncomingMessage, type ServerResponse } from 'node:http';
 import { arrive, button, takeIn } from '../../e2e/actions.ts';
 import { box, phone, record } from './device.ts';
@@ -55,8 +57,8 @@ export async function nonsenseProxy({ rounds, database }: Campaign): Promise<Tal
     nonsense = NONSENSE[Math.floor(random() * NONSENSE.length)] ?? null;
     const texts = [`nonsense ${round} a`, `nonsense ${round} b`];
     for (const text of texts) {
-      await screen.getByLabel('Remark').fill(text);
-      await button(screen, 'Write it down').click();
+      await screen.getByLabel(log.remark).fill(text);
+      await button(screen, shared.writeItDown).click();
       await screen.getByTestId('entry').filter({ hasText: text }).first().waitFor();
     }
     await pause(100 + random() * 400);

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import type { JobState } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -14,7 +15,7 @@ export function CaptureBack({ jobId, state, record }: { jobId: string; state: Jo
   const { write, problem } = useRecord(jobId);
   return (
     <View className="gap-2 rounded-md border-2 border-line p-3">
-      <Text variant="label">Back where it was?</Text>
+      <Text variant="label">{t.backWhereItWas}</Text>
       <Text variant="strong">{capture.back}</Text>
       <Text>{saidText(record)}</Text>
       <View className="flex-row flex-wrap gap-2">
@@ -27,7 +28,7 @@ export function CaptureBack({ jobId, state, record }: { jobId: string; state: Jo
       </View>
       <Button
         variant={restored ? 'chosen' : 'plain'}
-        label={restored ? 'Back where it was' : 'It is back where it was'}
+        label={restored ? t.backWhereItWas2 : t.itIsBackWhereIt}
         disabled={restored}
         testID={`restored-${capture.id}`}
         onPress={() => void write({ kind: 'captureConfirmed', step, capture: capture.id, ok: true })}

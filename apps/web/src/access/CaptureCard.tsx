@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { captureAbout, type CaptureRecord, type JobState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -34,11 +35,11 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
   const keep = () => {
     const words = typed.trim();
     if (figure) void write({ kind: 'captured', step, capture: capture.id, value });
-    else void write({ kind: 'captured', step, capture: capture.id, text: words === '' ? 'Done as asked' : words });
+    else void write({ kind: 'captured', step, capture: capture.id, text: words === '' ? t.doneAsAsked : words });
   };
   return (
     <Card tone={taken ? 'plain' : 'next'}>
-      <Text variant="label">{taken ? 'Taken down' : 'Take this down first'}</Text>
+      <Text variant="label">{taken ? t.takenDown : t.takeThisDownFirst}</Text>
       <Text variant="strong">{capture.ask}</Text>
       {taken ? <Text>{saidText(record)}</Text> : null}
       {taken && record.photos.length + record.waiting.length > 0 ? (
@@ -57,14 +58,14 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
           {capture.kind === 'photo' ? null : (
             <View className="gap-2">
               <Field
-                label={figure ? `Figure${capture.unit ? `, ${capture.unit}` : ''}` : 'What marks it (tape, pen line)'}
+                label={figure ? t.figure(capture.unit ? `, ${capture.unit}` : '') : t.whatMarksItTapePen}
                 inputMode={figure ? 'decimal' : 'text'}
                 value={typed}
                 onChangeText={setTyped}
-                problem={wrong ? 'Type it as a number.' : undefined}
+                problem={wrong ? t.typeItAsANumber : undefined}
               />
               <Button
-                label={figure ? 'Keep the figure' : 'It is marked'}
+                label={figure ? t.keepTheFigure : t.itIsMarked}
                 disabled={figure && (typed.trim() === '' || wrong)}
                 testID={`keep-${capture.id}`}
                 onPress={keep}
@@ -72,8 +73,8 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
             </View>
           )}
           <ReasonButton
-            label="Leave it out"
-            ask="Why is it left out?"
+            label={t.leaveItOut}
+            ask={t.whyIsItLeftOut}
             testID={`leave-${capture.id}`}
             onReason={(reason) => void write({ kind: 'captured', step, capture: capture.id, skipped: reason })}
           />
@@ -90,9 +91,9 @@ export function saidText({ said, capture, photos, waiting = [] }: CaptureRecord 
   const words = [
     said?.value === undefined ? null : `${said.value}${unit}`,
     said?.text ?? null,
-    said?.skipped === undefined ? null : `Left out: ${said.skipped}`,
+    said?.skipped === undefined ? null : t.leftOut(said.skipped),
     photos.length > 0 ? `${photos.length} ${photos.length === 1 ? 'photo' : 'photos'}` : null,
-    waiting.length > 0 ? 'a photo that is on its way' : null,
+    waiting.length > 0 ? t.aPhotoThatIsOn : null,
   ];
   return words.filter(Boolean).join('; ');
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { operations } from '../data/operations.ts';
 import { type ClosingStep, type LedgerLine } from '@patient-badger/core';
 import { View } from 'react-native';
@@ -27,15 +28,15 @@ export function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onL
       {isTurned(item) && !item.intoPlastic ? <TorqueForm jobId={jobId} step={step} item={item.id} known={item.torque} /> : null}
       {asked ? (
         <View className="flex-row gap-2">
-          {left > 0 ? <Text className="flex-1 self-center">{left} left over, stays in the tray</Text> : null}
+          {left > 0 ? <Text className="flex-1 self-center">{t.leftOverStaysInThe(left)}</Text> : null}
           <Button
             variant="quiet"
-            label="One is left over"
+            label={t.oneIsLeftOver}
             disabled={left >= onTray}
             testID={`left-over-${item.id}`}
             onPress={() => onLeft(left + 1)}
           />
-          {left > 0 ? <Button variant="quiet" label="All go back" onPress={() => onLeft(0)} /> : null}
+          {left > 0 ? <Button variant="quiet" label={t.allGoBack} onPress={() => onLeft(0)} /> : null}
         </View>
       ) : null}
     </View>
@@ -47,10 +48,12 @@ export function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tigh
   const { order, passes } = operations.run('setup.tighteningOrder', tighten);
   return (
     <View className="border-l-4 border-accent pl-3">
-      <Text variant="strong">Tighten in this order: {order.join(' – ')}</Text>
+      <Text variant="strong">{t.tightenInThisOrder(order.join(' – '))}</Text>
       <Text variant="soft">
-        {tighten.pattern === 'circle' ? 'Screw 1 at the top, counted clockwise.' : `Screw 1 top left, ${tighten.columns} in a row.`}{' '}
-        {passes.map(({ pass, words }) => `Pass ${pass}: ${words}`).join('; ')}. The maker’s sheet comes first where it has an order.
+        {t.theMakersSheetComesFirst(
+          tighten.pattern === 'circle' ? t.screw1AtTheTop : t.screw1TopLeftIn(tighten.columns),
+          passes.map(({ pass, words }) => t.pass(pass, words)).join('; '),
+        )}
       </Text>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import type { LedgerLine, LooseNote, Step } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -7,10 +8,10 @@ import { Text } from '../design/Text.tsx';
 import { lineText, looseText, tightText } from './looseText.ts';
 
 const NOTES: readonly (readonly [LooseNote, string])[] = [
-  ['missingBefore', 'One was missing before'],
-  ['broken', 'One is broken'],
-  ['lost', 'One is lost'],
-  ['replaced', 'One replaced'],
+  ['missingBefore', t.oneWasMissingBefore],
+  ['broken', t.oneIsBroken],
+  ['lost', t.oneIsLost],
+  ['replaced', t.oneReplaced],
 ];
 
 interface Props {
@@ -54,7 +55,7 @@ export function LooseList({ jobId, step, ledger }: Props) {
       })}
       <Button
         variant="quiet"
-        label={noting ? 'All as it should be' : 'Something is not as it should be'}
+        label={noting ? t.allAsItShouldBe : t.somethingIsNotAsIt}
         testID={`odd-${step.id}`}
         onPress={() => setNoting(!noting)}
       />

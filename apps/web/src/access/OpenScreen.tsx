@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { accessPlan, openSteps, stepsThatFree, type Aim } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -71,13 +72,13 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Selection;
   useArrows(left, step?.id, pick);
   return (
     <>
-      <Text variant="label">To reach</Text>
+      <Text variant="label">{t.toReach}</Text>
       <Text variant="title">{places ? places.map((each) => placeName(pack, each)).join(', ') : name}</Text>
       <Choose view={view} places={places} onChange={(next) => onChosen({ ...chosen, places: next, step: null })} />
       {barred ? (
         <Card tone="danger">
-          <Text variant="strong">The step that will not come bars the only way.</Text>
-          <Text>Free it with one of the remedies below, or take another place.</Text>
+          <Text variant="strong">{t.theStepThatWillNot}</Text>
+          <Text>{t.freeItWithOneOf}</Text>
         </Card>
       ) : null}
       {plan ? <PlanCard plan={plan} /> : null}
@@ -88,17 +89,17 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Selection;
         </>
       ) : (
         <Card tone="next">
-          <Text variant="head">It lies open</Text>
-          <Text>Nothing more to take off for this.</Text>
-          <Button variant="primary" big label="Back to the looks" onPress={() => router.navigate(`/jobs/${job.id}`)} />
+          <Text variant="head">{t.itLiesOpen}</Text>
+          <Text>{t.nothingMoreToTakeOff}</Text>
+          <Button variant="primary" big label={t.backToTheLooks} onPress={() => router.navigate(`/jobs/${job.id}`)} />
         </Card>
       )}
       <OwnThings view={view} step={step?.id} />
       <WhileOpen view={view} />
       <TakeBack view={view} kinds={['stepDone', 'stepSkipped', 'stepStuck', 'ownLooseAdded', 'ownCaptureAdded', 'ownStepAdded']} />
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="The tray" onPress={() => router.navigate(`/jobs/${job.id}/tray`)} />
-        <Button className="flex-1" label="Step sheet" onPress={() => router.navigate(`/jobs/${job.id}/sheet`)} />
+        <Button className="flex-1" label={t.theTray} onPress={() => router.navigate(`/jobs/${job.id}/tray`)} />
+        <Button className="flex-1" label={t.stepSheet} onPress={() => router.navigate(`/jobs/${job.id}/sheet`)} />
       </View>
     </>
   );
@@ -125,7 +126,7 @@ function Choose({
   };
   return (
     <>
-      <Button variant="quiet" label={open ? 'Hide the places' : 'Another place'} testID="other-place" onPress={() => setOpen(!open)} />
+      <Button variant="quiet" label={open ? t.hideThePlaces : t.anotherPlace} testID="other-place" onPress={() => setOpen(!open)} />
       {open ? (
         <View className="flex-row flex-wrap gap-2">
           {all.map((id) => (

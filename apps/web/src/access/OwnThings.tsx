@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/access';
+import { t as shared } from '@patient-badger/wording/shared';
 import { MOST_STEPS, openSteps, type LooseKind } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,11 +14,11 @@ import { typedNumber } from '../design/typedNumber.ts';
 import type { JobView } from '../job/JobView.ts';
 
 const KINDS = [
-  ['screw', 'Screw'],
-  ['clip', 'Clip'],
-  ['washer', 'Washer'],
-  ['spring', 'Spring'],
-  ['part', 'Other'],
+  ['screw', t.screw],
+  ['clip', t.clip],
+  ['washer', t.washer],
+  ['spring', t.spring],
+  ['part', t.other],
 ] as const satisfies readonly (readonly [LooseKind, string])[];
 
 type Adding = 'loose' | 'capture' | 'step' | null;
@@ -33,11 +35,9 @@ export function OwnThings({ view, step }: { view: JobView; step: string | undefi
     <>
       <OwnStepsToDo view={view} />
       <View className="flex-row flex-wrap gap-2">
-        {step ? <Button label="Something else comes off" testID="own-loose" onPress={() => setAdding('loose')} /> : null}
-        {step ? <Button label="Another position to keep" testID="own-capture" onPress={() => setAdding('capture')} /> : null}
-        {pack.steps.length < MOST_STEPS ? (
-          <Button label="A step that is not listed" testID="own-step" onPress={() => setAdding('step')} />
-        ) : null}
+        {step ? <Button label={t.somethingElseComesOff} testID="own-loose" onPress={() => setAdding('loose')} /> : null}
+        {step ? <Button label={t.anotherPositionToKeep} testID="own-capture" onPress={() => setAdding('capture')} /> : null}
+        {pack.steps.length < MOST_STEPS ? <Button label={t.aStepThatIsNot} testID="own-step" onPress={() => setAdding('step')} /> : null}
       </View>
     </>
   );
@@ -54,7 +54,7 @@ function OwnStepsToDo({ view: { job, pack, state } }: { view: JobView }) {
         <Card key={id}>
           <Text variant="strong">{name}</Text>
           <Text>{how}</Text>
-          <Button label="It is done" testID="own-step-done" onPress={() => void write({ kind: 'stepDone', step: id })} />
+          <Button label={shared.itIsDone} testID="own-step-done" onPress={() => void write({ kind: 'stepDone', step: id })} />
         </Card>
       ))}
       {problem ? <Text variant="danger">{problem}</Text> : null}
@@ -75,16 +75,16 @@ function OwnLoose({ jobId, step, onDone }: FormProps & { step: string }) {
   const keep = async () => {
     const count = typedNumber(typed.count);
     const [name, lives] = [typed.name.trim(), typed.lives.trim()];
-    if (!name || !lives) return setWrong('Say what it is and where it sits.');
-    if (!Number.isInteger(count) || count < 1 || count > 99) return setWrong('How many: a whole number, 1 to 99.');
+    if (!name || !lives) return setWrong(t.sayWhatItIsAnd);
+    if (!Number.isInteger(count) || count < 1 || count > 99) return setWrong(t.howManyAWholeNumber);
     if (await write({ kind: 'ownLooseAdded', step, name, part, count, lives })) onDone();
   };
   return (
-    <Frame head="Something else comes off" problem={wrong ?? problem} onKeep={() => void keep()} onDone={onDone}>
-      <Field label="What it is" value={typed.name} onChangeText={(name) => setTyped({ ...typed, name })} testID="own-name" />
-      <Segments label="Kind" options={KINDS} value={part as (typeof KINDS)[number][0]} onChange={setPart} />
-      <Field label="How many" inputMode="numeric" value={typed.count} onChangeText={(count) => setTyped({ ...typed, count })} />
-      <Field label="Where it sits" value={typed.lives} onChangeText={(lives) => setTyped({ ...typed, lives })} testID="own-lives" />
+    <Frame head={t.somethingElseComesOff} problem={wrong ?? problem} onKeep={() => void keep()} onDone={onDone}>
+      <Field label={shared.whatItIs} value={typed.name} onChangeText={(name) => setTyped({ ...typed, name })} testID="own-name" />
+      <Segments label={shared.kind} options={KINDS} value={part as (typeof KINDS)[number][0]} onChange={setPart} />
+      <Field label={shared.howMany} inputMode="numeric" value={typed.count} onChangeText={(count) => setTyped({ ...typed, count })} />
+      <Field label={t.whereItSits} value={typed.lives} onChangeText={(lives) => setTyped({ ...typed, lives })} testID="own-lives" />
     </Frame>
   );
 }
@@ -95,18 +95,12 @@ function OwnCapture({ jobId, step, onDone }: FormProps & { step: string }) {
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = async () => {
     const words = ask.trim();
-    if (!words) return setWrong('Say what is to be kept.');
-    if (await write({ kind: 'ownCaptureAdded', step, ask: words, back: `Back as it was: ${words}` })) onDone();
+    if (!words) return setWrong(t.sayWhatIsToBe);
+    if (await write({ kind: 'ownCaptureAdded', step, ask: words, back: t.backAsItWas(words) })) onDone();
   };
   return (
-    <Frame head="Another position to keep" problem={wrong ?? problem} onKeep={() => void keep()} onDone={onDone}>
-      <Field
-        label="What is lost with this step, such as which hole it sat in"
-        value={ask}
-        onChangeText={setAsk}
-        maxLength={120}
-        testID="own-ask"
-      />
+    <Frame head={t.anotherPositionToKeep} problem={wrong ?? problem} onKeep={() => void keep()} onDone={onDone}>
+      <Field label={t.whatIsLostWithThis} value={ask} onChangeText={setAsk} maxLength={120} testID="own-ask" />
     </Frame>
   );
 }
@@ -118,15 +112,15 @@ function OwnStep({ jobId, onDone }: FormProps) {
   const keep = async () => {
     const minutes = typedNumber(typed.minutes);
     const [name, how] = [typed.name.trim(), typed.how.trim()];
-    if (!name) return setWrong('Give the step a name.');
-    if (!(minutes >= 0 && minutes <= 600)) return setWrong('Minutes as one number, up to 600.');
+    if (!name) return setWrong(t.giveTheStepAName);
+    if (!(minutes >= 0 && minutes <= 600)) return setWrong(t.minutesAsOneNumberUp);
     if (await write({ kind: 'ownStepAdded', name, how: how || name, minutes })) onDone();
   };
   return (
-    <Frame head="A step that is not listed" problem={wrong ?? problem} onKeep={() => void keep()} onDone={onDone}>
-      <Field label="The step" value={typed.name} onChangeText={(name) => setTyped({ ...typed, name })} testID="own-name" />
-      <Field label="How (may stay empty)" value={typed.how} onChangeText={(how) => setTyped({ ...typed, how })} />
-      <Field label="Minutes" inputMode="decimal" value={typed.minutes} onChangeText={(minutes) => setTyped({ ...typed, minutes })} />
+    <Frame head={t.aStepThatIsNot} problem={wrong ?? problem} onKeep={() => void keep()} onDone={onDone}>
+      <Field label={t.theStep} value={typed.name} onChangeText={(name) => setTyped({ ...typed, name })} testID="own-name" />
+      <Field label={t.howMayStayEmpty} value={typed.how} onChangeText={(how) => setTyped({ ...typed, how })} />
+      <Field label={shared.minutes} inputMode="decimal" value={typed.minutes} onChangeText={(minutes) => setTyped({ ...typed, minutes })} />
     </Frame>
   );
 }
@@ -144,6 +138,6 @@ const Frame = ({ head, problem, onKeep, onDone, children }: FrameProps) => (
     <Text variant="head">{head}</Text>
     {children}
     {problem ? <Text variant="danger">{problem}</Text> : null}
-    <FormFoot label="Write it down" testID="own-keep" onKeep={onKeep} onClose={onDone} />
+    <FormFoot label={shared.writeItDown} testID="own-keep" onKeep={onKeep} onClose={onDone} />
   </Card>
 );

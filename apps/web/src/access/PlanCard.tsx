@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/access';
+import { t as shared } from '@patient-badger/wording/shared';
 import { type AccessPlan, type Step } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -11,15 +13,13 @@ export function PlanCard({ plan }: { plan: AccessPlan }) {
     <Card>
       <View className="flex-row items-baseline justify-between gap-3">
         <Text variant="head" className="flex-1">
-          {plan.steps.length} {plan.steps.length === 1 ? 'step' : 'steps'}
+          {plan.steps.length} {plan.steps.length === 1 ? shared.step : shared.steps}
         </Text>
         <Text variant="figure">{minutesText(plan.minutes)}</Text>
       </View>
-      <Text variant="soft">
-        {minutesText(plan.atWorst)} if things are stuck; {minutesText(plan.minutesBack)} for the way back.
-      </Text>
-      {plan.tools.length > 0 ? <Text>Lay out: {plan.tools.join(', ')}</Text> : null}
-      {plan.helperFor.length > 0 ? <Text variant="danger">Two people for: {plan.helperFor.map(({ name }) => name).join(', ')}</Text> : null}
+      <Text variant="soft">{t.ifThingsAreStuckFor(minutesText(plan.atWorst), minutesText(plan.minutesBack))}</Text>
+      {plan.tools.length > 0 ? <Text>{shared.layOut(plan.tools.join(', '))}</Text> : null}
+      {plan.helperFor.length > 0 ? <Text variant="danger">{t.twoPeopleFor(plan.helperFor.map(({ name }) => name).join(', '))}</Text> : null}
     </Card>
   );
 }
@@ -28,12 +28,12 @@ export function Later({ steps, here, onPick }: { steps: readonly Step[]; here: s
   if (steps.length < 2) return null;
   return (
     <View className="gap-2">
-      <Text variant="head">In this order</Text>
+      <Text variant="head">{t.inThisOrder}</Text>
       {steps.map(({ id, name, minutes, helper }, i) => (
         <Button
           key={id}
           label={`${i + 1}. ${name}`}
-          detail={`${minutesText(minutes)}${helper ? ', two people' : ''}`}
+          detail={`${minutesText(minutes)}${helper ? t.twoPeople : ''}`}
           variant={id === here ? 'chosen' : 'plain'}
           onPress={() => onPick(id)}
         />

@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -20,7 +21,7 @@ export function ReasonButton({ label, ask, testID, onReason, disabled = false }:
     <View className="gap-2">
       <Field label={ask} value={reason} onChangeText={setReason} autoFocus />
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="Back" onPress={() => setOpen(false)} />
+        <Button className="flex-1" label={shared.back} onPress={() => setOpen(false)} />
         <Button
           className="flex-1"
           label={label}

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/access';
+import { t as shared } from '@patient-badger/wording/shared';
 import { accessPlan, captureRecords, stepsNamed, reassembly, type LooseItem } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -27,11 +29,9 @@ function Sheet({ view }: { view: JobView }) {
     <>
       <Text variant="title">{machine?.label ?? pack.name}</Text>
       <Text variant="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
-      <Text>To reach: {name}</Text>
+      <Text>{t.toReachWithName(name)}</Text>
       {plan ? (
-        <Text>
-          {minutesText(plan.minutes)} in, {minutesText(plan.minutesBack)} back. Lay out: {plan.tools.join(', ') || 'nothing special'}.
-        </Text>
+        <Text>{t.inBackLayOut(minutesText(plan.minutes), minutesText(plan.minutesBack), plan.tools.join(', ') || t.nothingSpecial)}</Text>
       ) : null}
       {pack.cautions
         .filter(({ id }) => cautions.has(id))
@@ -40,16 +40,16 @@ function Sheet({ view }: { view: JobView }) {
             ! {text}
           </Text>
         ))}
-      <Text variant="head">In</Text>
+      <Text variant="head">{t.in2}</Text>
       {steps.map(({ id, name: what, how, loose, helper }) => (
         <View key={id} className="gap-1 border-b border-line pb-2">
-          <Line done={state.reached.includes(id)} text={`${what}${helper ? ' (two people)' : ''}`} />
+          <Line done={state.reached.includes(id)} text={`${what}${helper ? t.twoPeopleInline : ''}`} />
           <Text variant="soft">{how}</Text>
           {captureRecords(pack, [id], state).map((record) => (
             <Line
               key={record.capture.id}
               done={record.taken}
-              text={`Take down: ${record.capture.ask} ${record.taken ? `(${saidText(record)})` : '____________'}`}
+              text={t.takeDown(record.capture.ask, record.taken ? `(${saidText(record)})` : '____________')}
               small
             />
           ))}
@@ -58,7 +58,7 @@ function Sheet({ view }: { view: JobView }) {
           ))}
         </View>
       ))}
-      <Text variant="head">Back</Text>
+      <Text variant="head">{shared.back}</Text>
       {reassembly(pack, opened).map(({ id, name: what, how, closes }) => (
         <View key={id} className="gap-1 border-b border-line pb-2">
           <Line done={state.closingDone.includes(id)} text={what} />
@@ -72,7 +72,7 @@ function Sheet({ view }: { view: JobView }) {
         </View>
       ))}
       <View className="no-print">
-        <Button variant="primary" label="Print the sheet" onPress={() => window.print()} />
+        <Button variant="primary" label={shared.printTheSheet} onPress={() => window.print()} />
       </View>
     </>
   );

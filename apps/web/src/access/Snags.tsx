@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import type { Step } from '@patient-badger/core';
 import { snagsFor } from '@patient-badger/knowledge';
 import { useState } from 'react';
@@ -14,7 +15,7 @@ export function Snags({ jobId, step, known }: { jobId: string; step: Step; known
   const plastic = step.loose.some(({ intoPlastic }) => intoPlastic);
   return (
     <View className="gap-2">
-      <Text variant="label">What is in the way?</Text>
+      <Text variant="label">{t.whatIsInTheWay}</Text>
       {snagsFor(step.loose.map(({ kind }) => kind)).map(({ id, name, remedies }) => (
         <View key={id} className="gap-2">
           <Button
@@ -33,10 +34,10 @@ export function Snags({ jobId, step, known }: { jobId: string; step: Step; known
                     {remedy.name}, {minutesText(remedy.minutes)}
                   </Text>
                   <Text>{remedy.how}</Text>
-                  <Text variant="soft">Risk: {remedy.risk}</Text>
+                  <Text variant="soft">{t.risk(remedy.risk)}</Text>
                   {remedy.notNear.length > 0 ? (
                     <Text variant={plastic && remedy.notNear.includes('plastic') ? 'danger' : 'soft'}>
-                      Not near: {remedy.notNear.join(', ')}
+                      {t.notNear(remedy.notNear.join(', '))}
                     </Text>
                   ) : null}
                 </View>

@@ -1,3 +1,5 @@
+import { containing } from '@patient-badger/wording/testing';
+import { t as access } from '@patient-badger/wording/access';
 import 'fake-indexeddb/auto';
 import type { EntryPayload, Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
@@ -37,12 +39,12 @@ beforeEach(() => choosePerson('wren'));
 test('a step cannot be called done before its caution is confirmed', () => {
   show('battery', viewAfter(pack));
   expect(done().getAttribute('aria-disabled')).toBe('true');
-  expect(screen.getByText('Confirm the caution first.')).toBeTruthy();
+  expect(screen.getByText(access.confirmTheCautionFirst)).toBeTruthy();
 });
 
 test('nor before what it loses is taken down; once it is, one press writes it', async () => {
   const { unmount } = show('cluster-out', viewAfter(pack, ...CONFIRMED, ...BATTERY));
-  expect(screen.getByText('Take down what the step loses first, or say why not.')).toBeTruthy();
+  expect(screen.getByText(access.takeDownWhatTheStep)).toBeTruthy();
   unmount();
   show('cluster-out', viewAfter(pack, ...CONFIRMED, ...BATTERY, READING));
   expect(screen.getByText('184320 km')).toBeTruthy();
@@ -51,9 +53,9 @@ test('nor before what it loses is taken down; once it is, one press writes it', 
 });
 
 test('nor while a time is running, which shows what is left of it', () => {
-  const running: EntryPayload = { kind: 'waitStarted', wait: 'airbag', minutes: 10, source: 'the maker’s figure' };
+  const running: EntryPayload = { kind: 'waitStarted', wait: 'airbag', minutes: 10, source: access.theMakersFigure };
   show('cluster-out', viewAfter(pack, ...CONFIRMED, { kind: 'stepDone', step: 'battery' }, running, READING));
-  expect(screen.getByText('Wait for it first: Stored charge is gone.')).toBeTruthy();
+  expect(screen.getByText(access.waitForItFirst('Stored charge is gone'))).toBeTruthy();
   expect(screen.getByTestId('left-airbag').textContent).toMatch(/^(8:5\d|9:0\d)$/);
 });
 
@@ -61,19 +63,21 @@ test('a time by the maker’s figure is not started without one', async () => {
   show('cluster-out', viewAfter(pack, ...CONFIRMED, { kind: 'stepDone', step: 'battery' }, READING));
   const start = screen.getByTestId('start-airbag');
   expect(start.getAttribute('aria-disabled')).toBe('true');
-  const minutes = screen.getByLabelText('Minutes from the maker’s manual');
+  const minutes = screen.getByLabelText(access.minutesFromTheMakersManual);
   fireEvent.change(minutes, { target: { value: 'a while' } });
-  expect(screen.getByText('Give the minutes as a number.')).toBeTruthy();
+  expect(screen.getByText(access.giveTheMinutesAsA)).toBeTruthy();
   fireEvent.change(minutes, { target: { value: '3' } });
   fireEvent.click(start);
-  await waitFor(() => expect(written()).toContainEqual({ kind: 'waitStarted', wait: 'airbag', minutes: 3, source: 'the maker’s figure' }));
+  await waitFor(() =>
+    expect(written()).toContainEqual({ kind: 'waitStarted', wait: 'airbag', minutes: 3, source: access.theMakersFigure }),
+  );
 });
 
 test('passing over wants a reason', async () => {
   show('battery', viewAfter(pack));
   fireEvent.click(screen.getByTestId('step-skip'));
   expect(screen.getByTestId('step-skip-confirm').getAttribute('aria-disabled')).toBe('true');
-  fireEvent.change(screen.getByLabelText('Why? (off already, not there)'), { target: { value: 'off already' } });
+  fireEvent.change(screen.getByLabelText(access.whyOffAlreadyNotThere), { target: { value: 'off already' } });
   fireEvent.click(screen.getByTestId('step-skip-confirm'));
   await waitFor(() => expect(written()).toContainEqual({ kind: 'stepSkipped', step: 'battery', reason: 'off already' }));
 });
@@ -81,7 +85,7 @@ test('passing over wants a reason', async () => {
 test('what comes off is listed with its size and how it goes back; one that was missing is noted', async () => {
   show('cluster-out', viewAfter(pack, ...CONFIRMED, ...BATTERY, READING));
   expect(screen.getByText('4 × Cluster screws (M5 × 16 mm, cross-head)')).toBeTruthy();
-  expect(screen.getAllByText(/snug, it goes into plastic/).length).toBeGreaterThan(0);
+  expect(screen.getAllByText(containing(access.snugItGoesIntoPlastic)).length).toBeGreaterThan(0);
   fireEvent.click(screen.getByTestId('odd-cluster-out'));
   fireEvent.click(screen.getByTestId('note-cluster-screws-missingBefore'));
   await waitFor(() =>

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import type { Step } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -33,21 +34,21 @@ export function StepButtons({ view, step, stuck, onStuck }: Props) {
           big
           disabled={blocked}
           className={wide ? 'flex-1' : ''}
-          label={`Done: ${step.name}`}
+          label={t.done(step.name)}
           testID="step-done"
           onPress={done}
         />
         <View className={`flex-row flex-wrap items-start gap-2 ${wide ? 'flex-1' : ''}`}>
           <Button
             className="flex-1"
-            label={stuck ? 'It comes after all' : 'It will not come'}
+            label={stuck ? t.itComesAfterAll : t.itWillNotCome}
             testID="step-stuck"
             onPress={() => onStuck(!stuck)}
           />
           <View className="flex-1">
             <ReasonButton
-              label="Pass over it"
-              ask="Why? (off already, not there)"
+              label={t.passOverIt}
+              ask={t.whyOffAlreadyNotThere}
               testID="step-skip"
               onReason={(reason) => void write({ kind: 'stepSkipped', step: step.id, reason })}
             />

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/access';
+import { t as shared } from '@patient-badger/wording/shared';
 import { jobLedger, longest, type Step } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
 import { Card } from '../design/Card.tsx';
@@ -22,17 +24,17 @@ export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stu
         jobId={job.id}
         state={state}
         work={step}
-        takes={`${minutesText(step.minutes)}${longest(step) > step.minutes ? `, at worst ${minutesText(longest(step))}` : ''}`}
+        takes={`${minutesText(step.minutes)}${longest(step) > step.minutes ? t.atWorst(minutesText(longest(step))) : ''}`}
         waits={waits}
       />
-      {step.tools.length > 0 ? <Text variant="soft">Lay out: {step.tools.join(', ')}</Text> : null}
+      {step.tools.length > 0 ? <Text variant="soft">{shared.layOut(step.tools.join(', '))}</Text> : null}
       <Cautions jobId={job.id} state={state} cautions={cautions} />
-      {known ? <Text variant="danger">It would not come: {SNAGS.find(({ id }) => id === known.snag)?.name ?? known.snag}.</Text> : null}
+      {known ? <Text variant="danger">{t.itWouldNotCome(SNAGS.find(({ id }) => id === known.snag)?.name ?? known.snag)}</Text> : null}
       {stuck || known ? <Snags jobId={job.id} step={step} known={known?.snag} /> : null}
       {captures.map((record) => (
         <CaptureCard key={record.capture.id} jobId={job.id} state={state} record={record} camera={machine?.instruments ?? false} />
       ))}
-      {step.loose.length > 0 ? <Text variant="label">Comes off</Text> : null}
+      {step.loose.length > 0 ? <Text variant="label">{t.comesOff}</Text> : null}
       <LooseList jobId={job.id} step={step} ledger={jobLedger(pack, state)} />
     </Card>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/access';
+import { t as shared } from '@patient-badger/wording/shared';
 import { TORQUE_UNITS, type Torque } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,7 +24,7 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
     return (
       <Button
         variant="quiet"
-        label={known ? 'Another torque' : 'Torque from the sheet'}
+        label={known ? t.anotherTorque : t.torqueFromTheSheet}
         testID={`torque-${item}`}
         onPress={() => setOpen(true)}
       />
@@ -34,16 +36,16 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
   return (
     <View className="gap-2">
       <Field
-        label="Torque"
+        label={shared.torque}
         inputMode="decimal"
         value={typed}
         onChangeText={setTyped}
-        problem={wrong ? 'Type it as a number above nought.' : undefined}
+        problem={wrong ? t.typeItAsANumberAbove : undefined}
       />
-      <Segments label="Unit" options={TORQUE_UNITS.map((each) => [each, each] as const)} value={unit} onChange={setUnit} />
-      <Field label="Where does it stand? (maker’s sheet, page)" value={source} onChangeText={setSource} />
+      <Segments label={shared.unit} options={TORQUE_UNITS.map((each) => [each, each] as const)} value={unit} onChange={setUnit} />
+      <Field label={t.whereDoesItStandMakers} value={source} onChangeText={setSource} />
       <Button
-        label="Keep the torque"
+        label={t.keepTheTorque}
         disabled={typed.trim() === '' || wrong || source.trim() === ''}
         testID={`keep-torque-${item}`}
         onPress={() => void keep()}

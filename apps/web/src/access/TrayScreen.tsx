@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { jobLedger, type LedgerLine } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -26,10 +27,10 @@ function Tray({ view: { job, pack, state } }: { view: JobView }) {
   const lying = sum(ledger, ({ onTray }) => onTray);
   return (
     <>
-      <Text variant="title">The tray</Text>
+      <Text variant="title">{t.theTray}</Text>
       <Text>
-        {lying === 0 ? 'Nothing lies on the bench.' : `${lying} ${lying === 1 ? 'piece lies' : 'pieces lie'} on the bench.`}
-        {sum(ledger, ({ wanting }) => wanting) > 0 ? ` ${sum(ledger, ({ wanting }) => wanting)} to be got before it can be closed.` : ''}
+        {lying === 0 ? t.nothingLiesOnTheBench : t.onTheBench(lying, lying === 1 ? t.pieceLies : t.piecesLie)}
+        {sum(ledger, ({ wanting }) => wanting) > 0 ? t.toBeGotBeforeIt(sum(ledger, ({ wanting }) => wanting)) : ''}
       </Text>
       {groups.map(({ step, lines }) => (
         <Card key={step.id} tone={lines.some(({ onTray, wanting }) => onTray + wanting > 0) ? 'plain' : 'sunken'}>
@@ -39,11 +40,11 @@ function Tray({ view: { job, pack, state } }: { view: JobView }) {
       ))}
       {groups.length === 0 ? (
         <Card tone="sunken">
-          <Text>Nothing was taken off yet. What comes off is counted here by itself.</Text>
+          <Text>{t.nothingWasTakenOffYet}</Text>
         </Card>
       ) : null}
       <View className="gap-2">
-        <Button label="The way back" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+        <Button label={t.theWayBack} onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
       </View>
     </>
   );

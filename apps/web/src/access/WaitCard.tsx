@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { waitState, type JobState, type Wait } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -24,27 +25,27 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
   const usable = minutes !== undefined && Number.isFinite(minutes) && minutes > 0;
   const start = () => {
     if (minutes === undefined || !usable) return;
-    const source = typed.trim() === '' ? 'the family’s usual time' : 'the maker’s figure';
+    const source = typed.trim() === '' ? t.theFamilysUsualTime : t.theMakersFigure;
     void write({ kind: 'waitStarted', wait: wait.id, minutes, source });
   };
   return (
     <Card tone={stands.state === 'over' || stands.state === 'cutShort' ? 'plain' : 'next'}>
-      <Text variant="label">A time that has to pass</Text>
+      <Text variant="label">{t.aTimeThatHasTo}</Text>
       <Text variant="strong">{wait.name}</Text>
       {stands.state === 'notStarted' ? (
         <>
-          <Text>Since {wait.why}.</Text>
+          <Text>{t.since(wait.why)}</Text>
           <Field
-            label={wait.minutes ? `Minutes (usually ${wait.minutes})` : 'Minutes from the maker’s manual'}
+            label={wait.minutes ? t.minutesUsually(wait.minutes) : t.minutesFromTheMakersManual}
             inputMode="decimal"
             value={typed}
             onChangeText={setTyped}
-            problem={typed.trim() !== '' && !usable ? 'Give the minutes as a number.' : undefined}
+            problem={typed.trim() !== '' && !usable ? t.giveTheMinutesAsA : undefined}
           />
           <Button
             variant="primary"
             disabled={!usable}
-            label={usable && minutes !== undefined ? `Start ${minutesText(minutes)}` : 'Start the time'}
+            label={usable && minutes !== undefined ? t.start(minutesText(minutes)) : t.startTheTime}
             testID={`start-${wait.id}`}
             onPress={start}
           />
@@ -55,17 +56,15 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
           <Text variant="title" testID={`left-${wait.id}`} aria-live="off">
             {clockText(stands.secondsLeft)}
           </Text>
-          <Text variant="soft">
-            Over at {format(parseISO(stands.endsAt), 'HH:mm')}, by {run?.source}. It runs on with the page closed.
-          </Text>
+          <Text variant="soft">{t.overAtByItRuns(format(parseISO(stands.endsAt), 'HH:mm'), run?.source ?? '')}</Text>
         </>
       ) : null}
-      {stands.state === 'over' ? <Text>It has passed ({run ? minutesText(run.minutes) : ''}).</Text> : null}
-      {stands.state === 'cutShort' ? <Text>Not waited for: {stands.reason}</Text> : null}
+      {stands.state === 'over' ? <Text>{t.itHasPassed(run ? minutesText(run.minutes) : '')}</Text> : null}
+      {stands.state === 'cutShort' ? <Text>{t.notWaitedFor(stands.reason)}</Text> : null}
       {stands.state === 'notStarted' || stands.state === 'running' ? (
         <ReasonButton
-          label="Not needed here"
-          ask="Why need it not pass?"
+          label={t.notNeededHere}
+          ask={t.whyNeedItNotPass}
           testID={`cut-${wait.id}`}
           onReason={(reason) => void write({ kind: 'waitCut', wait: wait.id, reason })}
         />

@@ -1,3 +1,5 @@
+import { t as access } from '@patient-badger/wording/access';
+import { t as photo } from '@patient-badger/wording/photo';
 import 'fake-indexeddb/auto';
 import { captureAbout, type EntryPayload, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
@@ -21,7 +23,7 @@ URL.revokeObjectURL = () => undefined;
 
 test('what was opened last comes first, with the work that exists only on the way back before it', () => {
   render(<WayBack view={viewAfter(pack, ...opened('raised', 'arm-off', 'box-open'))} />);
-  expect(screen.getByText('The way back: 0 of 6 done')).toBeTruthy();
+  expect(screen.getByText(access.theWayBackOfDone(0, 6))).toBeTruthy();
   const names = ['Box and bearings washed', 'Box shut', 'Box filled', 'Drop arm on its mark', 'End float, rocker float', 'Front down'];
   const text = document.body.textContent ?? '';
   const places = names.map((name) => text.indexOf(name));
@@ -42,8 +44,8 @@ test('a position of which there is only a photo that is not sent yet is shown an
   const view = viewAfter(pack, ...CAUTIONS, ...opened('raised', 'arm-off'));
   await recordPhoto(view.job.id, captureAbout('arm-off', 'arm-mark'), new Blob(['photo']));
   render(<WayBack view={view} />);
-  expect(screen.getByLabelText('Photo, not sent yet')).toBeTruthy();
-  expect(screen.getByText('a photo that is on its way')).toBeTruthy();
+  expect(screen.getByLabelText(photo.photoNotSentYet)).toBeTruthy();
+  expect(screen.getByText(access.aPhotoThatIsOn)).toBeTruthy();
   expect(screen.getByTestId('restored-arm-mark')).toBeTruthy();
   expect(screen.getByTestId('back-arm-on').getAttribute('aria-disabled')).toBe('true');
 });
@@ -51,7 +53,7 @@ test('a position of which there is only a photo that is not sent yet is shown an
 test('a piece called done too early is taken back right there', async () => {
   const done: EntryPayload = { kind: 'closingDone', step: 'arm-on' };
   render(<WayBack view={viewAfter(pack, ...CAUTIONS, ...opened('raised', 'arm-off'), done)} />);
-  expect(screen.getByText('The way back: 1 of 2 done')).toBeTruthy();
+  expect(screen.getByText(access.theWayBackOfDone(1, 2))).toBeTruthy();
   fireEvent.click(screen.getByTestId('take-back'));
   await waitFor(() => expect(written()).toContainEqual(expect.objectContaining({ kind: 'withdrawn' })));
 });
@@ -59,11 +61,11 @@ test('a piece called done too early is taken back right there', async () => {
 test('the screws of a joint come with their order and passes, and what is left over is said', async () => {
   const done: EntryPayload[] = ['washed', 'mesh-set'].map((step) => ({ kind: 'closingDone', step }));
   render(<WayBack view={viewAfter(pack, ...CAUTIONS, ...opened('raised', 'arm-off', 'box-open'), ...done)} />);
-  expect(screen.getByText('Tighten in this order: 1 – 4 – 2 – 3')).toBeTruthy();
+  expect(screen.getByText(access.tightenInThisOrder('1 – 4 – 2 – 3'))).toBeTruthy();
   expect(screen.getByText(/Pass 1: snug, all round; Pass 2: to the full figure/)).toBeTruthy();
   fireEvent.click(screen.getByTestId('left-over'));
   fireEvent.click(screen.getByTestId('left-over-shims'));
-  expect(screen.getByText('1 left over, stays in the tray')).toBeTruthy();
+  expect(screen.getByText(access.leftOverStaysInThe(1))).toBeTruthy();
   fireEvent.click(screen.getByTestId('back-box-shut'));
   await waitFor(() =>
     expect(written()).toContainEqual({ kind: 'closingDone', step: 'box-shut', short: [{ step: 'box-open', item: 'shims', count: 1 }] }),

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/access';
+import { t as shared } from '@patient-badger/wording/shared';
 import { jobLedger, piecesBack, reassembly, type ClosingStep } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
@@ -32,9 +34,7 @@ export function WayBack({ view }: { view: JobView }) {
   useArrows(left, open?.id, setPressed);
   return (
     <View className="gap-2">
-      <Text variant="head">
-        The way back: {pieces.length - left.length} of {pieces.length} done
-      </Text>
+      <Text variant="head">{t.theWayBackOfDone(pieces.length - left.length, pieces.length)}</Text>
       {pieces.map((piece) =>
         piece.id === open?.id ? (
           <Piece key={piece.id} view={view} piece={piece} />
@@ -57,7 +57,7 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
   const { cautions, waits, reasons } = useGate(view, {
     cautions: piece.cautions,
     before: pack.closing.filter(({ id }) => state.closingDone.includes(id)),
-    besides: captures.some(({ restored }) => !restored) ? 'Say of each position that it is back where it was.' : null,
+    besides: captures.some(({ restored }) => !restored) ? t.sayOfEachPositionThat : null,
   });
   const blocked = reasons.length > 0;
   const done = () => {
@@ -75,7 +75,7 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
       {captures.map((record) => (
         <CaptureBack key={`${record.step}/${record.capture.id}`} jobId={job.id} state={state} record={record} />
       ))}
-      {lines.length > 0 ? <Text variant="label">Goes back</Text> : null}
+      {lines.length > 0 ? <Text variant="label">{shared.goesBack}</Text> : null}
       {lines.map((line) => {
         const key = `${line.step}/${line.item.id}`;
         return (
@@ -90,7 +90,7 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
         );
       })}
       {lines.length > 0 && !counting ? (
-        <Button variant="quiet" label="Something is left over" testID="left-over" onPress={() => setCounting(true)} />
+        <Button variant="quiet" label={t.somethingIsLeftOver} testID="left-over" onPress={() => setCounting(true)} />
       ) : null}
       {piece.tighten ? <Tightening tighten={piece.tighten} /> : null}
       {reasons.map((reason) => (
@@ -98,7 +98,7 @@ function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
           {reason}
         </Text>
       ))}
-      <Button variant="primary" big disabled={blocked} label={`Done: ${piece.name}`} testID={`back-${piece.id}`} onPress={done} />
+      <Button variant="primary" big disabled={blocked} label={t.done(piece.name)} testID={`back-${piece.id}`} onPress={done} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
@@ -109,7 +109,7 @@ function PieceLine({ name, done, onPress }: { name: string; done: boolean; onPre
   return (
     <Pressable
       role="button"
-      aria-label={done ? `${name}, done` : name}
+      aria-label={done ? t.doneWithName(name) : name}
       disabled={done}
       onPress={onPress}
       className="min-h-[48px] flex-row items-center gap-3 border-b border-line px-2"

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { inReach, openSteps } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -13,13 +14,13 @@ export function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
   if (list.length === 0) return null;
   return (
     <View className="gap-2">
-      <Text variant="head">While it is open</Text>
+      <Text variant="head">{t.whileItIsOpen}</Text>
       {list.map(({ id, name, minutes, why }) => {
         const done = state.extras.includes(id);
         return (
           <Button
             key={id}
-            label={done ? `Done: ${name}` : name}
+            label={done ? t.done(name) : name}
             detail={`${minutesText(minutes)}; ${why}`}
             variant={done ? 'chosen' : 'plain'}
             disabled={done}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import type { JobState, Wait } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
@@ -24,7 +25,7 @@ export const WorkHead = ({ jobId, state, work: { name, how, helper }, takes, wai
       </Text>
       <Text variant="label">{takes}</Text>
     </View>
-    {helper ? <Text variant="danger">Two people for this one.</Text> : null}
+    {helper ? <Text variant="danger">{t.twoPeopleForThisOne}</Text> : null}
     <Text>{how}</Text>
   </>
 );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import type { LedgerLine, LooseItem } from '@patient-badger/core';
 
 /** What a loose part is, as one would say it at the bench. */
@@ -14,11 +15,11 @@ export const isTurned = ({ kind }: LooseItem): boolean => kind === 'screw' || ki
 export function tightText(item: LooseItem): string {
   const { torque, intoPlastic, hand, renew } = item;
   const parts = [
-    hand === 'left' ? 'left-hand thread' : null,
+    hand === 'left' ? t.leftHandThread : null,
     torque ? `${torque.value} ${torque.unit} (${torque.source})` : null,
-    intoPlastic ? 'snug, it goes into plastic' : null,
-    isTurned(item) && !torque && !intoPlastic ? 'torque from the maker’s sheet' : null,
-    renew ? 'renew it' : null,
+    intoPlastic ? t.snugItGoesIntoPlastic : null,
+    isTurned(item) && !torque && !intoPlastic ? t.torqueFromTheMakersSheet : null,
+    renew ? t.renewIt : null,
   ];
   return parts.filter(Boolean).join('; ');
 }
@@ -26,13 +27,13 @@ export function tightText(item: LooseItem): string {
 /** How one line of the ledger stands. */
 export function lineText({ item, missingBefore, broken, lost, replaced, back, onTray, wanting }: LedgerLine): string {
   const parts = [
-    onTray > 0 ? `${onTray} on the bench` : null,
-    back > 0 ? `${back} of ${item.count} back` : null,
-    missingBefore > 0 ? `${missingBefore} missing before we came` : null,
-    broken > 0 ? `${broken} broken` : null,
-    lost > 0 ? `${lost} lost` : null,
-    replaced > 0 ? `${replaced} replaced` : null,
-    wanting > 0 ? `${wanting} still wanting` : null,
+    onTray > 0 ? t.onTheBenchWithOnTray(onTray) : null,
+    back > 0 ? t.ofBack(back, item.count) : null,
+    missingBefore > 0 ? t.missingBeforeWeCame(missingBefore) : null,
+    broken > 0 ? t.broken(broken) : null,
+    lost > 0 ? t.lost(lost) : null,
+    replaced > 0 ? t.replaced(replaced) : null,
+    wanting > 0 ? t.stillWanting(wanting) : null,
   ];
-  return parts.filter(Boolean).join(', ') || 'nothing came off';
+  return parts.filter(Boolean).join(', ') || t.nothingCameOff;
 }

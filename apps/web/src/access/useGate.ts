@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { cautionsOn, type Caution, type Step, type Wait } from '@patient-badger/core';
 import type { JobView } from '../job/JobView.ts';
 import { useUnacknowledged } from '../job/Cautions.tsx';
@@ -28,8 +29,8 @@ export function useGate({ pack, state }: JobView, asked: GateRequest): Gate {
   const cautions = cautionsOn(pack, asked.cautions, []);
   const waits = asked.before.flatMap(({ wait }) => (wait && stillWaits(state, wait, now) ? [wait] : []));
   const reasons = [
-    useUnacknowledged(state, cautions).length > 0 ? 'Confirm the caution first.' : null,
-    waits.length > 0 ? `Wait for it first: ${waits.map(({ name }) => name).join(', ')}.` : null,
+    useUnacknowledged(state, cautions).length > 0 ? t.confirmTheCautionFirst : null,
+    waits.length > 0 ? t.waitForItFirst(waits.map(({ name }) => name).join(', ')) : null,
     asked.besides,
   ];
   return { cautions, waits, reasons: reasons.filter((each) => each !== null) };
@@ -42,7 +43,7 @@ export function useStepGate(view: JobView, step: Step): Gate & { readonly captur
   const gate = useGate(view, {
     cautions: step.cautions,
     before: pack.steps.filter(({ id }) => state.reached.includes(id)),
-    besides: captures.some(({ taken }) => !taken) ? 'Take down what the step loses first, or say why not.' : null,
+    besides: captures.some(({ taken }) => !taken) ? t.takeDownWhatTheStep : null,
   });
   return { ...gate, captures };
 }

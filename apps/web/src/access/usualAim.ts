@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/access';
 import { advisedLooks, toSetRight, type Aim } from '@patient-badger/core';
 import { placeName } from '../driveline/placeName.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -9,6 +10,6 @@ export function usualAim({ pack, state, trace }: JobView): { readonly name: stri
   const wanted = places.length > 0 ? places : [verdict].flatMap((each) => each ?? []);
   if (wanted.length > 0) return { name: wanted.map((each) => placeName(pack, each)).join(', '), aim: { places: wanted } };
   const look = advisedLooks(trace).find(({ steps }) => steps.length > 0);
-  if (!look) return { name: 'Nothing in particular', aim: { places: [] } };
+  if (!look) return { name: t.nothingInParticular, aim: { places: [] } };
   return { name: look.name, aim: { steps: pack.looks.find(({ id }) => id === look.look)?.needs ?? [] } };
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/bench';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useRouter } from 'expo-router';
 import Archive from 'lucide-react-native/icons/archive';
 import Calculator from 'lucide-react-native/icons/calculator';
@@ -11,12 +13,12 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 
 const PLACES = [
-  { to: '/machines', name: 'Machines', Icon: Wrench },
-  { to: '/families', name: 'Families', Icon: Workflow },
-  { to: '/ratio', name: 'Ratios', Icon: Calculator },
-  { to: '/parts', name: 'Parts', Icon: Package },
-  { to: '/shelf', name: 'Shelf', Icon: Archive },
-  { to: '/learnt', name: 'Learnt', Icon: Lightbulb },
+  { to: '/machines', name: shared.machines, Icon: Wrench },
+  { to: '/families', name: t.families, Icon: Workflow },
+  { to: '/ratio', name: t.ratios, Icon: Calculator },
+  { to: '/parts', name: shared.parts, Icon: Package },
+  { to: '/shelf', name: t.shelf, Icon: Archive },
+  { to: '/learnt', name: t.learnt, Icon: Lightbulb },
 ] as const;
 
 /** Where else one can go from the bench, without a job. */
@@ -24,7 +26,7 @@ export function BenchPlaces() {
   const router = useRouter();
   const colours = useColours();
   return (
-    <View role="navigation" aria-label="Elsewhere in the shop" className="flex-row gap-1">
+    <View role="navigation" aria-label={t.elsewhereInTheShop} className="flex-row gap-1">
       {PLACES.map(({ to, name, Icon }) => (
         <LinkArea
           key={to}

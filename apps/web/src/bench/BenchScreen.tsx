@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/bench';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { JobRow } from '@patient-badger/contract';
 import { lightFormat } from 'date-fns/lightFormat';
 import { useRouter } from 'expo-router';
@@ -42,7 +44,7 @@ export function BenchScreen() {
   const shop = useShop().data;
   return (
     <Screen
-      title="Patient Badger"
+      title={shared.patientBadger}
       under={shop?.name}
       wide={wide}
       footAcross
@@ -55,7 +57,7 @@ export function BenchScreen() {
             className={wide ? 'flex-1' : ''}
             variant="primary"
             big
-            label="Take in a machine"
+            label={shared.takeInAMachine}
             icon={<Plus color={colours.onaccent} size={24} />}
             onPress={() => router.navigate('/take-in')}
           />
@@ -63,29 +65,29 @@ export function BenchScreen() {
       }
     >
       <Button
-        label="Find anything"
-        detail="Machine, owner, plate, part number, job, model"
+        label={t.findAnything}
+        detail={t.machineOwnerPlatePartNumber}
         icon={<Search color={colours.accent} size={22} />}
         onPress={() => router.navigate('/find')}
       />
       <Segments
-        label="Which jobs"
+        label={t.whichJobs}
         options={[
-          ['open', 'On the bench'],
-          ['now', 'Can go on'],
-          ['waiting', 'Waits for a part'],
-          ['again', 'Look again'],
-          ['closed', 'Finished'],
+          ['open', shared.onTheBench],
+          ['now', t.canGoOn],
+          ['waiting', t.waitsForAPart],
+          ['again', shared.lookAgain],
+          ['closed', shared.finished],
         ]}
         value={shown}
         onChange={setShown}
       />
       {shown === 'open' ? <DueNow onShow={() => setShown('again')} /> : null}
-      {finished ? <Field label="Find by machine, owner, complaint or what was found" value={words} onChangeText={setWords} /> : null}
+      {finished ? <Field label={t.findByMachineOwnerComplaint} value={words} onChangeText={setWords} /> : null}
       {rows ? <JobList rows={rows} wide={wide} empty={emptyWords(shown, sought)} /> : <Unread error={jobs.error} />}
       {jobs.hasNextPage ? (
         <Button
-          label={finished ? 'Earlier ones' : 'More of the bench'}
+          label={finished ? shared.earlierOnes : t.moreOfTheBench}
           disabled={jobs.isFetchingNextPage}
           onPress={() => void jobs.fetchNextPage()}
         />
@@ -103,7 +105,7 @@ function DueNow({ onShow }: { onShow: () => void }) {
   if (!first) return null;
   return (
     <Button
-      label={due.length === 1 ? 'One is to be looked at again' : `${due.length} are to be looked at again`}
+      label={due.length === 1 ? t.oneIsToBeLooked : t.areToBeLookedAt(due.length)}
       detail={`${first.label}: ${first.followUp?.what}`}
       testID="due-now"
       onPress={onShow}
@@ -137,18 +139,17 @@ function JobList({ rows: all, wide, empty: [head, text] }: { rows: readonly JobR
 }
 
 function emptyWords(shown: BenchTab, sought: string): readonly [string, string] {
-  if (sought) return [`No finished job matches “${sought}”.`, 'The beginning of each word is enough.'];
-  if (shown === 'waiting') return ['No job waits for a part.', 'What is ordered and not here yet is listed here.'];
-  if (shown === 'now') return ['Nothing can go on just now.', 'What is on the bench waits for a part.'];
-  if (shown === 'again')
-    return ['Nothing is to be looked at again.', 'What a job puts on the list at its end stays here until it is done.'];
-  if (shown === 'closed') return ['Nothing finished yet.', 'Jobs you close are kept here with their record.'];
-  return ['The bench is clear.', 'Take in the first machine with the button below.'];
+  if (sought) return [t.noFinishedJobMatches(sought), t.theBeginningOfEachWord];
+  if (shown === 'waiting') return [t.noJobWaitsForA, t.whatIsOrderedAndNot];
+  if (shown === 'now') return [t.nothingCanGoOnJust, t.whatIsOnTheBench];
+  if (shown === 'again') return [t.nothingIsToBeLooked, t.whatAJobPutsOn];
+  if (shown === 'closed') return [t.nothingFinishedYet, t.jobsYouCloseAreKept];
+  return [t.theBenchIsClear, t.takeInTheFirstMachine];
 }
 
 const Unread = ({ error }: { error: Error | null }) => (
   <Card tone="sunken">
-    <Text variant="strong">{error ? 'The bench cannot be read.' : 'Looking at the bench …'}</Text>
-    {error ? <Text>{error.message} It is tried again by itself.</Text> : null}
+    <Text variant="strong">{error ? t.theBenchCannotBeRead : t.lookingAtTheBench}</Text>
+    {error ? <Text>{shared.itIsTriedAgainBy(error.message)}</Text> : null}
   </Card>
 );

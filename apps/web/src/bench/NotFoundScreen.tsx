@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/bench';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
 import { Screen } from '../shell/Screen.tsx';
@@ -7,9 +9,9 @@ import { Text } from '../design/Text.tsx';
 export function NotFoundScreen() {
   const router = useRouter();
   return (
-    <Screen title="Nothing here" back="/">
-      <Text>This address leads nowhere. What you recorded is where it was.</Text>
-      <Button variant="primary" big label="To the bench" onPress={() => router.navigate('/')} />
+    <Screen title={t.nothingHere} back="/">
+      <Text>{t.thisAddressLeadsNowhereWhat}</Text>
+      <Button variant="primary" big label={shared.toTheBench} onPress={() => router.navigate('/')} />
     </Screen>
   );
 }

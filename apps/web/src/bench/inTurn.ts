@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/bench';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import type { JobRow } from '@patient-badger/contract';
 import { isWaiting } from '../data/rows.ts';
@@ -22,7 +23,7 @@ const compare = (p: string, q: string): number => Number(p > q) - Number(p < q);
 /** How a promise stands on a day (ISO dates), in words. */
 export function promiseText(promisedOn: string, today: string): string {
   const days = differenceInCalendarDays(promisedOn, today);
-  if (days < 0) return days === -1 ? 'promised for yesterday' : `promised ${-days} days ago`;
-  if (days === 0) return 'promised for today';
-  return days === 1 ? 'promised for tomorrow' : `promised in ${days} days`;
+  if (days < 0) return days === -1 ? t.promisedForYesterday : t.promisedDaysAgo(-days);
+  if (days === 0) return t.promisedForToday;
+  return days === 1 ? t.promisedForTomorrow : t.promisedInDays(days);
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/bench';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { BenchMove } from '@patient-badger/core';
 import { minutesText, percent } from '../wording/words.ts';
 
@@ -9,31 +11,31 @@ export interface Move {
 }
 
 const ALONE = {
-  nothingElse: { text: 'Nothing else on this list: set right what was found.', to: '/verdict' },
-  noneOfThese: { text: 'Probably nothing on this list: see what to do.', to: '' },
-  noLookLeft: { text: 'No look left that is worth its minutes: decide.', to: '/verdict' },
+  nothingElse: { text: t.nothingElseOnThisList, to: '/verdict' },
+  noneOfThese: { text: t.probablyNothingOnThisList, to: '' },
+  noLookLeft: { text: t.noLookLeftThatIs, to: '/verdict' },
 } as const;
 
 /** The next move of a job in words; null while it is being worked out. */
 export function moveWords(move: BenchMove | null, found: string | null): Move {
-  if (move === null) return { text: 'Working out the next move …', to: '' };
+  if (move === null) return { text: t.workingOutTheNextMove, to: '' };
   switch (move.kind) {
     case 'finished':
-      return { text: found || 'Finished', to: '/close' };
+      return { text: found || shared.finished, to: '/close' };
     case 'look':
-      return { text: `Next look: ${move.name}`, minutes: minutesText(move.minutes), to: '' };
+      return { text: t.nextLook(move.name), minutes: minutesText(move.minutes), to: '' };
     case 'verdict':
-      return { text: `Verdict: ${move.fault}, ${percent(move.probability)}`, to: '/verdict' };
+      return { text: t.verdict(move.fault, percent(move.probability)), to: '/verdict' };
     case 'measure':
     case 'findPart':
-      return { text: move.kind === 'measure' ? 'Measure the gear' : 'Find the part that fits', to: `/gear/${move.gear}` };
+      return { text: move.kind === 'measure' ? shared.measureTheGear : t.findThePartThatFits, to: `/gear/${move.gear}` };
     case 'receive':
-      return { text: 'Measure what came', to: move.gear === null ? '/items' : `/receive/${move.gear}` };
+      return { text: t.measureWhatCame, to: move.gear === null ? '/items' : `/receive/${move.gear}` };
     case 'waitForPart':
-      return { text: `Waiting for ${move.name}`, to: '/items' };
+      return { text: t.waitingFor(move.name), to: '/items' };
     case 'setRight':
       return {
-        text: move.remedy ?? 'Set it right and prove it',
+        text: move.remedy ?? shared.setItRightAndProve,
         ...(move.minutes > 0 && { minutes: minutesText(move.minutes) }),
         to: '/close',
       };

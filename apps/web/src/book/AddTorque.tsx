@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/book';
+import { t as shared } from '@patient-badger/wording/shared';
 import { bookPage, type MachineModel } from '@patient-badger/contract';
 import { TORQUE_UNITS, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
@@ -25,13 +27,13 @@ export function AddTorque({ model, pack }: { model: MachineModel; pack: Pack }) 
     loose.filter(({ kind }) => kind === 'screw' || kind === 'nut' || kind === 'plug').map(({ id: item, name }) => ({ step, item, name })),
   );
   if (places.length === 0) return null;
-  if (!open) return <Button label="Write a torque in" testID="add-torque" onPress={() => setOpen(true)} />;
+  if (!open) return <Button label={t.writeATorqueIn} testID="add-torque" onPress={() => setOpen(true)} />;
   const keep = async () => {
     const place = places.find(({ step, item }) => `${step}/${item}` === at);
     const amount = typedNumber(value);
-    if (!place) return setWrong('Which screw is it?');
-    if (!(amount > 0 && amount <= 100_000)) return setWrong('The torque as one number.');
-    if (!source.trim()) return setWrong('Say whose figure it is.');
+    if (!place) return setWrong(t.whichScrewIsIt);
+    if (!(amount > 0 && amount <= 100_000)) return setWrong(t.theTorqueAsOneNumber);
+    if (!source.trim()) return setWrong(t.sayWhoseFigureItIs);
     setWrong(null);
     const { step, item } = place;
     const line = { kind: 'torque', step, item, torque: { value: amount, unit, source: source.trim() } };
@@ -43,7 +45,7 @@ export function AddTorque({ model, pack }: { model: MachineModel; pack: Pack }) 
   };
   return (
     <Card tone="next">
-      <Text variant="head">Write a torque in</Text>
+      <Text variant="head">{t.writeATorqueIn}</Text>
       {places.map(({ step, item, name }) => (
         <Button
           key={`${step}/${item}`}
@@ -55,28 +57,28 @@ export function AddTorque({ model, pack }: { model: MachineModel; pack: Pack }) 
         />
       ))}
       <Field
-        label="Torque"
+        label={shared.torque}
         inputMode="decimal"
         value={value}
         onChangeText={(text) => setTyped({ value: text, unit, source })}
         testID="torque-value"
       />
       <Segments
-        label="Unit"
+        label={shared.unit}
         options={TORQUE_UNITS.map((each) => [each, each] as const)}
         value={unit}
         onChange={(next) => setTyped({ value, unit: next, source })}
       />
       <Field
-        label="Whose figure it is"
+        label={shared.whoseFigureItIs}
         value={source}
         onChangeText={(text) => setTyped({ value, unit, source: text })}
         maxLength={100}
         testID="torque-source"
       />
       {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
-      <Button variant="primary" label="Write it in" testID="keep-torque" onPress={() => void keep()} />
-      <Button variant="quiet" label="Close" onPress={() => setOpen(false)} />
+      <Button variant="primary" label={t.writeItIn} testID="keep-torque" onPress={() => void keep()} />
+      <Button variant="quiet" label={shared.close} onPress={() => setOpen(false)} />
     </Card>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/book';
+import { t as shared } from '@patient-badger/wording/shared';
 import { machineModel, type MachineModel } from '@patient-badger/contract';
 import type { Pack } from '@patient-badger/core';
 import { useState } from 'react';
@@ -22,14 +24,14 @@ export function ChainCard({ model, pack }: { model: MachineModel; pack: Pack }) 
   const own = new Set(Object.keys(model.overrides?.joints ?? {}));
   return (
     <Card>
-      <Text variant="head">The chain</Text>
+      <Text variant="head">{shared.theChain}</Text>
       {chain.map(({ joint, name, counts }) => (
         <Text key={joint}>
           {name}: {counts.map(({ label, value }) => `${label} ${value}`).join(', ')}
-          {own.has(joint) ? '' : ' (as the family has it)'}
+          {own.has(joint) ? '' : t.asTheFamilyHasIt}
         </Text>
       ))}
-      <Button label="Write this model’s own counts" testID="change-counts" onPress={() => setOpen(true)} />
+      <Button label={t.writeThisModelsOwnCounts} testID="change-counts" onPress={() => setOpen(true)} />
     </Card>
   );
 }
@@ -41,7 +43,7 @@ function Form({ model, pack, onDone }: { model: MachineModel; pack: Pack; onDone
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = async () => {
     const joints = changedJoints(pack, typed);
-    if (!joints) return setWrong('Teeth and starts are counted: whole numbers above nought.');
+    if (!joints) return setWrong(t.teethAndStartsAreCounted);
     setWrong(null);
     const overrides = { ...model.overrides, joints: { ...model.overrides?.joints, ...joints } };
     await attempt(async () => {
@@ -52,8 +54,8 @@ function Form({ model, pack, onDone }: { model: MachineModel; pack: Pack; onDone
   };
   return (
     <Card tone="next">
-      <Text variant="head">What this model has</Text>
-      <Text variant="soft">Counted on one of them. Jobs that are open go by the new counts at once.</Text>
+      <Text variant="head">{t.whatThisModelHas}</Text>
+      <Text variant="soft">{t.countedOnOneOfThem}</Text>
       {countsOf(pack).map(({ joint, name, counts }) => (
         <View key={joint} className="gap-1">
           <Text variant="strong">{name}</Text>
@@ -65,7 +67,7 @@ function Form({ model, pack, onDone }: { model: MachineModel; pack: Pack; onDone
                   inputMode="numeric"
                   value={typed[`${joint}/${field}`] ?? String(value)}
                   onChangeText={(text) => setTyped({ ...typed, [`${joint}/${field}`]: text })}
-                  problem={isCount(typed[`${joint}/${field}`]) ? undefined : 'A whole number.'}
+                  problem={isCount(typed[`${joint}/${field}`]) ? undefined : t.aWholeNumber}
                   testID={`count-${joint}-${field}`}
                 />
               </View>
@@ -74,7 +76,7 @@ function Form({ model, pack, onDone }: { model: MachineModel; pack: Pack; onDone
         </View>
       ))}
       {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
-      <FormFoot label="Keep these counts" testID="keep-counts" onKeep={() => void keep()} onClose={onDone} />
+      <FormFoot label={t.keepTheseCounts} testID="keep-counts" onKeep={() => void keep()} onClose={onDone} />
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/book';
 import { bookKey, learnt, type BookLine, type GearCard, type IdentifiedGear } from '@patient-badger/core';
 import { bookPage } from '@patient-badger/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -46,12 +47,8 @@ export function Learnt({ view }: { view: JobView }) {
         ))}
       {lines.length === 0 ? null : (
         <Card tone={open.length > 0 ? 'next' : 'plain'} className="no-print" testID="learnt">
-          <Text variant="head">For the book of {machine.modelName}</Text>
-          {open.length === 0 ? (
-            <Text>What this job learnt stands in it.</Text>
-          ) : (
-            <Text>What this job learnt. Press what shall not go in.</Text>
-          )}
+          <Text variant="head">{t.forTheBookOf(machine.modelName ?? '')}</Text>
+          {open.length === 0 ? <Text>{t.whatThisJobLearntStands}</Text> : <Text>{t.whatThisJobLearntPress}</Text>}
           {open.map((line) => (
             <Button
               key={bookKey(line)}
@@ -65,7 +62,7 @@ export function Learnt({ view }: { view: JobView }) {
           {open.length === 0 ? null : (
             <Button
               variant="primary"
-              label="Write it into the book"
+              label={t.writeItIntoTheBook}
               testID="write-book"
               disabled={chosen.length === 0}
               onPress={() => void write()}

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/book';
+import { t as shared } from '@patient-badger/wording/shared';
 import { bookPage, machineModel, type BookPage, type MachineModel } from '@patient-badger/contract';
 import { bookKey, type ModelBook, type Pack } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -28,8 +30,8 @@ export function ModelScreen() {
   const book = useBook(id);
   if (!model || !pack) {
     return (
-      <Screen title="Model" back="/models">
-        <Text>No such model is on record.</Text>
+      <Screen title={shared.model} back="/models">
+        <Text>{t.noSuchModelIsOn}</Text>
       </Screen>
     );
   }
@@ -39,12 +41,12 @@ export function ModelScreen() {
       {book.data ? (
         <Book model={model} pack={pack} {...book.data} />
       ) : (
-        <Text variant="soft">{book.error?.message ?? 'Opening the book …'}</Text>
+        <Text variant="soft">{book.error?.message ?? t.openingTheBook}</Text>
       )}
       <AddLine model={model} />
       <AddTorque model={model} pack={pack} />
       <ChangeForm key={model.id} model={model} />
-      <Button label="Save the book as a file" onPress={() => saveAddress('model-book.json', `/api/models/${model.id}/book/export`)} />
+      <Button label={t.saveTheBookAsA} onPress={() => saveAddress('model-book.json', `/api/models/${model.id}/book/export`)} />
     </Screen>
   );
 }
@@ -62,12 +64,12 @@ function Book({ model, pack, page, book }: BookProps) {
   return (
     <>
       <Text variant="soft">
-        {page.machines} {page.machines === 1 ? 'machine' : 'machines'} here, {page.jobs} finished {page.jobs === 1 ? 'job' : 'jobs'}.
+        {t.hereFinished(page.machines, page.machines === 1 ? t.machine : t.machines, page.jobs, page.jobs === 1 ? shared.job : shared.jobs)}
       </Text>
       {page.lines.length === 0 ? (
         <Card tone="sunken">
-          <Text variant="strong">Nothing in the book yet.</Text>
-          <Text>When a job on such a machine is closed, it offers to write what it learnt in here.</Text>
+          <Text variant="strong">{t.nothingInTheBookYet}</Text>
+          <Text>{t.whenAJobOnSuch}</Text>
         </Card>
       ) : null}
       <ChainCard model={model} pack={pack} />
@@ -79,44 +81,46 @@ function Book({ model, pack, page, book }: BookProps) {
               {name}: {value}
             </Text>
           ))}
-          <Text variant="soft">
-            As measured in {agree} of {of} {of === 1 ? 'job' : 'jobs'}
-          </Text>
+          <Text variant="soft">{t.asMeasuredInOf(agree, of, of === 1 ? shared.job : shared.jobs)}</Text>
           {book.contradictions
             .filter((each) => each.gear === gear)
             .map(({ differs }) => (
               <Text key={gear} variant="danger">
-                Jobs contradict each other: {differs.map((each) => attributeName(each).toLowerCase()).join(', ')}.
+                {t.jobsContradictEachOther(differs.map((each) => attributeName(each).toLowerCase()).join(', '))}
               </Text>
             ))}
         </Card>
       ))}
       {book.parts.length > 0 ? (
         <Card>
-          <Text variant="head">Parts</Text>
+          <Text variant="head">{shared.parts}</Text>
           {book.parts.map(({ gear, partNumber, name, proved, refused }) => (
             <Text key={`${gear}/${partNumber}`} variant={refused.length > 0 ? 'danger' : 'body'}>
               {[partNumber, name, gearName(gear)].filter(Boolean).join(' · ')}:{' '}
-              {proved > 0 ? `held ${proved === 1 ? 'once' : `${proved} times`}` : ''}
+              {proved > 0 ? t.held(proved === 1 ? shared.once : shared.times(proved)) : ''}
               {proved > 0 && refused.length > 0 ? '; ' : ''}
-              {refused.map(({ deciding, note }) => `sent back, ${attributeName(deciding).toLowerCase()}: ${note}`).join('; ')}
+              {refused.map(({ deciding, note }) => t.sentBack(attributeName(deciding).toLowerCase(), note)).join('; ')}
             </Text>
           ))}
         </Card>
       ) : null}
       {book.faults.length > 0 ? (
         <Card>
-          <Text variant="head">What it was</Text>
+          <Text variant="head">{shared.whatItWas}</Text>
           {book.faults.map(({ fault, times }) => (
             <Text key={fault}>
-              {faultName(fault)}: {times} of {book.faults.reduce((sum, each) => sum + each.times, 0)}
+              {t.of(
+                faultName(fault),
+                times,
+                book.faults.reduce((sum, each) => sum + each.times, 0),
+              )}
             </Text>
           ))}
         </Card>
       ) : null}
       {book.rest.length > 0 ? (
         <Card>
-          <Text variant="head">Torques, fills, plates, pictures, notes</Text>
+          <Text variant="head">{t.torquesFillsPlatesPicturesNotes}</Text>
           {book.rest.map(({ line, source }) => (
             <Line
               key={`${bookKey(line)}/${source}`}
@@ -154,7 +158,7 @@ function Line({ model, text, picture, about }: LineProps) {
       {picture ? (
         <Image source={{ uri: `/api/photos/${picture}/preview` }} aria-label={text} className="h-36 w-48 rounded-md border-2 border-line" />
       ) : null}
-      <Button variant="quiet" label="Take this out" onPress={() => void out()} />
+      <Button variant="quiet" label={t.takeThisOut} onPress={() => void out()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
@@ -179,30 +183,30 @@ function AddLine({ model }: { model: MachineModel }) {
   };
   return (
     <Card>
-      <Text variant="head">Write something in</Text>
+      <Text variant="head">{t.writeSomethingIn}</Text>
       <Field
-        label="Where it goes, if it is a fill"
+        label={t.whereItGoesIfIt}
         value={place}
         onChangeText={(next) => setDraft({ ...draft, place: next })}
-        example="Gearbox"
+        example={t.gearbox}
         maxLength={200}
       />
       <Field
-        label="What"
+        label={shared.what}
         value={what}
         onChangeText={(next) => setDraft({ ...draft, what: next })}
-        example="120 ml of gear oil"
+        example={t.n120MlOfGearOil}
         maxLength={200}
       />
       <Field
-        label="Whose figure it is"
+        label={shared.whoseFigureItIs}
         value={source}
         onChangeText={(next) => setDraft({ ...draft, source: next })}
-        example="Maker’s sheet"
+        example={t.makersSheet}
         maxLength={100}
       />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button label="Write it in" disabled={what.trim() === '' || source.trim() === ''} onPress={() => void add()} />
+      <Button label={t.writeItIn} disabled={what.trim() === '' || source.trim() === ''} onPress={() => void add()} />
     </Card>
   );
 }
@@ -220,16 +224,16 @@ function ChangeForm({ model }: { model: MachineModel }) {
       setOpen(false);
     });
   };
-  if (!open) return <Button label="Change name or note" onPress={() => setOpen(true)} />;
+  if (!open) return <Button label={t.changeNameOrNote} onPress={() => setOpen(true)} />;
   return (
     <Card tone="next">
-      <Field label="Maker" value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
-      <Field label="Model, as its plate has it" value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
-      <Field label="Note" value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} multiline maxLength={2000} />
+      <Field label={t.maker} value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
+      <Field label={t.modelAsItsPlateHas} value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
+      <Field label={t.note} value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} multiline maxLength={2000} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button variant="primary" label="Keep this" onPress={() => void send({ ...draft, note: draft.note.trim() || null })} />
-      <Button label={model.retired ? 'Offer it again' : 'Offer it no more'} onPress={() => void send({ retired: !model.retired })} />
-      <Button variant="quiet" label="Its kind of chain" onPress={() => router.navigate(`/families/${model.family}`)} />
+      <Button variant="primary" label={shared.keepThis} onPress={() => void send({ ...draft, note: draft.note.trim() || null })} />
+      <Button label={model.retired ? t.offerItAgain : t.offerItNoMore} onPress={() => void send({ retired: !model.retired })} />
+      <Button variant="quiet" label={t.itsKindOfChain} onPress={() => router.navigate(`/families/${model.family}`)} />
     </Card>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/book';
+import { t as shared } from '@patient-badger/wording/shared';
 import { machineModel, modelDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -32,22 +34,22 @@ export function ModelsScreen() {
     return sought.every((word) => text.includes(word)) ? [{ model, kind }] : [];
   });
   return (
-    <Screen title="Models" under="Each with the book of what its jobs have taught" back="/machines" wide={wide}>
-      <Field label="Find by maker, model or kind" value={words} onChangeText={setWords} />
+    <Screen title={shared.models} under={t.eachWithTheBookOf} back="/machines" wide={wide}>
+      <Field label={t.findByMakerModelOr} value={words} onChangeText={setWords} />
       <View className={wide ? 'flex-row flex-wrap gap-3' : 'gap-2'}>
         {found.map(({ model, kind }) => (
           <View key={model.id} className={wide ? 'w-[380px]' : ''}>
             <Button
               big
-              label={`${model.maker} ${model.code}${model.retired ? ', offered no more' : ''}`}
+              label={`${model.maker} ${model.code}${model.retired ? t.offeredNoMore : ''}`}
               detail={[kind, model.note].filter(Boolean).join(' · ')}
               onPress={() => router.navigate(`/models/${model.id}`)}
             />
           </View>
         ))}
       </View>
-      {models.data && found.length === 0 ? <Text>{words ? `No model matches “${words}”.` : 'No model is on record yet.'}</Text> : null}
-      {models.data ? null : <Text variant="soft">{models.error?.message ?? 'Fetching the models …'}</Text>}
+      {models.data && found.length === 0 ? <Text>{words ? t.noModelMatches(words) : t.noModelIsOnRecord}</Text> : null}
+      {models.data ? null : <Text variant="soft">{models.error?.message ?? t.fetchingTheModels}</Text>}
       <AddModel />
       <BringIn />
     </Screen>
@@ -72,17 +74,17 @@ function AddModel() {
       router.navigate(`/models/${id}`);
     });
   };
-  if (!open) return <Button variant="primary" label="Add a model" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="primary" label={t.addAModel} onPress={() => setOpen(true)} />;
   return (
     <Card tone="next">
-      <Text variant="head">A model</Text>
-      <Field label="Maker" value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
-      <Field label="Model, as its plate has it" value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
-      <Field label="Note" value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} maxLength={2000} />
+      <Text variant="head">{t.aModel}</Text>
+      <Field label={t.maker} value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
+      <Field label={t.modelAsItsPlateHas} value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
+      <Field label={t.note} value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} maxLength={2000} />
       <FamilyChoice families={families} chosen={draft.family} onChoose={(family) => setDraft({ ...draft, family })} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button variant="primary" label="Add it" testID="add-model" onPress={() => void add()} />
-      <Button variant="quiet" label="Not now" onPress={() => setOpen(false)} />
+      <Button variant="primary" label={t.addIt} testID="add-model" onPress={() => void add()} />
+      <Button variant="quiet" label={shared.notNow} onPress={() => setOpen(false)} />
     </Card>
   );
 }
@@ -102,13 +104,13 @@ function BringIn() {
       router.navigate(`/models/${id}`);
     } catch (error) {
       const said = messageOf(error);
-      setProblem(error instanceof SyntaxError ? 'This file is no model book.' : said);
+      setProblem(error instanceof SyntaxError ? t.thisFileIsNoModel : said);
     }
   };
   if (!isOwner) return null;
   return (
     <>
-      <Button label="Bring in a model book" detail="A file that another shop has saved" onPress={() => void bring()} />
+      <Button label={t.bringInAModelBook} detail={t.aFileThatAnotherShop} onPress={() => void bring()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );

@@ -1,7 +1,8 @@
+import { t } from '@patient-badger/wording/book';
 import type { Pack } from '@patient-badger/core';
 import { typedNumber } from '../design/typedNumber.ts';
 
-const LABELS = { teethA: 'driving teeth', teethB: 'driven teeth', starts: 'starts', teeth: 'teeth' } as const;
+const LABELS = { teethA: t.drivingTeeth, teethB: t.drivenTeeth, starts: 'starts', teeth: 'teeth' } as const;
 type CountField = keyof typeof LABELS;
 
 interface JointCounts {

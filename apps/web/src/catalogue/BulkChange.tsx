@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import { partChanged, type PartChange } from '@patient-badger/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -11,10 +13,10 @@ import { typedNumber } from '../design/typedNumber.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
 const FIELDS = [
-  ['stock', 'In stock'],
-  ['leadDays', 'Days to come'],
-  ['pricePercent', 'Price, ± %'],
-  ['supplier', 'Supplier'],
+  ['stock', t.inStock],
+  ['leadDays', t.daysToCome],
+  ['pricePercent', t.price],
+  ['supplier', t.supplier],
 ] as const;
 type Name = (typeof FIELDS)[number][0];
 
@@ -29,7 +31,7 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
       filled.map(([name]) => [name, name === 'supplier' ? typed[name]?.trim() : typedNumber(typed[name] ?? '')]),
     );
     const wrong = filled.find(([name]) => name !== 'supplier' && !Number.isFinite(change[name]));
-    if (wrong || filled.length === 0) return setProblem(wrong ? `${wrong[1]}: that is not one number.` : 'Fill in what is to change.');
+    if (wrong || filled.length === 0) return setProblem(wrong ? t.thatIsNotOneNumber(wrong[1]) : t.fillInWhatIsTo);
     try {
       await call('/api/parts/change', partChanged, { json: { ids: [...ids], change } satisfies PartChange });
       await client.invalidateQueries({ queryKey: ['catalogue'] });
@@ -40,9 +42,7 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
   };
   return (
     <Card tone="next">
-      <Text variant="head">
-        {ids.length} {ids.length === 1 ? 'part' : 'parts'} chosen
-      </Text>
+      <Text variant="head">{t.chosen(ids.length, ids.length === 1 ? t.part : t.parts)}</Text>
       <View className="flex-row flex-wrap gap-2">
         {FIELDS.map(([name, label]) => (
           <View key={name} className="min-w-[130px] flex-1">
@@ -57,8 +57,8 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
       </View>
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="None of them" onPress={onDone} />
-        <Button className="flex-1" variant="primary" label="Change them" testID="change-parts" onPress={() => void apply()} />
+        <Button className="flex-1" label={t.noneOfThem} onPress={onDone} />
+        <Button className="flex-1" variant="primary" label={shared.changeThem} testID="change-parts" onPress={() => void apply()} />
       </View>
     </Card>
   );

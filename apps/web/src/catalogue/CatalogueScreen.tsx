@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
@@ -36,34 +38,34 @@ export function CatalogueScreen() {
   const by = (next: Order) => setOrder({ order: next, down: next === order && !down });
   return (
     <Screen
-      title="Catalogue"
+      title={t.catalogue}
       back="/"
       wide={wide}
       fill
       foot={
         <View className="flex-row gap-2">
-          <Button className="flex-1" label="Bring in" testID="to-import" onPress={() => router.navigate('/parts/import')} />
-          <Button className="flex-1" label="Save CSV" testID="export-csv" onPress={() => saveCatalogue('csv')} />
-          <Button className="flex-1" label="Save JSON" testID="export-json" onPress={() => saveCatalogue('json')} />
+          <Button className="flex-1" label={t.bringIn} testID="to-import" onPress={() => router.navigate('/parts/import')} />
+          <Button className="flex-1" label={t.saveCsv} testID="export-csv" onPress={() => saveCatalogue('csv')} />
+          <Button className="flex-1" label={t.saveJson} testID="export-json" onPress={() => saveCatalogue('json')} />
         </View>
       }
     >
       <View className={wide ? 'flex-row items-end gap-4' : 'gap-2'}>
         <View className={`flex-row gap-2 ${wide ? 'flex-1' : ''}`}>
           <View className="min-w-0 flex-1">
-            <Field label="Words, or how the number begins" value={text} onChangeText={setText} testID="catalogue-text" />
+            <Field label={t.wordsOrHowTheNumber} value={text} onChangeText={setText} testID="catalogue-text" />
           </View>
           <View className="w-[84px]">
-            <Field label="Teeth" value={teeth} onChangeText={setTeeth} inputMode="numeric" testID="catalogue-teeth" />
+            <Field label={shared.teeth} value={teeth} onChangeText={setTeeth} inputMode="numeric" testID="catalogue-teeth" />
           </View>
         </View>
         {wide ? null : (
           <Segments
-            label="Order"
+            label={t.order}
             options={[
-              ['partNumber', 'No.'],
-              ['price', 'Price'],
-              ['size', 'Size'],
+              ['partNumber', t.no],
+              ['price', t.price2],
+              ['size', t.size],
             ]}
             value={order}
             onChange={by}
@@ -71,8 +73,8 @@ export function CatalogueScreen() {
         )}
       </View>
       {error && parts.length === 0 ? <Text variant="danger">{error.message}</Text> : null}
-      {isPending && !error ? <Text variant="soft">Looking …</Text> : null}
-      {!isPending && parts.length === 0 && !error ? <Text>No part like that. Fewer words find more.</Text> : null}
+      {isPending && !error ? <Text variant="soft">{shared.looking}</Text> : null}
+      {!isPending && parts.length === 0 && !error ? <Text>{t.noPartLikeThatFewer}</Text> : null}
       {chosen.size > 0 ? <BulkChange ids={[...chosen]} onDone={() => setChosen(new Set())} /> : null}
       <PartTable
         parts={parts}

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import { PART_FIELDS, type ColumnMapping, type PartField } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -7,37 +9,37 @@ import { Text } from '../design/Text.tsx';
 import type { PartsFile } from './partsFile.ts';
 
 export const FIELD_WORDS: Readonly<Record<PartField, string>> = {
-  partNumber: 'Part number',
-  name: 'Name',
-  supplier: 'Supplier',
-  type: 'Kind of part',
-  teeth: 'Teeth',
-  starts: 'Starts',
-  normalModuleMm: 'Module',
-  diametralPitch: 'Diametral pitch',
-  pressureAngleDeg: 'Pressure angle',
-  helixAngleDeg: 'Helix angle',
-  hand: 'Hand',
-  boreShape: 'Bore shape',
-  boreDiameterMm: 'Bore',
-  faceWidthMm: 'Face width',
-  tipDiameterMm: 'Over the tips',
-  material: 'Material',
-  outsideDiameterMm: 'Outside diameter',
-  shaftDiameterMm: 'Shaft',
-  widthMm: 'Overall width',
-  heightMm: 'Height',
-  lengthMm: 'Length',
-  thicknessMm: 'Thickness',
-  wireDiameterMm: 'Wire',
-  coils: 'Coils',
-  keyWidthMm: 'Key width',
-  price: 'Price',
-  stock: 'In stock',
-  leadDays: 'Days to come',
-  fits: 'Said to fit',
-  supersededBy: 'Replaced by',
-  alternatives: 'Or else',
+  partNumber: t.partNumber,
+  name: shared.name2,
+  supplier: t.supplier,
+  type: t.kindOfPart,
+  teeth: shared.teeth,
+  starts: shared.starts,
+  normalModuleMm: shared.module,
+  diametralPitch: shared.diametralPitch,
+  pressureAngleDeg: shared.pressureAngle,
+  helixAngleDeg: shared.helixAngle,
+  hand: shared.hand,
+  boreShape: shared.boreShape,
+  boreDiameterMm: shared.bore,
+  faceWidthMm: shared.faceWidth,
+  tipDiameterMm: shared.overTheTips,
+  material: shared.material,
+  outsideDiameterMm: shared.outsideDiameter,
+  shaftDiameterMm: shared.shaft,
+  widthMm: t.overallWidth,
+  heightMm: shared.height,
+  lengthMm: shared.length2,
+  thicknessMm: shared.thickness,
+  wireDiameterMm: shared.wire,
+  coils: shared.coils,
+  keyWidthMm: t.keyWidth,
+  price: t.price2,
+  stock: t.inStock,
+  leadDays: t.daysToCome,
+  fits: t.saidToFit,
+  supersededBy: t.replacedBy,
+  alternatives: t.orElse,
 };
 
 interface Props {
@@ -56,14 +58,14 @@ export function ColumnChoice({ file: { headings, rows }, mapping, onChange }: Pr
   };
   return (
     <Card>
-      <Text variant="head">Columns</Text>
+      <Text variant="head">{t.columns}</Text>
       {PART_FIELDS.map((field) => {
         const column = mapping[field];
         return (
           <View key={field} className="gap-1">
             <Pressable
               role="button"
-              aria-label={`${FIELD_WORDS[field]}: ${column ?? 'not in the file'}`}
+              aria-label={`${FIELD_WORDS[field]}: ${column ?? t.notInTheFile}`}
               testID={`column-${field}`}
               onPress={() => setOpen(open === field ? null : field)}
               className="min-h-[48px] flex-row items-center gap-2 border-b border-line active:opacity-70"
@@ -80,7 +82,7 @@ export function ColumnChoice({ file: { headings, rows }, mapping, onChange }: Pr
                 {headings.map((each) => (
                   <Button key={each} label={each} variant={each === column ? 'chosen' : 'plain'} onPress={() => choose(field, each)} />
                 ))}
-                <Button variant="quiet" label="Not in the file" onPress={() => choose(field, undefined)} />
+                <Button variant="quiet" label={t.notInTheFile2} onPress={() => choose(field, undefined)} />
               </View>
             ) : null}
           </View>

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';
@@ -32,12 +34,12 @@ export function ImportPartsScreen() {
   } = useImport();
 
   return (
-    <Screen title="Bring in a parts list" back="/parts">
-      <Text>A CSV file: the first line names the columns, each line below is a part. Nothing is kept until every row can be.</Text>
+    <Screen title={shared.bringInAPartsList} back="/parts">
+      <Text>{t.aCsvFileTheFirst}</Text>
       <Button
         variant={file ? 'plain' : 'primary'}
         big
-        label={file ? `${file.name}: ${file.rows.length} rows` : 'Choose the file'}
+        label={file ? t.rows(file.name, file.rows.length) : shared.chooseTheFile}
         testID="choose-parts"
         onPress={() => void choose()}
       />
@@ -53,10 +55,10 @@ export function ImportPartsScreen() {
             }}
           />
           <Segments
-            label="Lengths in the file are"
+            label={t.lengthsInTheFileAre}
             options={[
-              ['mm', 'Lengths in mm'],
-              ['inch', 'Lengths in inches'],
+              ['mm', t.lengthsInMm],
+              ['inch', t.lengthsInInches],
             ]}
             value={unit}
             onChange={(next) => {
@@ -65,11 +67,11 @@ export function ImportPartsScreen() {
             }}
           />
           <Segments
-            label="A part number that is there already"
+            label={t.aPartNumberThatIs}
             options={[
-              ['refuse', 'Known: stop'],
-              ['skip', 'Skip'],
-              ['replace', 'Replace'],
+              ['refuse', t.knownStop],
+              ['skip', t.skip],
+              ['replace', shared.replace],
             ]}
             value={duplicates}
             onChange={setDuplicates}
@@ -78,21 +80,21 @@ export function ImportPartsScreen() {
             <Button
               variant={checked ? 'plain' : 'primary'}
               big
-              label={checked ? 'Check again' : 'Check every row'}
+              label={checked ? t.checkAgain : t.checkEveryRow}
               testID="check-rows"
               onPress={() => void check()}
             />
           ) : (
             <Card tone="sunken">
-              <Text>Checking: {Math.round(100 * share)} %</Text>
-              <Button label="Stop" onPress={() => cancel()} />
+              <Text>{t.checking(Math.round(100 * share))}</Text>
+              <Button label={shared.stop} onPress={() => cancel()} />
             </Card>
           )}
         </>
       ) : null}
       {checked ? <Report file={file as PartsFile} mapping={mapping} checked={checked} onMend={mend} /> : null}
       {checked && checked.bad.length === 0 && (coming === null || coming.state === 'failed' || coming.state === 'cancelled') ? (
-        <Button variant="primary" big label={`Bring in ${checked.drafts.length} rows`} testID="bring-in" onPress={() => void bring()} />
+        <Button variant="primary" big label={t.bringInRows(checked.drafts.length)} testID="bring-in" onPress={() => void bring()} />
       ) : null}
       {coming ? <Coming state={coming} /> : null}
     </Screen>

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/catalogue';
 import { type ImportState } from '@patient-badger/contract';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -10,16 +11,16 @@ export function Coming({ state: { id, state, done, total, receipt } }: { state: 
     return (
       <Card tone="next">
         <Text variant="head" testID="import-receipt">
-          {receipt.added} added, {receipt.replaced} replaced, {receipt.skipped} skipped
+          {t.addedReplacedSkipped(receipt.added, receipt.replaced, receipt.skipped)}
         </Text>
       </Card>
     );
   }
-  if (state !== 'running') return <Text variant="strong">{state === 'cancelled' ? 'Stopped. ' : ''}Nothing of the list was kept.</Text>;
+  if (state !== 'running') return <Text variant="strong">{t.nothingOfTheListWas(state === 'cancelled' ? t.stopped : '')}</Text>;
   return (
     <Card tone="sunken">
-      <Text testID="import-progress">{total === 0 ? 'The server reads the list …' : `${done} of ${total} rows`}</Text>
-      <Button label="Stop, and keep nothing of it" testID="stop-import" onPress={() => void cancelImport(id)} />
+      <Text testID="import-progress">{total === 0 ? t.theServerReadsTheList : t.ofRows(done, total)}</Text>
+      <Button label={t.stopAndKeepNothingOf} testID="stop-import" onPress={() => void cancelImport(id)} />
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/catalogue';
 import { type ColumnMapping, type PartField } from '@patient-badger/core';
 import { cellSentence } from '@patient-badger/wording';
 import { View } from 'react-native';
@@ -25,15 +26,13 @@ export function Report({
   return (
     <>
       <Text variant="head" testID="check-report">
-        {drafts.length} good, {bad.length} to mend
+        {t.goodToMend(drafts.length, bad.length)}
       </Text>
       {bad.slice(0, SHOWN_BAD).map((each) => (
         <Mend key={each.index} file={file} mapping={mapping} bad={each} onMend={onMend} />
       ))}
-      {bad.length > SHOWN_BAD ? (
-        <Text variant="soft">and {bad.length - SHOWN_BAD} more. If they are all alike, look at the columns and the unit above.</Text>
-      ) : null}
-      {bad.length > 0 ? <Text variant="soft">Put the cells right, then check again. Your file stays as it is.</Text> : null}
+      {bad.length > SHOWN_BAD ? <Text variant="soft">{t.andMoreIfTheyAre(bad.length - SHOWN_BAD)}</Text> : null}
+      {bad.length > 0 ? <Text variant="soft">{t.putTheCellsRightThen}</Text> : null}
     </>
   );
 }
@@ -53,15 +52,13 @@ export function Mend({
   const number = mapping.partNumber === undefined ? '' : (row[mapping.partNumber] ?? '');
   return (
     <Card tone="danger">
-      <Text variant="strong">
-        Line {lineOf(index)} {number}
-      </Text>
+      <Text variant="strong">{t.line(lineOf(index), number)}</Text>
       {problems
         .map((each) => ({ field: each.field, why: cellSentence(each) }))
         .map(({ field, why }) =>
           mapping[field] === undefined ? (
             <Text key={field} variant="danger">
-              {FIELD_WORDS[field]}: {why} No column is chosen for it.
+              {t.noColumnIsChosenFor(FIELD_WORDS[field], why)}
             </Text>
           ) : (
             <View key={field}>

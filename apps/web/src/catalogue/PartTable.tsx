@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Part } from '@patient-badger/contract';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import ArrowDown from 'lucide-react-native/icons/arrow-down';
@@ -57,7 +59,7 @@ export function PartTable({ parts, wide, chosen, onToggle, order, down, onOrder,
         ref={(node) => {
           frame.current = node as unknown as HTMLElement | null;
         }}
-        aria-label="Parts"
+        aria-label={shared.parts}
         role="group"
         testID="catalogue"
         className="min-h-0 flex-1 overflow-auto"
@@ -90,23 +92,23 @@ function Headings({ order, down, onOrder }: Pick<Props, 'order' | 'down' | 'onOr
   );
   return (
     <View className="flex-row items-center gap-3 border-b-2 border-line px-2">
-      {sorted('partNumber', 'Part', 'min-w-0 flex-1 pl-9')}
+      {sorted('partNumber', shared.part, 'min-w-0 flex-1 pl-9')}
       <Text variant="label" className={`${COLUMNS.figure} text-right`}>
-        Teeth
+        {shared.teeth}
       </Text>
-      {sorted('size', 'Module', `${COLUMNS.figure} justify-end`)}
-      {['Bore', 'Width'].map((name) => (
+      {sorted('size', shared.module, `${COLUMNS.figure} justify-end`)}
+      {[shared.bore, shared.width].map((name) => (
         <Text key={name} variant="label" className={`${COLUMNS.figure} text-right`}>
           {name}
         </Text>
       ))}
       <Text variant="label" className={COLUMNS.supplier}>
-        Supplier
+        {t.supplier}
       </Text>
       <Text variant="label" className={`${COLUMNS.stock} text-right`}>
-        Stock
+        {t.stock}
       </Text>
-      {sorted('price', 'Price', `${COLUMNS.price} justify-end`)}
+      {sorted('price', t.price2, `${COLUMNS.price} justify-end`)}
     </View>
   );
 }
@@ -122,11 +124,11 @@ interface HeadingProps {
 function Heading({ label, className, state, onPress }: HeadingProps) {
   const colours = useColours();
   const Arrow = state === 'down' ? ArrowDown : ArrowUp;
-  const said = { up: ', smallest first', down: ', largest first' };
+  const said = { up: t.smallestFirst, down: t.largestFirst };
   return (
     <Pressable
       role="button"
-      aria-label={`${label}: order by it${state ? said[state] : ''}`}
+      aria-label={t.orderByIt(label, state ? said[state] : '')}
       onPress={onPress}
       className={`min-h-[48px] flex-row items-center gap-1 active:opacity-70 ${className}`}
     >

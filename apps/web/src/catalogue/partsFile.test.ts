@@ -1,3 +1,4 @@
+import { t as shelf } from '@patient-badger/wording/shelf';
 import { cellSentence } from '@patient-badger/wording';
 import { checkRows, mended, readPartsFile } from './partsFile.ts';
 
@@ -10,7 +11,7 @@ test('semicolons and commas both part columns; bad rows are told by their line, 
   const found = await check(read);
   expect(found?.drafts).toHaveLength(1);
   expect(found?.bad.map(({ index, problems }) => [index, problems[0]?.field, problems[0] && cellSentence(problems[0])])).toEqual([
-    [1, 'teeth', 'That is not one number.'],
+    [1, 'teeth', shelf.thatIsNotOneNumberSentence],
     [2, 'partNumber', 'It stands in line 2 already.'],
   ]);
   const better = mended(mended(read, { index: 1, mapping: read.mapping, field: 'teeth', text: '18' }), {

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/catalogue';
 import {
   guessMapping,
   isOneGear,
@@ -23,10 +24,7 @@ export interface PartsFile {
 export async function readPartsFile(file: File): Promise<PartsFile> {
   const { data, meta, errors } = Papa.parse<Row>(await file.text(), { header: true, skipEmptyLines: 'greedy' });
   const headings = (meta.fields ?? []).filter((each) => each.trim() !== '');
-  if (data.length === 0 || headings.length < 2)
-    throw new Error(
-      `${file.name} holds no table: the first line names the columns, each line below is a part. ${errors[0]?.message ?? ''}`.trim(),
-    );
+  if (data.length === 0 || headings.length < 2) throw new Error(t.holdsNoTableTheFirst(file.name, errors[0]?.message ?? '').trim());
   return { name: file.name, headings, rows: data, mapping: guessMapping(headings) };
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/close';
 import { isProved, openLedger, secondCheckOf, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -28,15 +29,14 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const needsReason = !proved && note.trim() === '';
 
   const close = () => {
-    if (found.trim() === '') return setRefusal('Write in a few words what was found.');
-    if (pack.safetyCritical && isDown)
-      return setRefusal('Without a connection no safety-critical job is closed: your PIN has to reach the shop server.');
-    if (pack.safetyCritical && !isChecked) return setRefusal('Somebody else must look it over first: it is a safety-critical job.');
-    if (isApprentice && !isChecked) return setRefusal('An owner or a mechanic looks it over first.');
+    if (found.trim() === '') return setRefusal(t.writeInAFewWords);
+    if (pack.safetyCritical && isDown) return setRefusal(t.withoutAConnectionNoSafety);
+    if (pack.safetyCritical && !isChecked) return setRefusal(t.somebodyElseMustLookIt);
+    if (isApprentice && !isChecked) return setRefusal(t.anOwnerOrAMechanic);
     if (open.length > 0 && despite.trim() === '') {
-      return setRefusal('The ledger does not balance. Put back what lies on the bench, or write below why it is closed all the same.');
+      return setRefusal(t.theLedgerDoesNotBalance);
     }
-    if (needsReason) return setRefusal('It is not proved. Prove it, or write in the note why it is closed all the same.');
+    if (needsReason) return setRefusal(t.itIsNotProvedProve);
     setRefusal(null);
     sign({
       kind: 'closed',
@@ -49,8 +49,8 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
 
   return (
     <Card>
-      <Text variant="head">Close the job</Text>
-      <View role="radiogroup" aria-label="How it ended" className="gap-2">
+      <Text variant="head">{t.closeTheJob}</Text>
+      <View role="radiogroup" aria-label={t.howItEnded} className="gap-2">
         {(Object.keys(OUTCOMES) as Outcome[]).map((choice) => (
           <Button
             key={choice}
@@ -62,10 +62,10 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
         ))}
       </View>
       <OpenLines lines={open} reason={despite} onReason={setDespite} />
-      <Field label="What was found" value={found} onChangeText={setFound} />
-      <Field label="Note for next time" value={note} onChangeText={setNote} multiline />
+      <Field label={t.whatWasFound} value={found} onChangeText={setFound} />
+      <Field label={t.noteForNextTime} value={note} onChangeText={setNote} multiline />
       {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
-      <Button variant={proved ? 'primary' : 'plain'} big label="Close the job" testID="close-job" onPress={close} />
+      <Button variant={proved ? 'primary' : 'plain'} big label={t.closeTheJob} testID="close-job" onPress={close} />
       {form}
     </Card>
   );
@@ -76,13 +76,13 @@ function OpenLines({ lines, reason, onReason }: { lines: readonly LedgerLine[]; 
   if (lines.length === 0) return null;
   return (
     <View className="gap-2 rounded-md border-2 border-danger p-3">
-      <Text variant="danger">Not back yet</Text>
+      <Text variant="danger">{t.notBackYet}</Text>
       {lines.map((line) => (
         <Text key={`${line.step}/${line.item.id}`}>
           {line.item.name} ({line.stepName}): {lineText(line)}
         </Text>
       ))}
-      <Field label="Why it is closed all the same" value={reason} onChangeText={onReason} />
+      <Field label={t.whyItIsClosedAll} value={reason} onChangeText={onReason} />
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/close';
+import { t as shared } from '@patient-badger/wording/shared';
 import { findsParts, openSettings, toSetRight, type Fault } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -26,9 +28,9 @@ function Closing({ view }: { view: JobView }) {
   if (!state.decided) {
     return (
       <Card tone="sunken">
-        <Text variant="head">Nothing decided yet</Text>
-        <Text>Decide what it was first; the way back follows from that. A job can also be closed as it is.</Text>
-        <Button variant="primary" big label="Go and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Text variant="head">{t.nothingDecidedYet}</Text>
+        <Text>{t.decideWhatItWasFirst}</Text>
+        <Button variant="primary" big label={t.goAndDecide} onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
         <SecondCheck view={view} />
         <CloseOut view={view} />
       </Card>
@@ -38,14 +40,14 @@ function Closing({ view }: { view: JobView }) {
     <>
       {state.decided.note ? (
         <Card>
-          <Text variant="label">What it was</Text>
+          <Text variant="label">{shared.whatItWas}</Text>
           <Text variant="head">{state.decided.note}</Text>
         </Card>
       ) : null}
       {faults.map((fault) => (
         <View key={fault.id} className="gap-3">
           <Card>
-            <Text variant="label">What it was</Text>
+            <Text variant="label">{shared.whatItWas}</Text>
             <Text variant="head">{fault.name}</Text>
             <Text>{fault.remedy.text}</Text>
           </Card>
@@ -53,12 +55,12 @@ function Closing({ view }: { view: JobView }) {
         </View>
       ))}
       <Button
-        label="Parts and time"
-        detail="Other parts, minutes, and what it comes to"
+        label={shared.partsAndTime}
+        detail={t.otherPartsMinutesAndWhat}
         testID="to-items"
         onPress={() => router.navigate(`/jobs/${job.id}/items`)}
       />
-      <Button label="Set up" detail={setupText(view)} testID="to-setup" onPress={() => router.navigate(`/jobs/${job.id}/setup`)} />
+      <Button label={shared.setUp} detail={setupText(view)} testID="to-setup" onPress={() => router.navigate(`/jobs/${job.id}/setup`)} />
       <WayBack view={view} />
       <ProofPlan view={view} />
       <Intervals view={view} />
@@ -72,10 +74,10 @@ function Closing({ view }: { view: JobView }) {
 function setupText({ pack, state }: JobView): string {
   const { settings } = pack;
   const open = openSettings(pack, state);
-  if (settings.length === 0) return 'Backlash, shims, torques and the rest';
+  if (settings.length === 0) return t.backlashShimsTorquesAndThe;
   return open.length === 0
-    ? 'Everything that the family foresees is set'
-    : `${open.length} of ${settings.length} open: ${open.map(({ name }) => name.toLowerCase()).join(', ')}`;
+    ? t.everythingThatTheFamilyForesees
+    : t.ofOpen(open.length, settings.length, open.map(({ name }) => name.toLowerCase()).join(', '));
 }
 
 function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault: Fault }) {
@@ -84,30 +86,30 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
   const part = fault.remedy.part;
   if (!part) return null;
   if (!findsParts(pack, part)) {
-    return <Button label="Write down the part you fit" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />;
+    return <Button label={t.writeDownThePartYou} onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />;
   }
   const { chosen, fitted } = state.gears[part] ?? {};
   if (!chosen) {
     return (
       <Card tone="next">
-        <Text variant="head">A part is needed and none is chosen</Text>
-        <Button variant="primary" label="Find the part" onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />
-        <Text variant="soft">A part from elsewhere is written down on the gear’s own card.</Text>
+        <Text variant="head">{t.aPartIsNeededAnd}</Text>
+        <Button variant="primary" label={t.findThePart} onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />
+        <Text variant="soft">{t.aPartFromElsewhereIs}</Text>
       </Card>
     );
   }
   return (
     <Card tone={fitted ? 'plain' : 'next'}>
-      <Text variant="label">{fitted ? 'Fitted' : 'Chosen part'}</Text>
+      <Text variant="label">{fitted ? shared.fitted : t.chosenPart}</Text>
       <Text variant="head">
         {chosen.partNumber} · {chosen.name}
       </Text>
-      {fitted ? null : <Text>Lay it beside the old one and compare before it goes in.</Text>}
+      {fitted ? null : <Text>{t.layItBesideTheOld}</Text>}
       {fitted ? null : (
         <Button
           variant="primary"
           big
-          label="It is fitted"
+          label={shared.itIsFitted}
           testID="fitted"
           onPress={() =>
             void write({

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/close';
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
@@ -12,7 +13,7 @@ export function FiguresCard({ view: { state, pack } }: { view: JobView }) {
   if (state.settings.length + state.proofs.length === 0) return null;
   return (
     <Card testID="figures">
-      <Text variant="head">Set and proved</Text>
+      <Text variant="head">{t.setAndProved}</Text>
       {state.settings.map(({ at, figures, source }) => (
         <Text key={at}>
           {settingText({ figures, source })}, {format(parseISO(at), 'd MMM')}
@@ -33,7 +34,7 @@ export function PhotoSheet({ view: { state } }: { view: JobView }) {
   if (hashes.length === 0) return null;
   return (
     <View className="gap-2" testID="photos">
-      <Text variant="head">Photos</Text>
+      <Text variant="head">{t.photos}</Text>
       <View className="flex-row flex-wrap gap-2">
         {hashes.map((hash) => (
           <MarkedPhoto key={hash} hash={hash} strokes={state.photoMarks[hash] ?? []} width={170} />

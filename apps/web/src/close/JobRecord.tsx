@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/close';
 import { isProved } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
@@ -27,19 +28,17 @@ export function JobRecord({ view }: { view: JobView }) {
   return (
     <>
       <Card tone="next">
-        <Text variant="label">
-          Finished {format(parseISO(closed.at), 'd MMMM yyyy, HH:mm')}, {who}
-        </Text>
+        <Text variant="label">{t.finished(format(parseISO(closed.at), 'd MMMM yyyy, HH:mm'), who)}</Text>
         <Text variant="title">{OUTCOMES[closed.outcome]}</Text>
         <Text variant="strong">{closed.found}</Text>
         {closed.note ? <Text>{closed.note}</Text> : null}
-        {closed.despiteLedger ? <Text variant="danger">Closed with parts not back: {closed.despiteLedger}</Text> : null}
+        {closed.despiteLedger ? <Text variant="danger">{t.closedWithPartsNotBack(closed.despiteLedger)}</Text> : null}
       </Card>
       <Card>
         <Text variant="head">{machine?.label ?? pack.name}</Text>
         <Text variant="soft">{[machine?.modelName, machine?.serial, machine?.owner].filter(Boolean).join(' · ')}</Text>
         <Text>“{state.takenIn?.complaint}”</Text>
-        <Text>{isProved(pack, state) ? 'Proved in use.' : 'Closed without a full proof.'}</Text>
+        <Text>{isProved(pack, state) ? t.provedInUse : t.closedWithoutAFullProof}</Text>
       </Card>
       <FiguresCard view={view} />
       <PhotoSheet view={view} />
@@ -48,7 +47,7 @@ export function JobRecord({ view }: { view: JobView }) {
       <FollowUps view={view} />
       <Learnt view={view} />
       <View className="gap-1">
-        <Text variant="head">How it went</Text>
+        <Text variant="head">{t.howItWent}</Text>
         {told.map((entry) => (
           <Text key={entry.id} variant="soft">
             {format(parseISO(entry.at), 'd MMM HH:mm')} {describeEntry(entry.payload, pack)}
@@ -56,11 +55,11 @@ export function JobRecord({ view }: { view: JobView }) {
         ))}
       </View>
       <View className="no-print gap-2">
-        <Button label="Print the record" onPress={() => window.print()} />
+        <Button label={t.printTheRecord} onPress={() => window.print()} />
         <Button
           variant="quiet"
-          label="Open it again"
-          onPress={() => void write({ kind: 'reopened', reason: 'Opened again from the record' })}
+          label={t.openItAgain}
+          onPress={() => void write({ kind: 'reopened', reason: t.openedAgainFromTheRecord })}
         />
       </View>
       {problem ? <Text variant="danger">{problem}</Text> : null}

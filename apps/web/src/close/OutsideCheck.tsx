@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/close';
 import { SIGNED_SHEET } from '@patient-badger/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -17,24 +18,21 @@ export function OutsideCheck({ view: { job, state, pack } }: { view: JobView }) 
   const ready = checker.trim() !== '' && licence.trim() !== '' && /^\d{4}-\d\d-\d\d$/.test(on);
   return (
     <>
-      <Text>
-        Nobody here can who had no hand in it: let somebody from outside do it who may, such as a licensed inspector or another firm. They
-        sign the printed job sheet; take a photo of it.
-      </Text>
+      <Text>{t.nobodyHereCanWhoHad}</Text>
       <PhotoButton jobId={job.id} about={SIGNED_SHEET} state={state} />
-      <Field label="Who looked it over" value={checker} onChangeText={setChecker} maxLength={120} />
-      <Field label="Licence, or the firm" value={licence} onChangeText={setLicence} maxLength={120} />
-      <Field label="On, year-month-day" value={on} onChangeText={setOn} maxLength={10} />
+      <Field label={t.whoLookedItOver} value={checker} onChangeText={setChecker} maxLength={120} />
+      <Field label={t.licenceOrTheFirm} value={licence} onChangeText={setLicence} maxLength={120} />
+      <Field label={t.onYearMonthDay} value={on} onChangeText={setOn} maxLength={10} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <Button
         variant="danger"
         disabled={!ready}
-        label="They looked it over and signed"
+        label={t.theyLookedItOverAnd}
         testID="outside-check"
         onPress={() => sign({ kind: 'outsideChecked', checker: checker.trim(), licence: licence.trim(), on })}
       />
       {form}
-      <Text variant="soft">It counts with a photo of the signed sheet, taken after the last work.</Text>
+      <Text variant="soft">{t.itCountsWithAPhoto}</Text>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/close';
 import { handsOf, secondCheckOf, type CheckProof } from '@patient-badger/core';
 import type { Person } from '@patient-badger/contract';
 import { usePerson } from '../data/person.ts';
@@ -25,8 +26,8 @@ export function SecondCheck({ view }: { view: JobView }) {
   if (check) {
     return (
       <Card>
-        <Text variant="head">Looked over by {check.outside ?? nameOf(check.by)}</Text>
-        {check.outside === null ? null : <Text variant="soft">From outside, with a signed sheet; written down by {nameOf(check.by)}.</Text>}
+        <Text variant="head">{t.lookedOverBy(check.outside ?? nameOf(check.by))}</Text>
+        {check.outside === null ? null : <Text variant="soft">{t.fromOutsideWithASigned(nameOf(check.by))}</Text>}
       </Card>
     );
   }
@@ -35,31 +36,22 @@ export function SecondCheck({ view }: { view: JobView }) {
   const alone = !people.some((each) => canCheck(each) && !workers.has(each.id));
   return (
     <Card tone={pack.safetyCritical ? 'danger' : 'plain'}>
-      <Text variant="head">Second check</Text>
-      <Text>
-        Somebody who had no hand in this goes over every joint, nut and lock, and tries it. The maker’s manual, local codes and licensed
-        inspection come first.
-      </Text>
-      {hadAHand ? (
-        <Text variant="danger">You had a hand in it yourself, {nameOf(person)}. Another person has to say who they are and check it.</Text>
-      ) : null}
-      {mayNot && !hadAHand ? <Text variant="danger">A second check is signed by an owner or a mechanic.</Text> : null}
+      <Text variant="head">{t.secondCheck}</Text>
+      <Text>{t.somebodyWhoHadNoHand}</Text>
+      {hadAHand ? <Text variant="danger">{t.youHadAHandIn(nameOf(person))}</Text> : null}
+      {mayNot && !hadAHand ? <Text variant="danger">{t.aSecondCheckIsSigned}</Text> : null}
       {alone ? null : (
         <Button
           variant="danger"
           disabled={hadAHand || mayNot || person === null || pending}
-          label="I looked it over and tried it"
+          label={t.iLookedItOverAnd}
           testID="second-check"
           onPress={() => sign({ kind: 'secondChecked' })}
         />
       )}
       {form}
-      {pending ? (
-        <Text variant="strong">Written as pending: it counts once the PIN of who signed it has reached the shop server.</Text>
-      ) : null}
-      {isDown && pack.safetyCritical && !pending ? (
-        <Text variant="soft">No connection: it is written as pending, and counts once your PIN has reached the shop server.</Text>
-      ) : null}
+      {pending ? <Text variant="strong">{t.writtenAsPendingItCounts}</Text> : null}
+      {isDown && pack.safetyCritical && !pending ? <Text variant="soft">{t.noConnectionItIsWritten}</Text> : null}
       {alone && me ? <OutsideCheck view={view} /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>

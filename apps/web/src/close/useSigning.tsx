@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/close';
 import type { EntryPayload } from '@patient-badger/core';
 import { useState } from 'react';
 import { newEntryId } from '../data/record.ts';
@@ -19,7 +20,7 @@ export function useSigning(jobId: string, { isSafetyCritical }: { readonly isSaf
   const me = useMe();
   const isDown = useConnection() === 'down';
   const [asking, setAsking] = useState<Asking | null>(null);
-  const write = ({ id, payload }: Asking) => press(`sign ${payload.kind}`, () => [payload], id);
+  const write = ({ id, payload }: Asking) => press(t.sign(payload.kind), () => [payload], id);
   const sign = (payload: EntryPayload) => {
     const next = { id: newEntryId(), payload };
     if (isSafetyCritical && !isDown) setAsking(next);
@@ -29,6 +30,6 @@ export function useSigning(jobId: string, { isSafetyCritical }: { readonly isSaf
     if (asking) void write(asking);
     setAsking(null);
   };
-  const form = asking && me ? <ProveForm key={asking.id} person={me} action="Sign it" signs={[asking.id]} onDone={done} /> : null;
+  const form = asking && me ? <ProveForm key={asking.id} person={me} action={t.signIt} signs={[asking.id]} onDone={done} /> : null;
   return { sign, form, problem, isDown };
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { takeEarly, type Answer } from './early.ts';
 import { currentPerson } from './person.ts';
 import { signedOut, standing } from './signedOut.ts';
@@ -27,7 +28,7 @@ interface Refusal {
 /** No answer of the shop server: it cannot be reached, or something on the way answered in its place. Worth trying again. */
 export class NoAnswer extends Error {
   constructor() {
-    super('The shop server cannot be reached just now.');
+    super(t.theShopServerCannotBe);
   }
 }
 

@@ -1,3 +1,5 @@
+import { t as catalogue } from '@patient-badger/wording/catalogue';
+import { t as shared } from '@patient-badger/wording/shared';
 import 'fake-indexeddb/auto';
 import { PERSON_HEADER } from '@patient-badger/contract';
 import { createStore, set } from 'idb-keyval';
@@ -58,7 +60,7 @@ const refused = (sent: { id: string }[]): Answer => ({
   status: 200,
   body: sent.map(({ id }) => ({ id, status: 'refused', sentence: 'There is no such job.' })),
 });
-const problem = (status: number, code: string, sentence = 'No.'): Answer => ({ status, body: { code, sentence } });
+const problem = (status: number, code: string, sentence = catalogue.no): Answer => ({ status, body: { code, sentence } });
 const send = (app: App) => app.sendWaiting(async ({ item }) => app.remove(item));
 const texts = (list: readonly Waiting[]) =>
   list.map((item) => (item.kind === 'entry' && item.entry.payload.kind === 'remark' ? item.entry.payload.text : item.kind));
@@ -237,18 +239,18 @@ test('two windows send the same note, and one empties the box: the other takes n
   await one.openOutbox();
   expect(one.outbox.get().map(({ key }) => key)).toEqual([late?.key]);
   if (!late) throw new Error('nothing waits');
-  await one.setAside(late, 'No.');
+  await one.setAside(late, catalogue.no);
   await one.remove(late);
   const after = restart();
   await after.openOutbox();
-  expect(after.outbox.get()).toEqual([expect.not.objectContaining({ refused: 'No.' })]);
+  expect(after.outbox.get()).toEqual([expect.not.objectContaining({ refused: catalogue.no })]);
   expect(texts(after.outbox.get())).toEqual(['written since']);
   expect(texts(one.outbox.get())).toEqual(['written since']);
 });
 
 test('nobody writes without a name, and nothing impossible is kept', async () => {
   const app = await begin(null);
-  await expect(remark(app, 'x')).rejects.toThrow('Choose who you are first.');
+  await expect(remark(app, 'x')).rejects.toThrow(shared.chooseWhoYouAreFirst);
   app.choosePerson('imke');
   await expect(app.record('not-a-job', { kind: 'remark', text: 'x' })).rejects.toThrow();
   expect(app.outbox.get()).toEqual([]);

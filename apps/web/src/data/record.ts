@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { entry, withoutBrokenText, type Entry, type EntryPayload } from '@patient-badger/core';
 import { machineDraft, shelfDraft, type MachineDraft, type ShelfDraft } from '@patient-badger/contract';
 import { v7 as uuid } from 'uuid';
@@ -8,7 +9,7 @@ import { currentPerson } from './person.ts';
 /** Every note says who wrote it. */
 function writer(): string {
   const by = currentPerson();
-  if (!by) throw new Error('Choose who you are first.');
+  if (!by) throw new Error(t.chooseWhoYouAreFirst);
   return by;
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import type { JobPage, JobRow } from '@patient-badger/contract';
 import { infiniteQueryOptions, useInfiniteQuery, type InfiniteData, type QueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -78,7 +79,7 @@ function begunHere(box: readonly Waiting[]): readonly JobRow[] {
         followUp: null,
         seq: 0,
         move: null,
-        label: machine?.label ?? 'Machine',
+        label: machine?.label ?? t.machine,
         owner: machine?.owner ?? '',
       },
     ];

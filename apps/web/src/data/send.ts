@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { entryReceipt, machine, photoReceipt, shelfItem } from '@patient-badger/contract';
 import { z } from 'zod';
 import { ApiRefusal, call, NoAnswer } from './api.ts';
@@ -94,7 +95,7 @@ async function sendOne(item: Waiting): Promise<Answer> {
       const [receipt] = await call('/api/entries', z.array(entryReceipt), { json: [item.entry], person: authorOf(item) });
       if (receipt?.id !== item.entry.id) throw new NoAnswer();
       if (receipt.status === 'unsigned') return { unsigned: true };
-      return receipt.status === 'refused' ? { refused: receipt.sentence ?? 'The server refused it.' } : { seq: receipt.seq };
+      return receipt.status === 'refused' ? { refused: receipt.sentence ?? t.theServerRefusedIt } : { seq: receipt.seq };
     }
   }
 }

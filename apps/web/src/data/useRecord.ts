@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import type { Entry, EntryPayload } from '@patient-badger/core';
 import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import { oncePerPress } from './oncePerPress.ts';
@@ -43,7 +44,7 @@ export function useTakeBack(jobId: string, last: string | undefined) {
     now.current = last;
   }, [last]);
   const takeBack = useCallback(
-    () => press('take the last back', () => (now.current === undefined ? [] : [{ kind: 'withdrawn', entry: now.current }])),
+    () => press(t.takeTheLastBack, () => (now.current === undefined ? [] : [{ kind: 'withdrawn', entry: now.current }])),
     [press],
   );
   return { takeBack, problem };

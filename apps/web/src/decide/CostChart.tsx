@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/decide';
 import { scaleLinear } from 'd3-scale';
 import { View } from 'react-native';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
@@ -24,7 +25,7 @@ export function CostChart({ ranked, currency }: { ranked: readonly OptionRow[]; 
     .map(({ draft, rank }) => `${OPTION_WORDS[draft.kind]} ${money(Math.round(rank.costPerYearMinor), currency)}`)
     .join(', ');
   return (
-    <View className="items-center gap-1" role="img" aria-label={`Cost a year: ${spoken}`} testID="cost-chart">
+    <View className="items-center gap-1" role="img" aria-label={t.costAYear(spoken)} testID="cost-chart">
       <Svg width={WIDTH} height={height} viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden>
         {x.ticks(4).map((tick) => (
           <G key={tick}>
@@ -63,9 +64,7 @@ export function CostChart({ ranked, currency }: { ranked: readonly OptionRow[]; 
           );
         })}
       </Svg>
-      <Text variant="soft">
-        {currency} a year that it holds. The line runs from a long life to a short one (one in ten is longer, one in ten shorter).
-      </Text>
+      <Text variant="soft">{t.aYearThatItHolds(currency)}</Text>
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/decide';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -48,17 +50,15 @@ function Deciding({ view }: { view: JobView }) {
   if (isComing) return <Text>{USE_IS_COMING}</Text>;
   return (
     <>
-      <Text variant="title">Decide with the owner</Text>
+      <Text variant="title">{t.decideWithTheOwner}</Text>
       <LookWorth view={view} options={options} rateMinor={rateMinor} currency={currency} />
       {state.decided ? null : (
         <Card tone="sunken">
-          <Text variant="strong">Nothing is decided yet: say what it was, and the ways to mend it are drafted here.</Text>
-          <Button label="To the verdict" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+          <Text variant="strong">{t.nothingIsDecidedYetSay}</Text>
+          <Button label={t.toTheVerdict} onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
         </Card>
       )}
-      {rateMinor === 0 ? (
-        <Text variant="danger">The shop has no rate per hour: work counts for nothing. An owner sets it under The shop.</Text>
-      ) : null}
+      {rateMinor === 0 ? <Text variant="danger">{t.theShopHasNoRate}</Text> : null}
       <UseCard use={use} isAssumed={isAssumed} onChange={setDragged} onKeep={keep} />
       <CostChart ranked={ranked} currency={currency} />
       {(problem ?? refused) ? <Text variant="danger">{problem ?? refused}</Text> : null}
@@ -77,18 +77,18 @@ function Deciding({ view }: { view: JobView }) {
       {adding ? (
         <OptionForm jobId={job.id} draft={blank()} unit={use.unit} onDone={() => setAdding(false)} />
       ) : (
-        <Button label="Add another way" testID="add-option" onPress={() => setAdding(true)} />
+        <Button label={t.addAnotherWay} testID="add-option" onPress={() => setAdding(true)} />
       )}
       <Button
         variant="primary"
         big
-        label="The quote for the owner"
+        label={t.theQuoteForTheOwner}
         testID="to-quote"
         onPress={() => router.navigate(`/jobs/${job.id}/quote`)}
       />
       <Button
-        label="The weakest link"
-        detail="Which part breaks first, and which next"
+        label={shared.theWeakestLink}
+        detail={t.whichPartBreaksFirstAnd}
         testID="to-strength"
         onPress={() => router.navigate(`/jobs/${job.id}/strength`)}
       />
@@ -96,11 +96,16 @@ function Deciding({ view }: { view: JobView }) {
         <View className="flex-row gap-2">
           <Button
             className="flex-1"
-            label="Save the old part"
+            label={shared.saveTheOldPart}
             testID="to-save"
             onPress={() => router.navigate(`/jobs/${job.id}/save/${gear}`)}
           />
-          <Button className="flex-1" label="Make one" testID="to-make" onPress={() => router.navigate(`/jobs/${job.id}/make/${gear}`)} />
+          <Button
+            className="flex-1"
+            label={shared.makeOne}
+            testID="to-make"
+            onPress={() => router.navigate(`/jobs/${job.id}/make/${gear}`)}
+          />
         </View>
       ) : null}
       <TakeBack view={view} kinds={['optionKept', 'optionDropped', 'useAssumed', 'quoteMade', 'quoteAnswered']} />
@@ -121,5 +126,5 @@ const blank = (): OptionDraft => ({
   comeBackRisk: 0.1,
   downtimeDays: 0,
   leaves: '',
-  why: 'Added by hand.',
+  why: t.addedByHand,
 });

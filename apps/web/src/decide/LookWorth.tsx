@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/decide';
 import { advisedLooks, lookChances, type OptionDraft } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { runOperation } from '../data/runOperation.ts';
@@ -50,17 +51,26 @@ export function LookWorth({ view: { job, pack, state, trace }, options, rateMino
   const cash = (minor: number) => money(Math.round(minor), currency);
   return (
     <Card tone={best.worthIt ? 'next' : 'sunken'} testID="look-worth">
-      <Text variant="head">{best.worthIt ? 'One more look is worth it' : 'No look is worth its minutes any more'}</Text>
+      <Text variant="head">{best.worthIt ? t.oneMoreLookIsWorth : t.noLookIsWorthIts}</Text>
       <Text>
-        Acting now on “{fault?.name}” ({percent(trace.suspects.find((each) => each.fault === actNow.fault)?.probability ?? 0)} sure) costs{' '}
-        {cash(actNow.expectedMinor)} on the whole, what would be in vain counted in.
+        {t.actingNowOnSureCosts(
+          fault?.name ?? '',
+          percent(trace.suspects.find((each) => each.fault === actNow.fault)?.probability ?? 0),
+          cash(actNow.expectedMinor),
+        )}
       </Text>
       <Text>
-        After “{named.name}” it would be {cash(best.afterMinor)}, and the look takes {minutesText(named.minutes)}: {cash(best.looksMinor)}.
-        That {best.savesMinor > 0 ? 'saves' : 'loses'} {cash(Math.abs(best.savesMinor))}.
+        {t.afterItWouldBeAnd(
+          named.name,
+          cash(best.afterMinor),
+          minutesText(named.minutes),
+          cash(best.looksMinor),
+          best.savesMinor > 0 ? t.saves : t.loses,
+          cash(Math.abs(best.savesMinor)),
+        )}
       </Text>
       {best.worthIt ? (
-        <Button variant="primary" label="Take that look" onPress={() => router.navigate(`/jobs/${job.id}/look/${best.look}`)} />
+        <Button variant="primary" label={t.takeThatLook} onPress={() => router.navigate(`/jobs/${job.id}/look/${best.look}`)} />
       ) : null}
     </Card>
   );

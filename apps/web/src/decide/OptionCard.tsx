@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/decide';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { UseUnit } from '@patient-badger/core';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
@@ -24,9 +26,9 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
   if (changing) return <OptionForm jobId={jobId} draft={draft} unit={unit} onDone={() => setChanging(false)} />;
   const facts = [
     partsText(draft.partsMinor, currency),
-    draft.minutes > 0 && `${minutesText(draft.minutes)} of work`,
-    draft.leadDays > 0 && `${draft.leadDays} days to wait`,
-    draft.comeBackRisk > 0 && `comes back ${percent(draft.comeBackRisk)}`,
+    draft.minutes > 0 && t.ofWork(minutesText(draft.minutes)),
+    draft.leadDays > 0 && t.daysToWaitWithLeadDays(draft.leadDays),
+    draft.comeBackRisk > 0 && t.comesBack(percent(draft.comeBackRisk)),
   ].filter(Boolean);
   return (
     <Card tone={first ? 'next' : 'plain'} testID={`option-${draft.option}`}>
@@ -34,23 +36,28 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
       <Text variant="strong">{draft.name}</Text>
       {rank ? (
         <Text testID={`cost-${draft.option}`}>
-          {money(Math.round(rank.costPerYearMinor), currency)} a year: {money(Math.round(rank.expectedCostMinor), currency)} over{' '}
-          {yearsText(rank.expectedYears)} ({yearsText(rank.years10)} to {yearsText(rank.years90)})
+          {t.aYearOverTo(
+            money(Math.round(rank.costPerYearMinor), currency),
+            money(Math.round(rank.expectedCostMinor), currency),
+            yearsText(rank.expectedYears),
+            yearsText(rank.years10),
+            yearsText(rank.years90),
+          )}
         </Text>
       ) : null}
       <Text variant="soft">{facts.join(', ')}</Text>
-      {draft.leaves ? <Text>Leaves: {draft.leaves}</Text> : null}
+      {draft.leaves ? <Text>{t.leaves(draft.leaves)}</Text> : null}
       <Text variant="soft">{draft.why}</Text>
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <Button
         variant="quiet"
-        label={draft.partsMinor === null ? 'Write its price, or change it' : 'Change it'}
+        label={draft.partsMinor === null ? t.writeItsPriceOrChange : shared.changeIt}
         testID={`change-${draft.option}`}
         onPress={() => setChanging(true)}
       />
       <Button
         variant="quiet"
-        label="Take it off"
+        label={t.takeItOff}
         testID={`drop-${draft.option}`}
         onPress={() => void write({ kind: 'optionDropped', option: draft.option })}
       />
@@ -59,6 +66,6 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
 }
 
 function partsText(partsMinor: number | null, currency: string): string {
-  if (partsMinor === null) return 'no price yet';
-  return partsMinor === 0 ? 'no parts' : `parts ${money(partsMinor, currency)}`;
+  if (partsMinor === null) return t.noPriceYet;
+  return partsMinor === 0 ? t.noParts : t.parts(money(partsMinor, currency));
 }

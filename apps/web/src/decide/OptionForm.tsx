@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/decide';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft, UseUnit } from '@patient-badger/core';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
@@ -45,25 +47,25 @@ export function OptionForm({ jobId, draft, unit, onDone }: Props) {
   return (
     <Card tone="next">
       <Text variant="head">{OPTION_WORDS[draft.kind]}</Text>
-      {words('name', 'What it is')}
+      {words('name', shared.whatItIs)}
       <Figures
         typed={typed}
         fields={[
-          ['parts', 'Parts, or its price'],
-          ['minutes', 'Minutes of work'],
-          ['leadDays', 'Days to wait'],
-          ['downtime', 'Days the owner is without it'],
-          ['life', `How long it lasts, ${unitWord(lifeUnit, distance)}`],
-          ['comeBack', 'Comes back, of a hundred'],
+          ['parts', t.partsOrItsPrice],
+          ['minutes', t.minutesOfWork],
+          ['leadDays', t.daysToWait],
+          ['downtime', t.daysTheOwnerIsWithout],
+          ['life', t.howLongItLasts(unitWord(lifeUnit, distance))],
+          ['comeBack', t.comesBackOfAHundred],
         ]}
         onChange={change}
         problems={problems}
         testID={optionField}
       />
-      {words('leaves', 'What it leaves undone')}
-      <Text variant="soft">Lives and come-backs are guides where nobody changed them.</Text>
+      {words('leaves', t.whatItLeavesUndone)}
+      <Text variant="soft">{t.livesAndComeBacksAre}</Text>
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <FormFoot label="Keep it" testID="keep-option" onKeep={() => void keep()} onClose={onDone} />
+      <FormFoot label={shared.keepIt} testID="keep-option" onKeep={() => void keep()} onClose={onDone} />
     </Card>
   );
 }

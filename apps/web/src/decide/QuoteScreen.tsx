@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/decide';
+import { t as shared } from '@patient-badger/wording/shared';
 import { addDays, format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -46,41 +48,39 @@ function Quote({ view }: { view: JobView }) {
   return (
     <>
       <View className="gap-1">
-        <Text variant="title">Quote</Text>
-        <Text>
-          {shop?.name}, {format(new Date(), 'd MMMM yyyy')}, valid until {format(parseISO(validUntil), 'd MMMM yyyy')}
-        </Text>
-        <Text>
-          For {machine?.owner || 'the owner'}: {machine?.label ?? pack.name}
-        </Text>
+        <Text variant="title">{t.quote}</Text>
+        <Text>{t.validUntil(shop?.name ?? '', format(new Date(), 'd MMMM yyyy'), format(parseISO(validUntil), 'd MMMM yyyy'))}</Text>
+        <Text>{t.forWithMoreAndMore2(machine?.owner || t.theOwner, machine?.label ?? pack.name)}</Text>
         <Text>“{state.takenIn?.complaint}”</Text>
         {state.decided ? (
-          <Text>We found: {state.decided.note ?? pack.faults.find(({ id }) => id === state.decided?.fault)?.name}.</Text>
+          <Text>{t.weFound(state.decided.note ?? pack.faults.find(({ id }) => id === state.decided?.fault)?.name ?? '')}</Text>
         ) : null}
       </View>
       {offered.map((each) => (
         <Offer key={each.draft.option} ranked={each} currency={currency} />
       ))}
-      <Text variant="soft">
-        Life by a use of {yearlyText(use, distance)}. Prices of parts are those of today. Work beyond this is asked about first.
-      </Text>
+      <Text variant="soft">{t.lifeByAUseOf(yearlyText(use, distance))}</Text>
       <View className="no-print gap-3">
-        <Button variant="primary" big label="Print the quote" testID="print-quote" onPress={() => void print()} />
+        <Button variant="primary" big label={t.printTheQuote} testID="print-quote" onPress={() => void print()} />
         <Card tone={state.answer ? 'plain' : 'next'}>
-          <Text variant="head">What the owner said</Text>
+          <Text variant="head">{t.whatTheOwnerSaid}</Text>
           {state.answer ? (
             <Text variant="strong" testID="answered">
-              {answered ? OPTION_WORDS[answered.kind] : state.answer.option}, {state.answer.by === 'paper' ? 'on paper' : 'by word'}, to{' '}
-              {state.answer.who}, {format(parseISO(state.answer.at), 'd MMM HH:mm')}
+              {t.to(
+                answered ? OPTION_WORDS[answered.kind] : state.answer.option,
+                state.answer.by === 'paper' ? shared.onPaper : shared.byWord,
+                state.answer.who,
+                format(parseISO(state.answer.at), 'd MMM HH:mm'),
+              )}
             </Text>
           ) : (
-            <Text variant="soft">Work begun without an answer is shown in the log.</Text>
+            <Text variant="soft">{t.workBegunWithoutAnAnswer}</Text>
           )}
           <Segments
-            label="How"
+            label={shared.how}
             options={[
-              ['word', 'By word'],
-              ['paper', 'On paper'],
+              ['word', t.byWord],
+              ['paper', t.onPaper],
             ]}
             value={by}
             onChange={setBy}
@@ -92,14 +92,14 @@ function Quote({ view }: { view: JobView }) {
               detail={draft.name}
               variant={state.answer?.option === draft.option ? 'chosen' : 'plain'}
               testID={`answer-${draft.option}`}
-              onPress={() => void write({ kind: 'quoteAnswered', option: draft.option, by, who: me?.name ?? 'the shop' })}
+              onPress={() => void write({ kind: 'quoteAnswered', option: draft.option, by, who: me?.name ?? t.theShop })}
             />
           ))}
           {problem ? <Text variant="danger">{problem}</Text> : null}
           {answered ? (
             <Button
               variant="primary"
-              label={NEXT[answered.kind]?.label ?? 'Go on with it'}
+              label={NEXT[answered.kind]?.label ?? t.goOnWithIt}
               testID="go-on"
               onPress={() =>
                 router.navigate(`/jobs/${job.id}${NEXT[answered.kind]?.to(wantedGear(view) ?? pack.gears[0]?.id ?? '') ?? '/close'}`)
@@ -114,13 +114,13 @@ function Quote({ view }: { view: JobView }) {
 
 /** Where the chosen way goes on. */
 const NEXT: Readonly<Partial<Record<OptionRow['draft']['kind'], { readonly label: string; readonly to: (gear: string) => string }>>> = {
-  replace: { label: 'Find and order the part', to: (gear) => `/gear/${gear}` },
-  upgrade: { label: 'Find and order the part', to: (gear) => `/gear/${gear}` },
-  donor: { label: 'Look on the shelf', to: (gear) => `/parts/${gear}` },
-  make: { label: 'Make it', to: (gear) => `/make/${gear}` },
-  save: { label: 'Save it', to: (gear) => `/save/${gear}` },
-  overhauledUnit: { label: 'Order the unit', to: () => '/items' },
-  wholeAssembly: { label: 'Order it', to: () => '/items' },
+  replace: { label: t.findAndOrderThePart, to: (gear) => `/gear/${gear}` },
+  upgrade: { label: t.findAndOrderThePart, to: (gear) => `/gear/${gear}` },
+  donor: { label: t.lookOnTheShelf, to: (gear) => `/parts/${gear}` },
+  make: { label: t.makeIt, to: (gear) => `/make/${gear}` },
+  save: { label: t.saveIt, to: (gear) => `/save/${gear}` },
+  overhauledUnit: { label: t.orderTheUnit, to: () => '/items' },
+  wholeAssembly: { label: shared.orderIt, to: () => '/items' },
 };
 
 function Offer({ ranked: { draft, rank }, currency }: { ranked: OptionRow; currency: string }) {
@@ -135,11 +135,14 @@ function Offer({ ranked: { draft, rank }, currency }: { ranked: OptionRow; curre
       <Text>{draft.name}</Text>
       {rank ? (
         <Text>
-          Should hold about {yearsText(rank.expectedYears)}: {money(Math.round(rank.costPerYearMinor), currency)} a year.
-          {draft.leadDays > 0 ? ` The part takes ${draft.leadDays} days.` : ''}
+          {t.shouldHoldAboutAYear(
+            yearsText(rank.expectedYears),
+            money(Math.round(rank.costPerYearMinor), currency),
+            draft.leadDays > 0 ? t.thePartTakesDays(draft.leadDays) : '',
+          )}
         </Text>
       ) : null}
-      {draft.leaves ? <Text>Not done by it: {draft.leaves}</Text> : null}
+      {draft.leaves ? <Text>{t.notDoneByIt(draft.leaves)}</Text> : null}
     </Card>
   );
 }

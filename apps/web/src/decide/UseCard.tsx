@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/decide';
+import { t as shared } from '@patient-badger/wording/shared';
 import { inUseUnit, type UseUnit } from '@patient-badger/core';
 import Slider from '@react-native-community/slider';
 import { View } from 'react-native';
@@ -33,12 +35,12 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
   const slider = { minimumTrackTintColor: colours.accent, maximumTrackTintColor: colours.line, thumbTintColor: colours.accent };
   return (
     <Card>
-      <Text variant="head">{unit === 'years' ? 'Used all year' : `Used ${yearlyText(use, distance)}`}</Text>
-      {isAssumed ? <Text variant="soft">Assumed: no meter was read twice on this machine. Ask the owner.</Text> : null}
+      <Text variant="head">{unit === 'years' ? t.usedAllYear : t.used(yearlyText(use, distance))}</Text>
+      {isAssumed ? <Text variant="soft">{t.assumedNoMeterWasRead}</Text> : null}
       <Segments
-        label="Counted in"
+        label={shared.countedIn}
         options={[
-          ['hours', 'Hours'],
+          ['hours', shared.hours],
           ['km', unitWord('km', distance)],
         ]}
         value={unit === 'years' ? undefined : unit}
@@ -47,7 +49,7 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
       {unit === 'years' ? null : (
         <Slider
           {...slider}
-          aria-label={`Use a year, ${unitWord(unit, distance)}`}
+          aria-label={t.useAYear(unitWord(unit, distance))}
           testID="use-slider"
           style={{ height: 48 }}
           minimumValue={0}
@@ -59,10 +61,10 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
         />
       )}
       <View>
-        <Text variant="strong">{`To be kept ${yearsText(horizonYears)}`}</Text>
+        <Text variant="strong">{t.toBeKept(yearsText(horizonYears))}</Text>
         <Slider
           {...slider}
-          aria-label="Years that it is to be kept"
+          aria-label={t.yearsThatItIsTo}
           testID="horizon-slider"
           style={{ height: 48 }}
           minimumValue={1}

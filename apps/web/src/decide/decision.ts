@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/decide';
 import {
   OPTION_KINDS,
   lifeIn,
@@ -83,7 +84,7 @@ export function inOrder(options: readonly OptionDraft[], ranked: readonly Ranked
 
 /** A use in a year as the shop reads it. @example yearlyText({ perYear: 10_000, unit: 'km' }, 'mile') // '6,200 miles a year' */
 export const yearlyText = ({ perYear, unit }: Pick<Use, 'perYear' | 'unit'>, distance: DistanceUnit): string =>
-  `${twoFigures(shownAmount(perYear, unit, distance)).toLocaleString('en')} ${unitWord(unit, distance)} a year`;
+  t.aYear(twoFigures(shownAmount(perYear, unit, distance)).toLocaleString('en'), unitWord(unit, distance));
 
 /** To two figures: nobody knows a year's use more closely. */
 export function twoFigures(value: number): number {

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/decide';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft } from '@patient-badger/core';
 import { typedNumber } from '../design/typedNumber.ts';
 
@@ -38,26 +40,26 @@ export const typedOption = ({
 
 type Problems = Readonly<Partial<Record<keyof TypedOption, string>>>;
 const BOUNDS: Readonly<Partial<Record<keyof TypedOption, readonly [number, number, string]>>> = {
-  minutes: [0, 100_000, 'Minutes as one number.'],
-  leadDays: [0, 3650, 'Days as one number, up to 3650.'],
-  life: [0.001, 1e8, 'How long it lasts, above nought.'],
-  comeBack: [0, 100, 'Of a hundred: 0 to 100.'],
-  downtime: [0, 3650, 'Days as one number, up to 3650.'],
+  minutes: [0, 100_000, t.minutesAsOneNumber],
+  leadDays: [0, 3650, t.daysAsOneNumberUp],
+  life: [0.001, 1e8, t.howLongItLastsAbove],
+  comeBack: [0, 100, t.ofAHundred0To],
+  downtime: [0, 3650, t.daysAsOneNumberUp],
 };
 
 /** What was typed as an option; or what is wrong with which field. An empty price is none yet. */
 export function readOption(draft: OptionDraft, typed: TypedOption): { readonly option: OptionDraft } | { readonly problems: Problems } {
   const parts = typed.parts.trim() === '' ? null : typedNumber(typed.parts);
   const problems: Problems = {
-    ...(typed.name.trim() === '' && { name: 'Say what it is.' }),
-    ...(parts !== null && !(parts >= 0 && parts <= 1e6) && { parts: 'The price as one number; empty while nobody knows it.' }),
+    ...(typed.name.trim() === '' && { name: shared.sayWhatItIs }),
+    ...(parts !== null && !(parts >= 0 && parts <= 1e6) && { parts: t.thePriceAsOneNumber }),
     ...Object.fromEntries(
       Object.entries(BOUNDS).flatMap(([field, [least, most, words]]) => {
         const value = typedNumber(typed[field as keyof TypedOption]);
         return value >= least && value <= most ? [] : [[field, words]];
       }),
     ),
-    ...(draft.kind === 'bypass' && typed.leaves.trim() === '' && { leaves: 'Say what the machine cannot do any more.' }),
+    ...(draft.kind === 'bypass' && typed.leaves.trim() === '' && { leaves: t.sayWhatTheMachineCannot }),
   };
   if (Object.keys(problems).length > 0) return { problems };
   return {

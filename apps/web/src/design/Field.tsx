@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/design';
 import { TextInput, View, type TextInputProps } from 'react-native';
 import { Text } from './Text.tsx';
 import { useColours } from './useColours.ts';
@@ -20,7 +21,7 @@ export function Field({ label, problem, example, ...rest }: Props) {
       <TextInput
         aria-label={label}
         aria-invalid={problem !== undefined}
-        placeholder={example && `such as ${example}`}
+        placeholder={example && t.suchAs(example)}
         placeholderTextColor={colours.soft}
         className={`min-h-[52px] rounded-md border-2 bg-surface px-3 py-2 font-body text-[17px] text-ink ${problem ? 'border-danger' : 'border-line'}`}
         {...rest}

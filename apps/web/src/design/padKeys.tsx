@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/design';
 import { Pressable, View } from 'react-native';
 import { Button } from './Button.tsx';
 import { Text } from './Text.tsx';
@@ -6,7 +7,7 @@ import { Text } from './Text.tsx';
 export const Key = ({ label, onPress }: { label: string; onPress: () => void }) => (
   <Pressable
     role="button"
-    aria-label={label === '/' ? 'fraction stroke' : label}
+    aria-label={label === '/' ? t.fractionStroke : label}
     onPress={onPress}
     style={{ width: '31.5%' }}
     className="h-[54px] items-center justify-center rounded-md border-2 border-line bg-paper active:opacity-60"

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/design';
 import { useSyncExternalStore } from 'react';
 
 const matching = (query: string) => globalThis.window?.matchMedia?.(query);
@@ -14,9 +15,9 @@ export function useMedia(query: string): boolean {
   );
 }
 
-export const useReducedMotion = () => useMedia('(prefers-reduced-motion: reduce)');
+export const useReducedMotion = () => useMedia(t.prefersReducedMotionReduce);
 
 /** From this width on the drive line stands left, the work in the middle, the evidence right. */
 export const WIDE_PX = 1000;
 
-export const useWide = () => useMedia(`(min-width: ${WIDE_PX}px)`);
+export const useWide = () => useMedia(t.minWidthPx(WIDE_PX));

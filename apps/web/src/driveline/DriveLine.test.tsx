@@ -1,3 +1,5 @@
+import { t as drivelineWords } from '@patient-badger/wording/driveline';
+import { t as ratio } from '@patient-badger/wording/ratio';
 import { motion, traceInput, traceNext, type MotionOutput, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
@@ -31,7 +33,7 @@ test('shows every station, every joint and what stands beside, from driver to ou
 
 test('marks where the next look is, and suspicion by word and figure', () => {
   render(<DriveLine pack={pack} trace={trace([{ look: 'drum-watch-arm', result: 'still' }])} />);
-  expect(screen.getByText('next look')).toBeTruthy();
+  expect(screen.getByText(drivelineWords.nextLook)).toBeTruthy();
   const row = screen.getByText("Arm in the drum's notch").parentElement?.parentElement;
   expect(row?.textContent).toMatch(/\d+ %(likely|very likely|almost sure)/);
 });
@@ -50,14 +52,14 @@ test('in motion each station says what it does', () => {
   const words = Object.fromEntries(screen.getAllByRole('listitem').map((row, i) => [pack.order[i], row.textContent]));
   expect(words.drum).toMatch(/sound: 10 turns, the same way$/);
   expect(words.worm).toMatch(/sound: 10 turns, the same way.*with it: stands still/);
-  expect(screen.getByText('the fault: it carries nothing')).toBeTruthy();
+  expect(screen.getByText(drivelineWords.theFaultItCarriesNothing)).toBeTruthy();
   expect(screen.queryByText('Oil tank and vent')).toBeNull();
 });
 
 test('a place can be pressed', () => {
   const pressed: string[] = [];
   render(<DriveLine pack={pack} onPlace={(place) => pressed.push(place)} />);
-  fireEvent.click(screen.getByText('Worm'));
+  fireEvent.click(screen.getByText(ratio.worm));
   fireEvent.click(screen.getByText('Worm drives the pinion'));
   expect(pressed).toEqual(['worm', 'worm-pinion']);
 });

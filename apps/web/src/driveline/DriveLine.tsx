@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/driveline';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
@@ -16,7 +17,7 @@ export function DriveLine(props: DriveLineProps) {
   const suspectAt = props.pack.faults.find(({ id }) => id === props.trace?.verdict?.fault)?.at;
   const appearance = { ...props, colours, nextAt, suspectAt, suspicion: suspicionByPlace(props.trace) };
   return (
-    <View role="list" aria-label="Drive line">
+    <View role="list" aria-label={t.driveLine}>
       <Line appearance={appearance} ids={props.pack.order} />
     </View>
   );
@@ -119,7 +120,7 @@ function Lane({ appearance, branch, goesOn }: { appearance: Appearance; branch: 
         );
       })}
       <View className={shown > 1 ? 'h-[28px] pl-[148px]' : 'h-[28px] pl-[76px]'}>
-        <Text variant="label">{branch.name ?? 'Aside'}</Text>
+        <Text variant="label">{branch.name ?? t.aside}</Text>
       </View>
       <View role="list" aria-label={branch.name}>
         <Line appearance={appearance} ids={branch.order} from={branch.from} narrow={appearance.chains !== undefined} />

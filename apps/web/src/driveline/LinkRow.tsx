@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/driveline';
 import { type FaultMode, type Joint } from '@patient-badger/core';
 import { LinkGlyph } from './LinkGlyph.tsx';
 import { type Appearance } from './appearance.ts';
@@ -28,8 +29,8 @@ export function Link({ appearance, joint, narrow }: { appearance: Appearance; jo
 }
 
 export const FAULT_WORDS: Readonly<Record<FaultMode, string>> = {
-  open: 'the fault: it carries nothing',
-  slips: 'the fault: it slips under load',
-  skips: 'the fault: it jumps under load',
-  jammed: 'the fault: stuck fast',
+  open: t.theFaultItCarriesNothing,
+  slips: t.theFaultItSlipsUnder,
+  skips: t.theFaultItJumpsUnder,
+  jammed: t.theFaultStuckFast,
 };

@@ -1,3 +1,5 @@
+import { t as drivelineWords } from '@patient-badger/wording/driveline';
+import { t as log } from '@patient-badger/wording/log';
 import type { Pack } from '@patient-badger/core';
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
@@ -13,9 +15,9 @@ test('a chain with two lanes runs sound, and beside it with a fault in one of th
   render(<MotionPanel pack={pack} suspects={suspects(pack)} />);
   expect(rows().some((row) => row.includes('with it'))).toBe(false);
   fireEvent.click(screen.getByRole('radio', { name: 'Left shear pin sheared' }));
-  expect(screen.getByText('the fault: it carries nothing')).toBeTruthy();
-  const left = screen.getByRole('list', { name: 'Left' }).textContent ?? '';
-  const right = screen.getByRole('list', { name: 'Right' }).textContent ?? '';
+  expect(screen.getByText(drivelineWords.theFaultItCarriesNothing)).toBeTruthy();
+  const left = screen.getByRole('list', { name: log.left }).textContent ?? '';
+  const right = screen.getByRole('list', { name: log.right }).textContent ?? '';
   expect(left).toContain('with it: stands still');
   expect(right).not.toContain('with it');
 });

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/driveline';
+import { t as shared } from '@patient-badger/wording/shared';
 import { operations } from '../data/operations.ts';
 import { type Fault, type Pack } from '@patient-badger/core';
 import { useMemo, useState } from 'react';
@@ -34,8 +36,8 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
   ];
   return (
     <View className="gap-3">
-      <View role="radiogroup" aria-label="What to put into the chain" className="gap-2">
-        <Button label="Sound chain" variant={fault ? 'plain' : 'chosen'} checked={!fault} onPress={() => setFaultId(null)} />
+      <View role="radiogroup" aria-label={t.whatToPutIntoThe} className="gap-2">
+        <Button label={t.soundChain} variant={fault ? 'plain' : 'chosen'} checked={!fault} onPress={() => setFaultId(null)} />
         {shown.map(({ id, name }) => (
           <Button
             key={id}
@@ -46,42 +48,36 @@ export function MotionPanel({ pack, suspects }: { pack: Pack; suspects: readonly
           />
         ))}
         {moving.length > shown.length ? (
-          <Button
-            variant="quiet"
-            label={`${moving.length - shown.length} more faults that show in the motion`}
-            onPress={() => setAll(true)}
-          />
+          <Button variant="quiet" label={t.moreFaultsThatShowIn(moving.length - shown.length)} onPress={() => setAll(true)} />
         ) : null}
       </View>
       <Text variant="soft">
-        {turns} turns put in at the {placeName(pack, pack.order[0] ?? '').toLowerCase()}, under load.
-        {sound.endStop ? ' The chain comes to the end of its travel before that.' : ''} A good gear behind a large reduction looks dead
-        until it has had enough turns.
+        {t.turnsPutInAtThe(turns, placeName(pack, pack.order[0] ?? '').toLowerCase(), sound.endStop ? t.theChainComesToThe : '')}
       </Text>
       {fault ? (
         <View className="flex-row gap-2">
           <Text variant="label" className="w-[68px] text-center">
-            Sound
+            {t.sound}
           </Text>
           <Text variant="label" className="w-[68px] text-center text-heat">
-            With it
+            {t.withIt}
           </Text>
         </View>
       ) : null}
       <DriveLine pack={pack} chains={chains} />
-      {calm ? <Text variant="soft">This device asks for no moving pictures: the words beside each station say what it does.</Text> : null}
+      {calm ? <Text variant="soft">{t.thisDeviceAsksForNo}</Text> : null}
       {calm ? null : (
         <>
           <Segments
-            label="Speed"
+            label={t.speed}
             options={[
-              ['slow', 'By hand'],
-              ['fast', 'By drill'],
+              ['slow', shared.byHand],
+              ['fast', t.byDrill],
             ]}
             value={speed}
             onChange={setSpeed}
           />
-          <Button label={running ? 'Stop the chain' : 'Run the chain'} onPress={() => setRunning(!running)} />
+          <Button label={running ? t.stopTheChain : t.runTheChain} onPress={() => setRunning(!running)} />
         </>
       )}
     </View>

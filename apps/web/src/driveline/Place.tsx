@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/driveline';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Bar, Meter } from '../design/Meter.tsx';
@@ -64,14 +66,10 @@ export function Place({
             <Text variant={quiet ? 'soft' : 'strong'} className={quiet ? 'text-ink' : ''}>
               {name}
             </Text>
-            {depth ? (
-              <Text variant="soft">
-                {depth} {depth === 1 ? 'step' : 'steps'} in
-              </Text>
-            ) : null}
+            {depth ? <Text variant="soft">{t.inWithDepthAndMore(depth, depth === 1 ? shared.step : shared.steps)}</Text> : null}
             {next ? (
               <Text variant="label" className="text-heat">
-                next look
+                {t.nextLook}
               </Text>
             ) : null}
           </View>

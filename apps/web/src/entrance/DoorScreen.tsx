@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { ConnectionNote } from '../shell/ConnectionNote.tsx';
@@ -16,7 +17,7 @@ export const DoorScreen = ({ title, under, children }: Props) => (
     <ScrollView className="flex-1" contentContainerClassName="items-center p-4 pb-8">
       <View role="main" className="w-full max-w-[560px] gap-4">
         <View className="gap-1 pt-4">
-          <Text variant="label">Patient Badger</Text>
+          <Text variant="label">{shared.patientBadger}</Text>
           <Text variant="title">{title}</Text>
           <Text variant="soft">{under}</Text>
         </View>

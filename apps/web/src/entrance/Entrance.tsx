@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/entrance';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -54,7 +55,7 @@ export function Entrance({ children }: { children: ReactNode }) {
   if (isIn) return <WhoHolds />;
   return (
     <View className="flex-1 items-center justify-center bg-paper p-6" role="status">
-      <Text variant="soft">Asking the shop server who may come in …</Text>
+      <Text variant="soft">{t.askingTheShopServerWho}</Text>
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/entrance';
+import { t as shared } from '@patient-badger/wording/shared';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { firstShop, PASSPHRASE_LEAST } from '@patient-badger/contract';
 import { useState } from 'react';
@@ -43,7 +45,7 @@ export function FirstVisitScreen() {
   const begin = handleSubmit(
     async (draft) => {
       const rateMinor = rateOf(rate);
-      if (rateMinor === null) return setProblem('The rate per hour is a figure, such as 54 or 54.50.');
+      if (rateMinor === null) return setProblem(shared.theRatePerHourIs);
       try {
         const next = await call('/api/first-shop', standingReader, {
           json: { ...draft, shop: { ...draft.shop, rateMinor } },
@@ -56,7 +58,7 @@ export function FirstVisitScreen() {
         setProblem(messageOf(error));
       }
     },
-    () => setProblem('Something is still missing above: it says what beside each field.'),
+    () => setProblem(t.somethingIsStillMissingAbove),
   );
   const text = (name: FieldPath<Form>, label: string, rest: TextInputProps & { example?: string } = {}) => (
     <Controller
@@ -68,40 +70,37 @@ export function FirstVisitScreen() {
     />
   );
   return (
-    <DoorScreen title="A shop moves in" under="Asked once. All of it can be changed later by an owner.">
+    <DoorScreen title={t.aShopMovesIn} under={t.askedOnceAllOfIt}>
       {code === '' ? (
         <Card tone="next">
-          {text('code', 'Code that the start of the server has printed', { autoCapitalize: 'none' })}
-          <Text variant="soft">So that nobody else on the network can be first.</Text>
+          {text('code', t.codeThatTheStartOf, { autoCapitalize: 'none' })}
+          <Text variant="soft">{t.soThatNobodyElseOn}</Text>
         </Card>
       ) : null}
       <Card>
-        <Text variant="head">The shop</Text>
-        {text('shop.name', 'Name of the shop', { maxLength: 80 })}
-        {text('shop.currency', 'Currency, three letters', { maxLength: 3, autoCapitalize: 'characters', example: 'EUR' })}
-        <Field label="Rate per hour" value={rate} onChangeText={setRate} inputMode="decimal" example="54" />
+        <Text variant="head">{shared.theShop}</Text>
+        {text('shop.name', shared.nameOfTheShop, { maxLength: 80 })}
+        {text('shop.currency', shared.currencyThreeLetters, { maxLength: 3, autoCapitalize: 'characters', example: 'EUR' })}
+        <Field label={shared.ratePerHour} value={rate} onChangeText={setRate} inputMode="decimal" example="54" />
       </Card>
       <Card>
-        <Text variant="head">Units</Text>
+        <Text variant="head">{t.units}</Text>
         <UnitFields value={units} onChange={(change) => setValue('shop', { ...units, ...change })} />
       </Card>
       <Card>
-        <Text variant="head">You, the owner</Text>
-        {text('owner.name', 'Your name', { autoComplete: 'username', maxLength: 60 })}
-        {text('owner.passphrase', 'A passphrase', { secureTextEntry: true, autoComplete: 'new-password', maxLength: 128 })}
-        <Text variant="soft">
-          At least {PASSPHRASE_LEAST} letters: a few words that have nothing to do with the shop or with each other. Write it down and lock
-          it away.
-        </Text>
+        <Text variant="head">{t.youTheOwner}</Text>
+        {text('owner.name', shared.yourName, { autoComplete: 'username', maxLength: 60 })}
+        {text('owner.passphrase', t.aPassphrase, { secureTextEntry: true, autoComplete: 'new-password', maxLength: 128 })}
+        <Text variant="soft">{t.atLeastLettersAFew(PASSPHRASE_LEAST)}</Text>
       </Card>
       <Card>
-        <Text variant="head">Something to try the searches with</Text>
-        <Text>Parts of made-up makers in the catalogue. They can be taken out again.</Text>
+        <Text variant="head">{t.somethingToTryTheSearches}</Text>
+        <Text>{t.partsOfMadeUpMakers}</Text>
         <Segments
-          label="Sample parts"
+          label={t.sampleParts}
           options={[
-            ['no', 'An empty catalogue'],
-            ['yes', 'Made-up parts'],
+            ['no', t.anEmptyCatalogue],
+            ['yes', shared.madeUpParts],
           ]}
           value={withSampleParts ? 'yes' : 'no'}
           onChange={(chosen) => setValue('withSampleParts', chosen === 'yes')}
@@ -112,7 +111,7 @@ export function FirstVisitScreen() {
           {problem}
         </Text>
       ) : null}
-      <Button variant="primary" big label="Open the shop" testID="open-shop" onPress={() => void begin()} />
+      <Button variant="primary" big label={t.openTheShop} testID="open-shop" onPress={() => void begin()} />
     </DoorScreen>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/entrance';
+import { t as shared } from '@patient-badger/wording/shared';
 import { View } from 'react-native';
 import { standing } from '../data/signedOut.ts';
 import { Button } from '../design/Button.tsx';
@@ -10,15 +12,12 @@ import { SignInForm, useSignIn } from '../shell/SignInForm.tsx';
 export function SignInScreen() {
   const sample = standing.use()?.sample;
   return (
-    <DoorScreen title="Sign in" under="Once on each device; it is asked for again after thirty days.">
+    <DoorScreen title={shared.signIn} under={t.onceOnEachDeviceIt}>
       {sample ? <SampleShop sample={sample} /> : null}
       <Card>
         <SignInForm />
       </Card>
-      <Text variant="soft">
-        Forgotten the passphrase? An owner of the shop gives you a new one under The shop, People. Whoever runs the computer that the shop
-        is on can do so for an owner.
-      </Text>
+      <Text variant="soft">{t.forgottenThePassphraseAnOwner}</Text>
     </DoorScreen>
   );
 }
@@ -34,10 +33,8 @@ function SampleShop({ sample: { names, passphrase, pin } }: { sample: Sample }) 
   const { signIn, problem, busy } = useSignIn();
   return (
     <Card tone="next">
-      <Text variant="head">A made-up shop to look round in</Text>
-      <Text>
-        Everything in it is invented. Everybody’s passphrase is “{passphrase}”, everybody’s PIN {pin}.
-      </Text>
+      <Text variant="head">{t.aMadeUpShopTo}</Text>
+      <Text>{t.everythingInItIsInvented(passphrase, pin)}</Text>
       <View className="flex-row flex-wrap gap-2">
         {names.map((name) => (
           <Button

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/families';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Pack } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -21,8 +23,8 @@ export function FamiliesScreen() {
   const [words, setWords] = useState('');
   const found = searchFamilies(families, words);
   return (
-    <Screen title="Machine families" under={`${families.length} kinds of chain`} back="/" wide={wide}>
-      <Field label="What does the owner say, or what is it?" value={words} onChangeText={setWords} />
+    <Screen title={shared.machineFamilies} under={t.kindsOfChain(families.length)} back="/" wide={wide}>
+      <Field label={t.whatDoesTheOwnerSay} value={words} onChangeText={setWords} />
       <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
         {found.map((family) => (
           <View key={family.pack.id} className={wide ? 'w-[380px]' : ''}>
@@ -32,17 +34,12 @@ export function FamiliesScreen() {
       </View>
       {found.length === 0 ? (
         <Card tone="sunken">
-          <Text variant="strong">No family is known by these words.</Text>
-          <Text>Try what the owner sees or hears, or the name of a part.</Text>
+          <Text variant="strong">{t.noFamilyIsKnownBy}</Text>
+          <Text>{t.tryWhatTheOwnerSees}</Text>
         </Card>
       ) : null}
-      <Button
-        label="Practise"
-        detail="On a machine with a hidden fault; nothing of it goes on record"
-        testID="practise"
-        onPress={() => router.navigate('/practice')}
-      />
-      <Button label="Bring in a family of your own" onPress={() => router.navigate('/families/import')} />
+      <Button label={t.practise} detail={t.onAMachineWithA} testID="practise" onPress={() => router.navigate('/practice')} />
+      <Button label={t.bringInAFamilyOf} onPress={() => router.navigate('/families/import')} />
     </Screen>
   );
 }
@@ -68,7 +65,7 @@ function FamilyCard({ found: { pack, says } }: { found: FamilyMatch }) {
 
 function Marks({ pack }: { pack: Pack }) {
   const own = useOwnFamilies().data?.some(({ id }) => id === pack.id) ?? false;
-  return [pack.safetyCritical ? ' · safety-critical' : '', own ? ' · your own' : ''].join('');
+  return [pack.safetyCritical ? t.safetyCritical : '', own ? t.yourOwn : ''].join('');
 }
 
-const countText = (count: number) => (count === 0 ? 'No machine on record' : `${count} ${count === 1 ? 'machine' : 'machines'} on record`);
+const countText = (count: number) => (count === 0 ? t.noMachineOnRecord : t.onRecord(count, count === 1 ? 'machine' : 'machines'));

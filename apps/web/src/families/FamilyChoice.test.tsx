@@ -1,3 +1,4 @@
+import { t as familiesWords } from '@patient-badger/wording/families';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
@@ -11,8 +12,7 @@ function Choosing({ onChoice }: { onChoice: (family: string) => void }) {
   };
   return <FamilyChoice families={FAMILIES} chosen={chosen} onChoose={choose} />;
 }
-const type = (words: string) =>
-  fireEvent.change(screen.getByLabelText('What is it, or what does it do wrong?'), { target: { value: words } });
+const type = (words: string) => fireEvent.change(screen.getByLabelText(familiesWords.whatIsItOrWhat), { target: { value: words } });
 
 test('all are offered until something is typed, then those that the words mean, with the sentence that fits', () => {
   render(<Choosing onChoice={() => undefined} />);
@@ -35,7 +35,7 @@ test('one that was chosen stands alone, and another can be chosen after all', ()
   type('snowblower');
   fireEvent.click(screen.getByRole('radio', { name: /^Snowblower auger gearbox/ }));
   expect(screen.queryAllByRole('radio')).toEqual([]);
-  fireEvent.click(screen.getByText('Another kind'));
+  fireEvent.click(screen.getByText(familiesWords.anotherKind));
   expect(chosen).toEqual(['auger-gearbox', '']);
   expect(screen.getAllByRole('radio').length).toBeGreaterThan(0);
 });

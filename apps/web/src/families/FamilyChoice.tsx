@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/families';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,19 +24,19 @@ export function FamilyChoice({ families, chosen, onChoose }: Props) {
       <View className="gap-2">
         <Text variant="strong">{pack.name}</Text>
         <Text variant="soft">{pack.summary}</Text>
-        <Button label="Another kind" onPress={() => onChoose('')} />
+        <Button label={t.anotherKind} onPress={() => onChoose('')} />
       </View>
     );
   }
   return (
     <View className="gap-2">
-      <Field label="What is it, or what does it do wrong?" value={words} onChangeText={setWords} />
-      <View role="radiogroup" aria-label="Kind of chain" className="gap-2">
+      <Field label={t.whatIsItOrWhat} value={words} onChangeText={setWords} />
+      <View role="radiogroup" aria-label={shared.kindOfChain} className="gap-2">
         {found.map(({ pack: { id, name, summary }, says }) => (
           <Button key={id} label={name} detail={says ? `“${says}”` : summary} checked={false} onPress={() => onChoose(id)} />
         ))}
       </View>
-      {found.length === 0 ? <Text>No kind of chain is known by these words. Try what the owner sees or hears.</Text> : null}
+      {found.length === 0 ? <Text>{t.noKindOfChainIs}</Text> : null}
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/families';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -21,9 +23,9 @@ export function FamilyScreen() {
   const pack = useFamilies().find(({ id }) => id === family);
   if (!pack) {
     return (
-      <Screen title="Machine family" back="/families">
+      <Screen title={t.machineFamily} back="/families">
         <Card tone="sunken">
-          <Text variant="strong">No such family is known here.</Text>
+          <Text variant="strong">{t.noSuchFamilyIsKnown}</Text>
         </Card>
       </Screen>
     );
@@ -41,72 +43,59 @@ function Shown({ pack }: { pack: Pack }) {
   return (
     <Screen
       title={pack.name}
-      under={pack.safetyCritical ? 'Safety-critical' : undefined}
+      under={pack.safetyCritical ? t.safetyCritical2 : undefined}
       back="/families"
-      foot={
-        <Button
-          variant="primary"
-          big
-          label="Take in a machine of this kind"
-          onPress={() => router.navigate(`/take-in?family=${pack.id}`)}
-        />
-      }
+      foot={<Button variant="primary" big label={t.takeInAMachineOf} onPress={() => router.navigate(`/take-in?family=${pack.id}`)} />}
     >
       <Text>{pack.summary}</Text>
       {pack.safetyCritical ? (
         <Card tone="danger">
-          <Text variant="danger">Safety-critical</Text>
-          <Text>The maker’s manual, local codes and licensed inspection come first. A job of this kind needs a second check.</Text>
+          <Text variant="danger">{t.safetyCritical2}</Text>
+          <Text>{t.theMakersManualLocalCodes}</Text>
         </Card>
       ) : null}
-      <Part head="What owners say">
+      <Part head={t.whatOwnersSay}>
         {pack.complaints.map(({ id, says }) => (
           <Text key={id}>{says.map((each) => `“${each}”`).join(', ')}</Text>
         ))}
       </Part>
       {models.length > 0 ? (
-        <Part head="Models">
+        <Part head={shared.models}>
           <ModelChoice
             models={models}
             chosen={model}
             detailOf={({ note, overrides }) => [note, differenceText(pack, overrides)].filter(Boolean).join('. ')}
             onChoose={setModel}
           />
-          {model ? <Button label="The book of this model" onPress={() => router.navigate(`/models/${model}`)} /> : null}
+          {model ? <Button label={shared.theBookOfThisModel} onPress={() => router.navigate(`/models/${model}`)} /> : null}
         </Part>
       ) : null}
-      <Part head="The chain">
+      <Part head={shared.theChain}>
         <MotionPanel pack={shown} suspects={byPrior(shown)} />
       </Part>
-      <Part head="What fails, commonest first">
+      <Part head={t.whatFailsCommonestFirst}>
         {byPrior(shown).map((id) => (
           <FaultLine key={id} pack={shown} id={id} />
         ))}
-        <Text variant="soft">How often is the project’s judgement, not a count, unless it says otherwise.</Text>
+        <Text variant="soft">{t.howOftenIsTheProjects}</Text>
       </Part>
-      <Part head={`${pack.looks.length} looks`}>
+      <Part head={t.looks(pack.looks.length)}>
         {pack.looks.map(({ id, name, minutes, needs }) => (
           <Text key={id} variant="soft" className="text-ink">
             {minutesText(minutes)}
-            {needs.length > 0 ? ', opened' : ''}: {name}
+            {needs.length > 0 ? t.opened : ''}: {name}
           </Text>
         ))}
       </Part>
       {machines.length > 0 ? (
-        <Part head="Machines on record">
+        <Part head={t.machinesOnRecord}>
           {machines.map(({ id, label, owner, modelName }) => (
             <Text key={id}>{[label, owner, modelName].filter(Boolean).join(' · ')}</Text>
           ))}
         </Part>
       ) : null}
-      {findFamily(pack.id) ? (
-        <Button label="Practise on one with a hidden fault" onPress={() => router.navigate(`/practice?family=${pack.id}`)} />
-      ) : null}
-      <Button
-        variant="quiet"
-        label="Save this family as a file, to start your own from"
-        onPress={() => saveFile(`${pack.id}.json`, JSON.stringify(pack, null, 2))}
-      />
+      {findFamily(pack.id) ? <Button label={t.practiseOnOneWithA} onPress={() => router.navigate(`/practice?family=${pack.id}`)} /> : null}
+      <Button variant="quiet" label={t.saveThisFamilyAsA} onPress={() => saveFile(`${pack.id}.json`, JSON.stringify(pack, null, 2))} />
     </Screen>
   );
 }
@@ -133,6 +122,6 @@ function FaultLine({ pack, id }: { pack: Pack; id: string }) {
   );
 }
 
-const BASIS = { judgement: '', shopCount: ', counted in a shop', makersSheet: ', from a maker’s sheet' } as const;
+const BASIS = { judgement: '', shopCount: t.countedInAShop, makersSheet: t.fromAMakersSheet } as const;
 
 const byPrior = ({ faults }: Pack): string[] => [...faults].sort((p, q) => q.prior - p.prior).map(({ id }) => id);

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/families';
+import { t as shared } from '@patient-badger/wording/shared';
 import { explainPack, type PackReport } from '@patient-badger/core';
 import { failureSentence, remarkSentence } from '@patient-badger/wording';
 import { ownFamily } from '@patient-badger/contract';
@@ -37,15 +39,12 @@ export function ImportScreen() {
     }
   };
   return (
-    <Screen title="Bring in a family" back="/families">
-      <Text>
-        A family is one JSON file: its chain, what fails, what can be looked at, the way in and back. Save one that ships from its own page,
-        change it, give it an id of its own, and choose it here.
-      </Text>
+    <Screen title={t.bringInAFamily} back="/families">
+      <Text>{t.aFamilyIsOneJson}</Text>
       <Button
         variant={read?.report.pack ? 'plain' : 'primary'}
         big
-        label="Choose the file"
+        label={shared.chooseTheFile}
         testID="choose-file"
         onPress={() => void choose()}
       />
@@ -81,9 +80,7 @@ function Report({ read: { name, raw, report } }: { read: PackFile }) {
     <View className="gap-4">
       {mistakes.length > 0 ? (
         <Card tone="danger">
-          <Text variant="head">
-            {name} cannot be used yet: {mistakes.length} {mistakes.length === 1 ? 'mistake' : 'mistakes'}
-          </Text>
+          <Text variant="head">{t.cannotBeUsedYet(name, mistakes.length, mistakes.length === 1 ? t.mistake : t.mistakes)}</Text>
           <Notes notes={mistakes.map((each) => ({ path: each.path, sentence: failureSentence(each) }))} />
         </Card>
       ) : null}
@@ -93,23 +90,22 @@ function Report({ read: { name, raw, report } }: { read: PackFile }) {
             <Text variant="head">{pack.name}</Text>
             <Text>{pack.summary}</Text>
             <Text variant="soft">
-              {pack.driveline.bodies.length} stations, {pack.faults.length} faults, {pack.looks.length} looks, {pack.steps.length} opening
-              steps.
+              {t.stationsFaultsLooksOpeningSteps(pack.driveline.bodies.length, pack.faults.length, pack.looks.length, pack.steps.length)}
             </Text>
             <Button
               variant="primary"
               big
               disabled={keep.isPending || person === null}
-              label={keep.isPending ? 'Keeping it …' : 'Keep this family'}
+              label={keep.isPending ? t.keepingIt : t.keepThisFamily}
               testID="keep-family"
               onPress={() => keep.mutate()}
             />
-            {person === null ? <Text variant="danger">Choose who you are first.</Text> : null}
+            {person === null ? <Text variant="danger">{shared.chooseWhoYouAreFirst}</Text> : null}
             {keep.error ? <Text variant="danger">{keep.error.message}</Text> : null}
           </Card>
           {remarks.length > 0 ? (
             <Card>
-              <Text variant="head">It works, and would serve better if</Text>
+              <Text variant="head">{t.itWorksAndWouldServe}</Text>
               <Notes notes={remarks.map((each) => ({ path: each.path, sentence: remarkSentence(each) }))} />
             </Card>
           ) : null}
@@ -128,7 +124,7 @@ interface Note {
 const Notes = ({ notes }: { notes: readonly Note[] }) =>
   notes.map(({ path, sentence }) => (
     <View key={`${path} ${sentence}`} className="border-l-4 border-line pl-3">
-      <Text variant="label">{path || 'the file'}</Text>
+      <Text variant="label">{path || t.theFile}</Text>
       <Text>{sentence}</Text>
     </View>
   ));

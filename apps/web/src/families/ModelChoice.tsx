@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import type { MachineModel } from '@patient-badger/contract';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -11,7 +12,7 @@ interface Props {
 
 /** The models of a family; pressing the chosen one again leaves it open. */
 export const ModelChoice = ({ models, chosen, detailOf, onChoose }: Props) => (
-  <View role="radiogroup" aria-label="Model" className="gap-2">
+  <View role="radiogroup" aria-label={shared.model} className="gap-2">
     {models.map((model) => (
       <Button
         key={model.id}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/families';
 import { type ModelOverrides, type Pack } from '@patient-badger/core';
 
 /** What a model has otherwise than its family, in words. */
@@ -14,20 +15,20 @@ export function differenceText(pack: Pack, overrides: ModelOverrides | null): st
   const without = overrides.withoutSteps.map((id) => pack.steps.find((each) => each.id === id)?.name ?? id);
   return [
     ...joints,
-    ...(steps > 0 ? [`${steps} ${steps === 1 ? 'step takes' : 'steps take'} other times`] : []),
-    ...(without.length > 0 ? [`without: ${without.join(', ')}`] : []),
+    ...(steps > 0 ? [t.otherTimes(steps, steps === 1 ? t.stepTakes : t.stepsTake)] : []),
+    ...(without.length > 0 ? [t.without(without.join(', '))] : []),
   ].join('. ');
 }
 
 export const FIELD_WORDS: Readonly<Record<string, string>> = {
-  teethA: 'teeth of the driver',
-  teethB: 'teeth of the driven',
+  teethA: t.teethOfTheDriver,
+  teethB: t.teethOfTheDriven,
   teeth: 'teeth',
   starts: 'starts',
   moduleMm: 'module',
-  leadMm: 'lead in mm',
+  leadMm: t.leadInMm,
   ratio: 'ratio',
-  travelMm: 'travel in mm',
-  travelDeg: 'travel in degrees',
+  travelMm: t.travelInMm,
+  travelDeg: t.travelInDegrees,
   material: 'material',
 };

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/find';
+import { t as shared } from '@patient-badger/wording/shared';
 import { found, type SearchHit } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useRouter, type Href } from 'expo-router';
@@ -20,7 +22,7 @@ const joined = (...parts: readonly (string | null | false)[]) => parts.filter(Bo
 /** What was found under its headings, in the order in which it is gone through. */
 const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<SearchHit, 'near'>): readonly (readonly [string, readonly Hit[]])[] => [
   [
-    'Machines',
+    shared.machines,
     machines.map(({ id, label, owner, serial, retired }) => ({
       to: `/machines/${id}` as const,
       label,
@@ -28,7 +30,7 @@ const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<SearchHit, 'near
     })),
   ],
   [
-    'Numbers on machines',
+    t.numbersOnMachines,
     plates.map(({ machineId, label, partNumber, where }) => ({
       to: `/machines/${machineId}` as const,
       label: partNumber,
@@ -36,16 +38,16 @@ const hitsOf = ({ machines, plates, jobs, parts, models }: Omit<SearchHit, 'near
     })),
   ],
   [
-    'Jobs',
+    shared.jobs2,
     jobs.map(({ id, label, owner, complaint, closed }) => ({
       to: closed ? (`/jobs/${id}/close` as const) : (`/jobs/${id}` as const),
       label,
-      detail: joined(`“${complaint}”`, owner, closed ? 'finished' : 'on the bench'),
+      detail: joined(`“${complaint}”`, owner, closed ? 'finished' : shared.onTheBenchInline),
     })),
   ],
-  ['Models', models.map(({ id, name, note }) => ({ to: `/models/${id}` as const, label: name, detail: note ?? 'Its book' }))],
+  [shared.models, models.map(({ id, name, note }) => ({ to: `/models/${id}` as const, label: name, detail: note ?? t.itsBook }))],
   [
-    'Parts',
+    shared.parts,
     parts.map(({ partNumber, name, supplier }) => ({
       to: `/parts?text=${encodeURIComponent(partNumber)}` as const,
       label: partNumber,
@@ -68,16 +70,16 @@ export function FindScreen() {
   const groups = sought !== '' && search.data ? hitsOf(search.data).filter(([, hits]) => hits.length > 0) : [];
   const first = groups[0]?.[1][0];
   return (
-    <Screen title="Find" back="/">
+    <Screen title={t.find} back="/">
       <Field
-        label="Machine, owner, plate, part number, job or model"
+        label={t.machineOwnerPlatePartNumber}
         value={words}
         onChangeText={setWords}
         autoFocus
         maxLength={100}
         onSubmitEditing={() => first && router.navigate(first.to)}
       />
-      {groups.length > 0 && search.data?.near ? <Text>Nothing begins with “{sought}”; this comes near to it.</Text> : null}
+      {groups.length > 0 && search.data?.near ? <Text>{t.nothingBeginsWithThisComes(sought)}</Text> : null}
       {groups.map(([head, hits]) => (
         <View key={head} className="gap-2">
           <Text variant="head">{head}</Text>
@@ -91,9 +93,7 @@ export function FindScreen() {
           ))}
         </View>
       ))}
-      {sought !== '' && search.data && groups.length === 0 ? (
-        <Text>Nothing here matches “{sought}”. The beginning of each word is enough.</Text>
-      ) : null}
+      {sought !== '' && search.data && groups.length === 0 ? <Text>{t.nothingHereMatchesTheBeginning(sought)}</Text> : null}
       {search.error ? <Text variant="danger">{search.error.message}</Text> : null}
     </Screen>
   );

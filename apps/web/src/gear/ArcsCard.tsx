@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard, GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,9 +11,9 @@ import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 
 const WORDS = {
-  from: 'First tooth that has worked',
-  to: 'Last tooth that has worked',
-  needTeeth: 'Teeth that the travel needs',
+  from: t.firstToothThatHasWorked,
+  to: t.lastToothThatHasWorked,
+  needTeeth: t.teethThatTheTravelNeeds,
 } as const;
 type Place = keyof typeof WORDS;
 
@@ -32,8 +34,8 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
   if (open) {
     return (
       <Card tone="next">
-        <Text variant="head">Only part of it works?</Text>
-        <Text>Mark a tooth as number 1 and count clockwise. Polished flanks have worked, dull ones not.</Text>
+        <Text variant="head">{t.onlyPartOfItWorks}</Text>
+        <Text>{t.markAToothAsNumber}</Text>
         {(Object.keys(WORDS) as Place[]).map((place) => (
           <Field
             key={place}
@@ -45,8 +47,8 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
         ))}
         {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
         <View className="flex-row gap-2">
-          <Button className="flex-1" label="Close" onPress={() => setOpen(false)} />
-          <Button className="flex-[2]" variant="primary" label="Keep it" testID="keep-arcs" onPress={() => void keep()} />
+          <Button className="flex-1" label={shared.close} onPress={() => setOpen(false)} />
+          <Button className="flex-[2]" variant="primary" label={shared.keepIt} testID="keep-arcs" onPress={() => void keep()} />
         </View>
       </Card>
     );
@@ -54,31 +56,27 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
   const worked =
     arcs && runOperation('gear.arcs', { teeth: arcs.teeth, worked: [{ from: arcs.from, to: arcs.to }], needTeeth: arcs.needTeeth });
   if (!worked?.ok)
-    return (
-      <Button
-        label="Only part of it works?"
-        detail="Fresh teeth can be turned into mesh"
-        testID="open-arcs"
-        onPress={() => setOpen(true)}
-      />
-    );
+    return <Button label={t.onlyPartOfItWorks} detail={t.freshTeethCanBeTurned} testID="open-arcs" onPress={() => setOpen(true)} />;
   const { positions, workedTeeth } = worked.output;
   const [first] = positions;
   return (
     <Card>
-      <Text variant="label">Teeth that have worked: {workedTeeth}</Text>
+      <Text variant="label">{t.teethThatHaveWorked(workedTeeth)}</Text>
       <Text variant="head" testID="fresh-positions">
-        {positions.length === 0
-          ? 'No fresh position left'
-          : `${positions.length} fresh ${positions.length === 1 ? 'position' : 'positions'} left`}
+        {positions.length === 0 ? t.noFreshPositionLeft : t.freshLeft(positions.length, positions.length === 1 ? t.position : t.positions)}
       </Text>
       {first ? (
         <Text>
-          Nearest: turn it by {Math.abs(first.turnTeeth)} teeth ({Math.abs(first.turnDeg).toFixed(0)}°){' '}
-          {first.turnTeeth > 0 ? 'against the count' : 'with the count'}; then teeth {first.from} to {first.to} work.
+          {t.nearestTurnItByTeeth(
+            Math.abs(first.turnTeeth),
+            Math.abs(first.turnDeg).toFixed(0),
+            first.turnTeeth > 0 ? t.againstTheCount : t.withTheCount,
+            first.from,
+            first.to,
+          )}
         </Text>
       ) : null}
-      <Button variant="quiet" label="Count again" onPress={() => setOpen(true)} />
+      <Button variant="quiet" label={shared.countAgain} onPress={() => setOpen(true)} />
     </Card>
   );
 }

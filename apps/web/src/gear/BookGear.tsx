@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import { differencesOf, type GearCard } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useGearInBook } from '../data/book.ts';
@@ -18,25 +20,23 @@ export function BookGear({ view, card }: { view: JobView; card: GearCard }) {
   const differs = found ? differencesOf(known.attributes, found.attributes) : [];
   return (
     <Card tone={differs.length > 0 ? 'danger' : 'sunken'} testID="book-gear">
-      <Text variant="head">In the model book</Text>
+      <Text variant="head">{t.inTheModelBook}</Text>
       <Text>
         {attributeWords(known.attributes)
           .map(([name, value]) => `${name} ${value}`)
           .join(', ')}
       </Text>
       <Text variant="soft">
-        {known.agree === known.of
-          ? `So in ${known.of === 1 ? 'the one job' : `all ${known.of} jobs`} that it was measured in.`
-          : `So in ${known.agree} of ${known.of} jobs.`}{' '}
-        It counts beside what you read, and not against it.
+        {t.itCountsBesideWhatYou(
+          known.agree === known.of
+            ? t.soInThatItWas(known.of === 1 ? t.theOneJob : t.allJobs(known.of))
+            : t.soInOfJobs(known.agree, known.of),
+        )}
       </Text>
       {differs.length > 0 ? (
-        <Text variant="danger">
-          What was read here says otherwise: {differs.map((each) => attributeName(each).toLowerCase()).join(', ')}. Another gear may have
-          been put in, or the model was made in two ways.
-        </Text>
+        <Text variant="danger">{t.whatWasReadHereSays(differs.map((each) => attributeName(each).toLowerCase()).join(', '))}</Text>
       ) : null}
-      <Button variant="quiet" label="The book of this model" onPress={() => router.navigate(`/models/${machine?.modelId}`)} />
+      <Button variant="quiet" label={shared.theBookOfThisModel} onPress={() => router.navigate(`/models/${machine?.modelId}`)} />
     </Card>
   );
 }

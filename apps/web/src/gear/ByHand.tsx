@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -24,11 +26,11 @@ export function ByHand({ view: { job, state, machine }, card }: { view: JobView;
           {card.name}: {text}
         </Text>
       ))}
-      <Field label="What you measured, or the part you will fit" value={words} onChangeText={setWords} multiline />
-      <Button label="Write it down" disabled={words.trim() === ''} onPress={() => void keep()} />
+      <Field label={t.whatYouMeasuredOrThe} value={words} onChangeText={setWords} multiline />
+      <Button label={shared.writeItDown} disabled={words.trim() === ''} onPress={() => void keep()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={card.id} state={state} camera={machine?.instruments ?? false} />
-      <Button variant="primary" big label="Set it right and prove it" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+      <Button variant="primary" big label={shared.setItRightAndProve} onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
     </>
   );
 }

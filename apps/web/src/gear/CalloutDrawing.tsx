@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line } from 'react-native-svg';
@@ -49,7 +51,7 @@ export function CalloutDrawing<Quantity extends string>({ label, callouts, value
         <Pressable
           key={quantity}
           role="button"
-          aria-label={`${words[quantity].short}: ${values[quantity] ?? 'not measured'}`}
+          aria-label={`${words[quantity].short}: ${values[quantity] ?? shared.notMeasured}`}
           onPress={() => onPick(quantity)}
           testID={`callout-${quantity}`}
           style={{ position: 'absolute', left, top, width: 158, height: 56 }}
@@ -57,10 +59,10 @@ export function CalloutDrawing<Quantity extends string>({ label, callouts, value
         >
           <Text variant="soft" numberOfLines={1}>
             {words[quantity].short}
-            {advised === quantity ? ' · next' : ''}
+            {advised === quantity ? t.next : ''}
           </Text>
           <Text variant="figure" numberOfLines={1} className="text-[19px]">
-            {values[quantity] ?? 'measure'}
+            {values[quantity] ?? shared.measure}
           </Text>
         </Pressable>
       ))}

@@ -1,3 +1,4 @@
+import { t as gear } from '@patient-badger/wording/gear';
 import { identifyCylindrical, identifyInput, identifyWorm, type WormIdentification } from '@patient-badger/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { CandidateList } from './CandidateList.tsx';
@@ -12,7 +13,7 @@ function show({ candidates, noneOfTheseProbability }: WormIdentification, onPick
   const lines = candidates.map((each) => wormLine(each, 'mm'));
   render(
     <CandidateList
-      heading="Which worm it was"
+      heading={gear.whichWormItWas}
       begin=""
       lines={lines}
       noneOfThese={noneOfTheseProbability}
@@ -24,9 +25,9 @@ function show({ candidates, noneOfTheseProbability }: WormIdentification, onPick
 
 test('without a reading it says where to begin', () => {
   render(
-    <CandidateList heading="Which worm it was" begin="Tap a dimension." lines={undefined} picked={undefined} onPick={() => undefined} />,
+    <CandidateList heading={gear.whichWormItWas} begin="Tap a dimension." lines={undefined} picked={undefined} onPick={() => undefined} />,
   );
-  expect(screen.getByText('Nothing measured yet')).toBeTruthy();
+  expect(screen.getByText(gear.nothingMeasuredYet)).toBeTruthy();
 });
 
 test('lists candidates with size, starts and chance, best first, and none-of-these', () => {
@@ -34,9 +35,9 @@ test('lists candidates with size, starts and chance, best first, and none-of-the
   show(identification);
   const [first, second] = screen.getAllByRole('radio');
   expect(first?.textContent).toMatch(/^module 1, 1 start\d+ %/);
-  expect(second?.textContent).toMatch(/^module 1, 2 starts/);
+  expect(second?.textContent).toMatch(gear.module('1, 2 starts'));
   expect(first?.getAttribute('aria-checked')).toBe('true');
-  expect(screen.getByText('None of these')).toBeTruthy();
+  expect(screen.getByText(gear.noneOfThese)).toBeTruthy();
 });
 
 test('the picked one tells what the caliper should still find, and how far the readings are off', () => {
@@ -64,8 +65,8 @@ test('a spur gear is named by size, teeth and pressure angle, with every span it
   ];
   const { candidates } = identifyCylindrical(identifyInput.parse({ teeth: 25, measurements: { tipDiameterMm: caliper(26.95), spans } }));
   const [first] = candidates.map((each) => cylindricalLine(each, 'mm'));
-  expect(first?.title).toBe('module 1, 25 teeth, 20°');
-  expect(first?.detail).toMatch(/^Pitch diameter 25\.00 mm, /);
+  expect(first?.title).toBe(gear.module('1, 25 teeth, 20°'));
+  expect(first?.detail).toMatch(gear.pitchDiameter('25.00 mm', '', ''));
   expect(first?.expected).toEqual([
     expect.stringMatching(/^Over the tips, unworn: \d\d\.\d\d mm \(read [+−]0\.\d\d mm\)$/),
     expect.stringMatching(/^Root: .*\(not read\)$/),

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { Pressable, View } from 'react-native';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
@@ -22,17 +23,15 @@ export function CandidateList({ heading, begin, lines, noneOfThese = 0, picked, 
   if (!lines) {
     return (
       <Card tone="sunken">
-        <Text variant="strong">Nothing measured yet</Text>
+        <Text variant="strong">{t.nothingMeasuredYet}</Text>
         <Text>{begin}</Text>
       </Card>
     );
   }
   return (
-    <View className="gap-2" role="radiogroup" aria-label="Candidates">
+    <View className="gap-2" role="radiogroup" aria-label={t.candidates}>
       <Text variant="head">{heading}</Text>
-      {lines.length === 0 ? (
-        <Text>No standard gear reads like this. Look through the readings: one of them may be over another count, or of another gear.</Text>
-      ) : null}
+      {lines.length === 0 ? <Text>{t.noStandardGearReadsLike}</Text> : null}
       {lines.slice(0, SHOWN).map(({ key, title, probability, detail, expected }) => (
         <Pressable
           key={key}
@@ -54,9 +53,9 @@ export function CandidateList({ heading, begin, lines, noneOfThese = 0, picked, 
             : null}
         </Pressable>
       ))}
-      {lines.length > SHOWN ? <Text variant="soft">and {lines.length - SHOWN} less likely ones</Text> : null}
+      {lines.length > SHOWN ? <Text variant="soft">{t.andLessLikelyOnes(lines.length - SHOWN)}</Text> : null}
       <Card tone="sunken">
-        <Text variant="strong">None of these</Text>
+        <Text variant="strong">{t.noneOfThese}</Text>
         <Meter chance={noneOfThese} />
       </Card>
     </View>

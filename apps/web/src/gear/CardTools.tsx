@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import type { GearCard, GearState } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -13,15 +14,15 @@ export function CardTools({ jobId, card, gear }: { jobId: string; card: GearCard
       <View className="flex-row gap-2">
         <Button
           className="flex-1"
-          label="Lay another beside it"
+          label={t.layAnotherBesideIt}
           testID="compare"
           onPress={() => router.navigate(`/jobs/${jobId}/compare/${card.id}`)}
         />
-        <Button className="flex-1" label="Reckon ratios" testID="to-ratios" onPress={() => router.navigate(`/jobs/${jobId}/ratio`)} />
+        <Button className="flex-1" label={t.reckonRatios} testID="to-ratios" onPress={() => router.navigate(`/jobs/${jobId}/ratio`)} />
       </View>
       <Button
         variant="quiet"
-        label="Keep it on the donor shelf"
+        label={t.keepItOnTheDonor}
         testID="shelve"
         onPress={() => router.navigate(`/jobs/${jobId}/shelve/${card.id}`)}
       />

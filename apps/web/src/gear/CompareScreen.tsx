@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { comparable, type GearCard, type GearQuantity, type Piece, PIECES } from '@patient-badger/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -38,9 +39,9 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
   const rows = [...found.attributes, ...untouched].map((each) => compareLine(each, words, unit));
   return (
     <>
-      <Text variant="title">{card.name}, side by side</Text>
+      <Text variant="title">{t.sideBySide(card.name)}</Text>
       <Segments
-        label="Compare it with"
+        label={t.compareItWith}
         options={PIECES.map((each) => [each, PIECE_WORDS[each].choice] as const)}
         value={piece}
         onChange={setPiece}
@@ -48,14 +49,14 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
       {found.deciding ? (
         <Card tone="danger">
           <Text variant="danger" testID="compare-deciding">
-            Not the same: {compareLine({ name: found.deciding, state: 'differs' }, words, unit).name}
+            {t.notTheSame(compareLine({ name: found.deciding, state: 'differs' }, words, unit).name)}
           </Text>
         </Card>
       ) : null}
       <View className="flex-row gap-2">
         <Text variant="label" className="flex-1" />
         <Text variant="label" className="w-[104px] text-right">
-          This one
+          {t.thisOne}
         </Text>
         <Text variant="label" className="w-[104px] text-right">
           {PIECE_WORDS[piece].column}
@@ -67,7 +68,7 @@ function Comparing({ view, card }: { view: JobView; card: GearCard }) {
             <Text variant="strong" className="flex-1">
               {name}
             </Text>
-            <Cell label={`${name}, this one`} text={first} onPress={() => setAsked({ quantity, over })} testID={`first-${key}`} />
+            <Cell label={t.thisOneWithName(name)} text={first} onPress={() => setAsked({ quantity, over })} testID={`first-${key}`} />
             <Cell
               label={`${name}, ${PIECE_WORDS[piece].column}`}
               text={second}

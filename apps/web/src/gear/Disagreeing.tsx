@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { disagreement, formatLength, type GearQuantity, type GearReadings } from '@patient-badger/core';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Card } from '../design/Card.tsx';
@@ -17,13 +18,10 @@ export function Disagreeing({ readings, words }: { readings: GearReadings; words
     <Card tone="danger">
       {found.map(({ name, apart }) => (
         <Text key={name} variant="danger">
-          {name}: the readings lie {apart} apart.
+          {t.theReadingsLieApart(name, apart)}
         </Text>
       ))}
-      <Text>
-        More than the instrument errs. Their mean is used until the wrong one is taken back in the log. A bore that is oval reads like this
-        too.
-      </Text>
+      <Text>{t.moreThanTheInstrumentErrs}</Text>
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
 
@@ -8,7 +9,7 @@ export function FindParts({ jobId, gear, pick }: { jobId: string; gear: string; 
     <Button
       variant="primary"
       big
-      label="Find parts that fit"
+      label={t.findPartsThatFit}
       testID="find-parts"
       onPress={() => router.navigate(`/jobs/${jobId}/parts/${gear}?pick=${pick}`)}
     />

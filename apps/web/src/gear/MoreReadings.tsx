@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 
@@ -16,7 +17,7 @@ export const MoreReadings = <Quantity extends string>({ quantities, values, word
         key={quantity}
         className="flex-1"
         label={words[quantity].short}
-        detail={values[quantity] ?? 'measure'}
+        detail={values[quantity] ?? shared.measure}
         testID={`callout-${quantity}`}
         onPress={() => onPick(quantity)}
       />

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
@@ -6,21 +7,21 @@ import { Text } from '../design/Text.tsx';
 export function NextReading({ name, how, why, onPress }: { name: string; how: string; why: string; onPress: () => void }) {
   return (
     <Card tone="next">
-      <Text variant="label">Measure this next</Text>
+      <Text variant="label">{t.measureThisNext}</Text>
       <Text variant="head">{name}</Text>
       <Text>{how}</Text>
       <Text variant="soft">{why}</Text>
-      <Button label="Measure it" testID="measure-next" onPress={onPress} />
+      <Button label={t.measureIt} testID="measure-next" onPress={onPress} />
     </Card>
   );
 }
 
-export const tellsApart = (bits: number): string => `It tells the candidates apart best: ${bits.toFixed(1)} bits expected.`;
+export const tellsApart = (bits: number): string => t.itTellsTheCandidatesApart(bits.toFixed(1));
 
 /** Readings that cannot all be right. */
 export const Contradiction = ({ error }: { error: Error }) => (
   <Card tone="danger">
     <Text variant="danger">{error.message}</Text>
-    <Text>The readings are kept. Take the wrong one back in the log, or measure again.</Text>
+    <Text>{t.theReadingsAreKeptTake}</Text>
   </Card>
 );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import type { GearCard } from '@patient-badger/core';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
@@ -10,13 +11,8 @@ export function NoCardYet({ view, card }: { view: JobView; card: GearCard }) {
     <>
       <Text variant="title">{card.name}</Text>
       <Card tone="sunken">
-        <Text variant="strong">
-          The app has cards for worms and their wheels, spur and helical gears, their sectors and bevels, not yet for this one.
-        </Text>
-        <Text>
-          Take it by hand: teeth, diameter over the tips, face width, bore and its shape, hand of the helix. Compare the new part with the
-          old one before it goes in.
-        </Text>
+        <Text variant="strong">{t.theAppHasCardsFor}</Text>
+        <Text>{t.takeItByHandTeeth}</Text>
       </Card>
       <ByHand view={view} card={card} />
     </>

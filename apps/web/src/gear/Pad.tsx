@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import { INSTRUMENTS, LENGTH_UNITS } from '@patient-badger/core';
 import Delete from 'lucide-react-native/icons/delete';
 import { Pressable, View } from 'react-native';
@@ -34,11 +36,11 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
         {last ? (
           <Pressable
             role="button"
-            aria-label={`last: ${last}`}
+            aria-label={t.last(last)}
             className="min-h-[48px] justify-center px-2"
             onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}
           >
-            <Text variant="label">last: {last}</Text>
+            <Text variant="label">{t.last(last)}</Text>
           </Pressable>
         ) : null}
       </View>
@@ -64,7 +66,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
         <View className="w-[84px] gap-[6px]">
           <Pressable
             role="button"
-            aria-label="Delete"
+            aria-label={t.delete2}
             className="h-[54px] items-center justify-center rounded-md border-2 border-line active:opacity-70"
             onPress={remove}
           >
@@ -84,7 +86,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
         </View>
       </View>
       {words.kind === 'length' ? (
-        <View role="radiogroup" aria-label="Measured with" className="flex-row gap-[6px]">
+        <View role="radiogroup" aria-label={t.measuredWith} className="flex-row gap-[6px]">
           {LENGTH_TOOLS.map((id) => (
             <Choice
               key={id}
@@ -98,11 +100,11 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
         </View>
       ) : null}
       {caliper && words.kind === 'length' && tool.id === 'digitalCaliper' ? (
-        <Button label="From the caliper" testID="from-caliper" onPress={() => void fromCaliper()} />
+        <Button label={t.fromTheCaliper} testID="from-caliper" onPress={() => void fromCaliper()} />
       ) : null}
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="Close" onPress={onClose} />
-        <Button className="flex-[2]" variant="primary" label="Keep the reading" testID="keep-reading" onPress={keep} />
+        <Button className="flex-1" label={shared.close} onPress={onClose} />
+        <Button className="flex-[2]" variant="primary" label={shared.keepTheReading} testID="keep-reading" onPress={keep} />
       </View>
     </View>
   );

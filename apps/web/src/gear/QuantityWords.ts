@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearQuantity } from '@patient-badger/core';
 
 /** A dimension in words of the bench, and how it is taken. */
@@ -18,17 +20,17 @@ export type KindWords = Readonly<Partial<Record<GearQuantity, QuantityWords>>>;
 /** Dimensions that are taken alike off gears of several kinds. */
 export const COMMON_WORDS = {
   teeth: {
-    name: 'Teeth',
-    short: 'Teeth',
-    how: 'Mark one tooth and count round to it. Count the missing ones too.',
+    name: shared.teeth,
+    short: shared.teeth,
+    how: t.markOneToothAndCount,
     kind: 'count',
-    within: { least: 4, most: 500, else: 'Teeth are counted: a whole number, 4 to 500.' },
+    within: { least: 4, most: 500, else: t.teethAreCountedAWhole },
   },
   boreDiameterMm: {
-    name: 'Bore',
-    short: 'Bore',
-    how: 'Inside jaws; turn by a quarter and measure again: a worn bore is oval.',
+    name: shared.bore,
+    short: shared.bore,
+    how: t.insideJawsTurnByA,
     kind: 'length',
   },
-  faceWidthMm: { name: 'Face width', short: 'Face width', how: 'Along the teeth, face to face.', kind: 'length' },
+  faceWidthMm: { name: shared.faceWidth, short: shared.faceWidth, how: t.alongTheTeethFaceTo, kind: 'length' },
 } as const satisfies KindWords;

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { formatLength, type GearCard, type GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { lengthUnit } from '../preferences/preferences.ts';
@@ -14,7 +15,7 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
   const unit = lengthUnit.use();
   if (open) return <SeatForm jobId={jobId} card={card} gear={gear} onClose={() => setOpen(false)} />;
   if (!gear.seat)
-    return <Button label="Its seat on the shaft" detail="Round, D, square, key, spline" testID="open-seat" onPress={() => setOpen(true)} />;
+    return <Button label={t.itsSeatOnTheShaft} detail={t.roundDSquareKeySpline} testID="open-seat" onPress={() => setOpen(true)} />;
   const { kind: _, gear: __, ...question } = gear.seat;
   const worked = runOperation('fit.bore', question);
   const { bore, shaft } = question;
@@ -27,7 +28,7 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
       : null;
   return (
     <Card tone={worked.ok && worked.output.verdict !== 'replace' ? 'plain' : 'danger'}>
-      <Text variant="label">Seat on the shaft: {SEAT_WORDS[question.shape]}</Text>
+      <Text variant="label">{t.seatOnTheShaftWithValue(SEAT_WORDS[question.shape])}</Text>
       {worked.ok ? (
         <>
           <Text variant="head" testID="seat-verdict">
@@ -38,24 +39,24 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
           ))}
           {worked.output.clearanceMm ? (
             <Text variant="soft">
-              Bore {worked.output.clearanceMm.value < 0 ? 'tighter' : 'wider'} by{' '}
-              {formatLength(Math.abs(worked.output.clearanceMm.value), unit)} ± {formatLength(worked.output.clearanceMm.plusMinus, unit)}
-              {fit?.ok && fit.output.nearest
-                ? `; nearest fit ${fit.output.nearest.hole}/${fit.output.nearest.shaft}: ${fit.output.nearest.use}`
-                : ''}
-              .
+              {t.boreBy(
+                worked.output.clearanceMm.value < 0 ? t.tighter : t.wider,
+                formatLength(Math.abs(worked.output.clearanceMm.value), unit),
+                formatLength(worked.output.clearanceMm.plusMinus, unit),
+                fit?.ok && fit.output.nearest
+                  ? t.nearestFit(fit.output.nearest.hole, fit.output.nearest.shaft, fit.output.nearest.use)
+                  : '',
+              )}
             </Text>
           ) : null}
           {worked.output.standardKey ? (
-            <Text variant="soft">
-              The usual key for this shaft: {worked.output.standardKey.widthMm} × {worked.output.standardKey.heightMm} mm.
-            </Text>
+            <Text variant="soft">{t.theUsualKeyForThis(worked.output.standardKey.widthMm, worked.output.standardKey.heightMm)}</Text>
           ) : null}
         </>
       ) : (
         <Text variant="danger">{worked.sentence}</Text>
       )}
-      <Button variant="quiet" label="Measure the seat again" onPress={() => setOpen(true)} />
+      <Button variant="quiet" label={t.measureTheSeatAgain} onPress={() => setOpen(true)} />
     </Card>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import {
   INSTRUMENTS,
   parseReading,
@@ -36,8 +38,8 @@ export function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: 
   };
   return (
     <Card tone="next">
-      <Text variant="head">Seat on the shaft</Text>
-      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="Shape of the seat">
+      <Text variant="head">{t.seatOnTheShaft}</Text>
+      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label={t.shapeOfTheSeat}>
         {SEAT_SHAPES.map((seatShape) => (
           <Button
             key={seatShape}
@@ -67,14 +69,11 @@ export function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: 
           ))}
         </View>
       ))}
-      <Text variant="soft">
-        ± {tool.plusMinus} mm: {INSTRUMENTS[tool.id as keyof typeof INSTRUMENTS].name}. Turn by a quarter and keep the widest: a worn bore
-        is oval.
-      </Text>
+      <Text variant="soft">{t.mmTurnByAQuarter(tool.plusMinus, INSTRUMENTS[tool.id as keyof typeof INSTRUMENTS].name)}</Text>
       {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="Close" onPress={onClose} />
-        <Button className="flex-[2]" variant="primary" label="Keep it" testID="keep-seat" onPress={() => void keep()} />
+        <Button className="flex-1" label={shared.close} onPress={onClose} />
+        <Button className="flex-[2]" variant="primary" label={shared.keepIt} testID="keep-seat" onPress={() => void keep()} />
       </View>
     </Card>
   );
@@ -97,9 +96,9 @@ export function readSides(
       const text = typed[`${side}.${place}`]?.trim();
       if (!text) continue;
       const value = parseReading(text);
-      if (value === null || !(value > 0)) return { wrong: `${names[i]}: that is not one number. Type it like 12.05 or 1/2.` };
+      if (value === null || !(value > 0)) return { wrong: t.thatIsNotOneNumberType(names[i] ?? '') };
       sides[side][place] = { value: toMm(value, unit), plusMinus };
     }
   }
-  return Object.keys({ ...sides.bore, ...sides.shaft }).length === 0 ? { wrong: 'Measure at least one of them.' } : sides;
+  return Object.keys({ ...sides.bore, ...sides.shaft }).length === 0 ? { wrong: t.measureAtLeastOneOf } : sides;
 }

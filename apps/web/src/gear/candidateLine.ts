@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { formatLength, type LengthUnit } from '@patient-badger/core';
 
 /** A candidate in words. */
@@ -16,7 +17,7 @@ export const signed = (value: number) => `${value >= 0 ? '+' : '−'}${Math.abs(
 
 /** The size as it is written on a drawing. */
 export const sizeText = ({ system, size }: { readonly system: 'module' | 'diametralPitch'; readonly size: number }): string =>
-  system === 'module' ? `module ${size}` : `${size} DP`;
+  system === 'module' ? t.module(size) : `${size} DP`;
 
 interface ExpectedReading {
   readonly name: string;
@@ -27,7 +28,7 @@ interface ExpectedReading {
 
 /** @example 'Root: 15.50 mm (read −0.04 mm)' */
 export function expectation({ name, value, residual }: ExpectedReading, unit: LengthUnit): string {
-  return `${name}: ${formatLength(value, unit)}${residual === undefined ? ' (not read)' : ` (read ${signed(residual)} mm)`}`;
+  return `${name}: ${formatLength(value, unit)}${residual === undefined ? t.notRead : t.readMm(signed(residual))}`;
 }
 
 type Figures = Readonly<Record<string, number>>;

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import { formatLength, type Comparison, type GearQuantity, type LengthUnit } from '@patient-badger/core';
 import type { KindWords } from './QuantityWords.ts';
 const NOT_READ = 'measure';
@@ -13,16 +15,16 @@ export function compareLine(
   const show = (value: number) => (kind === 'length' ? formatLength(value, unit) : `${value}${kind === 'angle' ? '°' : ''}`);
   const off = difference === undefined ? '' : `${show(Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`;
   const verdicts = {
-    same: 'The same, as far as the readings go',
-    differs: kind === 'count' ? `Not the same count: ${off}` : `Differs: ${off}`,
-    tooCloseToTell: `${off}, with ± ${plusMinus === undefined ? '' : show(plusMinus)}: measure both again`,
-    notRead: first === undefined && second === undefined ? 'Not measured' : 'Measured on one only',
+    same: t.theSameAsFarAs,
+    differs: kind === 'count' ? t.notTheSameCount(off) : t.differs(off),
+    tooCloseToTell: t.withMeasureBothAgain(off, plusMinus === undefined ? '' : show(plusMinus)),
+    notRead: first === undefined && second === undefined ? t.notMeasured : t.measuredOnOneOnly,
   };
   return {
     key,
     quantity,
     over: over === undefined ? undefined : Number(over),
-    name: `${words[quantity]?.short ?? quantity}${over === undefined ? '' : ` over ${over}`}`,
+    name: `${words[quantity]?.short ?? quantity}${over === undefined ? '' : shared.over(over)}`,
     first: first === undefined ? NOT_READ : show(first),
     second: second === undefined ? NOT_READ : show(second),
     verdict: verdicts[state],

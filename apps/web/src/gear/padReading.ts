@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { INSTRUMENTS, toMm, type InstrumentId, type LengthUnit } from '@patient-badger/core';
 import type { QuantityWords } from './QuantityWords.ts';
 
@@ -26,10 +27,9 @@ interface PadInput {
 /** Why a number cannot be a reading of this kind; null where it can. */
 export function whatIsWrong({ typed, value, unit }: PadInput, { kind, within }: Pick<QuantityWords, 'kind' | 'within'>): string | null {
   if (value === null) return null;
-  if (kind === 'length' && unit !== 'inch' && typed.includes('/')) return 'Fractions are inches: press “in”, or type it as a decimal.';
-  if (!(value > 0)) return 'That must be more than zero.';
-  if (kind === 'length' && toMm(value, unit) > LARGEST_MM)
-    return `That would be ${(toMm(value, unit) / 1000).toFixed(2)} m. Is the unit right?`;
+  if (kind === 'length' && unit !== 'inch' && typed.includes('/')) return t.fractionsAreInchesPressIn;
+  if (!(value > 0)) return t.thatMustBeMoreThan;
+  if (kind === 'length' && toMm(value, unit) > LARGEST_MM) return t.thatWouldBeMIs((toMm(value, unit) / 1000).toFixed(2));
   const whole = kind !== 'count' || Number.isInteger(value);
   if (within && (!whole || value < within.least || value > within.most)) return within.else;
   return null;

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { parseReading, toMm, trueValue, type InstrumentId, type InstrumentReading, type Measurement } from '@patient-badger/core';
 import { useState } from 'react';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
@@ -35,7 +36,7 @@ export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
   const keep = () => {
     const value = parseReading(typed);
     const wrong = whatIsWrong({ typed, value, unit }, words);
-    if (value === null || wrong) return setProblem(wrong ?? 'That is not one number. Type it like 18.05 or 11/16.');
+    if (value === null || wrong) return setProblem(wrong ?? t.thatIsNotOneNumber);
     const length = words.kind === 'length';
     onKeep({
       reading: { value: length ? toMm(value, unit) : value, plusMinus: tool.plusMinus },
@@ -54,7 +55,7 @@ export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
       if (!shown) return;
       setTyped(String(Number((trueValue(shown) * (unit === 'thou' ? 1000 : 1)).toFixed(unit === 'inch' ? 4 : 2))));
       const { atRest = 0 } = shown;
-      setProblem(atRest === 0 ? null : `The jaws stood at ${atRest} ${shown.unit} when shut; that is taken off.`);
+      setProblem(atRest === 0 ? null : t.theJawsStoodAtWhen(atRest, shown.unit));
     } catch (error) {
       setProblem(messageOf(error));
     }

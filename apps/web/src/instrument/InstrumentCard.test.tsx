@@ -1,3 +1,6 @@
+import { t as instrumentWords } from '@patient-badger/wording/instrument';
+import { t as prove } from '@patient-badger/wording/prove';
+import { t as setup } from '@patient-badger/wording/setup';
 import type { InstrumentReading } from '@patient-badger/core';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { InstrumentCard } from './InstrumentCard.tsx';
@@ -28,7 +31,7 @@ function show() {
       jobId={JOB}
       look="rim-play"
       kind="dialIndicator"
-      resultOf={({ value }) => (value < 10 ? 'Within' : 'Too much')}
+      resultOf={({ value }) => (value < 10 ? prove.within : 'Too much')}
       onTake={(reading) => taken.push(reading)}
     />,
   );
@@ -43,7 +46,7 @@ test('a reading is shown with its ± and what it means, and taken only when told
   await screen.findByText('12.3°');
   expect(screen.getByText('± 0.2°')).toBeTruthy();
   expect(taken).toEqual([]);
-  fireEvent.click(screen.getByText('Take it: Too much'));
+  fireEvent.click(screen.getByText(instrumentWords.takeIt('Too much')));
   expect(taken).toMatchObject([{ value: 12.3, unit: 'deg' }]);
 });
 
@@ -63,27 +66,27 @@ test('a display that did not stand at nought is said so; set to nought it is rea
   show();
   press();
   await screen.findByText('12.3°');
-  fireEvent.click(screen.getByText('Set it to nought and read again'));
+  fireEvent.click(screen.getByText(instrumentWords.setItToNoughtAnd));
   await waitFor(() => expect(asked).toHaveLength(2));
   expect([asked[0]?.zeroed, asked[1]?.zeroed, asked[1]?.look]).toEqual([false, true, 'rim-play']);
-  await waitFor(() => expect(screen.queryByText('Set it to nought and read again')).toBeNull());
+  await waitFor(() => expect(screen.queryByText(instrumentWords.setItToNoughtAnd)).toBeNull());
 });
 
 test('a figure read by eye is typed in, with a comma or a point; what is no figure is said so', () => {
   const taken: InstrumentReading[] = [];
   render(
     <TypedFigure
-      quantity="Play at the rim"
+      quantity={setup.playAtTheRim}
       unit="deg"
-      resultOf={(value) => (value < 10 ? 'Within' : 'Too much')}
+      resultOf={(value) => (value < 10 ? prove.within : 'Too much')}
       onTake={(reading) => taken.push(reading)}
     />,
   );
   const field = screen.getByLabelText('Play at the rim, in °');
   fireEvent.change(field, { target: { value: 'lots' } });
-  expect(screen.getByText('That is no figure that can be read there. Type it like 0.35, without a sign.')).toBeTruthy();
+  expect(screen.getByText(instrumentWords.thatIsNoFigureThat)).toBeTruthy();
   expect(screen.queryByTestId('take-typed')).toBeNull();
   fireEvent.change(field, { target: { value: '7,5' } });
-  fireEvent.click(screen.getByText('Take it: Within'));
+  fireEvent.click(screen.getByText(instrumentWords.takeIt(prove.within)));
   expect(taken).toEqual([{ instrument: 'eye', value: 7.5, unit: 'deg' }]);
 });

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/instrument';
 import type { InstrumentKind, InstrumentReading } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -34,8 +35,8 @@ export function InstrumentCard({ jobId, look, kind, sound, resultOf, onTake }: P
       <Button
         big
         disabled={busy}
-        label={busy ? `Reading the ${instrument.name} …` : `Read the ${instrument.name}`}
-        detail={sound === undefined ? undefined : `A sound one: ${sound}`}
+        label={busy ? t.readingThe(instrument.name) : t.readThe(instrument.name)}
+        detail={sound === undefined ? undefined : t.aSoundOne(sound)}
         testID={`read-${kind}`}
         onPress={() => ask(zeroed)}
       />
@@ -50,14 +51,12 @@ export function InstrumentCard({ jobId, look, kind, sound, resultOf, onTake }: P
           </View>
           {Math.abs(atRest) > Math.max(3 * plusMinus, 0.01) ? (
             <View className="gap-2">
-              <Text variant="soft">
-                The display stood at {figureText(atRest, unit, plusMinus)} before anything moved. That is taken off above.
-              </Text>
-              <Button label="Set it to nought and read again" onPress={() => ask(true)} />
+              <Text variant="soft">{t.theDisplayStoodAtBefore(figureText(atRest, unit, plusMinus))}</Text>
+              <Button label={t.setItToNoughtAnd} onPress={() => ask(true)} />
             </View>
           ) : null}
-          {reading.putIn === 0 ? <Text>The drive stalls: nothing goes in.</Text> : null}
-          <Button variant="primary" label={`Take it: ${resultOf(reading)}`} testID="take-reading" onPress={() => onTake(reading)} />
+          {reading.putIn === 0 ? <Text>{t.theDriveStallsNothingGoes}</Text> : null}
+          <Button variant="primary" label={t.takeIt(resultOf(reading))} testID="take-reading" onPress={() => onTake(reading)} />
         </View>
       ) : null}
     </Card>

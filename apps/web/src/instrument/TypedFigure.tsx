@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/instrument';
 import type { InstrumentReading } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -26,11 +27,11 @@ export function TypedFigure({ quantity, unit, resultOf, onTake }: Props) {
         inputMode="decimal"
         value={typed}
         onChangeText={setTyped}
-        problem={given && !usable ? 'That is no figure that can be read there. Type it like 0.35, without a sign.' : undefined}
+        problem={given && !usable ? t.thatIsNoFigureThat : undefined}
         testID="typed-figure"
       />
       {usable ? (
-        <Button label={`Take it: ${resultOf(value)}`} testID="take-typed" onPress={() => onTake({ instrument: 'eye', value, unit })} />
+        <Button label={t.takeIt(resultOf(value))} testID="take-typed" onPress={() => onTake({ instrument: 'eye', value, unit })} />
       ) : null}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/instrument';
 import type { InstrumentKind, InstrumentReading } from '@patient-badger/core';
 import { instrumentAnswer, type InstrumentQuestion } from '@patient-badger/contract';
 import { call } from '../data/api.ts';
@@ -16,12 +17,12 @@ export interface Instrument {
 }
 
 export const INSTRUMENT_NAMES: Readonly<Record<InstrumentKind | 'eye', string>> = {
-  drillBench: 'drill bench',
-  faultCodeReader: 'fault-code reader',
+  drillBench: t.drillBench,
+  faultCodeReader: t.faultCodeReader,
   caliper: 'caliper',
-  dialIndicator: 'dial indicator',
-  roadSpeedReference: 'road-speed reference',
-  camera: 'bench camera',
+  dialIndicator: t.dialIndicator,
+  roadSpeedReference: t.roadSpeedReference,
+  camera: t.benchCamera,
   eye: 'eye',
 };
 
@@ -34,7 +35,7 @@ export function instrumentOn(jobId: string, kind: InstrumentKind): Instrument {
     name: INSTRUMENT_NAMES[kind],
     read: async (aim) => {
       const { reading } = await ask(jobId, kind, aim);
-      if (!reading) throw new Error('The instrument shows nothing.');
+      if (!reading) throw new Error(t.theInstrumentShowsNothing);
       return reading;
     },
   };
@@ -43,7 +44,7 @@ export function instrumentOn(jobId: string, kind: InstrumentKind): Instrument {
 /** A picture from the bench camera, as a file to keep. */
 export async function cameraPicture(jobId: string, at: Pick<Aim, 'look' | 'gear'>): Promise<Blob> {
   const { picture } = await ask(jobId, 'camera', at);
-  if (!picture) throw new Error('The camera shows nothing.');
+  if (!picture) throw new Error(t.theCameraShowsNothing);
   const bytes = Uint8Array.from(atob(picture.split(',')[1] ?? ''), (sign) => sign.charCodeAt(0));
   return new Blob([bytes], { type: 'image/png' });
 }

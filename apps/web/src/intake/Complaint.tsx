@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/intake';
+import { t as shared } from '@patient-badger/wording/shared';
 import { AT_SERVICE, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
@@ -39,7 +41,7 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
     mean(stands ? [...others, complaint] : others);
   };
   const start = async () => {
-    if (words.trim() === '') return setProblem('Write what the owner says, or press one of the sentences.');
+    if (words.trim() === '') return setProblem(t.writeWhatTheOwnerSays);
     const jobId = newJobId();
     try {
       await record(jobId, {
@@ -65,11 +67,11 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       foot={
         <>
           {problem ? <Text variant="danger">{problem}</Text> : null}
-          <Button variant="primary" big label="Start the job" testID="start-job" onPress={() => void start()} />
+          <Button variant="primary" big label={t.startTheJob} testID="start-job" onPress={() => void start()} />
         </>
       }
     >
-      <Field label="What does the owner say?" value={words} onChangeText={setWords} multiline numberOfLines={3} />
+      <Field label={t.whatDoesTheOwnerSay} value={words} onChangeText={setWords} multiline numberOfLines={3} />
       <Meaning pack={pack} words={words} said={said} onMean={mean} />
       <FoundAtService
         pack={pack}
@@ -97,14 +99,14 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
           )}
       </View>
       <Card>
-        <Text variant="head">What is known of it</Text>
-        <Text variant="soft">Leave out what you do not know.</Text>
+        <Text variant="head">{t.whatIsKnownOfIt}</Text>
+        <Text variant="soft">{t.leaveOutWhatYouDo}</Text>
         {pack.variants.length > 0 ? <Question question={variantQuestion(pack)} facts={facts} onChange={setFacts} /> : null}
         {pack.questions.map((question) => (
           <Question key={question.fact} question={question} facts={facts} onChange={setFacts} />
         ))}
       </Card>
-      <Button variant="quiet" label="Another machine" onPress={onOther} />
+      <Button variant="quiet" label={shared.anotherMachine} onPress={onOther} />
     </Screen>
   );
 }
@@ -121,18 +123,18 @@ function Meaning({ pack, words, said, onMean }: MeaningProps) {
   if (said.length > 0) {
     return (
       <Card tone="sunken">
-        <Text variant="label">{said.length > 1 ? 'Taken as all of these' : 'Taken as'}</Text>
+        <Text variant="label">{said.length > 1 ? t.takenAsAllOfThese : t.takenAs}</Text>
         {said.map((complaint) => (
           <View key={complaint.id} className="gap-1">
             <Text variant="strong">{complaint.says[0]}</Text>
             <Button
               variant="quiet"
-              label={said.length > 1 ? `Not “${complaint.says[0]}”` : 'It does not mean that'}
+              label={said.length > 1 ? t.not(complaint.says[0] ?? '') : t.itDoesNotMeanThat}
               onPress={() => onMean(said.filter(({ id }) => id !== complaint.id))}
             />
           </View>
         ))}
-        <Text variant="soft">It makes some faults likelier from the start; the trail says which.</Text>
+        <Text variant="soft">{t.itMakesSomeFaultsLikelier}</Text>
       </Card>
     );
   }
@@ -144,12 +146,12 @@ function Meaning({ pack, words, said, onMean }: MeaningProps) {
   return (
     <View className="gap-2">
       {meant.map(({ found, says }) => (
-        <Button key={found.id} label={`Does it mean: ${says}?`} onPress={() => onMean([found])} />
+        <Button key={found.id} label={t.doesItMean(says)} onPress={() => onMean([found])} />
       ))}
       {meant.length > 1 ? (
-        <Button label="It means all of these" testID="mean-all" onPress={() => onMean(meant.map(({ found }) => found))} />
+        <Button label={t.itMeansAllOfThese} testID="mean-all" onPress={() => onMean(meant.map(({ found }) => found))} />
       ) : null}
-      <Text variant="soft">Press what is meant. If nothing is, the words are kept and move nothing.</Text>
+      <Text variant="soft">{t.pressWhatIsMeantIf}</Text>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/intake';
 import type { Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,12 +20,12 @@ export function FoundAtService({ pack, find, onFind }: Props) {
   const [open, setOpen] = useState(false);
   if (pack.finds.length === 0) return null;
   if (!open && !find) {
-    return <Button label="Nobody complains: found at the service" testID="at-service" onPress={() => setOpen(true)} />;
+    return <Button label={t.nobodyComplainsFoundAtThe} testID="at-service" onPress={() => setOpen(true)} />;
   }
   return (
     <Card>
-      <Text variant="head">Found at the service</Text>
-      <Text variant="soft">It is kept as the first look, and tracing starts from it.</Text>
+      <Text variant="head">{t.foundAtTheService}</Text>
+      <Text variant="soft">{t.itIsKeptAsThe}</Text>
       <View className="gap-2">
         {pack.finds.map((possible) => {
           const result = resultName(pack, possible.look, possible.result);

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/intake';
+import { t as shared } from '@patient-badger/wording/shared';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { machineDraft, type MachineDraft } from '@patient-badger/contract';
 import { useState } from 'react';
@@ -17,10 +19,10 @@ const form = machineDraft.omit({ id: true });
 type Form = z.input<typeof form>;
 
 const FIELDS = [
-  ['label', 'What you call it'],
-  ['owner', 'Owner'],
-  ['contact', 'How to reach them'],
-  ['serial', 'Serial plate'],
+  ['label', shared.whatYouCallIt],
+  ['owner', shared.owner],
+  ['contact', shared.howToReachThem],
+  ['serial', shared.serialPlate],
 ] as const;
 
 interface Props {
@@ -66,7 +68,7 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
         />
       ))}
       <Card>
-        <Text variant="head">Kind of chain</Text>
+        <Text variant="head">{shared.kindOfChain}</Text>
         <FamilyChoice
           families={families}
           chosen={family}
@@ -75,11 +77,11 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
             setValue('modelId', null);
           }}
         />
-        {errors.family ? <Text variant="danger">Choose what kind of chain it has: type what it is or what it does wrong.</Text> : null}
+        {errors.family ? <Text variant="danger">{t.chooseWhatKindOfChain}</Text> : null}
       </Card>
       {ofFamily.length === 0 ? null : (
         <Card>
-          <Text variant="head">Model, if it is one of these</Text>
+          <Text variant="head">{t.modelIfItIsOne}</Text>
           <ModelChoice
             models={ofFamily}
             chosen={modelId}
@@ -89,8 +91,8 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
         </Card>
       )}
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button variant="primary" big label="Write it down" onPress={() => void add()} />
-      <Button variant="quiet" label="Back to the list" onPress={onCancel} />
+      <Button variant="primary" big label={shared.writeItDown} onPress={() => void add()} />
+      <Button variant="quiet" label={t.backToTheList} onPress={onCancel} />
     </>
   );
 }

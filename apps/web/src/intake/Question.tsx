@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/intake';
 import { type Facts, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,8 +23,8 @@ export function Question({ question: { fact, ask, kind, choices }, facts, onChan
   const options =
     kind === 'yesNo'
       ? [
-          { is: true, name: 'Yes' },
-          { is: false, name: 'No' },
+          { is: true, name: t.yes },
+          { is: false, name: t.no },
         ]
       : choices;
   return (
@@ -56,7 +57,7 @@ export function NumberQuestion({ ask, value, put }: { ask: string; value: number
       label={ask}
       inputMode="decimal"
       value={text}
-      problem={wrong ? 'Give a number, or leave it empty.' : undefined}
+      problem={wrong ? t.giveANumberOrLeave : undefined}
       onChangeText={(next) => {
         setText(next);
         const number = typedNumber(next);

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/intake';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
@@ -22,7 +24,7 @@ export function TakeInScreen() {
   const pack = machine && packOf(machine.family, machine.modelId);
   if (machine && pack) return <Complaint machine={machine} pack={pack} onOther={() => setMachine(null)} />;
   return (
-    <Screen title="Take in a machine" back="/">
+    <Screen title={shared.takeInAMachine} back="/">
       {adding ? (
         <NewMachine family={family} onAdded={setMachine} onCancel={() => setAdding(false)} />
       ) : (
@@ -47,8 +49,8 @@ function Choose({ family, onChoose, onAdd }: ChooseProps) {
   const found = machines.data?.machines;
   return (
     <>
-      <Field label="Find it by name, owner, model, kind or serial plate" value={sought} onChangeText={setSought} />
-      <Button label="It is not on the list: write it down" onPress={onAdd} />
+      <Field label={t.findItByNameOwner} value={sought} onChangeText={setSought} />
+      <Button label={t.itIsNotOnThe} onPress={onAdd} />
       {found?.map((machine) => (
         <Button
           key={machine.id}
@@ -58,13 +60,13 @@ function Choose({ family, onChoose, onAdd }: ChooseProps) {
           onPress={() => onChoose(machine)}
         />
       ))}
-      {machines.data?.more ? <Text variant="soft">There are more: another word of its name or owner narrows it down.</Text> : null}
+      {machines.data?.more ? <Text variant="soft">{t.thereAreMoreAnotherWord}</Text> : null}
       {found?.length === 0 ? (
         <Card tone="sunken">
-          <Text>{sought ? `No machine here matches “${sought}”.` : 'No machine is on record yet.'}</Text>
+          <Text>{sought ? t.noMachineHereMatches(sought) : shared.noMachineIsOnRecord}</Text>
         </Card>
       ) : null}
-      {found ? null : <Text variant="soft">{machines.error?.message ?? 'Fetching the machines …'}</Text>}
+      {found ? null : <Text variant="soft">{machines.error?.message ?? shared.fetchingTheMachines}</Text>}
     </>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { dimensionsOf, PLAIN_TYPES, type PlainType } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -17,15 +19,7 @@ import { NO_ITEM, readItem, type ReadItem, type TypedItem } from './readItem.ts'
 /** A part that is no gear written down in a line, or taken out of the catalogue by its dimensions. */
 export function AddItem({ view }: { view: JobView }) {
   const [open, setOpen] = useState(false);
-  if (!open)
-    return (
-      <Button
-        label="Add a part"
-        detail="Bearing, seal, pin, a whole unit, a tin of sealant"
-        testID="add-item"
-        onPress={() => setOpen(true)}
-      />
-    );
+  if (!open) return <Button label={t.addAPart} detail={t.bearingSealPinAWhole} testID="add-item" onPress={() => setOpen(true)} />;
   return <Form view={view} onDone={() => setOpen(false)} />;
 }
 
@@ -54,9 +48,9 @@ function Form({ view, onDone }: { view: JobView; onDone: () => void }) {
   );
   return (
     <Card tone="next">
-      <Text variant="head">Add a part</Text>
-      {field('name', 'What it is')}
-      <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
+      <Text variant="head">{t.addAPart}</Text>
+      {field('name', shared.whatItIs)}
+      <View role="radiogroup" aria-label={shared.kind} className="flex-row flex-wrap gap-2">
         {PLAIN_TYPES.map((plainType) => (
           <Button
             key={plainType}
@@ -71,25 +65,25 @@ function Form({ view, onDone }: { view: JobView; onDone: () => void }) {
       {typed.type ? <Sizes type={typed.type} typed={typed} problems={problems} onChange={(sizes) => change({ sizes })} /> : null}
       {typed.type ? <FromCatalogue view={view} typed={typed} onDone={onDone} /> : null}
       <Segments
-        label="Where it comes from"
+        label={t.whereItComesFrom}
         options={[
-          ['ordered', 'Ordered'],
-          ['inHand', 'From the shop'],
-          ['needed', 'Needed'],
+          ['ordered', shared.ordered],
+          ['inHand', shared.fromTheShop],
+          ['needed', shared.needed],
         ]}
         value={typed.state}
         onChange={(state) => change({ state })}
       />
       <View className="flex-row flex-wrap gap-2">
-        {field('count', 'How many', { inputMode: 'numeric' })}
-        {field('price', 'Price of one', { inputMode: 'decimal' })}
+        {field('count', shared.howMany, { inputMode: 'numeric' })}
+        {field('price', t.priceOfOne, { inputMode: 'decimal' })}
       </View>
       <View className="flex-row flex-wrap gap-2">
-        {typed.state === 'ordered' ? field('supplier', 'From whom') : null}
-        {field('partNumber', 'Its number, if it has one')}
+        {typed.state === 'ordered' ? field('supplier', shared.fromWhom) : null}
+        {field('partNumber', t.itsNumberIfItHas)}
       </View>
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <FormFoot label="Write it down" testID="keep-item" onKeep={() => void keep()} onClose={onDone} />
+      <FormFoot label={shared.writeItDown} testID="keep-item" onKeep={() => void keep()} onClose={onDone} />
     </Card>
   );
 }
@@ -106,7 +100,7 @@ function Sizes({ type, typed: { sizes }, problems, onChange }: SizesProps) {
   if (asked.length === 0) return null;
   return (
     <>
-      <Text variant="soft">What you know of it: it is measured against that when it comes.</Text>
+      <Text variant="soft">{t.whatYouKnowOfIt}</Text>
       <Figures
         typed={sizes}
         fields={asked.map((name) => [name, `${attributeName(name)}${name.endsWith('Mm') ? ', mm' : ''}`] as const)}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/items';
 import { jobBill, type BillLine } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
@@ -16,35 +17,33 @@ export function BillCard({ view: { state, pack } }: { view: JobView }) {
   const rate = money(shop?.rateMinor ?? 0, currency);
   return (
     <Card tone="sunken" testID="bill">
-      <Text variant="head">What it comes to</Text>
-      {bill.lines.length === 0 ? <Text variant="soft">No part yet.</Text> : null}
+      <Text variant="head">{t.whatItComesTo}</Text>
+      {bill.lines.length === 0 ? <Text variant="soft">{t.noPartYet}</Text> : null}
       {bill.lines.map((line) => (
         <Line
           key={line.id}
           name={lineText(line)}
-          sum={line.eachMinor === null ? 'no price' : money(line.count * line.eachMinor, currency)}
+          sum={line.eachMinor === null ? t.noPrice : money(line.count * line.eachMinor, currency)}
         />
       ))}
       <Line
-        name={`Work: ${minutesText(bill.minutes)} at ${rate} an hour`}
+        name={t.workAtAnHour(minutesText(bill.minutes), rate)}
         under={whoseMinutes(bill.minutesNoted, state.closed !== null)}
         sum={money(bill.labourMinor, currency)}
       />
       <View className="border-t-2 border-line pt-2">
-        <Line name="Together" sum={money(bill.totalMinor, currency)} strong />
+        <Line name={t.together} sum={money(bill.totalMinor, currency)} strong />
       </View>
       {bill.unpriced > 0 ? (
-        <Text variant="danger">
-          {bill.unpriced === 1 ? 'One part has no price' : `${bill.unpriced} parts have no price`}: the sum is short by that.
-        </Text>
+        <Text variant="danger">{t.theSumIsShortBy(bill.unpriced === 1 ? t.onePartHasNoPrice : t.partsHaveNoPrice(bill.unpriced))}</Text>
       ) : null}
     </Card>
   );
 }
 
 const whoseMinutes = (noted: boolean, isClosed: boolean): string => {
-  if (noted) return 'minutes as written down';
-  return `minutes as the family reckons for what was done${isClosed ? '' : '; write down your own below'}`;
+  if (noted) return t.minutesAsWrittenDown;
+  return t.minutesAsTheFamilyReckons(isClosed ? '' : t.writeDownYourOwnBelow);
 };
 
 const lineText = ({ name, count, partNumber, state }: BillLine) =>

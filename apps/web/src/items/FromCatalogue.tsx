@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { partMatch, type Part } from '@patient-badger/contract';
 import type { PartAttributes } from '@patient-badger/core';
 import { useQuery } from '@tanstack/react-query';
@@ -45,12 +47,12 @@ export function FromCatalogue({ view, typed, onDone }: { view: JobView; typed: T
     });
     if (made) onDone();
   };
-  if (!open) return <Button variant="quiet" label="Look in the catalogue" testID="item-catalogue" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="quiet" label={t.lookInTheCatalogue} testID="item-catalogue" onPress={() => setOpen(true)} />;
   return (
     <>
-      {query.isPending ? <Text variant="soft">Looking …</Text> : null}
+      {query.isPending ? <Text variant="soft">{shared.looking}</Text> : null}
       {query.error ? <Text variant="danger">{query.error.message}</Text> : null}
-      {query.data?.length === 0 ? <Text>The catalogue has none of that kind. Write it down below.</Text> : null}
+      {query.data?.length === 0 ? <Text>{t.theCatalogueHasNoneOf}</Text> : null}
       {shown(query.data ?? []).map(({ part, fit }) => {
         const off = fit.attributes.find(({ state }) => state === 'doesNotFit' || state === 'fitsAfterWork');
         const seller = offersOf(part)[0];
@@ -59,8 +61,8 @@ export function FromCatalogue({ view, typed, onDone }: { view: JobView; typed: T
             key={part.id}
             label={`${part.partNumber} · ${part.name}`}
             detail={[
-              off ? `${attributeName(off.name).toLowerCase()} ${fitText(off)}` : 'fits in every dimension that is known',
-              seller && `${money(seller.priceMinor, currency)}, ${waitText(seller)}: press to order`,
+              off ? `${attributeName(off.name).toLowerCase()} ${fitText(off)}` : t.fitsInEveryDimensionThat,
+              seller && t.pressToOrder(money(seller.priceMinor, currency), waitText(seller)),
             ]
               .filter(Boolean)
               .join('; ')}

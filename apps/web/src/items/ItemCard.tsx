@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { dimensionsOf, orderedItem, type Item, type PartAttributes } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -32,7 +34,7 @@ export function ItemCard({ view, item }: { view: JobView; item: Item }) {
           item.partNumber,
           item.supplier,
           attributeLine(sizes),
-          item.priceMinor === undefined ? 'no price' : `${money(item.priceMinor, currency)} each`,
+          item.priceMinor === undefined ? t.noPrice : t.each(money(item.priceMinor, currency)),
         ]
           .filter(Boolean)
           .join('; ')}
@@ -46,14 +48,14 @@ export function ItemCard({ view, item }: { view: JobView; item: Item }) {
       {item.state === 'ordered' ? (
         <Button
           variant="primary"
-          label="It has arrived"
+          label={shared.itHasArrived}
           testID="item-arrived"
           onPress={() => void write({ kind: 'itemArrived', item: item.id })}
         />
       ) : null}
       {item.state === 'arrived' && hasSizes ? <ItemInspection view={view} item={item} /> : null}
       {item.state === 'arrived' && !hasSizes ? <ByEye view={view} item={item} /> : null}
-      {item.state === 'accepted' || item.state === 'inHand' ? <Button label="It is fitted" testID="item-fit" onPress={fit} /> : null}
+      {item.state === 'accepted' || item.state === 'inHand' ? <Button label={shared.itIsFitted} testID="item-fit" onPress={fit} /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );
@@ -65,14 +67,14 @@ function OrderNow({ view, item }: { view: JobView; item: Item }) {
   const [supplier, setSupplier] = useState(item.supplier ?? '');
   const [wrong, setWrong] = useState<string | undefined>();
   const order = () => {
-    if (!supplier.trim()) return setWrong('From whom is it coming?');
+    if (!supplier.trim()) return setWrong(t.fromWhomIsItComing);
     void write({ kind: 'itemOrdered', item: item.id, supplier: supplier.trim() });
   };
   return (
     <>
-      <Field label="From whom" value={supplier} onChangeText={setSupplier} problem={wrong} />
+      <Field label={shared.fromWhom} value={supplier} onChangeText={setSupplier} problem={wrong} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button label="Ordered" testID="item-order" onPress={order} />
+      <Button label={shared.ordered} testID="item-order" onPress={order} />
     </>
   );
 }
@@ -83,22 +85,22 @@ function ByEye({ view, item }: { view: JobView; item: Item }) {
   const [note, setNote] = useState('');
   const [wrong, setWrong] = useState<string | undefined>();
   const refuse = () => {
-    if (!note.trim()) return setWrong('Say what is wrong with it.');
+    if (!note.trim()) return setWrong(t.sayWhatIsWrongWith);
     void write({ kind: 'itemRefused', item: item.id, deciding: 'look', note: note.trim() });
   };
   return (
     <>
-      <Text>No dimension was said when it was ordered: lay it beside the old one.</Text>
+      <Text>{t.noDimensionWasSaidWhen}</Text>
       <Button
         variant="primary"
-        label="It is the right one"
+        label={t.itIsTheRightOne}
         testID="item-accept"
         onPress={() => void write({ kind: 'itemAccepted', item: item.id })}
       />
-      <Field label="Or what is wrong with it" value={note} onChangeText={setNote} problem={wrong} />
+      <Field label={t.orWhatIsWrongWith} value={note} onChangeText={setNote} problem={wrong} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <View>
-        <Button variant="danger" label="Send it back" testID="item-refuse" onPress={refuse} />
+        <Button variant="danger" label={shared.sendItBack} testID="item-refuse" onPress={refuse} />
       </View>
     </>
   );

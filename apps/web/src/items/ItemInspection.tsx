@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrivedItem, dimensionsOf, orderedItem, plain, type Item, type PlainQuantity } from '@patient-badger/core';
 import { useState } from 'react';
 import { Overlay } from '../design/Overlay.tsx';
@@ -25,7 +27,7 @@ export function ItemInspection({ view, item }: { view: JobView; item: Item }) {
       kind: 'itemRefused',
       item: item.id,
       deciding: name,
-      note: off || 'not as ordered',
+      note: off || shared.notAsOrdered,
       ...(difference !== undefined && { difference }),
     });
   };
@@ -39,8 +41,8 @@ export function ItemInspection({ view, item }: { view: JobView; item: Item }) {
           return (
             <Button
               key={name}
-              label={`${attributeName(name)}: ${measured ? attributeValue(name, found.part ?? '') : 'measure it'}`}
-              detail={`ordered ${attributeValue(name, plain(ordered[name]) ?? '')}${measured ? `, ${fitText(found)}` : ''}`}
+              label={`${attributeName(name)}: ${measured ? attributeValue(name, found.part ?? '') : shared.measureIt}`}
+              detail={t.ordered(attributeValue(name, plain(ordered[name]) ?? ''), measured ? `, ${fitText(found)}` : '')}
               variant={deciding === name ? 'chosen' : 'plain'}
               testID={`measure-${name}`}
               onPress={() => setAsked(name)}
@@ -65,7 +67,7 @@ export function ItemInspection({ view, item }: { view: JobView; item: Item }) {
       {verdict === 'accept' ? (
         <Button
           variant="primary"
-          label="It is what was ordered: take it"
+          label={t.itIsWhatWasOrdered}
           testID="item-accept"
           onPress={() => void write({ kind: 'itemAccepted', item: item.id })}
         />
@@ -75,7 +77,7 @@ export function ItemInspection({ view, item }: { view: JobView; item: Item }) {
           <Text variant="danger" testID="item-verdict">
             {notAsOrdered(deciding, difference)}
           </Text>
-          <Button variant="danger" label="Send it back" testID="item-refuse" onPress={() => refuse(deciding)} />
+          <Button variant="danger" label={shared.sendItBack} testID="item-refuse" onPress={() => refuse(deciding)} />
         </>
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}

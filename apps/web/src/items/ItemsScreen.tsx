@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
@@ -13,7 +14,7 @@ export const ItemsScreen = () => (
   <JobFrame stage="match" back={(id) => `/jobs/${id}/close`}>
     {(view) => (
       <>
-        <Text variant="title">Parts and time</Text>
+        <Text variant="title">{shared.partsAndTime}</Text>
         <BillCard view={view} />
         {view.state.items.length > 0 ? (
           <View className="gap-3">

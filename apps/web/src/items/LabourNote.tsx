@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -15,7 +17,7 @@ export function LabourNote({ jobId }: { jobId: string }) {
   const [wrong, setWrong] = useState<string | undefined>();
   const keep = async () => {
     const value = typedNumber(minutes);
-    if (!(value > 0 && value <= 6000)) return setWrong('Minutes as one number, up to 6000.');
+    if (!(value > 0 && value <= 6000)) return setWrong(t.minutesAsOneNumberUp);
     setWrong(undefined);
     if (!(await write({ kind: 'labourNoted', minutes: value, what: what.trim() || 'work' }))) return;
     setMinutes('');
@@ -23,17 +25,24 @@ export function LabourNote({ jobId }: { jobId: string }) {
   };
   return (
     <Card>
-      <Text variant="head">Minutes worked</Text>
+      <Text variant="head">{t.minutesWorked}</Text>
       <View className="flex-row gap-2">
         <View className="w-[110px]">
-          <Field label="Minutes" value={minutes} onChangeText={setMinutes} inputMode="decimal" problem={wrong} testID="labour-minutes" />
+          <Field
+            label={shared.minutes}
+            value={minutes}
+            onChangeText={setMinutes}
+            inputMode="decimal"
+            problem={wrong}
+            testID="labour-minutes"
+          />
         </View>
         <View className="min-w-0 flex-1">
-          <Field label="On what (may stay empty)" value={what} onChangeText={setWhat} />
+          <Field label={t.onWhatMayStayEmpty} value={what} onChangeText={setWhat} />
         </View>
       </View>
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button label="Write them down" testID="keep-labour" onPress={() => void keep()} />
+      <Button label={t.writeThemDown} testID="keep-labour" onPress={() => void keep()} />
     </Card>
   );
 }

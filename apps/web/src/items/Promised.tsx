@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { addDays, format, isValid, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -8,9 +10,9 @@ import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 
 const SOON = [
-  [1, 'Tomorrow'],
-  [3, 'In three days'],
-  [7, 'In a week'],
+  [1, t.tomorrow],
+  [3, t.inThreeDays],
+  [7, t.inAWeek],
 ] as const;
 
 /** The day the owner was promised the machine for: the bench goes by it. */
@@ -19,13 +21,13 @@ export function Promised({ jobId, on }: { jobId: string; on: string | null }) {
   const [typed, setTyped] = useState('');
   const [wrong, setWrong] = useState<string | undefined>();
   const promise = (day: string) => {
-    if (!/^\d{4}-\d\d-\d\d$/.test(day) || !isValid(parseISO(day))) return setWrong('A day as year-month-day, such as 2026-12-24.');
+    if (!/^\d{4}-\d\d-\d\d$/.test(day) || !isValid(parseISO(day))) return setWrong(t.aDayAsYearMonth);
     setWrong(undefined);
     void write({ kind: 'promised', on: day });
   };
   return (
     <Card>
-      <Text variant="head">{on ? `Promised for ${format(parseISO(on), 'EEEE d MMMM')}` : 'Promised for no day yet'}</Text>
+      <Text variant="head">{on ? shared.promisedFor(format(parseISO(on), 'EEEE d MMMM')) : t.promisedForNoDayYet}</Text>
       <View className="flex-row flex-wrap gap-2">
         {SOON.map(([days, label]) => (
           <Button
@@ -35,10 +37,10 @@ export function Promised({ jobId, on }: { jobId: string; on: string | null }) {
             onPress={() => promise(format(addDays(new Date(), days), 'yyyy-MM-dd'))}
           />
         ))}
-        {on ? <Button variant="quiet" label="For no day" onPress={() => void write({ kind: 'promised', on: null })} /> : null}
+        {on ? <Button variant="quiet" label={t.forNoDay} onPress={() => void write({ kind: 'promised', on: null })} /> : null}
       </View>
-      <Field label="Or a day, year-month-day" value={typed} onChangeText={setTyped} problem={wrong} maxLength={10} testID="promise-day" />
-      {typed ? <Button label="Promise that day" testID="promise" onPress={() => promise(typed.trim())} /> : null}
+      <Field label={t.orADayYearMonth} value={typed} onChangeText={setTyped} problem={wrong} maxLength={10} testID="promise-day" />
+      {typed ? <Button label={t.promiseThatDay} testID="promise" onPress={() => promise(typed.trim())} /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/items';
+import { t as shared } from '@patient-badger/wording/shared';
 import { dimensionsOf, type EntryPayload, type PartAttributes, type PlainQuantity, type PlainType } from '@patient-badger/core';
 import { typedNumber } from '../design/typedNumber.ts';
 
@@ -44,7 +46,7 @@ export function readSizes({ type, sizes }: Pick<TypedItem, 'type' | 'sizes'>): {
   const read = typed.map((each) => [each, typedNumber(sizes[each] ?? '')] as const);
   return {
     sizes: Object.fromEntries(read),
-    problems: Object.fromEntries(read.flatMap(([each, value]) => (value > 0 && value <= 10_000 ? [] : [[each, 'One number above zero.']]))),
+    problems: Object.fromEntries(read.flatMap(([each, value]) => (value > 0 && value <= 10_000 ? [] : [[each, t.oneNumberAboveZero]]))),
   };
 }
 
@@ -55,10 +57,10 @@ export function readItem(typed: TypedItem): ReadItem {
   const price = typed.price.trim() === '' ? undefined : typedNumber(typed.price);
   const { sizes, problems: wrongSizes } = readSizes(typed);
   const problems: Problems = {
-    ...(name === '' && { name: 'Say what it is.' }),
-    ...(count === null && { count: 'How many: a whole number, 1 to 999.' }),
-    ...(price !== undefined && !(price >= 0 && price <= 1e6) && { price: 'The price of one, as a number.' }),
-    ...(typed.state === 'ordered' && typed.supplier.trim() === '' && { supplier: 'From whom is it coming?' }),
+    ...(name === '' && { name: shared.sayWhatItIs }),
+    ...(count === null && { count: t.howManyAWholeNumber }),
+    ...(price !== undefined && !(price >= 0 && price <= 1e6) && { price: t.thePriceOfOneAs }),
+    ...(typed.state === 'ordered' && typed.supplier.trim() === '' && { supplier: t.fromWhomIsItComing }),
     ...wrongSizes,
   };
   if (count === null || Object.keys(problems).length > 0) return { problems };

@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import 'fake-indexeddb/auto';
 import { foldJob, type JobState, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
@@ -16,7 +17,7 @@ const fresh: JobState = foldJob(JOB, []);
 test('one that can hurt wants a deliberate word, which is written down with who gave it', async () => {
   choosePerson('wren');
   render(<Cautions jobId={JOB} state={fresh} cautions={caution('flying-clip')} />);
-  fireEvent.click(screen.getByRole('button', { name: 'Done so, I take care' }));
+  fireEvent.click(screen.getByRole('button', { name: shared.doneSoITakeCare }));
   await waitFor(() => expect(outbox.get()).toHaveLength(1));
   const [waiting] = outbox.get();
   expect(waiting?.kind === 'entry' && [waiting.entry.by, waiting.entry.payload]).toEqual([
@@ -29,8 +30,8 @@ test('without a name nothing is written, and the screen says why', async () => {
   choosePerson(null);
   const before = outbox.get().length;
   render(<Cautions jobId={JOB} state={fresh} cautions={caution('flying-clip')} />);
-  fireEvent.click(screen.getByRole('button', { name: 'Done so, I take care' }));
-  await screen.findByText('Choose who you are first.');
+  fireEvent.click(screen.getByRole('button', { name: shared.doneSoITakeCare }));
+  await screen.findByText(shared.chooseWhoYouAreFirst);
   expect(outbox.get()).toHaveLength(before);
 });
 

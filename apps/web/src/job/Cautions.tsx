@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import type { Caution, JobState } from '@patient-badger/core';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { View } from 'react-native';
@@ -30,11 +31,7 @@ export function Cautions({ jobId, state, cautions }: { jobId: string; state: Job
               <Text className="flex-1">{text}</Text>
             </View>
             {confirmed ? null : (
-              <Button
-                variant="danger"
-                label="Done so, I take care"
-                onPress={() => void write({ kind: 'cautionAcknowledged', caution: id })}
-              />
+              <Button variant="danger" label={t.doneSoITakeCare} onPress={() => void write({ kind: 'cautionAcknowledged', caution: id })} />
             )}
           </Card>
         );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -8,10 +9,10 @@ export function FinishedCard({ jobId, onAgain }: { jobId: string; onAgain: () =>
   const router = useRouter();
   return (
     <Card>
-      <Text variant="head">This job is finished.</Text>
-      <Text>Nothing is left to do on it. What was found and done stands in its record.</Text>
-      <Button variant="primary" big label="Its record" testID="to-record" onPress={() => router.navigate(`/jobs/${jobId}/close`)} />
-      <Button label="Work on it again" testID="work-again" onPress={onAgain} />
+      <Text variant="head">{t.thisJobIsFinished}</Text>
+      <Text>{t.nothingIsLeftToDo}</Text>
+      <Button variant="primary" big label={t.itsRecord} testID="to-record" onPress={() => router.navigate(`/jobs/${jobId}/close`)} />
+      <Button label={t.workOnItAgain} testID="work-again" onPress={onAgain} />
     </Card>
   );
 }

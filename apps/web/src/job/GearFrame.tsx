@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core';
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
@@ -12,7 +13,7 @@ export function GearFrame({ stage, children }: { stage: 'measure' | 'match'; chi
     <JobFrame stage={stage}>
       {(view) => {
         const card = view.pack.gears.find(({ id }) => id === gear);
-        return card ? children(view, card) : <Text>This family has no such gear card.</Text>;
+        return card ? children(view, card) : <Text>{t.thisFamilyHasNoSuch}</Text>;
       }}
     </JobFrame>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { toSetRight, withOwn } from '@patient-badger/core';
 import { useLocalSearchParams, type Href } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -31,10 +32,10 @@ export function JobFrame(props: Props) {
   const { open, isLoading, error } = useJob(id);
   if (open) return <Opened {...props} open={open} />;
   return (
-    <Screen title="Job" back="/">
+    <Screen title={t.job2} back="/">
       <Card tone="sunken">
-        <Text variant="strong">{isLoading ? 'Fetching the job …' : 'This job cannot be shown.'}</Text>
-        {isLoading ? null : <Text>{error?.message ?? 'It is not on this device and the server cannot be reached.'}</Text>}
+        <Text variant="strong">{isLoading ? t.fetchingTheJob : t.thisJobCannotBeShown}</Text>
+        {isLoading ? null : <Text>{error?.message ?? t.itIsNotOnThis}</Text>}
       </Card>
     </Screen>
   );
@@ -52,7 +53,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
   return (
     <Screen
       title={machine?.label ?? pack.name}
-      under={[state.closed ? 'Finished' : null, machine?.owner, machine?.modelName].filter(Boolean).join(' · ')}
+      under={[state.closed ? t.finished : null, machine?.owner, machine?.modelName].filter(Boolean).join(' · ')}
       back={back?.(job.id) ?? '/'}
       wide={wide}
       scrollKey={state.closed ? 'closed' : 'open'}
@@ -61,8 +62,8 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
     >
       {pack.safetyCritical ? (
         <Card tone="danger">
-          <Text variant="danger">Safety-critical job</Text>
-          <Text>The maker’s manual, local codes and licensed inspection come first. It needs a second check before it can be closed.</Text>
+          <Text variant="danger">{t.safetyCriticalJob}</Text>
+          <Text>{t.theMakersManualLocalCodes}</Text>
         </Card>
       ) : null}
       {wide ? (

@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { traceInput, traceNext, type LookAdvice, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { priceText, worthText } from '../wording/lookWords.ts';
@@ -32,7 +33,7 @@ test('once something is open it is cheaper, and the price before is named', () =
 });
 
 test('a look that tells nothing as things stand says so, and can be taken all the same', () => {
-  expect(priceText(undefined, 2, 2)).toBe('2 min, tells next to nothing as things stand');
+  expect(priceText(undefined, 2, 2)).toBe(shared.tellsNextToNothingAs('2 min'));
 });
 
 test.each([

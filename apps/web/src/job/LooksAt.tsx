@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { advisedLooks } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -23,7 +24,7 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
           {name}: {percent(probability)}
         </Text>
       ))}
-      {suspects.length === 0 ? <Text variant="soft">No fault of the list sits here.</Text> : null}
+      {suspects.length === 0 ? <Text variant="soft">{t.noFaultOfTheList}</Text> : null}
       <View className="gap-2">
         {looks.map(({ id, name, minutes }) => {
           const seen = state.observations.findLast(({ look }) => look === id);
@@ -32,13 +33,13 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
             <Button
               key={id}
               label={name}
-              detail={seen ? `Seen: ${resultName(pack, id, seen.result)}` : priceText(advice, minutes, closedMinutes(pack, id))}
+              detail={seen ? t.seen(resultName(pack, id, seen.result)) : priceText(advice, minutes, closedMinutes(pack, id))}
               onPress={() => router.navigate(`/jobs/${job.id}/look/${id}`)}
             />
           );
         })}
       </View>
-      {looks.length === 0 ? <Text variant="soft">No look is taken right here; its neighbours tell.</Text> : null}
+      {looks.length === 0 ? <Text variant="soft">{t.noLookIsTakenRight}</Text> : null}
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { openSteps } from '@patient-badger/core';
 import { useState } from 'react';
 import { depthByPlace } from '../driveline/depth.ts';
@@ -12,7 +13,7 @@ export function SuspicionLine({ view }: { view: JobView }) {
   const [place, setPlace] = useState<string | null>(null);
   return (
     <>
-      <Text variant="soft">Press a place to see its looks.</Text>
+      <Text variant="soft">{t.pressAPlaceToSee}</Text>
       <DriveLine
         pack={pack}
         trace={trace}

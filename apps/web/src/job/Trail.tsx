@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { type Pack, type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord, useTakeBack } from '../data/useRecord.ts';
@@ -18,8 +19,8 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
   useKeys({ u: () => void takeBack() });
   return (
     <View className="gap-3">
-      <Text variant="head">Seen so far</Text>
-      {state.observations.length + state.ownLooks.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
+      <Text variant="head">{t.seenSoFar}</Text>
+      {state.observations.length + state.ownLooks.length === 0 ? <Text variant="soft">{t.nothingYet}</Text> : null}
       {state.observations.map(({ look, result, entryId, reading }) => (
         <View key={entryId} className="border-l-4 border-line pl-3">
           <Text variant="soft">{pack.looks.find(({ id }) => id === look)?.name ?? look}</Text>
@@ -37,17 +38,17 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
       ))}
       {state.ownLooks.map(({ entryId, saw, fault, speaks, sure }) => (
         <View key={entryId} className="border-l-4 border-line pl-3">
-          <Text variant="soft">Seen besides, {SURE_WORDS[sure].toLowerCase()}</Text>
+          <Text variant="soft">{t.seenBesides(SURE_WORDS[sure].toLowerCase())}</Text>
           <Text variant="strong">{saw}</Text>
           <Text variant="soft">
             {speaks}: {faultName(pack, fault)}
           </Text>
           {state.decided ? null : (
-            <Button variant="quiet" label="Take this back" onPress={() => void write({ kind: 'withdrawn', entry: entryId })} />
+            <Button variant="quiet" label={t.takeThisBack} onPress={() => void write({ kind: 'withdrawn', entry: entryId })} />
           )}
         </View>
       ))}
-      {last ? <Button variant="quiet" label="Take the last look back" onPress={() => void takeBack()} /> : null}
+      {last ? <Button variant="quiet" label={t.takeTheLastLookBack} onPress={() => void takeBack()} /> : null}
       {(problem ?? notTakenBack) ? <Text variant="danger">{problem ?? notTakenBack}</Text> : null}
       <ToldByMachine pack={pack} shifts={trace.factShifts} />
     </View>
@@ -59,7 +60,7 @@ function explanationOf(pack: Pack, { finds }: TraceOutput, { look, result }: { l
   const find = finds.find((each) => each.look === look && each.result === result);
   if (!find) return [];
   const names = find.explainedBy.slice(0, 2).map((id) => faultName(pack, id));
-  return [names.length > 0 ? `Explained by: ${names.join('; or ')}` : 'Nothing likely on the list explains it'];
+  return [names.length > 0 ? t.explainedBy(names.join(t.or)) : t.nothingLikelyOnTheList];
 }
 
 /** How many faults are named that one reason moves. */
@@ -71,19 +72,19 @@ function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['fact
   const names = (list: typeof shifts) => {
     const strongest = [...list].sort((p, q) => Math.abs(Math.log(q.factor)) - Math.abs(Math.log(p.factor)));
     const shown = strongest.slice(0, FIRST_NAMES).map(({ fault }) => faultName(pack, fault));
-    return [...shown, ...(list.length > FIRST_NAMES ? [`and ${list.length - FIRST_NAMES} more`] : [])].join('; ');
+    return [...shown, ...(list.length > FIRST_NAMES ? [t.andMore(list.length - FIRST_NAMES)] : [])].join('; ');
   };
   return (
     <>
-      <Text variant="head">Told by the machine</Text>
+      <Text variant="head">{t.toldByTheMachine}</Text>
       {[...new Set(shifts.map(({ why }) => why))].map((reason) => {
         const because = shifts.filter(({ why }) => why === reason);
         const [more, less] = [because.filter(({ factor }) => factor > 1), because.filter(({ factor }) => factor < 1)];
         return (
           <View key={reason} className="border-l-4 border-line pl-3">
-            <Text>Because {reason}</Text>
-            {more.length > 0 ? <Text variant="soft">more likely: {names(more)}</Text> : null}
-            {less.length > 0 ? <Text variant="soft">less likely: {names(less)}</Text> : null}
+            <Text>{t.because(reason)}</Text>
+            {more.length > 0 ? <Text variant="soft">{t.moreLikely(names(more))}</Text> : null}
+            {less.length > 0 ? <Text variant="soft">{t.lessLikely(names(less))}</Text> : null}
           </View>
         );
       })}
@@ -101,6 +102,6 @@ function movedMost(trace: TraceOutput, look: string): string[] {
   const strongest = (list: typeof moves) =>
     list.reduce<(typeof moves)[number] | null>((best, each) => (!best || each.weight > best.weight ? each : best), null);
   const [towards, away] = [strongest(moves.filter(({ bits }) => bits > 0)), strongest(moves.filter(({ bits }) => bits < 0))];
-  if (!towards && !away) return ['moved nothing much'];
-  return [...(towards ? [`towards: ${towards.name}`] : []), ...(away ? [`away from: ${away.name}`] : [])];
+  if (!towards && !away) return [t.movedNothingMuch];
+  return [...(towards ? [t.towards(towards.name)] : []), ...(away ? [t.awayFrom(away.name)] : [])];
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { lazy, Suspense, type ComponentType } from 'react';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
@@ -18,6 +19,6 @@ export function lazyScreen(choose: (all: typeof Rest) => ComponentType): Compone
 
 const Fetching = () => (
   <View className="flex-1 items-center justify-center bg-paper p-6" role="status">
-    <Text variant="soft">Fetching this screen …</Text>
+    <Text variant="soft">{t.fetchingThisScreen}</Text>
   </View>
 );

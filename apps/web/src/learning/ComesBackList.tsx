@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/learning';
 import type { Learnt } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -11,10 +12,10 @@ import { money } from '../wording/words.ts';
 type Back = Learnt['comesBack'][number];
 
 const HEADS: Readonly<Record<Back['kind'], readonly [head: string, under: string]>> = {
-  machine: ['The same machine, the same fault', 'Look for what breaks it before it is set right again.'],
-  part: ['The same part', 'Failed in more than one machine, or more than once.'],
-  refused: ['Bought in vain, again', 'Sent back with the dimension that decided.'],
-  hand: ['Came back within half a year', 'By who had worked on it. Few jobs say little: ask before judging anybody.'],
+  machine: [t.theSameMachineTheSame, t.lookForWhatBreaksIt],
+  part: [t.theSamePart, t.failedInMoreThanOne],
+  refused: [t.boughtInVainAgain, t.sentBackWithTheDimension],
+  hand: [t.cameBackWithinHalfA, t.byWhoHadWorkedOn],
 };
 const KINDS = ['machine', 'part', 'refused', 'hand'] as const;
 
@@ -25,7 +26,7 @@ export function ComesBackList({ list, currency }: { list: Learnt['comesBack']; c
   if (list.length === 0) {
     return (
       <Card tone="sunken">
-        <Text variant="strong">Nothing came back yet.</Text>
+        <Text variant="strong">{t.nothingCameBackYet}</Text>
       </Card>
     );
   }
@@ -45,10 +46,10 @@ export function ComesBackList({ list, currency }: { list: Learnt['comesBack']; c
                   <Text variant="strong">{comeback.name}</Text>
                   <Text>{whatText(comeback, pack)}</Text>
                   <Text variant="soft">
-                    {comeback.times} times{comeback.among === null ? '' : ` of ${comeback.among}`}; {money(comeback.costMinor, currency)}
+                    {t.times(comeback.times, comeback.among === null ? '' : t.of(comeback.among), money(comeback.costMinor, currency))}
                   </Text>
                   {kind === 'machine' ? (
-                    <Button variant="quiet" label="To its record" onPress={() => router.navigate(`/machines/${comeback.of}`)} />
+                    <Button variant="quiet" label={t.toItsRecord} onPress={() => router.navigate(`/machines/${comeback.of}`)} />
                   ) : null}
                 </Card>
               );
@@ -61,13 +62,13 @@ export function ComesBackList({ list, currency }: { list: Learnt['comesBack']; c
 }
 
 function whatText({ kind, what }: Back, pack: ReturnType<typeof useFamilies>[number] | undefined): string {
-  if (what === null) return 'Same fault or same gear';
+  if (what === null) return t.sameFaultOrSameGear;
   switch (kind) {
     case 'machine':
       return pack?.faults.find(({ id }) => id === what)?.name ?? what;
     case 'part':
       return pack?.gears.find(({ id }) => id === what)?.name ?? what;
     default:
-      return `Decided by: ${attributeName(what)}`;
+      return t.decidedBy(attributeName(what));
   }
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/learning';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Learnt } from '@patient-badger/contract';
 import { useState } from 'react';
 import { useFamilies } from '../data/families.ts';
@@ -25,27 +27,25 @@ export function LearntScreen() {
   const [shown, setShown] = useState<LearntTab>('lives');
   const { learnt, working } = data ?? {};
   return (
-    <Screen title="What we learnt" under={learnt ? `From ${learnt.jobs.toLocaleString('en')} finished jobs` : undefined} back="/">
+    <Screen title={t.whatWeLearnt} under={learnt ? t.fromFinishedJobs(learnt.jobs.toLocaleString('en')) : undefined} back="/">
       {working ? (
         <Text variant="soft" testID="learning" aria-live="polite">
-          {working.of > 0
-            ? `Reading the log: ${working.done.toLocaleString('en')} of ${working.of.toLocaleString('en')} jobs …`
-            : 'Reading the log …'}
+          {working.of > 0 ? t.readingTheLogOfJobs(working.done.toLocaleString('en'), working.of.toLocaleString('en')) : t.readingTheLog}
         </Text>
       ) : null}
       {error && !learnt ? (
         <Card tone="sunken">
-          <Text variant="strong">The log cannot be read just now.</Text>
-          <Text>{error.message} It is tried again by itself.</Text>
+          <Text variant="strong">{t.theLogCannotBeRead}</Text>
+          <Text>{shared.itIsTriedAgainBy(error.message)}</Text>
         </Card>
       ) : null}
       <Segments
-        label="What"
+        label={shared.what}
         options={[
-          ['lives', 'Lives'],
-          ['back', 'Comes back'],
-          ['pays', 'What pays'],
-          ['priors', 'Odds'],
+          ['lives', t.lives],
+          ['back', t.comesBack],
+          ['pays', t.whatPays],
+          ['priors', t.odds],
         ]}
         value={shown}
         onChange={setShown}
@@ -77,8 +77,8 @@ function Lives({ lives }: { lives: Learnt['lives'] }) {
   if (lives.length === 0) {
     return (
       <Card tone="sunken">
-        <Text variant="strong">No part has a life yet.</Text>
-        <Text>A life begins where a part is noted as fitted, and ends where a later job finds its gear gone.</Text>
+        <Text variant="strong">{t.noPartHasALife}</Text>
+        <Text>{t.aLifeBeginsWhereA}</Text>
       </Card>
     );
   }
@@ -92,7 +92,7 @@ function Lives({ lives }: { lives: Learnt['lives'] }) {
         />
       ))}
       {lives.length > list.length ? (
-        <Button variant="quiet" label={`${lives.length - list.length} more`} onPress={() => setAll(true)} />
+        <Button variant="quiet" label={t.more(lives.length - list.length)} onPress={() => setAll(true)} />
       ) : null}
     </>
   );
@@ -102,14 +102,14 @@ function Lives({ lives }: { lives: Learnt['lives'] }) {
 const Out = ({ learnt }: { learnt: Learnt }) => (
   <>
     <Button
-      label="Save as JSON"
-      detail="Everything above, with its figures"
+      label={t.saveAsJson}
+      detail={t.everythingAboveWithItsFigures}
       testID="learnt-json"
       onPress={() => saveFile('learnt.json', JSON.stringify(learnt, null, 2))}
     />
     <Button
-      label="Save as a table"
-      detail="Lives, come-backs and verdicts as CSV"
+      label={t.saveAsATable}
+      detail={t.livesComeBacksAndVerdicts}
       testID="learnt-csv"
       onPress={() => saveText('learnt.csv', csvOf(learnt), 'text/csv')}
     />

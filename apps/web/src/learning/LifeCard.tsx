@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/learning';
 import { guideLife, type Pack } from '@patient-badger/core';
 import type { Learnt } from '@patient-badger/contract';
 import { useState } from 'react';
@@ -28,35 +29,28 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
       <Text variant="label">{pack?.name ?? part.family}</Text>
       <Text variant="strong">
         {pack?.gears.find(({ id }) => id === gear)?.name ?? gear}
-        {partNumber === null ? ', all that were fitted' : `, ${partNumber}`}
+        {partNumber === null ? t.allThatWereFitted : `, ${partNumber}`}
       </Text>
-      <Text>
-        {life.failures} failed, {life.running} still {life.running === 1 ? 'runs' : 'run'}
-      </Text>
+      <Text>{t.failedStill(life.failures, life.running, life.running === 1 ? t.runs : t.run)}</Text>
       {known ? (
         <>
           <Text variant="figure">
             {figure(shown(mean))} {word}
           </Text>
-          <Text variant="soft">
-            on the mean; {figure(shown(meanInterval.low))} to {figure(shown(meanInterval.high))} in 95 of 100 such logs. {shapeText(shape)}
-          </Text>
-          <Button variant="quiet" label={open ? 'Hide the curve' : 'Show the curve'} onPress={() => setOpen(!open)} />
+          <Text variant="soft">{t.onTheMeanToIn(figure(shown(meanInterval.low)), figure(shown(meanInterval.high)), shapeText(shape))}</Text>
+          <Button variant="quiet" label={open ? t.hideTheCurve : t.showTheCurve} onPress={() => setOpen(!open)} />
           {open ? (
             <ReadingChart
-              label={`Share that still runs over ${word}: half are gone at ${figure(shown(life.median ?? mean))}`}
+              label={t.shareThatStillRunsOver(word, figure(shown(life.median ?? mean)))}
               across={word}
-              up="% that still run"
+              up={t.thatStillRun}
               zero
-              curves={[{ name: 'this shop’s log', points: curveOf({ mean: shown(mean), scale: shown(scale), shape }) }]}
+              curves={[{ name: t.thisShopsLog, points: curveOf({ mean: shown(mean), scale: shown(scale), shape }) }]}
             />
           ) : null}
         </>
       ) : (
-        <Text variant="soft">
-          Not known yet: a life is told from three failures on. Until then the guide is {figure(shown(guideLife('replace', unit)))} {word},
-          which is nobody’s measurement.
-        </Text>
+        <Text variant="soft">{t.notKnownYetALife(figure(shown(guideLife('replace', unit))), word)}</Text>
       )}
     </Card>
   );
@@ -64,12 +58,12 @@ export function LifeCard({ part, pack }: { part: Part; pack: Pack | undefined })
 
 /** The share that still runs over what it has worked: exp(−(t/η)^k). */
 const curveOf = ({ mean, scale, shape }: { readonly mean: number; readonly scale: number; readonly shape: number }) =>
-  POINTS.map((at) => at * FURTHEST * mean).map((t) => [t, 100 * Math.exp(-((t / scale) ** shape))] as const);
+  POINTS.map((at) => at * FURTHEST * mean).map((time) => [time, 100 * Math.exp(-((time / scale) ** shape))] as const);
 
 const figure = (value: number): string => Number(value.toPrecision(value < 100 ? 2 : 3)).toLocaleString('en');
 
 /** What the shape of the law says of the trouble (Weibull: below one early, near one by chance, above by wear). */
 function shapeText(shape: number): string {
-  if (shape < 0.8) return 'They fail early: look at fitting and parts.';
-  return shape < 1.4 ? 'They fail by chance, not by age.' : 'They wear out.';
+  if (shape < 0.8) return t.theyFailEarlyLookAt;
+  return shape < 1.4 ? t.theyFailByChanceNot : t.theyWearOut;
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/learning';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Learnt } from '@patient-badger/contract';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
@@ -9,25 +11,27 @@ export function PaysCard({ pays, currency }: { pays: Learnt['pays']; currency: s
   return (
     <>
       <Card testID="pays-minutes">
-        <Text variant="label">Minutes</Text>
+        <Text variant="label">{shared.minutes}</Text>
         {timedJobs === 0 ? (
-          <Text>Nobody has written down yet what a job took: under Parts and time of each job.</Text>
+          <Text>{t.nobodyHasWrittenDownYet}</Text>
         ) : (
           <>
             <Text variant="figure">{minutesReckoned > 0 ? `${(minutesTaken / minutesReckoned).toFixed(2)} ×` : '–'}</Text>
             <Text>
-              {minutesText(minutesTaken)} taken where {minutesText(minutesReckoned)} were reckoned, over {timedJobs}{' '}
-              {timedJobs === 1 ? 'job' : 'jobs'} whose time was written down.
+              {t.takenWhereWereReckonedOver(
+                minutesText(minutesTaken),
+                minutesText(minutesReckoned),
+                timedJobs,
+                timedJobs === 1 ? shared.job : shared.jobs,
+              )}
             </Text>
           </>
         )}
       </Card>
       <Card testID="pays-parts">
-        <Text variant="label">Parts bought in vain</Text>
-        <Text variant="figure">
-          {partsInVain} of {partsFitted + partsInVain}
-        </Text>
-        <Text>{money(inVainMinor, currency)} went to parts that were sent back, as far as a price was known.</Text>
+        <Text variant="label">{t.partsBoughtInVain}</Text>
+        <Text variant="figure">{shared.ofWithPartsInVainAndMore(partsInVain, partsFitted + partsInVain)}</Text>
+        <Text>{t.wentToPartsThatWere(money(inVainMinor, currency))}</Text>
       </Card>
     </>
   );

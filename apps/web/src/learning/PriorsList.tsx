@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/learning';
+import { t as shared } from '@patient-badger/wording/shared';
 import { ownPriors, USUAL_EQUIVALENT } from '@patient-badger/core';
 import { shop as shopSchema } from '@patient-badger/contract';
 import { View } from 'react-native';
@@ -29,16 +31,12 @@ export function PriorsList() {
   return (
     <>
       <Card tone={on ? 'plain' : 'sunken'}>
-        <Text variant="strong">
-          {on ? 'The tracing begins with this shop’s own odds.' : 'The tracing begins with the families’ own odds.'}
-        </Text>
-        <Text variant="soft">
-          A family counts for {USUAL_EQUIVALENT} jobs; each closed and proved job here counts for one. Below three jobs nothing moves.
-        </Text>
+        <Text variant="strong">{on ? t.theTracingBeginsWithThis : t.theTracingBeginsWithThe}</Text>
+        <Text variant="soft">{t.aFamilyCountsForJobs(USUAL_EQUIVALENT)}</Text>
         {isOwner ? (
-          <Button label={on ? 'Switch it off' : 'Switch it on'} testID="own-priors" onPress={() => void turn()} />
+          <Button label={on ? t.switchItOff : t.switchItOn} testID="own-priors" onPress={() => void turn()} />
         ) : (
-          <Text variant="soft">An owner switches it.</Text>
+          <Text variant="soft">{t.anOwnerSwitchesIt}</Text>
         )}
         {problem ? <Text variant="danger">{problem}</Text> : null}
       </Card>
@@ -49,15 +47,13 @@ export function PriorsList() {
         return (
           <Card key={family} testID={`priors-${family}`}>
             <Text variant="head">{pack.name}</Text>
-            {moved ? null : <Text variant="soft">{jobs === 1 ? 'One job' : 'Two jobs'} so far: nothing moves yet.</Text>}
+            {moved ? null : <Text variant="soft">{t.soFarNothingMovesYet(jobs === 1 ? t.oneJob : t.twoJobs)}</Text>}
             {priors
               .filter(({ count }) => count > 0)
               .map(({ fault, pack: before, shop: after, count }) => (
                 <View key={fault} className="flex-row items-baseline gap-2">
                   <Text className="flex-1">{pack.faults.find(({ id }) => id === fault)?.name}</Text>
-                  <Text variant="soft">
-                    {count} of {jobs}
-                  </Text>
+                  <Text variant="soft">{shared.ofWithPartsInVainAndMore(count, jobs)}</Text>
                   <Text variant="strong">{moved ? `${percent(before)} → ${percent(after)}` : percent(before)}</Text>
                 </View>
               ))}

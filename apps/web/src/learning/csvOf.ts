@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/learning';
 import type { Learnt } from '@patient-badger/contract';
 import Papa from 'papaparse';
 
@@ -18,7 +19,7 @@ export function csvOf({ lives, comesBack, verdicts }: Learnt): string {
       shape: life.shape,
     })),
     ...comesBack.map(({ kind, family, what, name, times, among, costMinor }) => ({
-      row: `back: ${kind}`,
+      row: t.back(kind),
       family,
       what,
       of: name,

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/log';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Entry } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
@@ -28,16 +30,16 @@ function Log({ view }: { view: JobView }) {
   };
   return (
     <>
-      <Button label="This machine’s own record" testID="to-machine" onPress={() => router.navigate(`/machines/${job.machineId}`)} />
-      <Field label="Remark" value={remark} onChangeText={setRemark} multiline />
-      <Button label="Write it down" disabled={remark.trim() === ''} onPress={() => void say()} />
+      <Button label={t.thisMachinesOwnRecord} testID="to-machine" onPress={() => router.navigate(`/machines/${job.machineId}`)} />
+      <Field label={t.remark} value={remark} onChangeText={setRemark} multiline />
+      <Button label={shared.writeItDown} disabled={remark.trim() === ''} onPress={() => void say()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <View className="overflow-hidden rounded-lg border-2 border-b-0 border-line">
         {[...state.active].reverse().map((entry) => (
           <Line key={entry.id} view={view} entry={entry} />
         ))}
       </View>
-      {state.withdrawn.length > 0 ? <Text variant="head">Taken back</Text> : null}
+      {state.withdrawn.length > 0 ? <Text variant="head">{t.takenBack}</Text> : null}
       {state.withdrawn.map((entry) => (
         <Line key={entry.id} view={view} entry={entry} gone />
       ))}
@@ -62,13 +64,13 @@ function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; ent
           <Text className={gone ? 'line-through' : ''}>{describeEntry(entry.payload, pack)}</Text>
           <Text variant="soft">
             {people.find(({ id }) => id === entry.by)?.name ?? entry.by}, {format(parseISO(entry.at), 'd MMM, HH:mm')}
-            {waiting ? `, ${waiting.refused === undefined ? 'not sent yet' : 'set aside'}` : ''}
+            {waiting ? `, ${waiting.refused === undefined ? t.notSentYet : t.setAside}` : ''}
           </Text>
         </View>
         {entry.payload.kind === 'takenIn' ? null : (
           <Pressable
             role="button"
-            aria-label={gone ? 'Put it back' : 'Take it back'}
+            aria-label={gone ? t.putItBack : t.takeItBack}
             onPress={change}
             className="h-12 w-12 items-center justify-center active:opacity-70"
           >

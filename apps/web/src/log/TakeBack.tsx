@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/log';
 import type { EntryPayload } from '@patient-badger/core';
 import { useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -20,7 +21,7 @@ export function TakeBack({ view: { job, state, pack }, kinds }: Props) {
     <>
       <Button
         variant="quiet"
-        label="Take the last one back"
+        label={t.takeTheLastOneBack}
         detail={describeEntry(last.payload, pack)}
         testID="take-back"
         onPress={() => void takeBack()}

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/log';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { EntryPayload, Pack, Payload } from '@patient-badger/core';
 import { SNAGS } from '@patient-badger/knowledge';
 import { SEAT_WORDS } from '../wording/seatWords.ts';
@@ -15,9 +17,9 @@ import { PIECE_WORDS } from '../wording/pieceWords.ts';
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((each) => each.id === id)?.name ?? id;
 
-const LOOSE_WORDS = { missingBefore: 'missing before we came', broken: 'broken', lost: 'lost', replaced: 'replaced' } as const;
+const LOOSE_WORDS = { missingBefore: t.missingBeforeWeCame, broken: 'broken', lost: 'lost', replaced: 'replaced' } as const;
 
-const ITEM_WORDS = { needed: 'Needed', ordered: 'Ordered', inHand: 'From the shop' } as const;
+const ITEM_WORDS = { needed: shared.needed, ordered: shared.ordered, inHand: shared.fromTheShop } as const;
 const itemText = (item: Payload<'itemAdded'>) => `${countedName(item)}${item.partNumber ? ` (${item.partNumber})` : ''}`;
 
 /** An option that was drafted bears the name of its kind. */
@@ -38,137 +40,151 @@ const waitName = (pack: Pack, wait: string) =>
 export function describeEntry(payload: EntryPayload, pack: Pack): string {
   switch (payload.kind) {
     case 'takenIn':
-      return `Taken in: “${payload.complaint}”`;
+      return t.takenIn(payload.complaint);
     case 'lookRecorded':
       return `${nameIn(pack.looks, payload.look)}: ${resultName(pack, payload.look, payload.result)}${payload.reading ? ` (${readingText(payload.reading)})` : ''}`;
     case 'ownLookRecorded':
-      return `Seen: “${payload.saw}”, ${payload.speaks} ${nameIn(pack.faults, payload.fault)}`;
+      return t.seen(payload.saw, payload.speaks, nameIn(pack.faults, payload.fault));
     case 'findingLeft':
-      return `Left at that: ${nameIn(pack.looks, payload.look)} (${payload.reason})`;
+      return t.leftAtThat(nameIn(pack.looks, payload.look), payload.reason);
     case 'stepDone':
-      return `Opened: ${nameIn(pack.steps, payload.step)}`;
+      return t.opened(nameIn(pack.steps, payload.step));
     case 'stepSkipped':
-      return `Passed over: ${nameIn(pack.steps, payload.step)} (${payload.reason})`;
+      return t.passedOver(nameIn(pack.steps, payload.step), payload.reason);
     case 'stepStuck':
-      return `Will not come: ${nameIn(pack.steps, payload.step)} (${nameIn(SNAGS, payload.snag)})`;
+      return t.willNotCome(nameIn(pack.steps, payload.step), nameIn(SNAGS, payload.snag));
     case 'captured':
-      return `Taken down: ${captureOf(pack, payload)?.ask ?? payload.capture} ${[payload.value, payload.text, payload.skipped && `left out: ${payload.skipped}`].filter((each) => each !== undefined).join(' ')}`.trim();
+      return t
+        .takenDown(
+          captureOf(pack, payload)?.ask ?? payload.capture,
+          [payload.value, payload.text, payload.skipped && t.leftOut(payload.skipped)].filter((each) => each !== undefined).join(' '),
+        )
+        .trim();
     case 'captureConfirmed':
       return `${captureOf(pack, payload)?.back ?? payload.capture}: ${payload.ok ? 'yes' : 'no'}`;
     case 'looseNoted':
       return `${payload.count} × ${itemName(pack, payload)}: ${LOOSE_WORDS[payload.what]}`;
     case 'torqueNoted':
-      return `Torque noted: ${itemName(pack, payload)}, ${payload.torque.value} ${payload.torque.unit} (${payload.torque.source})`;
+      return t.torqueNoted(itemName(pack, payload), payload.torque.value, payload.torque.unit, payload.torque.source);
     case 'waitStarted':
-      return `Time started: ${waitName(pack, payload.wait)}, ${payload.minutes} min by ${payload.source}`;
+      return t.timeStartedMinBy(waitName(pack, payload.wait), payload.minutes, payload.source);
     case 'waitCut':
-      return `Not waited for: ${waitName(pack, payload.wait)} (${payload.reason})`;
+      return t.notWaitedFor(waitName(pack, payload.wait), payload.reason);
     case 'extraDone':
-      return `Done while open: ${nameIn(pack.whileOpen, payload.extra)}`;
+      return t.doneWhileOpen(nameIn(pack.whileOpen, payload.extra));
     case 'photoMarked':
-      return 'Marks drawn on a photo';
+      return t.marksDrawnOnAPhoto;
     case 'cautionAcknowledged':
-      return `Caution confirmed: ${pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution}`;
+      return t.cautionConfirmed(pack.cautions.find(({ id }) => id === payload.caution)?.text ?? payload.caution);
     case 'dimensionRead':
-      return `${payload.piece ? `${PIECE_WORDS[payload.piece].choice}, ` : ''}${quantityWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : ` over ${payload.over}`}`;
+      return `${payload.piece ? `${PIECE_WORDS[payload.piece].choice}, ` : ''}${quantityWords(payload.quantity).name}: ${payload.entered}${payload.over === undefined ? '' : shared.over(payload.over)}`;
     case 'seatRead':
-      return `Seat on the shaft measured: ${SEAT_WORDS[payload.shape]}`;
+      return t.seatOnTheShaftMeasured(SEAT_WORDS[payload.shape]);
     case 'arcsNoted':
-      return `Teeth that have worked: ${payload.from} to ${payload.to} of ${payload.teeth}`;
+      return t.teethThatHaveWorkedTo(payload.from, payload.to, payload.teeth);
     case 'ratioChosen':
-      return `Speedometer gears: drive ${payload.driveTeeth}, driven ${payload.drivenTeeth}, reads ${offText(payload.readingErrorPercent)} (${payload.basis})`;
+      return t.speedometerGearsDriveDrivenReads(
+        payload.driveTeeth,
+        payload.drivenTeeth,
+        offText(payload.readingErrorPercent),
+        payload.basis,
+      );
     case 'odometerCorrected':
-      return `Odometer brought forward: ${payload.before} to ${payload.after} ${payload.unit} (${payload.reason})`;
+      return t.odometerBroughtForwardTo(payload.before, payload.after, payload.unit, payload.reason);
     case 'limitNoted':
-      return `Limit noted: ${payload.thinningMm} mm thinner (${payload.source})`;
+      return t.limitNotedMmThinner(payload.thinningMm, payload.source);
     case 'teethScanned':
-      return `Counted on a photo: ${payload.found.teeth} teeth, ${payload.found.teethPresent} there${payload.found.corrected.length > 0 ? ', put right by hand' : ''}`;
+      return t.countedOnAPhotoTeeth(
+        payload.found.teeth,
+        payload.found.teethPresent,
+        payload.found.corrected.length > 0 ? shared.putRightByHand : '',
+      );
     case 'handNoted':
-      return `${payload.hand === 'right' ? 'Right' : 'Left'}-hand thread`;
+      return t.handThread(payload.hand === 'right' ? t.right : t.left);
     case 'photoTaken':
-      return 'Photo taken';
+      return t.photoTaken;
     case 'faultFound':
-      return `Found: ${nameIn(pack.faults, payload.fault)}`;
+      return t.found(nameIn(pack.faults, payload.fault));
     case 'decided':
-      return `Decided: ${payload.note ?? nameIn(pack.faults, payload.fault)}`;
+      return t.decided(payload.note ?? nameIn(pack.faults, payload.fault));
     case 'partChosen':
-      return `Part chosen: ${payload.partNumber}`;
+      return t.partChosen(payload.partNumber);
     case 'partOrdered':
-      return `Ordered: ${payload.partNumber} from ${payload.supplier}`;
+      return t.orderedFrom(payload.partNumber, payload.supplier);
     case 'partArrived':
-      return 'The part arrived';
+      return t.thePartArrived;
     case 'partAccepted':
-      return `Accepted: ${payload.partNumber}, as ordered`;
+      return t.acceptedAsOrdered(payload.partNumber);
     case 'partRefused':
-      return `Refused: ${payload.partNumber}, ${attributeName(payload.deciding).toLowerCase()} (${payload.note})`;
+      return t.refused(payload.partNumber, attributeName(payload.deciding).toLowerCase(), payload.note);
     case 'partFitted':
-      return `Part fitted: ${payload.partNumber}${payload.source === 'shelf' ? ', off the shelf' : ''}`;
+      return t.partFitted(payload.partNumber, payload.source === 'shelf' ? t.offTheShelf : '');
     case 'promised':
-      return payload.on === null ? 'Promised for no day any more' : `Promised for ${payload.on}`;
+      return payload.on === null ? t.promisedForNoDayAny : shared.promisedFor(payload.on);
     case 'itemAdded':
       return `${ITEM_WORDS[payload.state]}: ${itemText(payload)}${payload.supplier ? `, ${payload.supplier}` : ''}`;
     case 'itemOrdered':
-      return `A part that was needed is ordered from ${payload.supplier}`;
+      return t.aPartThatWasNeeded(payload.supplier);
     case 'itemArrived':
-      return 'A part arrived';
+      return t.aPartArrived;
     case 'itemMeasured':
-      return `${attributeName(payload.quantity)} of a part that came: ${payload.entered}`;
+      return t.ofAPartThatCame(attributeName(payload.quantity), payload.entered);
     case 'itemAccepted':
-      return 'A part accepted, as ordered';
+      return t.aPartAcceptedAsOrdered;
     case 'itemRefused':
-      return `A part refused: ${attributeName(payload.deciding).toLowerCase()} (${payload.note})`;
+      return t.aPartRefused(attributeName(payload.deciding).toLowerCase(), payload.note);
     case 'itemFitted':
-      return 'A part fitted';
+      return t.aPartFitted;
     case 'labourNoted':
-      return `Worked ${payload.minutes} min: ${payload.what}`;
+      return t.workedMin(payload.minutes, payload.what);
     case 'optionKept':
-      return `Way to go on: ${payload.name}`;
+      return t.wayToGoOn(payload.name);
     case 'optionDropped':
-      return 'A way to go on taken off';
+      return t.aWayToGoOn;
     case 'useAssumed':
-      return `Used ${payload.perYear} ${payload.unit} a year${payload.horizonYears === undefined ? '' : `, kept ${payload.horizonYears} years`}`;
+      return t.usedAYear(payload.perYear, payload.unit, payload.horizonYears === undefined ? '' : t.keptYears(payload.horizonYears));
     case 'quoteMade':
-      return `Quote written, valid until ${payload.validUntil}`;
+      return t.quoteWrittenValidUntil(payload.validUntil);
     case 'quoteAnswered':
-      return `The owner said ${payload.by === 'paper' ? 'on paper' : 'by word'}: ${optionName(payload.option)} (to ${payload.who})`;
+      return t.theOwnerSaidTo(payload.by === 'paper' ? shared.onPaper : shared.byWord, optionName(payload.option), payload.who);
     case 'sleeveTried':
-      return `Sleeve at ${payload.sleeveDeg}°: ${payload.backlashMm.value} mm of backlash`;
+      return t.sleeveAtMmOfBacklash(payload.sleeveDeg, payload.backlashMm.value);
     case 'settingMade':
-      return `Set: ${settingText(payload)}`;
+      return t.set(settingText(payload));
     case 'partSaved':
-      return `${nameIn(pack.gears, payload.gear)} saved: ${payload.figures}`;
+      return t.saved(nameIn(pack.gears, payload.gear), payload.figures);
     case 'gearMade':
-      return `${nameIn(pack.gears, payload.gear)} drawn: ${payload.file}, ${payload.material.toLowerCase()}`;
+      return t.drawn(nameIn(pack.gears, payload.gear), payload.file, payload.material.toLowerCase());
     case 'ownLooseAdded':
-      return `Comes off too: ${payload.count} × ${payload.name} (${payload.lives})`;
+      return t.comesOffToo(payload.count, payload.name, payload.lives);
     case 'ownCaptureAdded':
-      return `To be taken down too: ${payload.ask}`;
+      return t.toBeTakenDownToo(payload.ask);
     case 'ownStepAdded':
-      return `A step of this machine: ${payload.name}`;
+      return t.aStepOfThisMachine(payload.name);
     case 'plateRead':
-      return `Read off the machine: ${payload.partNumber} (${payload.where})`;
+      return t.readOffTheMachine(payload.partNumber, payload.where);
     case 'closingDone':
-      return `Closed up: ${nameIn([...pack.closing, ...pack.steps], payload.step)}`;
+      return t.closedUp(nameIn([...pack.closing, ...pack.steps], payload.step));
     case 'proofDone':
       return `${nameIn(pack.proofs, payload.proof)}: ${payload.passed ? 'yes' : 'no'}${proofFigures(payload, pack)}`;
     case 'followUpSet':
-      return `${payload.action === 'call' ? 'To ask the owner' : 'To look at again'}, ${payload.due}: ${payload.what}`;
+      return `${payload.action === 'call' ? t.toAskTheOwner : t.toLookAtAgain}, ${payload.due}: ${payload.what}`;
     case 'followUpDone':
-      return `Looked at again: ${payload.passed ? 'it holds' : 'it does not hold'}${payload.note ? ` (${payload.note})` : ''}`;
+      return t.lookedAtAgain(payload.passed ? t.itHolds : t.itDoesNotHold, payload.note ? ` (${payload.note})` : '');
     case 'intervalSet':
-      return `Due again: ${payload.what}, every ${intervalText(payload)}${payload.source ? ` (${payload.source})` : ''}`;
+      return t.dueAgainEvery(payload.what, intervalText(payload), payload.source ? ` (${payload.source})` : '');
     case 'secondChecked':
-      return `Second check done${payload.note ? `: ${payload.note}` : ''}`;
+      return t.secondCheckDone(payload.note ? `: ${payload.note}` : '');
     case 'outsideChecked':
-      return `Looked over from outside by ${payload.checker} (${payload.licence}) on ${payload.on}${payload.note ? `: ${payload.note}` : ''}`;
+      return t.lookedOverFromOutsideBy(payload.checker, payload.licence, payload.on, payload.note ? `: ${payload.note}` : '');
     case 'remark':
       return payload.gear === undefined ? payload.text : `${nameIn(pack.gears, payload.gear)}: ${payload.text}`;
     case 'closed':
-      return `Job closed: ${payload.found}`;
+      return t.jobClosed(payload.found);
     case 'reopened':
-      return 'Job opened again';
+      return t.jobOpenedAgain;
     case 'withdrawn':
-      return 'Taken back';
+      return t.takenBack;
   }
 }
 
@@ -176,7 +192,7 @@ function proofFigures({ proof, figure, points, note }: Payload<'proofDone'>, { p
   const unit = proofs.find(({ id }) => id === proof)?.figure?.unit ?? '';
   const said = [
     ...(figure === undefined ? [] : [`${figure} ${unit}`.trim()]),
-    ...(points?.map(({ reference, shown }) => `${shown} at ${reference}`) ?? []),
+    ...(points?.map(({ reference, shown }) => t.at(shown, reference)) ?? []),
     ...(note ? [note] : []),
   ];
   return said.length > 0 ? ` (${said.join(', ')})` : '';

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/machine';
 import { intervalDue } from '@patient-badger/core';
 import type { MachineHistory } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
@@ -18,15 +19,19 @@ export function DueCard({ machineId, history: { intervals, yearly } }: { machine
     .sort((p, q) => ((p.due?.dueDate ?? '9999') < (q.due?.dueDate ?? '9999') ? -1 : 1));
   return (
     <Card testID="due">
-      <Text variant="head">Due again</Text>
+      <Text variant="head">{t.dueAgain}</Text>
       {rows.map(({ interval, due }) => (
         <Text key={interval.what} variant={due?.overdue ? 'danger' : 'body'}>
-          {interval.what}:{' '}
-          {due ? `${format(parseISO(due.dueDate), 'd MMM yyyy')}${due.by === 'use' ? ' by its use' : ''}` : 'needs what it works in a year'}
-          {due?.dueReading === undefined
-            ? ''
-            : `, at ${amountText({ amount: due.dueReading, unit: interval.unit ?? 'hours', decimals: 0 }, distance)}`}
-          {due?.overdue ? ', overdue' : ''} (every {intervalText(interval, distance)}, last {format(parseISO(interval.at), 'd MMM yyyy')})
+          {t.everyLast(
+            interval.what,
+            due ? `${format(parseISO(due.dueDate), 'd MMM yyyy')}${due.by === 'use' ? t.byItsUse : ''}` : t.needsWhatItWorksIn,
+            due?.dueReading === undefined
+              ? ''
+              : t.at(amountText({ amount: due.dueReading, unit: interval.unit ?? 'hours', decimals: 0 }, distance)),
+            due?.overdue ? t.overdue : '',
+            intervalText(interval, distance),
+            format(parseISO(interval.at), 'd MMM yyyy'),
+          )}
         </Text>
       ))}
       <CalendarFile path={`/api/machines/${machineId}/due.ics`} name="due.ics" testID="due-calendar" />

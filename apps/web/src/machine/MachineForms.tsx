@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/machine';
+import { t as shared } from '@patient-badger/wording/shared';
 import { machine as machineSchema, meterReading, type Machine, type MachineHistory } from '@patient-badger/contract';
 import { format } from 'date-fns';
 import { useRouter } from 'expo-router';
@@ -33,14 +35,14 @@ export function ChangeMachine({ machine }: { machine: Machine }) {
       setOpen(false);
     });
   };
-  if (!open) return <Button label="Change what is on record" onPress={() => setOpen(true)} />;
+  if (!open) return <Button label={t.changeWhatIsOnRecord} onPress={() => setOpen(true)} />;
   const { label, owner, contact, serial, modelId } = draft;
   return (
     <Card tone="next">
-      <Field label="What you call it" value={label} onChangeText={(next) => setDraft({ ...draft, label: next })} maxLength={120} />
-      <Field label="Owner" value={owner} onChangeText={(next) => setDraft({ ...draft, owner: next })} maxLength={120} />
-      <Field label="How to reach them" value={contact} onChangeText={(next) => setDraft({ ...draft, contact: next })} maxLength={200} />
-      <Field label="Serial plate" value={serial} onChangeText={(next) => setDraft({ ...draft, serial: next })} maxLength={120} />
+      <Field label={shared.whatYouCallIt} value={label} onChangeText={(next) => setDraft({ ...draft, label: next })} maxLength={120} />
+      <Field label={shared.owner} value={owner} onChangeText={(next) => setDraft({ ...draft, owner: next })} maxLength={120} />
+      <Field label={shared.howToReachThem} value={contact} onChangeText={(next) => setDraft({ ...draft, contact: next })} maxLength={200} />
+      <Field label={shared.serialPlate} value={serial} onChangeText={(next) => setDraft({ ...draft, serial: next })} maxLength={120} />
       {models.length > 0 ? (
         <ModelChoice
           models={models}
@@ -52,13 +54,13 @@ export function ChangeMachine({ machine }: { machine: Machine }) {
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <Button
         variant="primary"
-        label="Keep this"
+        label={shared.keepThis}
         testID="keep-machine"
         onPress={() => void send({ label, owner, contact, serial, ...(modelId !== machine.modelId && { modelId }) })}
       />
-      <Button label={machine.retired ? 'It is in use again' : 'Retire it'} onPress={() => void send({ retired: !machine.retired })} />
+      <Button label={machine.retired ? t.itIsInUseAgain : t.retireIt} onPress={() => void send({ retired: !machine.retired })} />
       <Merge machine={machine} />
-      <Button variant="quiet" label="Leave it as it is" onPress={() => setOpen(false)} />
+      <Button variant="quiet" label={shared.leaveItAsItIs} onPress={() => setOpen(false)} />
     </Card>
   );
 }
@@ -78,17 +80,17 @@ function Merge({ machine }: { machine: Machine }) {
       router.navigate(`/machines/${into}`);
     });
   };
-  if (!open) return <Button label="It is on record twice" detail="Make two records of one machine one" onPress={() => setOpen(true)} />;
+  if (!open) return <Button label={t.itIsOnRecordTwice} detail={t.makeTwoRecordsOfOne} onPress={() => setOpen(true)} />;
   return (
     <Card tone="sunken">
-      <Text>Everything of this record goes into the other; this one stays as retired. It cannot be taken back.</Text>
-      <Field label="The other record, by name or owner" value={words} onChangeText={setWords} />
+      <Text>{t.everythingOfThisRecordGoes}</Text>
+      <Field label={t.theOtherRecordByName} value={words} onChangeText={setWords} />
       {words.trim() === ''
         ? null
         : found
             .slice(0, 5)
             .map(({ id, label, owner }) => (
-              <Button key={id} variant="danger" label={`Into ${label}`} detail={owner} onPress={() => void merge(id)} />
+              <Button key={id} variant="danger" label={t.into(label)} detail={owner} onPress={() => void merge(id)} />
             ))}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
@@ -120,16 +122,17 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
   };
   return (
     <Card>
-      <Text variant="head">Meters</Text>
+      <Text variant="head">{t.meters}</Text>
       {yearly.hours === null && yearly.km === null ? (
-        <Text variant="soft">How much it works in a year is not known yet: two readings a month or more apart tell it.</Text>
+        <Text variant="soft">{t.howMuchItWorksIn}</Text>
       ) : (
         <Text variant="strong">
-          In a year about{' '}
-          {[
-            ...(yearly.hours === null ? [] : [`${Math.round(yearly.hours)} h`]),
-            ...(yearly.km === null ? [] : [distanceText(yearly.km, unit)]),
-          ].join(' and ')}
+          {t.inAYearAbout(
+            [
+              ...(yearly.hours === null ? [] : [`${Math.round(yearly.hours)} h`]),
+              ...(yearly.km === null ? [] : [distanceText(yearly.km, unit)]),
+            ].join(' and '),
+          )}
         </Text>
       )}
       {meters.slice(0, 6).map(({ on, hours, km }, i) => (
@@ -140,19 +143,19 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
       ))}
       {open ? (
         <>
-          <Field label="Read on, year-month-day" value={draft.on} onChangeText={(on) => setDraft({ ...draft, on })} maxLength={10} />
-          <Field label="Hours" value={draft.hours} onChangeText={(hours) => setDraft({ ...draft, hours })} inputMode="decimal" />
+          <Field label={t.readOnYearMonthDay} value={draft.on} onChangeText={(on) => setDraft({ ...draft, on })} maxLength={10} />
+          <Field label={shared.hours} value={draft.hours} onChangeText={(hours) => setDraft({ ...draft, hours })} inputMode="decimal" />
           <Field
-            label={unit === 'km' ? 'Kilometres' : 'Miles'}
+            label={unit === 'km' ? shared.kilometres : shared.miles}
             value={draft.distance}
             onChangeText={(distance) => setDraft({ ...draft, distance })}
             inputMode="decimal"
           />
           {problem ? <Text variant="danger">{problem}</Text> : null}
-          <Button variant="primary" label="Keep the reading" testID="keep-meter" onPress={() => void keep()} />
+          <Button variant="primary" label={shared.keepTheReading} testID="keep-meter" onPress={() => void keep()} />
         </>
       ) : (
-        <Button label="Read its meter" onPress={() => setOpen(true)} />
+        <Button label={t.readItsMeter} onPress={() => setOpen(true)} />
       )}
     </Card>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/machine';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { JobRow, Machine, MachineHistory } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -22,7 +24,11 @@ export function MachineScreen() {
   const machine = useMachine(id);
   const history = useMachineHistory(id);
   return (
-    <Screen title={machine?.label ?? 'Machine'} under={[machine?.owner, machine?.modelName].filter(Boolean).join(' · ')} back="/machines">
+    <Screen
+      title={machine?.label ?? shared.machine}
+      under={[machine?.owner, machine?.modelName].filter(Boolean).join(' · ')}
+      back="/machines"
+    >
       {machine?.mergedInto ? <MergedInto id={machine.mergedInto} /> : null}
       {machine ? <Plate machine={machine} plates={history.data?.plates ?? []} /> : null}
       {machine && history.data ? <DueCard machineId={machine.id} history={history.data} /> : null}
@@ -32,7 +38,7 @@ export function MachineScreen() {
       {history.data ? (
         <Record history={history.data} machine={machine} />
       ) : (
-        <Text variant="soft">{history.error?.message ?? 'Looking up the record …'}</Text>
+        <Text variant="soft">{history.error?.message ?? t.lookingUpTheRecord}</Text>
       )}
       <Jobs machineId={id} />
     </Screen>
@@ -41,9 +47,9 @@ export function MachineScreen() {
 
 const Plate = ({ machine, plates }: { machine: Machine; plates: MachineHistory['plates'] }) => (
   <Card>
-    <Text variant="head">Plate</Text>
-    {machine.contact ? <Text>Owner reached: {machine.contact}</Text> : null}
-    <Text>{machine.serial ? `Serial plate: ${machine.serial}` : 'No serial plate noted.'}</Text>
+    <Text variant="head">{t.plate}</Text>
+    {machine.contact ? <Text>{t.ownerReached(machine.contact)}</Text> : null}
+    <Text>{machine.serial ? t.serialPlate(machine.serial) : t.noSerialPlateNoted}</Text>
     <BookLink machine={machine} />
     {plates.map(({ partNumber, where, at }) => (
       <Text key={partNumber}>
@@ -56,15 +62,15 @@ const Plate = ({ machine, plates }: { machine: Machine; plates: MachineHistory['
 function BookLink({ machine: { modelId, modelName } }: { machine: Machine }) {
   const router = useRouter();
   if (!modelId) return null;
-  return <Button label={`The book of ${modelName}`} onPress={() => router.navigate(`/models/${modelId}`)} />;
+  return <Button label={t.theBookOf(modelName ?? '')} onPress={() => router.navigate(`/models/${modelId}`)} />;
 }
 
 function MergedInto({ id }: { id: string }) {
   const router = useRouter();
   return (
     <Card tone="sunken">
-      <Text variant="strong">This record was made one with another of the same machine.</Text>
-      <Button label="To that record" onPress={() => router.navigate(`/machines/${id}`)} />
+      <Text variant="strong">{t.thisRecordWasMadeOne}</Text>
+      <Button label={t.toThatRecord} onPress={() => router.navigate(`/machines/${id}`)} />
     </Card>
   );
 }
@@ -80,12 +86,12 @@ function Jobs({ machineId }: { machineId: string }) {
   if (!jobs.rows) return null;
   return (
     <>
-      <Text variant="head">Jobs</Text>
+      <Text variant="head">{shared.jobs2}</Text>
       {jobs.rows.map((row) => (
         <JobLine key={row.id} row={row} />
       ))}
       {jobs.hasNextPage ? (
-        <Button label="Earlier ones" disabled={jobs.isFetchingNextPage} onPress={() => void jobs.fetchNextPage()} />
+        <Button label={shared.earlierOnes} disabled={jobs.isFetchingNextPage} onPress={() => void jobs.fetchNextPage()} />
       ) : null}
     </>
   );
@@ -100,14 +106,12 @@ function Record({ history: { parts, again }, machine }: { history: MachineHistor
     <>
       {again.map(({ gear, times }) => (
         <Card key={gear} tone="danger">
-          <Text variant="danger">
-            {gearName(gear)}: replaced {times} times
-          </Text>
-          <Text>Look for what breaks it before another goes in: its mate, the seat, the grease, what it is made to push.</Text>
+          <Text variant="danger">{t.replacedTimes(gearName(gear), times)}</Text>
+          <Text>{t.lookForWhatBreaksIt}</Text>
         </Card>
       ))}
-      <Text variant="head">Parts that went in</Text>
-      {parts.length === 0 ? <Text variant="soft">None on record.</Text> : null}
+      <Text variant="head">{t.partsThatWentIn}</Text>
+      {parts.length === 0 ? <Text variant="soft">{t.noneOnRecord}</Text> : null}
       {parts.map((part) => (
         <Card key={`${part.jobId}/${part.gear}/${part.partNumber}`} tone={part.state === 'fitted' ? 'plain' : 'sunken'}>
           <Text variant="strong">
@@ -124,12 +128,12 @@ function JobLine({ row: { id, complaint, takenInAt, closedAt, found, outcome } }
   const router = useRouter();
   return (
     <LinkArea
-      aria-label={`${complaint || 'Job'}, ${closedAt ? 'finished' : 'on the bench'}`}
+      aria-label={`${complaint || shared.job2}, ${closedAt ? t.finished : shared.onTheBenchInline}`}
       className="min-h-[56px] gap-1 rounded-lg border-2 border-line bg-surface p-3 active:opacity-70"
       onPress={() => router.navigate(closedAt ? `/jobs/${id}/close` : `/jobs/${id}`)}
     >
       <Text variant="label">
-        {takenInAt ? day(takenInAt) : ''} · {closedAt ? (OUTCOMES[outcome as Outcome] ?? 'Finished') : 'On the bench'}
+        {takenInAt ? day(takenInAt) : ''} · {closedAt ? (OUTCOMES[outcome as Outcome] ?? shared.finished) : shared.onTheBench}
       </Text>
       <Text>“{complaint}”</Text>
       {found ? <Text variant="soft">{found}</Text> : null}

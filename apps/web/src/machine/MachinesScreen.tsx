@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/machine';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
@@ -20,13 +22,13 @@ export function MachinesScreen() {
   const machines = useMachines(useDeferredValue(words.trim()), undefined, which === 'yes');
   const found = machines.data?.machines;
   return (
-    <Screen title="Machines" back="/" wide={wide}>
-      <Field label="Find by name, owner, model, kind or serial plate" value={words} onChangeText={setWords} />
+    <Screen title={shared.machines} back="/" wide={wide}>
+      <Field label={t.findByNameOwnerModel} value={words} onChangeText={setWords} />
       <Segments
-        label="Which machines"
+        label={t.whichMachines}
         options={[
-          ['no', 'In use'],
-          ['yes', 'Retired too'],
+          ['no', shared.inUse],
+          ['yes', t.retiredToo],
         ]}
         value={which}
         onChange={setWhich}
@@ -36,7 +38,7 @@ export function MachinesScreen() {
           <View key={machine.id} className={wide ? 'w-[380px]' : ''}>
             <Button
               big
-              label={`${machine.label}${machine.retired ? ', retired' : ''}`}
+              label={`${machine.label}${machine.retired ? shared.retired : ''}`}
               detail={[machine.owner, machine.modelName ?? families.find(({ id }) => id === machine.family)?.name, machine.serial]
                 .filter(Boolean)
                 .join(' · ')}
@@ -45,10 +47,10 @@ export function MachinesScreen() {
           </View>
         ))}
       </View>
-      {machines.data?.more ? <Text variant="soft">There are more: another word narrows it down.</Text> : null}
-      {found?.length === 0 ? <Text>{words ? `No machine matches “${words}”.` : 'No machine is on record yet.'}</Text> : null}
-      {found ? null : <Text variant="soft">{machines.error?.message ?? 'Fetching the machines …'}</Text>}
-      <Button label="Models" detail="Makes and models, each with its book" onPress={() => router.navigate('/models')} />
+      {machines.data?.more ? <Text variant="soft">{t.thereAreMoreAnotherWord}</Text> : null}
+      {found?.length === 0 ? <Text>{words ? t.noMachineMatches(words) : shared.noMachineIsOnRecord}</Text> : null}
+      {found ? null : <Text variant="soft">{machines.error?.message ?? shared.fetchingTheMachines}</Text>}
+      <Button label={shared.models} detail={t.makesAndModelsEachWith} onPress={() => router.navigate('/models')} />
     </Screen>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/machine';
 import type { MachineHistory } from '@patient-badger/contract';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -41,7 +42,7 @@ export function UseLine({ history: { meters, parts }, jobs }: Props) {
     <View
       className="items-center gap-1"
       role="img"
-      aria-label={`Use over time: ${Math.round(first.value)} to ${Math.round(last.value)} ${word}, ${jobs.length} jobs, ${parts.length} parts`}
+      aria-label={t.useOverTimeToJobs(Math.round(first.value), Math.round(last.value), word, jobs.length, parts.length)}
       testID="use-line"
     >
       <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
@@ -91,7 +92,7 @@ export function UseLine({ history: { meters, parts }, jobs }: Props) {
           />
         ))}
       </Svg>
-      <Text variant="soft">Up: {word}. Round: a job. Square: a part that went in.</Text>
+      <Text variant="soft">{t.upRoundAJobSquare(word)}</Text>
     </View>
   );
 }

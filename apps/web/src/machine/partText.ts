@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/machine';
 import type { MachineHistory } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
 import { distanceText, type DistanceUnit } from '../wording/distance.ts';
@@ -7,12 +8,12 @@ export function partText(
   { state, at, fromShelf, hours, workedHours, km, workedKm }: MachineHistory['parts'][number],
   distance: DistanceUnit,
 ): string {
-  const how = state === 'fitted' ? `Fitted ${day(at)}` : `Accepted ${day(at)}, not noted as fitted`;
+  const how = state === 'fitted' ? t.fitted(day(at)) : t.acceptedNotNotedAsFitted(day(at));
   const meters = [
-    ...(hours === undefined ? [] : [`at ${hours} h, ${workedHours ?? 0} h since`]),
-    ...(km === undefined ? [] : [`at ${distanceText(km, distance)}, ${distanceText(workedKm ?? 0, distance)} since`]),
+    ...(hours === undefined ? [] : [t.atHHSince(hours, workedHours ?? 0)]),
+    ...(km === undefined ? [] : [t.atSince(distanceText(km, distance), distanceText(workedKm ?? 0, distance))]),
   ];
-  return [how, ...(fromShelf ? ['off the shelf'] : []), ...meters].join('; ');
+  return [how, ...(fromShelf ? [t.offTheShelf] : []), ...meters].join('; ');
 }
 
 const day = (at: string) => format(parseISO(at), 'd MMM yyyy');

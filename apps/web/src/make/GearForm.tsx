@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/make';
+import { t as shared } from '@patient-badger/wording/shared';
 import { Card } from '../design/Card.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
@@ -7,18 +9,18 @@ import { guideAllowance, type TypedGear } from './makeQuestion.ts';
 
 type NumberField = Exclude<keyof TypedGear, 'bore' | 'process' | 'material'>;
 
-const ACROSS = [['boreMm', 'Across the flats, mm']] as const;
+const ACROSS = [['boreMm', t.acrossTheFlatsMm]] as const;
 /** What each bore is measured by. */
 const BORE_FIELDS: Readonly<Record<TypedGear['bore'], readonly (readonly [NumberField, string])[]>> = {
-  round: [['boreMm', 'Bore, mm']],
+  round: [['boreMm', t.boreMm]],
   dFlat: [
-    ['boreMm', 'Bore, mm'],
-    ['flatMm', 'Left across the flat, mm'],
+    ['boreMm', t.boreMm],
+    ['flatMm', t.leftAcrossTheFlatMm],
   ],
   key: [
-    ['boreMm', 'Bore, mm'],
-    ['keyWidthMm', 'Key, mm'],
-    ['keyDepthMm', 'Keyway beyond the round, mm'],
+    ['boreMm', t.boreMm],
+    ['keyWidthMm', t.keyMm],
+    ['keyDepthMm', t.keywayBeyondTheRoundMm],
   ],
   hexagon: ACROSS,
   square: ACROSS,
@@ -34,49 +36,49 @@ export function GearForm({ typed, onChange }: { typed: TypedGear; onChange: (cha
   return (
     <>
       <Card>
-        <Text variant="head">Teeth</Text>
+        <Text variant="head">{shared.teeth}</Text>
         {figures(
-          ['teeth', 'Teeth'],
-          ['moduleMm', 'Module, mm'],
-          ['pressureAngleDeg', 'Pressure angle, °'],
-          ['helixAngleDeg', 'Helix, ° (left below 0)'],
-          ['profileShift', 'Profile shift'],
-          ['backlashMm', 'Thinner for backlash, mm'],
-          ['faceMm', 'Face width, mm'],
+          ['teeth', shared.teeth],
+          ['moduleMm', shared.moduleMm],
+          ['pressureAngleDeg', t.pressureAngle],
+          ['helixAngleDeg', t.helixLeftBelow0],
+          ['profileShift', t.profileShift],
+          ['backlashMm', t.thinnerForBacklashMm],
+          ['faceMm', shared.faceWidthMm],
         )}
       </Card>
       <Card>
-        <Text variant="head">Bore and hub</Text>
+        <Text variant="head">{t.boreAndHub}</Text>
         <Segments
-          label="Bore"
+          label={shared.bore}
           options={[
-            ['round', 'Round'],
+            ['round', shared.round],
             ['dFlat', 'D'],
-            ['key', 'Keyway'],
-            ['hexagon', 'Hexagon'],
-            ['square', 'Square'],
-            ['none', 'None'],
+            ['key', t.keyway],
+            ['hexagon', shared.hexagon],
+            ['square', shared.square],
+            ['none', t.none],
           ]}
           value={typed.bore}
           onChange={(bore) => onChange({ bore })}
         />
-        {figures(...BORE_FIELDS[typed.bore], ['hubMm', 'Hub outside, mm'], ['hubLengthMm', 'Hub length, mm'])}
+        {figures(...BORE_FIELDS[typed.bore], ['hubMm', shared.hubOutsideMm], ['hubLengthMm', shared.hubLengthMm])}
       </Card>
       <Card>
-        <Text variant="head">How it is made</Text>
+        <Text variant="head">{t.howItIsMade}</Text>
         <Segments
-          label="Process"
+          label={t.process}
           options={[
-            ['print', 'Print'],
-            ['mill', 'Mill'],
-            ['wire', 'Wire'],
-            ['laser', 'Laser'],
+            ['print', t.print],
+            ['mill', t.mill],
+            ['wire', shared.wire],
+            ['laser', t.laser],
           ]}
           value={typed.process}
           onChange={(process) => onChange({ process })}
         />
-        <MaterialChoice label="Of" value={typed.material} onChange={(material) => onChange({ material })} />
-        {figures(['shrinkage', `Shrinks, % (guide ${guide.shrinkagePercent})`], ['kerf', `Tool cuts, mm (guide ${guide.kerfMm})`])}
+        <MaterialChoice label={shared.of} value={typed.material} onChange={(material) => onChange({ material })} />
+        {figures(['shrinkage', t.shrinksGuide(guide.shrinkagePercent)], ['kerf', t.toolCutsMmGuide(guide.kerfMm)])}
       </Card>
     </>
   );

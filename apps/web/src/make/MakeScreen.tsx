@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/make';
 import { fileOutput, type GearCard, type OperationOutput } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { useQuery } from '@tanstack/react-query';
@@ -30,9 +31,9 @@ export const MakeScreen = () => (
 const Never = ({ view: { pack } }: { view: JobView }) => (
   <Card tone="danger">
     <Text variant="danger" testID="never-made">
-      No gear of this is made here
+      {t.noGearOfThisIs}
     </Text>
-    <Text>{pack.name}: somebody could be hurt. The maker’s part, the maker’s manual and licensed work come first.</Text>
+    <Text>{t.somebodyCouldBeHurtThe(pack.name)}</Text>
   </Card>
 );
 
@@ -43,9 +44,9 @@ const FORMATS = [
   ['dxf', 'DXF'],
 ] as const;
 const PIECES = [
-  ['gear', 'The whole gear'],
-  ['threeTeeth', 'Three teeth, to try in the mate'],
-  ['bore', 'The bore, to try on the shaft'],
+  ['gear', t.theWholeGear],
+  ['threeTeeth', t.threeTeethToTryIn],
+  ['bore', t.theBoreToTryOn],
 ] as const;
 type Outline = OperationOutput<'make.outline'>;
 
@@ -83,27 +84,30 @@ function Making({ view, card }: { view: JobView; card: GearCard }) {
   };
   return (
     <>
-      <Text variant="title">Make: {card.name}</Text>
-      {isFilled ? <Text variant="soft">Filled from what was measured; check each figure against the gear and its mate.</Text> : null}
+      <Text variant="title">{t.make(card.name)}</Text>
+      {isFilled ? <Text variant="soft">{t.filledFromWhatWasMeasured}</Text> : null}
       {outline.data ? (
         <>
           <Preview
-            label={`Outline of ${draft.teeth} teeth`}
+            label={t.outlineOfTeeth(draft.teeth)}
             outline={outline.data.outline}
             holes={outline.data.holes}
             worn={worn.data?.outline}
           />
           <Text variant="soft">
-            {outline.data.outline.length} points, no further than {(1000 * outline.data.deviationMm).toFixed(1)} µm off the true curve.
-            {worn.data ? ' Broken line: the worn one.' : ''}
+            {t.pointsNoFurtherThanM(
+              outline.data.outline.length,
+              (1000 * outline.data.deviationMm).toFixed(1),
+              worn.data ? t.brokenLineTheWornOne : '',
+            )}
           </Text>
         </>
       ) : null}
       {outline.error ? <Text variant="danger">{outline.error.message}</Text> : null}
-      {question ? null : <Text>Teeth, module and face width first.</Text>}
+      {question ? null : <Text>{t.teethModuleAndFaceWidth}</Text>}
       <GearForm typed={draft} onChange={set} />
       <Card tone="next">
-        <Text variant="head">The file</Text>
+        <Text variant="head">{t.theFile}</Text>
         {PIECES.map(([id, label]) => (
           <Button
             key={id}
@@ -119,20 +123,18 @@ function Making({ view, card }: { view: JobView; card: GearCard }) {
             <Button
               key={format}
               className="grow"
-              label={busy === format ? 'Drawing …' : label}
+              label={busy === format ? t.drawing : label}
               disabled={!question || busy !== null || outline.error !== null}
               testID={`save-${format}`}
               onPress={() => void save(format)}
             />
           ))}
         </View>
-        <Text variant="soft">
-          3MF and STL are bodies in millimetres; SVG and DXF are flat. Make a try of three teeth and of the bore first.
-        </Text>
+        <Text variant="soft">{t.n3MFAndStlAreBodies}</Text>
         {(failed ?? problem) ? <Text variant="danger">{failed ?? problem}</Text> : null}
-        {state.made.some(({ gear }) => gear === card.id) ? <Text testID="made">A file was written for this job.</Text> : null}
+        {state.made.some(({ gear }) => gear === card.id) ? <Text testID="made">{t.aFileWasWrittenFor}</Text> : null}
       </Card>
-      <Text variant="soft">A made gear is a come-back with a date: tell the owner, and look at it again.</Text>
+      <Text variant="soft">{t.aMadeGearIsA}</Text>
     </>
   );
 }

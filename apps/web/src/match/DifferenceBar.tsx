@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/match';
 import type { AttributeFit } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
@@ -24,7 +25,7 @@ export function DifferenceBar({ fit }: { fit: AttributeFit & { readonly differen
       </View>
       {beyond ? (
         <Text variant="soft" className={difference > 0 ? 'text-right' : ''} aria-hidden>
-          {difference > 0 ? 'far too large →' : '← far too small'}
+          {difference > 0 ? t.farTooLarge : t.farTooSmall}
         </Text>
       ) : null}
     </View>

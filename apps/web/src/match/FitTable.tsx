@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { AttributeFit } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
@@ -13,16 +15,16 @@ import { DifferenceBar, hasBar } from './DifferenceBar.tsx';
 export function FitTable({ attributes }: { attributes: readonly AttributeFit[] }) {
   const colours = useColours();
   return (
-    <View role="table" aria-label="Fit, attribute by attribute">
+    <View role="table" aria-label={t.fitAttributeByAttribute}>
       <View role="row" className="flex-row border-b-2 border-line py-1">
         <Text role="columnheader" variant="label" className="w-[38%]">
-          Attribute
+          {t.attribute}
         </Text>
         <Text role="columnheader" variant="label" className="w-[31%]">
-          Wanted
+          {t.wanted}
         </Text>
         <Text role="columnheader" variant="label" className="w-[31%]">
-          Part
+          {shared.part}
         </Text>
       </View>
       {attributes.map((attribute) => (
@@ -32,10 +34,10 @@ export function FitTable({ attributes }: { attributes: readonly AttributeFit[] }
               {attributeName(attribute.name)}
             </Text>
             <Text role="cell" className="w-[31%]">
-              {attribute.wanted === undefined ? 'not known' : attributeValue(attribute.name, attribute.wanted)}
+              {attribute.wanted === undefined ? shared.notKnown : attributeValue(attribute.name, attribute.wanted)}
             </Text>
             <Text role="cell" className="w-[31%]">
-              {attribute.part === undefined ? 'not given' : attributeValue(attribute.name, attribute.part)}
+              {attribute.part === undefined ? t.notGiven : attributeValue(attribute.name, attribute.part)}
             </Text>
           </View>
           <View role="cell" className="flex-row items-center gap-2">

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import { type PartAttributes, type GearCard } from '@patient-badger/core';
 import { partMatch, type PartMatch } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
@@ -75,41 +77,45 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
     <>
       {chosen ? (
         <Card tone="next">
-          <Text variant="label">{chosen.source === 'shelf' ? 'Chosen, off the shelf' : 'Chosen'}</Text>
+          <Text variant="label">{chosen.source === 'shelf' ? t.chosenOffTheShelf : t.chosen}</Text>
           <Text variant="head">
             {chosen.partNumber} · {chosen.name}
           </Text>
           {chosen.source === 'shelf' ? null : <Ordering view={view} card={card} partId={chosen.partId} />}
-          <Button variant="primary" big label="Set up and prove" onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
+          <Button variant="primary" big label={t.setUpAndProve} onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
       {contradicted.length > 0 ? (
         <Card tone="danger">
           <Text variant="danger">
-            {contradicted.length} {contradicted.length === 1 ? 'listing says it fits' : 'listings say they fit'} {machineModel} and{' '}
-            {contradicted.length === 1 ? 'does' : 'do'} not by their own dimensions:{' '}
-            {contradicted.map(({ part }) => part.partNumber).join(', ')}
+            {t.andNotByTheirOwn(
+              contradicted.length,
+              contradicted.length === 1 ? t.listingSaysItFits : t.listingsSayTheyFit,
+              machineModel ?? '',
+              contradicted.length === 1 ? t.does : t.doInline,
+              contradicted.map(({ part }) => part.partNumber).join(', '),
+            )}
           </Text>
         </Card>
       ) : null}
       <PlateNumber view={view} card={card} />
-      {onPlate.length > 0 ? <Text variant="head">By the number on the machine</Text> : null}
+      {onPlate.length > 0 ? <Text variant="head">{t.byTheNumberOnThe}</Text> : null}
       {onPlate.map(partCard)}
-      {held.length > 0 ? <Text variant="head">Proved on this model</Text> : null}
+      {held.length > 0 ? <Text variant="head">{t.provedOnThisModel}</Text> : null}
       {held.map(partCard)}
       <SentBack parts={inBook} />
       <OnTheShelf view={view} card={card} wanted={wanted} />
       <PartFilters value={filters} onChange={setFilters} />
       {search.data ? (
-        <Text variant="head">{fitting.length === 0 ? 'Nothing in the catalogue fits' : 'Best by dimensions'}</Text>
+        <Text variant="head">{fitting.length === 0 ? t.nothingInTheCatalogueFits : t.bestByDimensions}</Text>
       ) : (
-        <Text variant="soft">{search.error?.message ?? 'Searching the catalogue …'}</Text>
+        <Text variant="soft">{search.error?.message ?? t.searchingTheCatalogue}</Text>
       )}
       {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
-      <Button variant="quiet" label="Bring in a parts list" onPress={() => router.navigate('/parts/import')} />
-      {all || fitting.length <= FIRST ? null : <Button label={`Show all ${fitting.length}`} onPress={() => setAll(true)} />}
-      {contradicted.length > 0 ? <Text variant="head">Contradict themselves</Text> : null}
+      <Button variant="quiet" label={shared.bringInAPartsList} onPress={() => router.navigate('/parts/import')} />
+      {all || fitting.length <= FIRST ? null : <Button label={t.showAll(fitting.length)} onPress={() => setAll(true)} />}
+      {contradicted.length > 0 ? <Text variant="head">{t.contradictThemselves}</Text> : null}
       {contradicted.map((match) => (
         <PartCard key={match.part.id} match={match} chosen={false} machineModel={machineModel} />
       ))}

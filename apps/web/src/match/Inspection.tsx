@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import { arrivedAttributes, type PartAttributes, type GearCard, type GearQuantity, type Order } from '@patient-badger/core';
 import { refusals } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -33,7 +35,7 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
   const words = wordsFor(card.type);
   const refuse = (name: string) => {
     const found = attributes.find((each) => each.name === name);
-    const off = found ? differenceText(found) || 'does not fit' : '';
+    const off = found ? differenceText(found) || shared.doesNotFit : '';
     void write({
       kind: 'partRefused',
       gear: card.id,
@@ -41,15 +43,18 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
       partNumber: order.partNumber,
       deciding: name,
       ...(difference !== undefined && { difference }),
-      note: [off, note.trim()].filter(Boolean).join('; ') || 'not as ordered',
+      note: [off, note.trim()].filter(Boolean).join('; ') || shared.notAsOrdered,
     });
   };
   return (
     <>
       {before && before.length > 0 ? (
         <Text variant="danger" testID="refused-before">
-          This part number came wrong {before.length === 1 ? 'once' : `${before.length} times`} before:{' '}
-          {attributeName(before[0]?.deciding ?? '').toLowerCase()}, {before[0]?.note}. Measure that first.
+          {t.thisPartNumberCameWrong(
+            before.length === 1 ? shared.once : shared.times(before.length),
+            attributeName(before[0]?.deciding ?? '').toLowerCase(),
+            before[0]?.note ?? '',
+          )}
         </Text>
       ) : null}
       {MEASURED.filter((name) => order.attributes[name] !== undefined).map((name) => {
@@ -59,17 +64,17 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
           <Pressable
             key={name}
             role="button"
-            aria-label={`${attributeName(name)}: ${found?.part === undefined ? 'measure it' : fitText(found)}`}
+            aria-label={`${attributeName(name)}: ${found?.part === undefined ? shared.measureIt : fitText(found)}`}
             testID={`receive-${name}`}
             onPress={() => setAsked(name)}
             className={`min-h-[56px] flex-row items-center gap-2 rounded-md border-2 bg-surface px-3 py-2 active:opacity-70 ${deciding === name ? 'border-heat' : 'border-line'}`}
           >
             <View className="min-w-0 flex-1">
               <Text variant="strong">{attributeName(name)}</Text>
-              <Text variant="soft">ordered {attributeValue(name, typeof wanted === 'object' ? wanted.value : (wanted ?? ''))}</Text>
+              <Text variant="soft">{t.ordered(attributeValue(name, typeof wanted === 'object' ? wanted.value : (wanted ?? '')))}</Text>
             </View>
             <Text variant="strong" className="shrink-0">
-              {found?.part === undefined ? 'measure' : attributeValue(name, found.part)}
+              {found?.part === undefined ? shared.measure : attributeValue(name, found.part)}
             </Text>
           </Pressable>
         );
@@ -84,18 +89,16 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
           onClose={() => setAsked(null)}
         />
       ) : null}
-      {verdict === 'measureMore' ? (
-        <Text>Measure {attributeName(deciding ?? '').toLowerCase()} next: three of these have to agree.</Text>
-      ) : null}
+      {verdict === 'measureMore' ? <Text>{t.measureNextThreeOfThese(attributeName(deciding ?? '').toLowerCase())}</Text> : null}
       {verdict === 'accept' ? (
         <>
           <Text variant="strong" testID="receive-verdict">
-            It is what was ordered.
+            {t.itIsWhatWasOrdered}
           </Text>
           <Button
             variant="primary"
             big
-            label="Take it"
+            label={t.takeIt}
             testID="accept"
             onPress={() => void write({ kind: 'partAccepted', gear: card.id, order: order.id, partNumber: order.partNumber })}
           />
@@ -106,8 +109,8 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
           <Text variant="danger" testID="receive-verdict">
             {notAsOrdered(deciding, difference)}
           </Text>
-          <Field label="Note for the return (may stay empty)" value={note} onChangeText={setNote} />
-          <Button variant="danger" big label="Send it back" testID="refuse" onPress={() => refuse(deciding)} />
+          <Field label={t.noteForTheReturnMay} value={note} onChangeText={setNote} />
+          <Button variant="danger" big label={shared.sendItBack} testID="refuse" onPress={() => refuse(deciding)} />
         </>
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/match';
 import { operations } from '../data/operations.ts';
 import type { Part, PartLink } from '@patient-badger/contract';
 import { View } from 'react-native';
@@ -11,7 +12,7 @@ export function NamedInstead({ part }: { part: Part }) {
     <View className="gap-1 border-l-4 border-line pl-3">
       {part.links.map((link) => (
         <Text key={`${link.kind}/${link.partNumber}`} variant="soft">
-          {link.kind === 'supersededBy' ? 'The sheet says replaced by' : 'Or'} {link.partNumber}: {linkText(part, link)}
+          {link.kind === 'supersededBy' ? t.theSheetSaysReplacedBy : t.or} {link.partNumber}: {linkText(part, link)}
         </Text>
       ))}
     </View>
@@ -20,14 +21,16 @@ export function NamedInstead({ part }: { part: Part }) {
 
 /** What a caliper would say of it. */
 export function linkText(part: Part, { part: other }: PartLink): string {
-  if (!other) return 'not in the catalogue.';
+  if (!other) return t.notInTheCatalogue;
   const { verdict, differs, unknown } = operations.run('match.standsIn', { part: part.attributes, other: other.attributes });
   switch (verdict) {
     case 'same':
-      return 'the same by every dimension.';
+      return t.theSameByEveryDimension;
     case 'differs':
-      return `not the same: ${differs.map((each) => `${attributeName(each.name).toLowerCase()} ${differenceText(each) || 'another'}`).join(', ')}.`;
+      return t.notTheSame(
+        differs.map((each) => `${attributeName(each.name).toLowerCase()} ${differenceText(each) || 'another'}`).join(', '),
+      );
     case 'notKnown':
-      return `the same as far as both say; ${unknown.map((name) => attributeName(name).toLowerCase()).join(', ')} only one of them gives.`;
+      return t.theSameAsFarAs(unknown.map((name) => attributeName(name).toLowerCase()).join(', '));
   }
 }

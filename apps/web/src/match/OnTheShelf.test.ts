@@ -1,3 +1,4 @@
+import { t as learning } from '@patient-badger/wording/learning';
 import type { ShelfItem } from '@patient-badger/contract';
 import type { PartAttributes } from '@patient-badger/core';
 import { donorsFor } from './OnTheShelf.tsx';
@@ -9,7 +10,7 @@ const names = (shelf: readonly ShelfItem[]) => donorsFor(shelf, wanted).map((don
 
 test('the likeliest donor comes first; what cannot fit is not shown', () => {
   const { boreDiameterMm: _, ...noBore } = wanted;
-  expect(names([item('no bore known', noBore), item('same', wanted), item('a tooth more', { ...wanted, teeth: 12 })])).toEqual([
+  expect(names([item('no bore known', noBore), item('same', wanted), item(learning.more('a tooth'), { ...wanted, teeth: 12 })])).toEqual([
     'same',
     'no bore known',
   ]);

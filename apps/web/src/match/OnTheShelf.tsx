@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import { operations } from '../data/operations.ts';
 import { type PartAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
 import type { ShelfItem } from '@patient-badger/contract';
@@ -35,7 +37,7 @@ export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobVi
     });
   return (
     <>
-      <Text variant="head">On the shelf</Text>
+      <Text variant="head">{shared.onTheShelf}</Text>
       {donors.map((donor) => (
         <Card key={donor.item.id} tone={chosen?.partId === donor.item.id ? 'next' : 'plain'}>
           <Text variant="strong">{donor.item.name}</Text>
@@ -43,9 +45,9 @@ export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobVi
           <Verdict attributes={donor.fit.attributes} deciding={donor.fit.deciding} />
           <Text variant="soft">{pastText(donor.item, distance)}</Text>
           <Button
-            label={chosen?.partId === donor.item.id ? 'Chosen' : 'Use this one'}
+            label={chosen?.partId === donor.item.id ? t.chosen : t.useThisOne}
             variant={chosen?.partId === donor.item.id ? 'chosen' : 'plain'}
-            detail={donor.item.inside ? 'It has to come out of that machine first' : donor.item.place}
+            detail={donor.item.inside ? t.itHasToComeOut : donor.item.place}
             testID={`donor-${donor.item.id}`}
             onPress={() => choose(donor)}
           />

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core';
 import { part as partSchema, type Listing } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -38,7 +40,7 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
       {part && seller && !open ? (
         <>
           {offers.length > 1 ? (
-            <View role="radiogroup" aria-label="From whom" className="gap-2">
+            <View role="radiogroup" aria-label={shared.fromWhom} className="gap-2">
               {offers.map((offer) => (
                 <Button
                   key={offer.supplier}
@@ -51,10 +53,10 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
               ))}
             </View>
           ) : null}
-          <Button label="Order it" detail={`${seller.supplier}, ${detail(seller)}`} testID="order" onPress={() => void order()} />
+          <Button label={shared.orderIt} detail={`${seller.supplier}, ${detail(seller)}`} testID="order" onPress={() => void order()} />
         </>
       ) : null}
-      {orders.length > 0 ? <Button label="Orders and receiving" testID="to-orders" onPress={toOrders} /> : null}
+      {orders.length > 0 ? <Button label={t.ordersAndReceiving} testID="to-orders" onPress={toOrders} /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );

@@ -1,3 +1,4 @@
+import { t as matchWords } from '@patient-badger/wording/match';
 import { fit, matchFitInput, type PartAttributes } from '@patient-badger/core';
 import type { PartMatch } from '@patient-badger/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -48,7 +49,7 @@ test('says price, where it is, what has to be worked and what nobody knows', () 
   expect(screen.getByText('Quernby Spares, none there, 4 days.')).toBeTruthy();
   expect(screen.getByText('Bore: open the bore by 0.50 mm, true to the teeth')).toBeTruthy();
   expect(screen.getByRole('img', { name: 'Bore: open the bore by 0.50 mm, true to the teeth' })).toBeTruthy();
-  expect(screen.getByText('Not known: hand. Ask, or measure it.')).toBeTruthy();
+  expect(screen.getByText(matchWords.notKnownAskOrMeasure('hand'))).toBeTruthy();
 });
 
 test('the cheapest seller is named first, the others behind', () => {
@@ -65,7 +66,7 @@ test('a number that came wrong before is marked before it is ordered again', () 
 
 test('the fit table has a row for each attribute, with both sides and the verdict', () => {
   show({ type: 'worm', starts: 1, axialModuleMm: 25.4 / 24 });
-  fireEvent.click(screen.getByRole('button', { name: 'Fit table' }));
+  fireEvent.click(screen.getByRole('button', { name: matchWords.fitTable }));
   const rows = within(screen.getByRole('table'))
     .getAllByRole('row')
     .map((row) => row.textContent);
@@ -81,11 +82,11 @@ test('the fit table has a row for each attribute, with both sides and the verdic
 test('a part can be chosen where choosing is offered, and only there', () => {
   const chosen = jest.fn();
   show(wanted, [], chosen);
-  fireEvent.click(screen.getByRole('button', { name: 'Choose' }));
+  fireEvent.click(screen.getByRole('button', { name: matchWords.choose }));
   expect(chosen).toHaveBeenCalledTimes(1);
 });
 
 test('a listing that contradicts itself is shown without a button to choose it', () => {
   show({ ...wanted, starts: 2 }, [MODEL]);
-  expect(screen.queryByRole('button', { name: 'Choose' })).toBeNull();
+  expect(screen.queryByRole('button', { name: matchWords.choose })).toBeNull();
 });

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { AttributeFit } from '@patient-badger/core';
 import type { PartMatch } from '@patient-badger/contract';
 import { useState } from 'react';
@@ -32,8 +34,13 @@ export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chose
     <Card tone={chosen ? 'next' : 'plain'}>
       {contradiction ? (
         <Text variant="danger">
-          {claimedBy.join(' and ') || 'Its listing'} {claimedBy.length > 1 ? 'say' : 'says'} it fits {machineModel}. By its{' '}
-          {attributeName(contradiction.name).toLowerCase()} it {fitText(contradiction)}.
+          {t.itFitsByItsIt(
+            claimedBy.join(' and ') || t.itsListing,
+            claimedBy.length > 1 ? t.say : t.says,
+            machineModel ?? '',
+            attributeName(contradiction.name).toLowerCase(),
+            fitText(contradiction),
+          )}
         </Text>
       ) : null}
       <View className="flex-row items-baseline justify-between gap-2">
@@ -50,14 +57,14 @@ export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chose
       </Text>
       {refusedBefore > 0 ? (
         <Text variant="danger" testID={`came-wrong-${part.partNumber}`}>
-          Came wrong {refusedBefore === 1 ? 'once' : `${refusedBefore} times`} before under this number. Measure it at the door.
+          {t.cameWrongBeforeUnderThis(refusedBefore === 1 ? shared.once : shared.times(refusedBefore))}
         </Text>
       ) : null}
       <NamedInstead part={part} />
       <View className="flex-row gap-2">
         <Button
           className="flex-1"
-          label={table ? 'Hide the table' : 'Fit table'}
+          label={table ? t.hideTheTable : t.fitTable}
           testID={`table-${part.partNumber}`}
           onPress={() => setTable(!table)}
         />
@@ -65,7 +72,7 @@ export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chose
           <Button
             className="flex-1"
             variant={chosen ? 'chosen' : 'primary'}
-            label={chosen ? 'Chosen' : 'Choose'}
+            label={chosen ? t.chosen : t.choose}
             testID={`choose-${part.partNumber}`}
             onPress={onChoose}
           />
@@ -92,13 +99,9 @@ export function Verdict({ attributes, deciding }: { attributes: readonly Attribu
         </View>
       ))}
       {unknown.length > 0 ? (
-        <Text>Not known: {unknown.map(({ name }) => attributeName(name).toLowerCase()).join(', ')}. Ask, or measure it.</Text>
+        <Text>{t.notKnownAskOrMeasure(unknown.map(({ name }) => attributeName(name).toLowerCase()).join(', '))}</Text>
       ) : null}
-      {least ? (
-        <Text variant="soft">
-          Least sure: {attributeName(least.name).toLowerCase()}, {fitText(least)}.
-        </Text>
-      ) : null}
+      {least ? <Text variant="soft">{t.leastSure(attributeName(least.name).toLowerCase(), fitText(least))}</Text> : null}
     </>
   );
 }

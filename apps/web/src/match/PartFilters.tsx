@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { PartSearch } from '@patient-badger/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,32 +24,27 @@ export const filterQuery = ({ only, inStock, text }: Filters): Partial<PartSearc
 /** How much work one is willing to put in, whether it must be there, and words. */
 export function PartFilters({ value, onChange }: { value: Filters; onChange: (value: Filters) => void }) {
   const [open, setOpen] = useState(false);
-  if (!open) return <Button variant="quiet" label="Narrow it down" testID="narrow" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="quiet" label={t.narrowItDown} testID="narrow" onPress={() => setOpen(true)} />;
   return (
     <View className="gap-2">
       <Segments
-        label="How it may fit"
+        label={t.howItMayFit}
         options={[
-          ['all', 'All'],
-          ['afterWork', 'With work'],
-          ['asIs', 'As it is'],
+          ['all', t.all],
+          ['afterWork', t.withWork],
+          ['asIs', shared.asItIs],
         ]}
         value={value.only}
         onChange={(only) => onChange({ ...value, only })}
       />
       <Button
-        label="Only what is in stock"
+        label={t.onlyWhatIsInStock}
         variant={value.inStock ? 'chosen' : 'plain'}
         checked={value.inStock}
         testID="in-stock"
         onPress={() => onChange({ ...value, inStock: !value.inStock })}
       />
-      <Field
-        label="Words, or the beginning of a number"
-        value={value.text}
-        onChangeText={(text) => onChange({ ...value, text })}
-        testID="parts-text"
-      />
+      <Field label={t.wordsOrTheBeginningOf} value={value.text} onChangeText={(text) => onChange({ ...value, text })} testID="parts-text" />
     </View>
   );
 }

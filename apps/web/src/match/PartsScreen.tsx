@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import { findsParts } from '@patient-badger/core';
 import type { PartAttributes, GearCard } from '@patient-badger/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -27,8 +29,8 @@ function NoSearchYet({ view: { job }, card }: { view: JobView; card: GearCard })
   const router = useRouter();
   return (
     <Card tone="sunken">
-      <Text variant="head">No search for this gear yet</Text>
-      <Text>Write down what you measured and the part you will fit.</Text>
+      <Text variant="head">{t.noSearchForThisGear}</Text>
+      <Text>{t.writeDownWhatYouMeasured}</Text>
       <Button variant="primary" big label={card.name} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
     </Card>
   );
@@ -38,8 +40,8 @@ function OtherParts({ jobId }: { jobId: string }) {
   const router = useRouter();
   return (
     <Button
-      label="Parts that are no gears"
-      detail="Bearings, seals, pins, a whole unit; and what the job comes to"
+      label={t.partsThatAreNoGears}
+      detail={t.bearingsSealsPinsAWhole}
       testID="to-items"
       onPress={() => router.navigate(`/jobs/${jobId}/items`)}
     />
@@ -55,9 +57,9 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   if (!wanted) {
     return (
       <Card tone="sunken">
-        <Text variant="head">Measure first</Text>
-        <Text>Parts are found by dimensions, not by what a listing says. Measure the gear, then come back.</Text>
-        <Button variant="primary" big label="Measure the gear" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+        <Text variant="head">{t.measureFirst}</Text>
+        <Text>{t.partsAreFoundByDimensions}</Text>
+        <Button variant="primary" big label={shared.measureTheGear} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
       </Card>
     );
   }
@@ -66,9 +68,9 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
       <Wanted wanted={wanted.attributes} />
       {wanted.probability < SURE ? (
         <Card tone="danger">
-          <Text variant="danger">It is only {percent(wanted.probability)} sure that it was this gear.</Text>
-          <Text>Measure what the gear card asks for next before anything is ordered.</Text>
-          <Button label="Back to the gear card" onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+          <Text variant="danger">{t.itIsOnlySureThat(percent(wanted.probability))}</Text>
+          <Text>{t.measureWhatTheGearCard}</Text>
+          <Button label={t.backToTheGearCard} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
         </Card>
       ) : null}
       <Found view={view} card={card} wanted={wanted.attributes} machineModel={machine?.modelName ?? undefined} />
@@ -82,20 +84,16 @@ const SURE = 0.9;
 function Wanted({ wanted }: { wanted: PartAttributes }) {
   return (
     <Card tone="sunken">
-      <Text variant="head">Wanted</Text>
+      <Text variant="head">{t.wanted}</Text>
       {attributeWords(wanted).map(([name, value]) => (
         <Text key={name}>
           {name}: {value}
         </Text>
       ))}
-      {wanted.boreDiameterMm === undefined ? (
-        <Text variant="soft">The bore was not measured: no part can be called sure to fit without it.</Text>
-      ) : null}
-      {wanted.boreShape === undefined ? (
-        <Text variant="soft">How it sits on its shaft was not noted: write it on the seat card of the gear, and the others drop out.</Text>
-      ) : null}
+      {wanted.boreDiameterMm === undefined ? <Text variant="soft">{t.theBoreWasNotMeasured}</Text> : null}
+      {wanted.boreShape === undefined ? <Text variant="soft">{t.howItSitsOnIts}</Text> : null}
       {wanted.hand === undefined && wanted.type !== 'spur' && wanted.type !== 'bevel' ? (
-        <Text variant="soft">The hand was not noted.</Text>
+        <Text variant="soft">{t.theHandWasNotNoted}</Text>
       ) : null}
     </Card>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard, JobState } from '@patient-badger/core';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
@@ -16,7 +18,7 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
   const [refusal, setRefusal] = useState<string | null>(null);
   const plates = platesFor(state, card);
   const keep = async () => {
-    if (!partNumber.trim() || !where.trim()) return setRefusal('Write the number, and where the plate is.');
+    if (!partNumber.trim() || !where.trim()) return setRefusal(t.writeTheNumberAndWhere);
     setRefusal(null);
     if (!(await write({ kind: 'plateRead', partNumber: partNumber.trim(), where: where.trim(), gear: card.id }))) return;
     setOpen(false);
@@ -27,18 +29,18 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
     <>
       {plates.map((plate) => (
         <Text key={plate.partNumber} testID="plate-kept">
-          On the machine: {plate.partNumber} ({plate.where})
+          {t.onTheMachine(plate.partNumber, plate.where)}
         </Text>
       ))}
       {open ? (
         <Card>
-          <Field label="Number on the plate" value={partNumber} onChangeText={setPartNumber} testID="plate-number" />
-          <Field label="Where the plate is" value={where} onChangeText={setWhere} testID="plate-where" />
+          <Field label={t.numberOnThePlate} value={partNumber} onChangeText={setPartNumber} testID="plate-number" />
+          <Field label={t.whereThePlateIs} value={where} onChangeText={setWhere} testID="plate-where" />
           {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
-          <Button variant="primary" label="Write it down" testID="keep-plate" onPress={() => void keep()} />
+          <Button variant="primary" label={shared.writeItDown} testID="keep-plate" onPress={() => void keep()} />
         </Card>
       ) : (
-        <Button variant="quiet" label="There is a number on the machine" testID="plate" onPress={() => setOpen(true)} />
+        <Button variant="quiet" label={t.thereIsANumberOn} testID="plate" onPress={() => setOpen(true)} />
       )}
     </>
   );

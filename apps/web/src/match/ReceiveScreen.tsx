@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/match';
+import { t as shared } from '@patient-badger/wording/shared';
 import { type GearCard, type Order } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { useRecord } from '../data/useRecord.ts';
@@ -16,11 +18,11 @@ function Receiving({ view, card }: { view: JobView; card: GearCard }) {
   const orders = [...(view.state.gears[card.id]?.orders ?? [])].reverse();
   return (
     <>
-      <Text variant="title">{card.name}: orders</Text>
+      <Text variant="title">{t.orders(card.name)}</Text>
       {orders.length === 0 ? (
         <Card tone="sunken">
-          <Text variant="strong">Nothing is ordered</Text>
-          <Text>Choose a part by its dimensions, then order it there.</Text>
+          <Text variant="strong">{t.nothingIsOrdered}</Text>
+          <Text>{t.chooseAPartByIts}</Text>
         </Card>
       ) : null}
       {orders.map((order) => (
@@ -31,10 +33,10 @@ function Receiving({ view, card }: { view: JobView; card: GearCard }) {
 }
 
 const STATES: Readonly<Record<Order['state'], string>> = {
-  ordered: 'On its way',
-  arrived: 'Arrived: measure it before it goes in',
-  accepted: 'Accepted, as ordered',
-  refused: 'Refused, goes back',
+  ordered: shared.onItsWay,
+  arrived: t.arrivedMeasureItBeforeIt,
+  accepted: t.acceptedAsOrdered,
+  refused: t.refusedGoesBack,
 };
 
 function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order: Order }) {
@@ -47,9 +49,7 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
       <Text variant="head">
         {order.partNumber} · {order.name}
       </Text>
-      <Text variant="soft">
-        {order.supplier}, ordered {format(parseISO(order.at), 'd MMM')}
-      </Text>
+      <Text variant="soft">{t.orderedWithSupplierAndDate(order.supplier, format(parseISO(order.at), 'd MMM'))}</Text>
       {order.refusal ? (
         <Text>
           {attributeName(order.refusal.deciding)}: {order.refusal.note}
@@ -59,7 +59,7 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
         <Button
           variant="primary"
           big
-          label="It has arrived"
+          label={shared.itHasArrived}
           testID="arrived"
           onPress={() => void write({ kind: 'partArrived', gear: card.id, order: order.id })}
         />

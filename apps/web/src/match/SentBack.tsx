@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/match';
 import type { ModelBook } from '@patient-badger/core';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
@@ -9,7 +10,7 @@ export function SentBack({ parts }: { parts: ModelBook['parts'] }) {
   if (back.length === 0) return null;
   return (
     <Card tone="sunken">
-      <Text variant="head">Sent back on this model before</Text>
+      <Text variant="head">{t.sentBackOnThisModel}</Text>
       {back.map(({ partNumber, refused }) => (
         <Text key={partNumber}>
           {partNumber}: {refused.map(({ deciding, note }) => `${attributeName(deciding).toLowerCase()}, ${note}`).join('; ')}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/match';
 import type { Listing, Part } from '@patient-badger/contract';
 
 /** What every seller asks for a part, the cheapest first. */
@@ -6,6 +7,6 @@ export const offersOf = ({ supplier, priceMinor, leadDays, stock, claims, listin
 
 /** How soon it can be here. */
 export const waitText = ({ stock, leadDays }: Pick<Listing, 'stock' | 'leadDays'>): string => {
-  if (stock > 0) return `${stock} there`;
-  return leadDays === 0 ? 'none there' : `none there, ${leadDays} ${leadDays === 1 ? 'day' : 'days'}`;
+  if (stock > 0) return t.there(stock);
+  return leadDays === 0 ? t.noneThere : t.noneThereWithLeadDaysAndMore(leadDays, leadDays === 1 ? 'day' : 'days');
 };

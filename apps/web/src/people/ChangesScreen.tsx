@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { auditPage, type AuditLine } from '@patient-badger/contract';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
@@ -19,20 +21,20 @@ export function ChangesScreen() {
   });
   const lines = pages.data?.pages.flatMap((page) => page.lines) ?? [];
   return (
-    <Screen title="What was changed" under="Outside the jobs; in a job every entry says who wrote it" back="/shop">
+    <Screen title={t.whatWasChanged} under={t.outsideTheJobsInA} back="/shop">
       {lines.map((line) => (
         <Line key={line.id} line={line} />
       ))}
-      {pages.data && lines.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
-      {pages.data ? null : <Text>{pages.error?.message ?? 'Looking it up …'}</Text>}
-      {pages.hasNextPage ? <Button label="Earlier ones" onPress={() => void pages.fetchNextPage()} /> : null}
+      {pages.data && lines.length === 0 ? <Text variant="soft">{shared.nothingYet}</Text> : null}
+      {pages.data ? null : <Text>{pages.error?.message ?? t.lookingItUp}</Text>}
+      {pages.hasNextPage ? <Button label={shared.earlierOnes} onPress={() => void pages.fetchNextPage()} /> : null}
     </Screen>
   );
 }
 
 function Line({ line }: { line: AuditLine }) {
   const people = useShop().data?.people ?? [];
-  const nameOf = (id: string | null) => (id === null ? 'The program' : (people.find((each) => each.id === id)?.name ?? id));
+  const nameOf = (id: string | null) => (id === null ? t.theProgram : (people.find((each) => each.id === id)?.name ?? id));
   const { head, details } = changeWords(line, nameOf);
   return (
     <Card>

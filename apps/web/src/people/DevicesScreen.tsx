@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { signedInDevice, type SignedInDevice } from '@patient-badger/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
@@ -17,11 +19,11 @@ import { useAttempt } from '../data/useAttempt.ts';
 export function DevicesScreen() {
   const devices = useQuery({ queryKey: ['devices'], queryFn: () => call('/api/devices', z.array(signedInDevice)) });
   return (
-    <Screen title="Devices that are signed in" under="A lost phone is signed out here" back="/settings">
+    <Screen title={t.devicesThatAreSignedIn} under={t.aLostPhoneIsSigned} back="/settings">
       {devices.data?.map((device) => (
         <Device key={device.id} device={device} />
       ))}
-      {devices.data ? null : <Text>{devices.error?.message ?? 'Looking which devices are signed in …'}</Text>}
+      {devices.data ? null : <Text>{devices.error?.message ?? t.lookingWhichDevicesAreSigned}</Text>}
     </Screen>
   );
 }
@@ -41,13 +43,13 @@ function Device({ device: { id, name, personId, since, lastSeen, here } }: { dev
   return (
     <Card tone={here ? 'next' : 'plain'}>
       <Text variant="strong">
-        {name || 'A device'}
-        {here ? ', this one' : ''}
+        {name || shared.aDevice}
+        {here ? t.thisOne : ''}
       </Text>
       <Text variant="soft">
-        Signed in by {who} on {format(parseISO(since), 'd MMM yyyy, HH:mm')}, last here {format(parseISO(lastSeen), 'd MMM, HH:mm')}
+        {t.signedInByOnLast(who, format(parseISO(since), 'd MMM yyyy, HH:mm'), format(parseISO(lastSeen), 'd MMM, HH:mm'))}
       </Text>
-      <Button label={`Sign ${here ? 'this device' : name || 'it'} out`} onPress={() => void signOut()} />
+      <Button label={t.signOutWithMore(here ? t.thisDevice : name || shared.it)} onPress={() => void signOut()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );

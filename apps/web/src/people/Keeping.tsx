@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { backups, health } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { formatDistanceToNow, parseISO } from 'date-fns';
@@ -23,16 +25,11 @@ export function ServerTrouble() {
     retry: false,
   });
   const lines = found.error ? [new NoAnswer().message] : (found.data?.problems.map(({ sentence }) => sentence) ?? []);
-  const all = [
-    ...lines,
-    ...(found.data?.isOff
-      ? ['The clock of this device and the clock of the shop server are minutes apart. Set the one that is wrong.']
-      : []),
-  ];
+  const all = [...lines, ...(found.data?.isOff ? [t.theClockOfThisDevice] : [])];
   if (all.length === 0) return null;
   return (
     <Card tone="danger" testID="server-trouble">
-      <Text variant="head">The shop server wants looking at</Text>
+      <Text variant="head">{t.theShopServerWantsLooking}</Text>
       {all.map((line) => (
         <Text key={line}>{line}</Text>
       ))}
@@ -45,21 +42,16 @@ export function Keeping() {
   const found = useQuery({ queryKey: ['backups'], queryFn: () => call('/api/backups', backups) });
   return (
     <Card>
-      <Text variant="head">Backups</Text>
-      {found.data ? <Text>{backupText(found.data.schedule)}</Text> : <Text variant="soft">{found.error?.message ?? 'Looking …'}</Text>}
-      <Button
-        label="Write the whole shop out"
-        detail="One file of open JSON with all photos; no passphrases are in it"
-        onPress={() => window.location.assign('/api/shop/export')}
-      />
+      <Text variant="head">{t.backups}</Text>
+      {found.data ? <Text>{backupText(found.data.schedule)}</Text> : <Text variant="soft">{found.error?.message ?? shared.looking}</Text>}
+      <Button label={t.writeTheWholeShopOut} detail={t.oneFileOfOpenJson} onPress={() => window.location.assign('/api/shop/export')} />
     </Card>
   );
 }
 
 function backupText(schedule: { readonly folder: string; readonly last: string | null; readonly failed: string | null } | null): string {
-  if (!schedule)
-    return 'None is made by itself. Whoever runs the computer sets BACKUP_DIR, best on another disk; see “Running it for a shop” in the documentation.';
-  if (schedule.failed !== null) return `The last one could not be made: ${schedule.failed}`;
-  if (schedule.last === null) return `They go to ${schedule.folder}; none has been made yet.`;
-  return `The last one was made ${formatDistanceToNow(parseISO(schedule.last), { addSuffix: true })}, in ${schedule.folder}.`;
+  if (!schedule) return t.noneIsMadeByItself;
+  if (schedule.failed !== null) return t.theLastOneCouldNot(schedule.failed);
+  if (schedule.last === null) return t.theyGoToNoneHas(schedule.folder);
+  return t.theLastOneWasMade(formatDistanceToNow(parseISO(schedule.last), { addSuffix: true }), schedule.folder);
 }

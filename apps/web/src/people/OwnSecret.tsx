@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { PASSPHRASE_LEAST } from '@patient-badger/contract';
 import { useState } from 'react';
 import { z } from 'zod';
@@ -38,7 +40,7 @@ export function OwnSecret() {
       const json = { passphrase, ...(newPin && { newPin }), ...(newPassphrase && { newPassphrase }) };
       await call('/api/me/secret', z.object({ done: z.literal(true) }), { json });
       setTyped({ passphrase: '', newPin: '', newPassphrase: '' });
-      setTold({ good: newPassphrase ? 'Changed. Every other device of yours has to sign in again.' : 'Changed.' });
+      setTold({ good: newPassphrase ? t.changedEveryOtherDeviceOf : t.changed });
       await refresh('shop', 'devices');
     } catch (error) {
       setTold({ bad: messageOf(error) });
@@ -46,22 +48,22 @@ export function OwnSecret() {
   };
   return (
     <Card>
-      <Text variant="head">Your PIN and passphrase</Text>
-      <Text>{me.hasPin ? 'You have a PIN.' : 'You have no PIN yet: with one you take over a bench phone in a moment.'}</Text>
+      <Text variant="head">{t.yourPinAndPassphrase}</Text>
+      <Text>{me.hasPin ? t.youHaveAPin : t.youHaveNoPinYet}</Text>
       {open ? (
         <>
-          {field('passphrase', 'Your passphrase now')}
-          {field('newPin', 'New PIN, four to eight figures', true)}
-          {field('newPassphrase', `New passphrase, at least ${PASSPHRASE_LEAST} letters`)}
+          {field('passphrase', t.yourPassphraseNow)}
+          {field('newPin', t.newPinFourToEight, true)}
+          {field('newPassphrase', t.newPassphraseAtLeastLetters(PASSPHRASE_LEAST))}
           <Button
             variant="primary"
-            label="Change"
+            label={t.change}
             disabled={passphrase === '' || (newPin === '' && newPassphrase === '')}
             onPress={() => void change()}
           />
         </>
       ) : (
-        <Button label={me.hasPin ? 'Change them' : 'Set a PIN'} onPress={() => setOpen(true)} />
+        <Button label={me.hasPin ? shared.changeThem : t.setAPin} onPress={() => setOpen(true)} />
       )}
       {told.bad ? (
         <Text variant="danger" role="alert">

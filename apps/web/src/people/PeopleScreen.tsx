@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { PASSPHRASE_LEAST, personDraft, ROLES, type Person, type Role } from '@patient-badger/contract';
 import { useState } from 'react';
 import { z } from 'zod';
@@ -23,7 +25,7 @@ export function PeopleScreen() {
   const [chosen, setChosen] = useState<string | null>(null);
   const people = [...(shop?.people ?? [])].sort((p, q) => Number(p.retired) - Number(q.retired));
   return (
-    <Screen title="People" under={shop?.name} back="/shop">
+    <Screen title={t.people} under={shop?.name} back="/shop">
       {people.map((person) =>
         chosen === person.id ? (
           <ChangeForm key={person.id} person={person} onDone={() => setChosen(null)} />
@@ -31,20 +33,17 @@ export function PeopleScreen() {
           <Card key={person.id} tone={person.retired ? 'sunken' : 'plain'}>
             <Text variant="strong">
               {person.name}
-              {person.retired ? ', retired' : ''}
+              {person.retired ? shared.retired : ''}
             </Text>
             <Text variant="soft">
-              {[ROLE_NAMES[person.role], person.about, person.hasPin ? 'has a PIN' : 'no PIN yet'].filter(Boolean).join(' · ')}
+              {[ROLE_NAMES[person.role], person.about, person.hasPin ? t.hasAPin : t.noPinYet].filter(Boolean).join(' · ')}
             </Text>
-            {isOwner ? <Button label={`Change ${person.name}`} onPress={() => setChosen(person.id)} /> : null}
+            {isOwner ? <Button label={t.changeWithName(person.name)} onPress={() => setChosen(person.id)} /> : null}
           </Card>
         ),
       )}
       {isOwner ? <AddForm /> : null}
-      <Text variant="soft">
-        Nobody is ever taken out of the record: whoever leaves is retired, is signed out everywhere at once, and stays under what they
-        wrote.
-      </Text>
+      <Text variant="soft">{t.nobodyIsEverTakenOut}</Text>
     </Screen>
   );
 }
@@ -66,38 +65,38 @@ function AddForm() {
       setOpen(false);
     });
   };
-  if (!open) return <Button variant="primary" big label="Add somebody" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="primary" big label={t.addSomebody} onPress={() => setOpen(true)} />;
   return (
     <Card tone="next">
-      <Text variant="head">Somebody new</Text>
-      <Field label="Name" value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={60} />
-      <Field label="What they mostly do" value={draft.about} onChangeText={(about) => setDraft({ ...draft, about })} maxLength={120} />
-      <Segments label="Role" options={ROLE_OPTIONS} value={draft.role} onChange={(role) => setDraft({ ...draft, role })} />
+      <Text variant="head">{t.somebodyNew}</Text>
+      <Field label={shared.name2} value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={60} />
+      <Field label={t.whatTheyMostlyDo} value={draft.about} onChangeText={(about) => setDraft({ ...draft, about })} maxLength={120} />
+      <Segments label={t.role} options={ROLE_OPTIONS} value={draft.role} onChange={(role) => setDraft({ ...draft, role })} />
       <Text variant="soft">{ROLE_WORDS[draft.role]}</Text>
       <Field
-        label={`First passphrase, at least ${PASSPHRASE_LEAST} letters`}
+        label={t.firstPassphraseAtLeastLetters(PASSPHRASE_LEAST)}
         value={draft.passphrase}
         onChangeText={(passphrase) => setDraft({ ...draft, passphrase })}
         secureTextEntry
         autoComplete="new-password"
         maxLength={128}
       />
-      <Text variant="soft">Tell it to them; they change it, and set a PIN, under “You and this device”.</Text>
+      <Text variant="soft">{t.tellItToThemThey}</Text>
       {problem ? (
         <Text variant="danger" role="alert">
           {problem}
         </Text>
       ) : null}
-      <Button variant="primary" label="Add them" testID="add-person" onPress={() => void add()} />
-      <Button variant="quiet" label="Not now" onPress={() => setOpen(false)} />
+      <Button variant="primary" label={t.addThem} testID="add-person" onPress={() => void add()} />
+      <Button variant="quiet" label={shared.notNow} onPress={() => setOpen(false)} />
     </Card>
   );
 }
 
 const ROLE_WORDS: Readonly<Record<Role, string>> = {
-  owner: 'Sets the shop up and does everything a mechanic does.',
-  mechanic: 'Does every job, closes it, and looks over what others did.',
-  apprentice: 'Does every job; somebody else looks it over before it is closed.',
+  owner: t.setsTheShopUpAnd,
+  mechanic: t.doesEveryJobClosesIt,
+  apprentice: t.doesEveryJobSomebodyElse,
 };
 
 function ChangeForm({ person, onDone }: { person: Person; onDone: () => void }) {
@@ -114,12 +113,12 @@ function ChangeForm({ person, onDone }: { person: Person; onDone: () => void }) 
   const { passphrase, ...rest } = draft;
   return (
     <Card tone="next">
-      <Field label="Name" value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={60} />
-      <Field label="What they mostly do" value={draft.about} onChangeText={(about) => setDraft({ ...draft, about })} maxLength={120} />
-      <Segments label="Role" options={ROLE_OPTIONS} value={draft.role} onChange={(role) => setDraft({ ...draft, role })} />
+      <Field label={shared.name2} value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={60} />
+      <Field label={t.whatTheyMostlyDo} value={draft.about} onChangeText={(about) => setDraft({ ...draft, about })} maxLength={120} />
+      <Segments label={t.role} options={ROLE_OPTIONS} value={draft.role} onChange={(role) => setDraft({ ...draft, role })} />
       <Text variant="soft">{ROLE_WORDS[draft.role]}</Text>
       <Field
-        label="New passphrase, where theirs is forgotten"
+        label={t.newPassphraseWhereTheirsIs}
         value={passphrase}
         onChangeText={(next) => setDraft({ ...draft, passphrase: next })}
         secureTextEntry
@@ -131,13 +130,13 @@ function ChangeForm({ person, onDone }: { person: Person; onDone: () => void }) 
           {problem}
         </Text>
       ) : null}
-      <Button variant="primary" label="Keep this" onPress={() => void send({ ...rest, ...(passphrase && { passphrase }) })} />
+      <Button variant="primary" label={shared.keepThis} onPress={() => void send({ ...rest, ...(passphrase && { passphrase }) })} />
       <Button
         variant="danger"
-        label={person.retired ? `${person.name} is back` : `Retire ${person.name}`}
+        label={person.retired ? t.isBack(person.name) : t.retire(person.name)}
         onPress={() => void send({ retired: !person.retired })}
       />
-      <Button variant="quiet" label="Leave it as it is" onPress={onDone} />
+      <Button variant="quiet" label={shared.leaveItAsItIs} onPress={onDone} />
     </Card>
   );
 }

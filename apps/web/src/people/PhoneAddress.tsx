@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/people';
 import { useQuery } from '@tanstack/react-query';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
@@ -17,18 +18,15 @@ export function PhoneAddress() {
   if (found.address === null) {
     return (
       <Card>
-        <Text variant="head">Open it on a phone</Text>
-        <Text>
-          This server answers on its own computer only. Start it with HOST set to the computer’s address on the shop’s network; see “Running
-          it for a shop” in the documentation.
-        </Text>
+        <Text variant="head">{t.openItOnAPhone}</Text>
+        <Text>{t.thisServerAnswersOnIts}</Text>
       </Card>
     );
   }
   return (
     <Card>
-      <Text variant="head">Open it on a phone</Text>
-      <Text>Hold the phone’s camera over it, then sign in.</Text>
+      <Text variant="head">{t.openItOnAPhone}</Text>
+      <Text>{t.holdThePhonesCameraOver}</Text>
       <Code text={found.address} />
       <Text variant="strong" selectable>
         {found.address}
@@ -41,7 +39,7 @@ function Code({ text }: { text: string }) {
   const { data, size } = encode(text, { border: 3 });
   const dark = data.flatMap((row, y) => row.flatMap((is, x) => (is ? [`M${x} ${y}h1v1h-1z`] : []))).join('');
   return (
-    <View className="items-center py-2" role="img" aria-label={`Code for ${text}`}>
+    <View className="items-center py-2" role="img" aria-label={t.codeFor(text)}>
       {/* Dark on light whatever the scheme: cameras want it so. */}
       <Svg width={SIDE} height={SIDE} viewBox={`0 0 ${size} ${size}`}>
         <Rect width={size} height={size} fill="#ffffff" />

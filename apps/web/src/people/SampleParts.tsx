@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { sampleParts } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { call } from '../data/api.ts';
@@ -21,9 +23,9 @@ export function SampleParts() {
   if (count === 0) return null;
   return (
     <Card>
-      <Text variant="head">Made-up parts</Text>
-      <Text>{count} parts of made-up makers are in the catalogue for trying out. Those that a job names stay.</Text>
-      <Button label="Take them out" onPress={() => void remove()} />
+      <Text variant="head">{shared.madeUpParts}</Text>
+      <Text>{t.partsOfMadeUpMakers(count)}</Text>
+      <Button label={t.takeThemOut} onPress={() => void remove()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/people';
+import { t as shared } from '@patient-badger/wording/shared';
 import { shop as shopSchema, shopSettings, type Shop } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -22,16 +24,16 @@ export function ShopScreen() {
   const shop = useShop().data;
   const isOwner = useMe()?.role === 'owner';
   return (
-    <Screen title="The shop" under={shop?.name} back="/settings">
+    <Screen title={shared.theShop} under={shop?.name} back="/settings">
       <Card>
-        <Text variant="head">People</Text>
+        <Text variant="head">{t.people}</Text>
         <Text>
           {shop?.people
             .filter(({ retired }) => !retired)
             .map(({ name }) => name)
             .join(', ')}
         </Text>
-        <Button label="People" detail="Add, rename, retire; roles and new passphrases" onPress={() => router.navigate('/shop/people')} />
+        <Button label={t.people} detail={t.addRenameRetireRolesAnd} onPress={() => router.navigate('/shop/people')} />
       </Card>
       {isOwner ? <ServerTrouble /> : null}
       <PhoneAddress />
@@ -39,13 +41,9 @@ export function ShopScreen() {
       {isOwner ? <Keeping /> : null}
       {isOwner ? <SampleParts /> : null}
       {isOwner ? (
-        <Button
-          label="What was changed"
-          detail="Who changed what outside the jobs, and when"
-          onPress={() => router.navigate('/shop/changes')}
-        />
+        <Button label={t.whatWasChanged} detail={t.whoChangedWhatOutsideThe} onPress={() => router.navigate('/shop/changes')} />
       ) : (
-        <Text variant="soft">Name, currency, units, rate and people are set by an owner.</Text>
+        <Text variant="soft">{t.nameCurrencyUnitsRateAnd}</Text>
       )}
     </Screen>
   );
@@ -58,29 +56,29 @@ function ShopForm({ shop }: { shop: Shop }) {
   const [told, setTold] = useState<{ readonly bad?: string; readonly good?: string }>({});
   const save = async () => {
     const rateMinor = rateOf(rate);
-    if (rateMinor === null) return setTold({ bad: 'The rate per hour is a figure, such as 54 or 54.50.' });
+    if (rateMinor === null) return setTold({ bad: shared.theRatePerHourIs });
     const parsed = shopSettings.safeParse({ ...draft, rateMinor });
     if (!parsed.success) return setTold({ bad: parsed.error.issues.map(({ message }) => message).join(' ') });
     try {
       await call('/api/shop', shopSchema, { json: parsed.data });
       await refresh('shop');
-      setTold({ good: 'Kept.' });
+      setTold({ good: t.kept });
     } catch (error) {
       setTold({ bad: messageOf(error) });
     }
   };
   return (
     <Card>
-      <Text variant="head">Name, money, units</Text>
-      <Field label="Name of the shop" value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={80} />
+      <Text variant="head">{t.nameMoneyUnits}</Text>
+      <Field label={shared.nameOfTheShop} value={draft.name} onChangeText={(name) => setDraft({ ...draft, name })} maxLength={80} />
       <Field
-        label="Currency, three letters"
+        label={shared.currencyThreeLetters}
         value={draft.currency}
         onChangeText={(currency) => setDraft({ ...draft, currency })}
         maxLength={3}
         autoCapitalize="characters"
       />
-      <Field label="Rate per hour" value={rate} onChangeText={setRate} inputMode="decimal" />
+      <Field label={shared.ratePerHour} value={rate} onChangeText={setRate} inputMode="decimal" />
       <UnitFields value={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
       {told.bad ? (
         <Text variant="danger" role="alert">
@@ -88,7 +86,7 @@ function ShopForm({ shop }: { shop: Shop }) {
         </Text>
       ) : null}
       {told.good ? <Text role="status">{told.good}</Text> : null}
-      <Button variant="primary" label="Keep this" testID="keep-shop" onPress={() => void save()} />
+      <Button variant="primary" label={shared.keepThis} testID="keep-shop" onPress={() => void save()} />
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/people';
 import { useQueryClient } from '@tanstack/react-query';
 import { forgetAll } from '../data/forget.ts';
 import { useWaiting } from '../data/shop.ts';
@@ -16,14 +17,9 @@ export function SignOut() {
   };
   return (
     <Card>
-      <Text variant="head">Sign this device out</Text>
-      <Text>
-        Owners, jobs and photos that were read are forgotten on this device, connection or not.{' '}
-        {waiting === 0
-          ? ''
-          : `${waiting} ${waiting === 1 ? 'note waits' : 'notes wait'} to be sent: they stay on this device, and go out when you sign in again.`}
-      </Text>
-      <Button variant="danger" label="Sign out" testID="sign-out" onPress={() => void signOut()} />
+      <Text variant="head">{t.signThisDeviceOut}</Text>
+      <Text>{t.ownersJobsAndPhotosThat(waiting === 0 ? '' : t.toBeSentTheyStay(waiting, waiting === 1 ? t.noteWaits : t.notesWait))}</Text>
+      <Button variant="danger" label={t.signOut} testID="sign-out" onPress={() => void signOut()} />
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/people';
 import type { Person } from '@patient-badger/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -24,8 +25,8 @@ export function SwitchPerson() {
   };
   return (
     <Card>
-      <Text variant="head">Who is at the bench?</Text>
-      <View role="radiogroup" aria-label="Who is at the bench" className="gap-2">
+      <Text variant="head">{t.whoIsAtTheBench}</Text>
+      <View role="radiogroup" aria-label={t.whoIsAtTheBench2} className="gap-2">
         {people.map((one) => (
           <Button
             key={one.id}
@@ -38,11 +39,9 @@ export function SwitchPerson() {
           />
         ))}
       </View>
-      {asked ? <ProveForm key={asked.id} person={asked} action={`Hand over to ${asked.name}`} onDone={() => setAsked(null)} /> : null}
-      {down ? (
-        <Text variant="soft">No connection: choose by name. What somebody writes stays here until they have given their PIN.</Text>
-      ) : null}
-      {shop.data ? null : <Text>{shop.error?.message ?? 'Looking who works here …'}</Text>}
+      {asked ? <ProveForm key={asked.id} person={asked} action={t.handOverTo(asked.name)} onDone={() => setAsked(null)} /> : null}
+      {down ? <Text variant="soft">{t.noConnectionChooseByName}</Text> : null}
+      {shop.data ? null : <Text>{shop.error?.message ?? t.lookingWhoWorksHere}</Text>}
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/people';
 import { DISTANCE_UNITS, type ShopSettings } from '@patient-badger/contract';
 import { LENGTH_UNITS, TORQUE_UNITS } from '@patient-badger/core';
 import { Segments } from '../design/Segments.tsx';
@@ -14,23 +15,23 @@ interface Props {
 /** What the shop reads and writes in, unless a device says otherwise. */
 export const UnitFields = ({ value, onChange }: Props) => (
   <>
-    <Text variant="label">Lengths</Text>
+    <Text variant="label">{t.lengths}</Text>
     <Segments
-      label="Lengths"
+      label={t.lengths}
       options={LENGTH_UNITS.map((each) => [each, UNIT_NAMES[each]] as const)}
       value={value.lengthUnit}
       onChange={(lengthUnit) => onChange({ lengthUnit })}
     />
-    <Text variant="label">Distances</Text>
+    <Text variant="label">{t.distances}</Text>
     <Segments
-      label="Distances"
+      label={t.distances}
       options={DISTANCE_UNITS.map((each) => [each, UNIT_NAMES[each]] as const)}
       value={value.distanceUnit}
       onChange={(distanceUnit) => onChange({ distanceUnit })}
     />
-    <Text variant="label">Torques</Text>
+    <Text variant="label">{t.torques}</Text>
     <Segments
-      label="Torques"
+      label={t.torques}
       options={TORQUE_UNITS.map((each) => [each, each] as const)}
       value={value.torqueUnit}
       onChange={(torqueUnit) => onChange({ torqueUnit })}

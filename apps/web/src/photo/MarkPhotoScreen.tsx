@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/photo';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
@@ -42,8 +43,8 @@ function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }
   };
   return (
     <>
-      <Text variant="title">Mark the photo</Text>
-      <Text>Draw with a finger: a ring round what matters, an arrow to where it goes.</Text>
+      <Text variant="title">{t.markThePhoto}</Text>
+      <Text>{t.drawWithAFingerA}</Text>
       <View className="w-full" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
         {width > 0 ? (
           <View
@@ -63,10 +64,10 @@ function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }
         ) : null}
       </View>
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="Last line off" disabled={strokes.length === 0} onPress={() => setStrokes(strokes.slice(0, -1))} />
-        <Button className="flex-1" label="All off" disabled={strokes.length === 0} onPress={() => setStrokes([])} />
+        <Button className="flex-1" label={t.lastLineOff} disabled={strokes.length === 0} onPress={() => setStrokes(strokes.slice(0, -1))} />
+        <Button className="flex-1" label={t.allOff} disabled={strokes.length === 0} onPress={() => setStrokes([])} />
       </View>
-      <Button variant="primary" big label="Keep the marks" testID="keep-marks" onPress={() => void keep()} />
+      <Button variant="primary" big label={t.keepTheMarks} testID="keep-marks" onPress={() => void keep()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/photo';
 import { Image, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { strokePath, type Strokes } from './strokePath.ts';
@@ -12,7 +13,7 @@ export function MarkedPhoto({ hash, strokes, width }: { hash: string; strokes: S
     <View style={{ width, height }} className="overflow-hidden rounded-md border-2 border-line">
       <Image
         source={{ uri: `/api/photos/${hash}` }}
-        aria-label={strokes.length > 0 ? 'Photo with marks' : 'Photo'}
+        aria-label={strokes.length > 0 ? t.photoWithMarks : t.photo}
         style={{ width, height }}
       />
       <Svg width={width} height={height} style={{ position: 'absolute' }} pointerEvents="none" aria-hidden>

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/photo';
 import type { JobState } from '@patient-badger/core';
 import Camera from 'lucide-react-native/icons/camera';
 import { useState } from 'react';
@@ -40,14 +41,14 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
   };
   return (
     <View className="gap-2">
-      <Button label="Take a photo" icon={<Camera color={colours.accent} size={24} />} onPress={() => void take(pickPhoto)} />
+      <Button label={t.takeAPhoto} icon={<Camera color={colours.accent} size={24} />} onPress={() => void take(pickPhoto)} />
       {camera ? (
-        <Button variant="quiet" label="From the bench camera" onPress={() => void take(() => cameraPicture(jobId, { look: about }))} />
+        <Button variant="quiet" label={t.fromTheBenchCamera} onPress={() => void take(() => cameraPicture(jobId, { look: about }))} />
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
       {waiting.map((item) => (
         <Text key={item.key} variant={item.refused ? 'danger' : 'soft'}>
-          {item.refused ?? 'The photo is on its way …'}
+          {item.refused ?? t.thePhotoIsOnIts}
         </Text>
       ))}
       <View className="flex-row flex-wrap gap-2">

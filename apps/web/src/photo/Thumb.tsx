@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/photo';
 import { useRouter } from 'expo-router';
 import { Image, Pressable } from 'react-native';
 import { Text } from '../design/Text.tsx';
@@ -6,13 +7,13 @@ import { Text } from '../design/Text.tsx';
 export function Thumb({ jobId, hash, marked }: { jobId: string; hash: string; marked: boolean }) {
   const router = useRouter();
   return (
-    <Pressable role="button" aria-label="Mark this photo" onPress={() => router.navigate(`/jobs/${jobId}/photo/${hash}`)}>
+    <Pressable role="button" aria-label={t.markThisPhoto} onPress={() => router.navigate(`/jobs/${jobId}/photo/${hash}`)}>
       <Image
         source={{ uri: `/api/photos/${hash}/preview` }}
-        aria-label="Photo of this look"
+        aria-label={t.photoOfThisLook}
         className="h-24 w-32 rounded-md border-2 border-line"
       />
-      <Text variant="label">{marked ? 'Marked' : 'Mark it'}</Text>
+      <Text variant="label">{marked ? t.marked : t.markIt}</Text>
     </Pressable>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/photo';
 import { useEffect, useMemo } from 'react';
 import { Image } from 'react-native';
 import { PHOTO_SHAPE } from './MarkedPhoto.tsx';
@@ -9,7 +10,7 @@ export function WaitingPhoto({ blob, width }: { blob: Blob; width: number }) {
   return (
     <Image
       source={{ uri }}
-      aria-label="Photo, not sent yet"
+      aria-label={t.photoNotSentYet}
       style={{ width, height: width / PHOTO_SHAPE }}
       className="rounded-md border-2 border-line"
     />

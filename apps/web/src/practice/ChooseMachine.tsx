@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/practice';
 import type { OperationInput } from '@patient-badger/core';
 import { findFamily, FAMILIES } from '@patient-badger/knowledge';
 import { useLocalSearchParams } from 'expo-router';
@@ -13,9 +14,9 @@ import { practiceDone, practiceNow } from './kept.ts';
 import { progressOf, type Progress } from './progress.ts';
 
 const GRADES = [
-  ['1', 'First', 'One of the commoner faults, an owner who describes it well, and nothing misread.'],
-  ['2', 'Second', 'Any fault, as often as the family has it. Looks are misread as people misread them.'],
-  ['3', 'Third', 'A rare fault comes as often as a common one, and the machine shows things a little otherwise than the family says.'],
+  ['1', t.first, t.oneOfTheCommonerFaults],
+  ['2', t.second, t.anyFaultAsOftenAs],
+  ['3', t.third, t.aRareFaultComesAs],
 ] as const;
 type Choice = (typeof GRADES)[number][0];
 type Grade = OperationInput<'practice.deal'>['grade'];
@@ -33,24 +34,15 @@ export function ChooseMachine() {
   };
   return (
     <>
-      <Text>
-        The app hides a fault in a machine and lets you trace it. Every look costs its minutes, every gear its price. When you have named
-        the fault, you see what each of your looks was worth, and which way the advice would have gone.
-      </Text>
-      <Text variant="head">The machine</Text>
+      <Text>{t.theAppHidesAFault}</Text>
+      <Text variant="head">{t.theMachine}</Text>
       <FamilyChoice families={FAMILIES} chosen={family} onChoose={setFamily} />
-      <Text variant="head">How hard</Text>
-      <Segments label="How hard" options={GRADES.map(([id, name]) => [id, name] as const)} value={grade} onChange={setGrade} />
+      <Text variant="head">{t.howHard}</Text>
+      <Segments label={t.howHard} options={GRADES.map(([id, name]) => [id, name] as const)} value={grade} onChange={setGrade} />
       <Text variant="soft">{GRADES.find(([id]) => id === grade)?.[2]}</Text>
-      <Button
-        variant="primary"
-        big
-        label={family === '' ? 'Bring in any machine' : 'Bring it in'}
-        testID="practice-begin"
-        onPress={begin}
-      />
+      <Button variant="primary" big label={family === '' ? t.bringInAnyMachine : t.bringItIn} testID="practice-begin" onPress={begin} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      {progress.length > 0 ? <Text variant="head">How you come on</Text> : null}
+      {progress.length > 0 ? <Text variant="head">{t.howYouComeOn}</Text> : null}
       {progress.map((each) => (
         <FamilyProgress key={each.family} progress={each} />
       ))}
@@ -70,10 +62,8 @@ function deal(family: string, grade: Grade): string | null {
 const FamilyProgress = ({ progress: { family, count, right, times } }: { progress: Progress }) => (
   <View className="border-l-4 border-line pl-3" testID={`progress-${family}`}>
     <Text variant="strong">{findFamily(family)?.name ?? family}</Text>
-    <Text>
-      {right} of {count} right.{times ? ` Minutes: ${timesText(times.first)} at first, ${timesText(times.last)} lately.` : ''}
-    </Text>
+    <Text>{t.ofRight(right, count, times ? t.minutesAtFirstLately(timesText(times.first), timesText(times.last)) : '')}</Text>
   </View>
 );
 
-const timesText = (times: number) => `${times.toFixed(1)} times the advice’s`;
+const timesText = (times: number) => t.timesTheAdvices(times.toFixed(1));

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/practice';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Pack } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
@@ -26,21 +28,19 @@ export function Ended({ pack, now, verdict, score }: Props) {
     <>
       <Card tone={right ? 'next' : 'danger'}>
         <Text variant="title" testID="practice-outcome">
-          {right ? 'Right: ' : 'It was something else: '}
+          {right ? t.right : t.itWasSomethingElse}
           {faultName(pack, fault)}
         </Text>
-        {right ? null : <Text>You said: {faultName(pack, verdict)}. What is done about that is done in vain.</Text>}
+        {right ? null : <Text>{t.youSaidWhatIsDone(faultName(pack, verdict))}</Text>}
         <Text>{pack.faults.find(({ id }) => id === fault)?.tell}</Text>
         <Text variant="figure">
           {minutesText(score.minutes)} · {money(score.costMinor, currency)}
         </Text>
       </Card>
 
-      <Text variant="head">Your looks</Text>
-      {looks.length === 0 ? <Text>You took none.</Text> : null}
-      {looks.length > 0 ? (
-        <Text variant="soft">The bar is how much a look could have told when you took it. What it told is about what is really wrong.</Text>
-      ) : null}
+      <Text variant="head">{t.yourLooks}</Text>
+      {looks.length === 0 ? <Text>{t.youTookNone}</Text> : null}
+      {looks.length > 0 ? <Text variant="soft">{t.theBarIsHowMuch}</Text> : null}
       {looks.map(({ look, minutes, couldTellBits, toldBits }, i) => (
         <View key={i} className="gap-1 border-l-4 border-line pl-3" testID={`worth-${i}`}>
           <Text variant="strong">
@@ -48,9 +48,7 @@ export function Ended({ pack, now, verdict, score }: Props) {
           </Text>
           <Text>{resultName(pack, look, now.taken[i]?.result ?? '')}</Text>
           <Bar share={Math.min(1, couldTellBits / FULL_BAR_BITS)} />
-          <Text variant="soft">
-            It promised {worthWord(couldTellBits)}. It told: {toldText(toldBits)}
-          </Text>
+          <Text variant="soft">{t.itPromisedItTold(worthWord(couldTellBits), toldText(toldBits))}</Text>
         </View>
       ))}
 
@@ -66,7 +64,7 @@ const NOTHING_BITS = 0.1;
 
 const toldText = (bits: number): string => {
   if (Math.abs(bits) < NOTHING_BITS) return 'nothing.';
-  return bits > 0 ? `${bitsText(bits)}.` : `${bitsText(bits)}. It misled.`;
+  return bits > 0 ? `${bitsText(bits)}.` : t.itMisled(bitsText(bits));
 };
 
 interface AsAdvisedProps {
@@ -80,13 +78,11 @@ function AsAdvised({ pack, score: { fault, minutes, engineLooks, engineMinutes, 
   const shorter = minutes - engineMinutes;
   return (
     <>
-      <Text variant="head">The advice, on the same machine</Text>
+      <Text variant="head">{t.theAdviceOnTheSame}</Text>
       <Text testID="practice-advice">
         {minutesText(engineMinutes)}
-        {Math.abs(shorter) < 0.5
-          ? ', as long as you'
-          : `, ${minutesText(Math.abs(shorter))} ${shorter > 0 ? 'less' : 'more'} than you`}.{' '}
-        {engineVerdict === fault ? 'It names the right fault.' : wrongText(pack, engineVerdict)}
+        {Math.abs(shorter) < 0.5 ? t.asLongAsYou : t.thanYou(minutesText(Math.abs(shorter)), shorter > 0 ? shared.less : shared.more)}.{' '}
+        {engineVerdict === fault ? t.itNamesTheRightFault : wrongText(pack, engineVerdict)}
       </Text>
       {engineLooks.map((look, i) => (
         <Text key={`${look} ${i}`}>
@@ -98,4 +94,4 @@ function AsAdvised({ pack, score: { fault, minutes, engineLooks, engineMinutes, 
 }
 
 const wrongText = (pack: Pack, verdict: string | null) =>
-  verdict === null ? 'It runs out of looks and names nothing.' : `It is misled, and names: ${faultName(pack, verdict)}.`;
+  verdict === null ? t.itRunsOutOfLooks : t.itIsMisledAndNames(faultName(pack, verdict));

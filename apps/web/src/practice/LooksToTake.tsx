@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/practice';
+import { t as shared } from '@patient-badger/wording/shared';
 import { cautionsOn, wayTo, type Look, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,7 +24,7 @@ export function LooksToTake({ pack, taken, onTake }: Props) {
   const reached = taken.flatMap(named).reduce<readonly string[]>((before, look) => wayTo(pack, look, before).reached, []);
   return (
     <>
-      <Text variant="head">Looks</Text>
+      <Text variant="head">{t.looks}</Text>
       {pack.looks.map((look) => {
         const way = wayTo(pack, look, reached).minutes;
         if (open?.look === look.id) {
@@ -33,7 +35,7 @@ export function LooksToTake({ pack, taken, onTake }: Props) {
               {shown ? <Shown pack={pack} {...shown} /> : <ToDo pack={pack} look={look} minutes={look.minutes + way} onTake={onTake} />}
               <Button
                 variant={shown ? 'plain' : 'quiet'}
-                label={shown ? 'Go on' : 'Not now'}
+                label={shown ? t.goOn : shared.notNow}
                 testID="practice-close"
                 onPress={() => setOpen(null)}
               />
@@ -45,7 +47,7 @@ export function LooksToTake({ pack, taken, onTake }: Props) {
           <Button
             key={look.id}
             label={look.name}
-            detail={`${minutesText(look.minutes)}${way > 0 ? ` and ${minutesText(way)} to get there` : ''}${times > 0 ? '; taken already' : ''}`}
+            detail={`${minutesText(look.minutes)}${way > 0 ? t.andToGetThere(minutesText(way)) : ''}${times > 0 ? t.takenAlready : ''}`}
             testID={`practice-look-${look.id}`}
             onPress={() => setOpen({ look: look.id, after: taken.length })}
           />
@@ -58,7 +60,7 @@ export function LooksToTake({ pack, taken, onTake }: Props) {
 const Shown = ({ pack, look, result, minutes }: TakenLook & { readonly pack: Pack }) => (
   <View testID="practice-shown" aria-live="polite">
     <Text variant="title">{resultName(pack, look, result)}</Text>
-    <Text variant="soft">It took {minutesText(minutes)}.</Text>
+    <Text variant="soft">{t.itTook(minutesText(minutes))}</Text>
   </View>
 );
 
@@ -78,6 +80,6 @@ const ToDo = ({ pack, look, minutes, onTake }: ToDoProps) => (
         {text}
       </Text>
     ))}
-    <Button variant="primary" label={`Take this look: ${minutesText(minutes)}`} testID="practice-take" onPress={() => onTake(look.id)} />
+    <Button variant="primary" label={t.takeThisLook(minutesText(minutes))} testID="practice-take" onPress={() => onTake(look.id)} />
   </>
 );

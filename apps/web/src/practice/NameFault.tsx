@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/practice';
 import type { Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { usePerson } from '../data/person.ts';
@@ -27,13 +28,13 @@ export function NameFault({ pack, now }: { pack: Pack; now: PracticeDeal }) {
   };
   return (
     <>
-      <Text variant="title">What is wrong with it?</Text>
+      <Text variant="title">{t.whatIsWrongWithIt}</Text>
       <Text>“{now.complaint}”</Text>
       {pack.faults.map(({ id, name }) => (
         <Button
           key={id}
           label={name}
-          detail={said === id ? 'Going through it again …' : undefined}
+          detail={said === id ? t.goingThroughItAgain : undefined}
           disabled={said !== null}
           testID={`verdict-${id}`}
           onPress={() => say(id)}

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/practice';
+import { t as shared } from '@patient-badger/wording/shared';
 import { packForFacts, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { useState } from 'react';
@@ -16,7 +18,7 @@ export function PracticeScreen() {
   // There is none, or it is of a family that a newer version of the app no longer has.
   if (!now || !family) {
     return (
-      <Screen title="Practice" under="A machine with a hidden fault" back="/families">
+      <Screen title={t.practice} under={t.aMachineWithAHidden} back="/families">
         <ChooseMachine />
       </Screen>
     );
@@ -28,19 +30,19 @@ function OnBench({ now, pack }: { now: PracticeDeal; pack: Pack }) {
   const [naming, setNaming] = useState(false);
   const { ended } = now;
   const foot = ended ? (
-    <Button variant="primary" big label="Another machine" testID="practice-another" onPress={() => practiceNow.set(null)} />
+    <Button variant="primary" big label={shared.anotherMachine} testID="practice-another" onPress={() => practiceNow.set(null)} />
   ) : (
     <Button
       variant={naming ? 'plain' : 'primary'}
       big
-      label={naming ? 'Look further' : 'I know what it is'}
+      label={naming ? t.lookFurther : t.iKnowWhatItIs}
       testID="practice-name"
       onPress={() => setNaming(!naming)}
     />
   );
   const standing = naming ? 'naming' : 'working';
   return (
-    <Screen title="Practice" under={pack.name} back="/families" scrollKey={ended ? 'ended' : standing} foot={foot}>
+    <Screen title={t.practice} under={pack.name} back="/families" scrollKey={ended ? 'ended' : standing} foot={foot}>
       {ended ? <Ended pack={pack} now={now} {...ended} /> : null}
       {!ended && naming ? <NameFault pack={pack} now={now} /> : null}
       {!ended && !naming ? <Working pack={pack} now={now} /> : null}

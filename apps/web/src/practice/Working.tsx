@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/practice';
+import { t as shared } from '@patient-badger/wording/shared';
 import { PART_MINOR, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -29,11 +31,9 @@ export function Working({ pack, now }: Props) {
     <>
       <Text variant="title">“{now.complaint}”</Text>
       <Spent now={now} />
-      {pack.safetyCritical ? (
-        <Text variant="danger">On a real one the maker’s manual, local codes and licensed practice come first.</Text>
-      ) : null}
-      <Text variant="head">Seen so far</Text>
-      {now.taken.length === 0 ? <Text variant="soft">Nothing yet.</Text> : null}
+      {pack.safetyCritical ? <Text variant="danger">{t.onARealOneThe}</Text> : null}
+      <Text variant="head">{shared.seenSoFar}</Text>
+      {now.taken.length === 0 ? <Text variant="soft">{shared.nothingYet}</Text> : null}
       {now.taken.map(({ look, result, minutes }, i) => (
         <View key={i} className="border-l-4 border-line pl-3" testID={`seen-${i}`}>
           <Text variant="soft">
@@ -45,9 +45,9 @@ export function Working({ pack, now }: Props) {
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <LooksToTake pack={pack} taken={now.taken} onTake={take} />
       <BuyGear pack={pack} now={now} />
-      <Text variant="head">The chain</Text>
+      <Text variant="head">{shared.theChain}</Text>
       <DriveLine pack={pack} />
-      <Button variant="quiet" label="Give it up: another machine" testID="practice-give-up" onPress={() => practiceNow.set(null)} />
+      <Button variant="quiet" label={t.giveItUpAnotherMachine} testID="practice-give-up" onPress={() => practiceNow.set(null)} />
     </>
   );
 }
@@ -72,11 +72,11 @@ function BuyGear({ pack, now }: Props) {
   const names = now.bought.map((gear) => pack.gears.find(({ id }) => id === gear)?.name ?? gear);
   return (
     <>
-      {names.length > 0 ? <Text>Bought: {names.join(', ')}.</Text> : null}
+      {names.length > 0 ? <Text>{t.bought(names.join(', '))}</Text> : null}
       {open ? (
         <Card tone="sunken">
-          <Text variant="strong">Which gear?</Text>
-          <Text>Each is counted at {money(PART_MINOR, currency)}, unless it turns out to be the one that is gone.</Text>
+          <Text variant="strong">{t.whichGear}</Text>
+          <Text>{t.eachIsCountedAtUnless(money(PART_MINOR, currency))}</Text>
           {pack.gears.map(({ id, name }) => (
             <Button
               key={id}
@@ -90,7 +90,7 @@ function BuyGear({ pack, now }: Props) {
           ))}
         </Card>
       ) : null}
-      <Button variant="quiet" label={open ? 'Buy nothing' : 'Buy a gear on suspicion'} onPress={() => setOpen(!open)} />
+      <Button variant="quiet" label={open ? t.buyNothing : t.buyAGearOnSuspicion} onPress={() => setOpen(!open)} />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/prove';
 import { saveText } from '../data/saveFile.ts';
 import { callText } from '../data/api.ts';
 import { useAttempt } from '../data/useAttempt.ts';
@@ -10,7 +11,7 @@ export function CalendarFile({ path, name, testID }: { path: string; name: strin
   const save = () => attempt(async () => saveText(name, await callText(path), 'text/calendar'));
   return (
     <>
-      <Button label="To my calendar" detail="A calendar file with each day" testID={testID} onPress={() => void save()} />
+      <Button label={t.toMyCalendar} detail={t.aCalendarFileWithEach} testID={testID} onPress={() => void save()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/prove';
+import { t as shared } from '@patient-badger/wording/shared';
 import { laterLooks, openFollowUps, usualUse, type FollowUp, type Payload } from '@patient-badger/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -44,8 +46,8 @@ export function FollowUps({ view }: { view: JobView }) {
       ))}
       {foreseen.length > 0 && !isComing(history) ? (
         <Button
-          label={`To be looked at later: ${[...new Set(foreseen.map(({ what }) => what))].join('; ')}`}
-          detail={`On the bench’s list for ${foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(' and ')}`}
+          label={t.toBeLookedAtLater([...new Set(foreseen.map(({ what }) => what))].join('; '))}
+          detail={t.onTheBenchsListFor(foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(' and '))}
           testID="put-later"
           onPress={() => void writeAll(foreseen)}
         />
@@ -53,7 +55,7 @@ export function FollowUps({ view }: { view: JobView }) {
       {adding ? (
         <AddFollowUp onAdd={write} onClose={() => setAdding(false)} />
       ) : (
-        <Button label="Look again, or call the owner" testID="add-follow-up" onPress={() => setAdding(true)} />
+        <Button label={t.lookAgainOrCallThe} testID="add-follow-up" onPress={() => setAdding(true)} />
       )}
       {open.length > 0 ? <CalendarFile path={`/api/jobs/${job.id}/follow-ups.ics`} name="follow-ups.ics" testID="calendar-file" /> : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
@@ -70,20 +72,20 @@ function Open({ view, followUp, onWrite }: { view: JobView; followUp: FollowUp; 
   const done = (passed: boolean) =>
     void onWrite([
       { kind: 'followUpDone', followUp: followUp.id, passed },
-      ...(!passed && state.closed ? [{ kind: 'reopened' as const, reason: `It did not hold: ${followUp.what}` }] : []),
+      ...(!passed && state.closed ? [{ kind: 'reopened' as const, reason: t.itDidNotHoldWithWhat(followUp.what) }] : []),
     ]);
   return (
     <Card tone={isDue ? 'next' : 'plain'} testID="follow-up">
       <Text variant="label">
         {FOLLOW_UP_WORDS[followUp.action]}, {format(parseISO(followUp.due), 'd MMMM yyyy')}
-        {isDue ? ', due' : ''}
+        {isDue ? t.due : ''}
       </Text>
       <Text variant="strong">{followUp.what}</Text>
       {proof ? <Text>{proof.how}</Text> : null}
       {followUp.action === 'call' && view.machine?.owner ? <Text variant="soft">{view.machine.owner}</Text> : null}
       <View className="flex-row gap-2">
-        <Button className="flex-1" label="It holds" testID="it-holds" onPress={() => done(true)} />
-        <Button className="flex-1" label="It does not" testID="it-does-not" onPress={() => done(false)} />
+        <Button className="flex-1" label={t.itHolds} testID="it-holds" onPress={() => done(true)} />
+        <Button className="flex-1" label={t.itDoesNot} testID="it-does-not" onPress={() => done(false)} />
       </View>
     </Card>
   );
@@ -97,7 +99,7 @@ function Done({ view, followUp: { id, what, proof, done, due } }: { view: JobVie
   return (
     <>
       <Text variant={done?.passed ? 'soft' : 'danger'}>
-        {what}, {format(parseISO(due), 'd MMM yyyy')}: {done?.passed ? 'it held' : 'it did not hold'}
+        {what}, {format(parseISO(due), 'd MMM yyyy')}: {done?.passed ? t.itHeld : t.itDidNotHold}
       </Text>
       {isOpen ? <BackToTrace view={view} proof={pack.proofs.find((each) => each.id === proof) ?? { id, name: what }} /> : null}
     </>
@@ -106,18 +108,18 @@ function Done({ view, followUp: { id, what, proof, done, due } }: { view: JobVie
 
 function AddFollowUp({ onAdd, onClose }: { onAdd: ReturnType<typeof useRecord>['write']; onClose: () => void }) {
   const [action, setAction] = useState<Payload<'followUpSet'>['action']>('call');
-  const [what, setWhat] = useState('Does it still hold? Any noise, heat, play or drip?');
+  const [what, setWhat] = useState(t.doesItStillHoldAny);
   const [due, setDue] = useState(format(addDays(new Date(), ASK_AFTER_DAYS), 'yyyy-MM-dd'));
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = async () => {
-    if (!/^\d{4}-\d\d-\d\d$/.test(due) || Number.isNaN(Date.parse(due))) return setWrong('The day as year-month-day, such as 2027-01-31.');
-    if (what.trim() === '') return setWrong('Say what is to be looked at, or asked.');
+    if (!/^\d{4}-\d\d-\d\d$/.test(due) || Number.isNaN(Date.parse(due))) return setWrong(t.theDayAsYearMonth);
+    if (what.trim() === '') return setWrong(t.sayWhatIsToBe);
     if (await onAdd({ kind: 'followUpSet', action, what: what.trim(), due })) onClose();
   };
   return (
     <Card tone="sunken">
       <Segments
-        label="What"
+        label={shared.what}
         options={[
           ['call', FOLLOW_UP_WORDS.call],
           ['look', FOLLOW_UP_WORDS.look],
@@ -125,10 +127,10 @@ function AddFollowUp({ onAdd, onClose }: { onAdd: ReturnType<typeof useRecord>['
         value={action}
         onChange={setAction}
       />
-      <Field label={action === 'call' ? 'What to ask' : 'What to look at'} value={what} onChangeText={setWhat} testID="follow-up-what" />
-      <Field label="On" value={due} onChangeText={setDue} testID="follow-up-due" />
+      <Field label={action === 'call' ? t.whatToAsk : t.whatToLookAt} value={what} onChangeText={setWhat} testID="follow-up-what" />
+      <Field label={t.on} value={due} onChangeText={setDue} testID="follow-up-due" />
       {wrong ? <Text variant="danger">{wrong}</Text> : null}
-      <FormFoot label="Put on the list" testID="keep-follow-up" onKeep={() => void keep()} onClose={onClose} />
+      <FormFoot label={t.putOnTheList} testID="keep-follow-up" onKeep={() => void keep()} onClose={onClose} />
     </Card>
   );
 }

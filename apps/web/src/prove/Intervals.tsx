@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/prove';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -26,9 +28,9 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = async () => {
     const [units, days] = typedNumbers(draft.units, draft.days);
-    if (draft.what.trim() === '') return setWrong('Say what it wants again, such as grease or oil.');
-    if (!(units > 0) && !(days > 0)) return setWrong('After how many hours or how far, or how many days?');
-    if (days > 0 && (!Number.isInteger(days) || days > 36_500)) return setWrong('Days are whole, up to a hundred years.');
+    if (draft.what.trim() === '') return setWrong(t.sayWhatItWantsAgain);
+    if (!(units > 0) && !(days > 0)) return setWrong(t.afterHowManyHoursOr);
+    if (days > 0 && (!Number.isInteger(days) || days > 36_500)) return setWrong(t.daysAreWholeUpTo);
     setWrong(null);
     const kept = await write({
       kind: 'intervalSet',
@@ -46,23 +48,22 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
     <View className="gap-2">
       {state.intervals.map((interval) => (
         <Text key={interval.what}>
-          {interval.what}: again every {intervalText(interval, distance)}
-          {interval.source ? ` (${interval.source})` : ''}
+          {t.againEvery(interval.what, intervalText(interval, distance), interval.source ? ` (${interval.source})` : '')}
         </Text>
       ))}
       {open ? (
         <Card tone="sunken">
           <Field
-            label="What it wants again"
-            example="grease, oil, belt"
+            label={t.whatItWantsAgain}
+            example={t.greaseOilBelt}
             value={draft.what}
             onChangeText={(what) => setDraft({ ...draft, what })}
             testID="interval-what"
           />
           <Segments
-            label="Counted in"
+            label={shared.countedIn}
             options={[
-              ['hours', 'Hours'],
+              ['hours', shared.hours],
               ['km', unitWord('km', distance)],
             ]}
             value={unit}
@@ -72,20 +73,20 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
             testID={(name) => `interval-${name}`}
             typed={{ units: draft.units, days: draft.days }}
             fields={[
-              ['units', `After so many ${unitWord(unit, distance)}`],
-              ['days', 'Or so many days'],
+              ['units', t.afterSoMany(unitWord(unit, distance))],
+              ['days', t.orSoManyDays],
             ]}
             onChange={(change) => setDraft({ ...draft, ...change })}
           />
-          <Field label="Whose figure that is" value={draft.source} onChangeText={(source) => setDraft({ ...draft, source })} />
+          <Field label={shared.whoseFigureThatIs} value={draft.source} onChangeText={(source) => setDraft({ ...draft, source })} />
           {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
-          <FormFoot label="Keep it" testID="keep-interval" onKeep={() => void keep()} onClose={() => setOpen(false)} />
+          <FormFoot label={shared.keepIt} testID="keep-interval" onKeep={() => void keep()} onClose={() => setOpen(false)} />
         </Card>
       ) : (
         <Button
           className="no-print"
-          label="It wants something again"
-          detail="Grease, oil, a belt: by use or by date"
+          label={t.itWantsSomethingAgain}
+          detail={t.greaseOilABeltBy}
           testID="add-interval"
           onPress={() => setOpen(true)}
         />

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/prove';
 import { failedProof, isWithin, type Entry, type EntryPayload, type Payload, type Proof } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -47,7 +48,7 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
           </Text>
           {read === undefined ? null : (
             <Text variant={isWithin(asked, read) ? 'strong' : 'danger'} testID={`judged-${proof.id}`}>
-              {isWithin(asked, read) ? 'Within that.' : 'Outside of that.'}
+              {isWithin(asked, read) ? t.withinThat : t.outsideOfThat}
             </Text>
           )}
         </>
@@ -66,7 +67,7 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
         <Button
           className="flex-1"
           disabled={blocked}
-          label="It does"
+          label={t.itDoes}
           testID={`passed-${proof.id}`}
           variant={result?.passed ? 'chosen' : 'plain'}
           checked={result?.passed === true}
@@ -75,7 +76,7 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
         <Button
           className="flex-1"
           disabled={blocked}
-          label="It does not"
+          label={t.itDoesNot}
           testID={`failed-${proof.id}`}
           variant={result?.passed === false ? 'danger' : 'plain'}
           checked={result?.passed === false}
@@ -106,14 +107,12 @@ export function BackToTrace({ view: { job, pack, state }, proof }: FailedProps) 
   };
   return (
     <>
-      <Text>
-        Then it is not over. What it showed counts as evidence, and the decision is taken back; everything seen before is still there.
-      </Text>
+      <Text>{t.thenItIsNotOver}</Text>
       {decision ? (
         <Button
           variant="primary"
-          label={again ? `Trace on: ${again.name}` : 'Trace on with what it showed'}
-          detail={again ? 'What it shows now' : undefined}
+          label={again ? t.traceOn(again.name) : t.traceOnWithWhatIt}
+          detail={again ? t.whatItShowsNow : undefined}
           testID={`trace-on-${proof.id}`}
           onPress={() => void go()}
         />

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/prove';
+import { t as shared } from '@patient-badger/wording/shared';
 import { cautionsOn, proofPlan, type ProofPhase } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -9,10 +11,10 @@ import { FollowUps } from './FollowUps.tsx';
 import { ProofCard } from './ProofCard.tsx';
 
 const PHASES: Readonly<Record<ProofPhase, string>> = {
-  hand: 'By hand',
-  unloaded: 'Powered, with the load off',
-  inUse: 'In use',
-  later: 'After days and months',
+  hand: shared.byHand,
+  unloaded: t.poweredWithTheLoadOff,
+  inUse: shared.inUse,
+  later: t.afterDaysAndMonths,
 };
 
 /** How one knows that it is right again, from the hand to the months after; one that fails sends back to tracing. */
@@ -23,7 +25,7 @@ export function ProofPlan({ view }: { view: JobView }) {
   const blocked = useUnacknowledged(state, cautions).length > 0;
   return (
     <>
-      <Text variant="head">Prove it</Text>
+      <Text variant="head">{t.proveIt}</Text>
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       {proofPlan(pack)
         .filter(({ phase }) => phase !== 'later')

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/prove';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Payload, Proof } from '@patient-badger/core';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
@@ -52,31 +54,31 @@ export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoint
       {points.map((point, i) => (
         <View key={i} className="flex-row items-center gap-2">
           <Text className="flex-1" testID="speed-point">
-            Needle {point.shown}, reference {point.reference}
+            {t.needleReference(point.shown, point.reference)}
           </Text>
-          <Button variant="quiet" label="Leave out" onPress={() => set({ points: points.filter((_, j) => j !== i) })} />
+          <Button variant="quiet" label={t.leaveOut} onPress={() => set({ points: points.filter((_, j) => j !== i) })} />
         </View>
       ))}
       <Figures
         testID={(name) => `speed-${name}`}
         typed={{ shown: draft.shown, reference: draft.reference }}
         fields={[
-          ['shown', 'Needle shows'],
-          ['reference', 'Reference shows'],
+          ['shown', t.needleShows],
+          ['reference', t.referenceShows],
         ]}
         onChange={set}
       />
       <View className="flex-row gap-2">
         <Button
           className="flex-1"
-          label={busy ? 'Reading …' : 'Read the reference'}
+          label={busy ? shared.reading : t.readTheReference}
           disabled={busy || !(shown > 0)}
           testID="read-reference"
           onPress={() => void ask()}
         />
         <Button
           className="flex-1"
-          label="Keep this speed"
+          label={t.keepThisSpeed}
           testID="keep-speed"
           disabled={!(shown >= 0 && shown <= 2000 && reference >= 0 && reference <= 2000)}
           onPress={() => set({ points: [...points, { shown, reference }].slice(0, 50), shown: '', reference: '' })}
@@ -87,30 +89,31 @@ export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoint
       {found ? (
         <>
           <ReadingChart
-            label={`The needle over the reference: ${offText(found.errorPercent)}`}
+            label={t.theNeedleOverTheReference(offText(found.errorPercent))}
             across="reference"
             up="needle"
             curves={[
-              { name: 'through the points', points: lineOf(points, (x) => found.offset + (1 + found.errorPercent / 100) * x) },
+              { name: t.throughThePoints, points: lineOf(points, (x) => found.offset + (1 + found.errorPercent / 100) * x) },
               { name: 'right', broken: true, points: lineOf(points, (x) => x) },
             ]}
           />
           <Text variant="strong" testID="speed-found">
-            {offText(found.errorPercent)}
-            {Math.abs(found.offset) < 0.05 ? '' : `, ${Math.abs(found.offset).toFixed(1)} ${found.offset > 0 ? 'more' : 'less'} all along`};
-            left over {found.residual.toFixed(1)}.
+            {t.leftOver(
+              offText(found.errorPercent),
+              Math.abs(found.offset) < 0.05
+                ? ''
+                : t.allAlong(Math.abs(found.offset).toFixed(1), found.offset > 0 ? shared.more : shared.less),
+              found.residual.toFixed(1),
+            )}
           </Text>
           {predicted === undefined ? (
-            <Text variant={found.withinRule ? 'soft' : 'danger'}>
-              No error was reckoned for this pair. {found.withinRule ? 'Within' : 'Outside of'} what is usual on roads, in km/h: never too
-              little, at most a tenth and 4 km/h too much (UN Regulation 39); local rules decide.
-            </Text>
+            <Text variant={found.withinRule ? 'soft' : 'danger'}>{t.noErrorWasReckonedFor(found.withinRule ? t.within : t.outsideOf)}</Text>
           ) : (
             <Text variant={found.agrees ? 'body' : 'danger'}>
-              Reckoned: {offText(predicted)}. {found.agrees ? 'It agrees.' : 'It does not agree: look at tyre, counts and cable again.'}
+              {t.reckoned(offText(predicted), found.agrees ? t.itAgrees : t.itDoesNotAgreeLook)}
             </Text>
           )}
-          <Button label="Write these speeds down" testID="speed-kept" onPress={() => onPoints(points, passed)} />
+          <Button label={t.writeTheseSpeedsDown} testID="speed-kept" onPress={() => onPoints(points, passed)} />
         </>
       ) : null}
     </View>

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/prove';
+import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Figures } from '../design/Figures.tsx';
@@ -30,10 +32,10 @@ export function TurnsDesk({ view: { job, pack }, onCounted }: Props) {
         testID={(name) => `turns-${name}`}
         typed={draft}
         fields={[
-          ['driven', 'Turns put in'],
-          ['counted', 'Counted out'],
-          ['readTo', 'Read to'],
-          ['ratio', 'In for one out'],
+          ['driven', shared.turnsPutIn],
+          ['counted', t.countedOut],
+          ['readTo', t.readTo],
+          ['ratio', t.inForOneOut],
         ]}
         onChange={set}
       />
@@ -41,15 +43,18 @@ export function TurnsDesk({ view: { job, pack }, onCounted }: Props) {
       {found ? (
         <>
           <Text variant={found.agrees ? 'strong' : 'danger'} testID="turns-found">
-            {found.agrees
-              ? 'As it should be'
-              : `${Math.abs(found.differencePercent).toFixed(1)} % too ${found.differencePercent > 0 ? 'many' : 'few'}`}
-            : {counted} counted, {Number(found.wanted.toPrecision(4))} wanted.
+            {t.countedWanted(
+              found.agrees
+                ? t.asItShouldBe
+                : t.too(Math.abs(found.differencePercent).toFixed(1), found.differencePercent > 0 ? t.many : t.few),
+              counted,
+              Number(found.wanted.toPrecision(4)),
+            )}
           </Text>
           <Button
-            label="Write the count down"
+            label={t.writeTheCountDown}
             testID="turns-kept"
-            onPress={() => onCounted(`${driven} turns in, ${counted} counted, ${Number(found.wanted.toPrecision(4))} wanted`, found.agrees)}
+            onPress={() => onCounted(t.turnsInCountedWanted(driven, counted, Number(found.wanted.toPrecision(4))), found.agrees)}
           />
         </>
       ) : null}

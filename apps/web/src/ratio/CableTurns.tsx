@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
 
@@ -15,18 +16,12 @@ interface Props {
 export function CableTurns({ cable, per, onCable, onPer, testID }: Props) {
   return (
     <>
-      <Field
-        label={`Cable turns per ${per}, on the instrument’s face`}
-        value={cable}
-        onChangeText={onCable}
-        inputMode="decimal"
-        testID={testID}
-      />
+      <Field label={t.cableTurnsPerOnThe(per)} value={cable} onChangeText={onCable} inputMode="decimal" testID={testID} />
       <Segments
-        label="Cable turns per"
+        label={t.cableTurnsPer}
         options={[
-          ['mile', 'Per mile'],
-          ['km', 'Per km'],
+          ['mile', t.perMile],
+          ['km', t.perKm],
         ]}
         value={per}
         onChange={onPer}

@@ -1,3 +1,5 @@
+import { beginning } from '@patient-badger/wording/testing';
+import { t as ratio } from '@patient-badger/wording/ratio';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { ChangeCard } from './ChangeCard.tsx';
@@ -17,26 +19,26 @@ const rowOf = (name: RegExp) => within(screen.getByRole('table')).getByRole('row
 test('nothing is shown side by side before something is changed', () => {
   render(<Desk turnsPerKm={500} printed={500} />);
   expect(screen.queryByRole('table')).toBeNull();
-  type('Top gear now', '1');
+  type(ratio.topGearNow, '1');
   expect(screen.queryByRole('table')).toBeNull();
 });
 
 test('another axle moves speedometer and engine, another top gear the engine alone', () => {
   render(<Desk turnsPerKm={500} printed={500} />);
-  type('Other axle ratio', '3.51');
-  expect(rowOf(/^Reads/)).toBe('Readstrue10.0 % low');
+  type(ratio.otherAxleRatio, '3.51');
+  expect(rowOf(beginning(ratio.reads))).toBe('Readstrue10.0 % low');
   expect(rowOf(/^Engine at 100/)).toBe('Engine at 100 km/h32502925');
-  type('Other axle ratio', '');
-  type('Other top gear', '0.8');
-  expect(rowOf(/^Reads/)).toBe('Readstruetrue');
+  type(ratio.otherAxleRatio, '');
+  type(ratio.otherTopGear, '0.8');
+  expect(rowOf(beginning(ratio.reads))).toBe('Readstruetrue');
   expect(rowOf(/^Engine at 100/)).toBe('Engine at 100 km/h32502600');
 });
 
 test('the same tyre instead of itself changes nothing, however it was measured on the floor', () => {
   // 195/70R14: 628.6 mm across, 506.4 turns a km by its size; rolled it turns more often.
   render(<Desk turnsPerKm={506.37 * 1.03} printed={506.37} />);
-  type('Other tyres, size', '195/70R14');
-  expect(rowOf(/^Reads/)).toBe('Readstruetrue');
-  type('Other tyres, size', 'nonsense');
+  type(ratio.otherTyresSize, '195/70R14');
+  expect(rowOf(beginning(ratio.reads))).toBe('Readstruetrue');
+  type(ratio.otherTyresSize, 'nonsense');
   expect(screen.getByText(/is no tyre size known here/)).toBeTruthy();
 });

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import type { Change, Tyre } from '@patient-badger/core';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
@@ -40,18 +41,16 @@ export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props
   );
   return (
     <Card>
-      <Text variant="head">If something were changed</Text>
+      <Text variant="head">{t.ifSomethingWereChanged}</Text>
       <View className="flex-row flex-wrap gap-2">
-        {field('otherTyre', 'Other tyres, size', tyre && !tyre.ok ? tyre.sentence : undefined)}
-        {field('otherAxle', 'Other axle ratio')}
-        {field('topNow', 'Top gear now')}
-        {field('topOther', 'Other top gear')}
+        {field('otherTyre', t.otherTyresSize, tyre && !tyre.ok ? tyre.sentence : undefined)}
+        {field('otherAxle', t.otherAxleRatio)}
+        {field('topNow', t.topGearNow)}
+        {field('topOther', t.otherTopGear)}
       </View>
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? <SideBySide change={worked.output} readsNow={readsNowPercent ?? 0} /> : null}
-      {worked?.ok && readsNowPercent === null ? (
-        <Text variant="soft">Taken to read true as it is. Type the pair that is in it above to begin from what it really reads.</Text>
-      ) : null}
+      {worked?.ok && readsNowPercent === null ? <Text variant="soft">{t.takenToReadTrueAs}</Text> : null}
     </Card>
   );
 }
@@ -59,14 +58,14 @@ export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props
 function SideBySide({ change, readsNow }: { change: Change; readsNow: number }) {
   const { readsAfterPercent, shown, engine, engineChangePercent, axleForTheSame } = change;
   const rows = [
-    ['Reads', offText(readsNow), offText(readsAfterPercent)],
-    ...shown.map(({ trueKmh, before, after }) => [`Shows at ${trueKmh}`, before.toFixed(1), after.toFixed(1)]),
-    ...engine.map(({ trueKmh, rpmBefore, rpmAfter }) => [`Engine at ${trueKmh} km/h`, `${rpmBefore.toFixed(0)}`, `${rpmAfter.toFixed(0)}`]),
+    [t.reads, offText(readsNow), offText(readsAfterPercent)],
+    ...shown.map(({ trueKmh, before, after }) => [t.showsAt(trueKmh), before.toFixed(1), after.toFixed(1)]),
+    ...engine.map(({ trueKmh, rpmBefore, rpmAfter }) => [t.engineAtKmH(trueKmh), `${rpmBefore.toFixed(0)}`, `${rpmAfter.toFixed(0)}`]),
   ];
   return (
     <>
-      <View role="table" aria-label="Now and after the change" testID="change-table">
-        {[['', 'Now', 'After'], ...rows].map(([name, before, after], i) => (
+      <View role="table" aria-label={t.nowAndAfterTheChange} testID="change-table">
+        {[['', t.now, t.after], ...rows].map(([name, before, after], i) => (
           <View key={name} role="row" className={`flex-row py-1 ${i === 0 ? 'border-b-2' : 'border-b'} border-line`}>
             {[name, before, after].map((text, k) => (
               <Text
@@ -82,8 +81,11 @@ function SideBySide({ change, readsNow }: { change: Change; readsNow: number }) 
         ))}
       </View>
       <Text variant="soft">
-        The engine turns {Math.abs(engineChangePercent).toFixed(1)} % {engineChangePercent < 0 ? 'slower' : 'faster'}. To pull as before on
-        those tyres it wants an axle of {axleForTheSame.toFixed(2)}.
+        {t.theEngineTurnsToPull(
+          Math.abs(engineChangePercent).toFixed(1),
+          engineChangePercent < 0 ? t.slower : t.faster,
+          axleForTheSame.toFixed(2),
+        )}
       </Text>
     </>
   );

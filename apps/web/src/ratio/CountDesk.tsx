@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/ratio';
+import { t as shared } from '@patient-badger/wording/shared';
 import { View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';
 import { runOperation } from '../data/runOperation.ts';
@@ -53,22 +55,22 @@ export function CountDesk() {
   return (
     <>
       <Card>
-        <Text>Mark both shafts, turn one, count both. More turns make it surer.</Text>
+        <Text>{t.markBothShaftsTurnOne}</Text>
         <View className="flex-row gap-2">
-          {field('input', 'Turns put in')}
-          {field('output', 'Turns that came out')}
+          {field('input', shared.turnsPutIn)}
+          {field('output', t.turnsThatCameOut)}
         </View>
         <View className="flex-row gap-2">
-          {field('error', '± turns')}
-          {field('low', 'Fewest teeth')}
-          {field('high', 'Most teeth')}
+          {field('error', t.turns)}
+          {field('low', t.fewestTeeth)}
+          {field('high', t.mostTeeth)}
         </View>
         <Segments
-          label="Kind of train"
+          label={t.kindOfTrain}
           options={[
-            ['one', 'One pair'],
-            ['two', 'Two pairs'],
-            ['worm', 'Worm'],
+            ['one', t.onePair],
+            ['two', t.twoPairs],
+            ['worm', t.worm],
           ]}
           value={draft.kind}
           onChange={(kind) => set({ kind })}
@@ -78,15 +80,13 @@ export function CountDesk() {
       {worked?.ok ? (
         <>
           <Text variant="head" testID="counted-reduction">
-            {worked.output.reduction.value.toFixed(3)} ± {worked.output.reduction.plusMinus.toFixed(3)} to one
+            {t.toOne(worked.output.reduction.value.toFixed(3), worked.output.reduction.plusMinus.toFixed(3))}
           </Text>
           {worked.output.candidates.map(({ stages, reduction, errorSigma, probability }) => (
             <Card key={JSON.stringify(stages)}>
-              <Text variant="strong">{stages.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
+              <Text variant="strong">{stages.map(({ driver, driven }) => `${driver} : ${driven}`).join(t.then)}</Text>
               <Meter chance={probability} />
-              <Text variant="soft">
-                {reduction.toFixed(3)} to one, {Math.abs(errorSigma).toFixed(1)} of the counting’s ± off
-              </Text>
+              <Text variant="soft">{t.toOneOfTheCountings(reduction.toFixed(3), Math.abs(errorSigma).toFixed(1))}</Text>
             </Card>
           ))}
         </>

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/ratio';
+import { t as shared } from '@patient-badger/wording/shared';
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
@@ -17,23 +19,23 @@ export const DisclosureScreen = () => (
 function Sheet({ view: { state, machine } }: { view: JobView }) {
   const shop = useShop().data;
   const { odometerCorrected: done } = state;
-  if (!done) return <Text>No odometer was brought forward on this job.</Text>;
+  if (!done) return <Text>{t.noOdometerWasBroughtForward}</Text>;
   const lines: readonly (readonly [string, string])[] = [
-    ['Machine', [machine?.label, machine?.modelName].filter(Boolean).join(', ')],
-    ['Serial', machine?.serial ?? ''],
-    ['Owner', machine?.owner ?? ''],
-    ['Reading before', `${done.before} ${done.unit}`],
-    ['Reading after', `${done.after} ${done.unit}`],
-    ['Distance missed', `${done.missed} ${done.unit}`],
-    ['Reason', done.reason],
+    [shared.machine, [machine?.label, machine?.modelName].filter(Boolean).join(', ')],
+    [t.serial, machine?.serial ?? ''],
+    [shared.owner, machine?.owner ?? ''],
+    [t.readingBefore, `${done.before} ${done.unit}`],
+    [t.readingAfter, `${done.after} ${done.unit}`],
+    [t.distanceMissed, `${done.missed} ${done.unit}`],
+    [t.reason, done.reason],
     [
-      'Done',
+      t.done,
       `${format(parseISO(done.at), 'd MMMM yyyy')}, ${shop?.people.find(({ id }) => id === done.by)?.name ?? done.by}, ${shop?.name ?? ''}`,
     ],
   ];
   return (
     <>
-      <Text variant="title">Odometer disclosure</Text>
+      <Text variant="title">{t.odometerDisclosure}</Text>
       <Card>
         {lines.map(([name, text]) => (
           <View key={name} className="flex-row gap-2">
@@ -44,14 +46,11 @@ function Sheet({ view: { state, machine } }: { view: JobView }) {
           </View>
         ))}
       </Card>
-      <Text>The odometer stood still and was brought forward by the distance it missed. It was not turned back.</Text>
-      <Text>
-        Setting an odometer is regulated: local law decides whether, by whom and with what notice it may be done. This sheet stays with the
-        vehicle.
-      </Text>
-      <Text variant="soft">Signed by the shop: ____________________ Owner: ____________________</Text>
+      <Text>{t.theOdometerStoodStillAnd}</Text>
+      <Text>{t.settingAnOdometerIsRegulated}</Text>
+      <Text variant="soft">{t.signedByTheShopOwner}</Text>
       <View className="no-print">
-        <Button label="Print the sheet" onPress={() => window.print()} />
+        <Button label={shared.printTheSheet} onPress={() => window.print()} />
       </View>
     </>
   );

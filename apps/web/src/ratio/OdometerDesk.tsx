@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/ratio';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { EntryPayload } from '@patient-badger/core';
 import { useState } from 'react';
 import { runOperation } from '../data/runOperation.ts';
@@ -80,57 +82,54 @@ export function OdometerDesk({
   return (
     <>
       <Card tone="danger">
-        <Text variant="danger">Setting an odometer is regulated</Text>
-        <Text>
-          Local law decides whether, by whom and with what notice. The app only ever goes forward, and keeps before, after and the reason.
-        </Text>
+        <Text variant="danger">{t.settingAnOdometerIsRegulated2}</Text>
+        <Text>{t.localLawDecidesWhetherBy}</Text>
       </Card>
       <Card>
         <Field
-          label="The drums show"
+          label={t.theDrumsShow}
           value={draft.reading}
           onChangeText={(text) => set({ reading: text })}
           inputMode="decimal"
           testID="odo-reading"
         />
         <Field
-          label="Driven while it stood still"
+          label={t.drivenWhileItStoodStill}
           value={draft.missed}
           onChangeText={(text) => set({ missed: text })}
           inputMode="decimal"
           testID="odo-missed"
         />
         <Segments
-          label="Unit of the drums"
+          label={t.unitOfTheDrums}
           options={[
             ['km', 'km'],
-            ['mile', 'Miles'],
+            ['mile', shared.miles],
           ]}
           value={draft.unit}
           onChange={(unit) => set({ unit })}
         />
         <WhereTurned draft={draft} onChange={set} />
         <Field
-          label="Why, and how the distance is known"
+          label={t.whyAndHowTheDistance}
           value={draft.reason}
           onChangeText={(text) => set({ reason: text })}
           multiline
           testID="odo-reason"
-          problem={asked && draft.reason.trim() === '' ? 'The sheet needs the reason.' : undefined}
+          problem={asked && draft.reason.trim() === '' ? t.theSheetNeedsTheReason : undefined}
         />
       </Card>
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? (
         <Card tone="next">
           <Text variant="head" testID="odo-turns">
-            {Math.round(worked.output.turns).toLocaleString('en')} turns of the {draft.turned === 'cable' ? 'cable' : 'gear at the drums'}
+            {t.turnsOfThe(Math.round(worked.output.turns).toLocaleString('en'), draft.turned === 'cable' ? t.cable : t.gearAtTheDrums)}
           </Text>
           <Text>
-            {minutesText(worked.output.minutesByDrill)} by a drill at 1,500 a minute, {minutesText(worked.output.minutesByHand)} by hand. It
-            will show {worked.output.newReading}.
+            {t.byADrillAt1(minutesText(worked.output.minutesByDrill), minutesText(worked.output.minutesByHand), worked.output.newReading)}
           </Text>
-          {onKeep ? <Button variant="primary" big label="Write it on the job" testID="keep-odometer" onPress={keep} /> : null}
-          {onSheet ? <Button label="Disclosure sheet" testID="disclosure" onPress={onSheet} /> : null}
+          {onKeep ? <Button variant="primary" big label={t.writeItOnTheJob} testID="keep-odometer" onPress={keep} /> : null}
+          {onSheet ? <Button label={t.disclosureSheet} testID="disclosure" onPress={onSheet} /> : null}
         </Card>
       ) : null}
     </>
@@ -142,10 +141,10 @@ function WhereTurned({ draft, onChange }: { draft: Drafts; onChange: (change: Pa
   return (
     <>
       <Segments
-        label="What is turned"
+        label={t.whatIsTurned}
         options={[
-          ['cable', 'The cable'],
-          ['drums', 'Gear at the drums'],
+          ['cable', t.theCable],
+          ['drums', t.gearAtTheDrums2],
         ]}
         value={draft.turned}
         onChange={(turned) => onChange({ turned })}
@@ -160,7 +159,7 @@ function WhereTurned({ draft, onChange }: { draft: Drafts; onChange: (change: Pa
         />
       ) : (
         <Field
-          label={`Turns of that gear for one ${draft.unit} on the drums, counted`}
+          label={t.turnsOfThatGearFor(draft.unit)}
           value={draft.perUnit}
           onChangeText={(text) => onChange({ perUnit: text })}
           inputMode="decimal"

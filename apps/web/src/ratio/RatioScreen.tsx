@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -17,17 +18,17 @@ import { SwapDesk } from './SwapDesk.tsx';
 import { TrainDesk } from './TrainDesk.tsx';
 
 const DESKS = [
-  ['speedometer', 'Speedometer'],
-  ['count', 'Count turns'],
-  ['train', 'Train'],
-  ['swap', 'Gear swap'],
-  ['odometer', 'Odometer'],
+  ['speedometer', t.speedometer],
+  ['count', t.countTurns],
+  ['train', t.train],
+  ['swap', t.gearSwap],
+  ['odometer', t.odometer],
 ] as const;
 type Desk = (typeof DESKS)[number][0];
 
 /** Ratios reckoned by themselves. */
 export const RatioScreen = () => (
-  <Screen title="Ratio desk" back="/">
+  <Screen title={t.ratioDesk} back="/">
     <Desks />
   </Screen>
 );
@@ -44,8 +45,8 @@ function Desks({ view }: { view?: JobView | undefined }) {
   const known = view ? knownSpeedometer(view.state, book) : {};
   return (
     <>
-      {view ? <Text variant="title">Ratio desk</Text> : null}
-      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="What to reckon">
+      {view ? <Text variant="title">{t.ratioDesk}</Text> : null}
+      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label={t.whatToReckon}>
         {DESKS.map(([id, name]) => (
           <Button key={id} label={name} variant={id === desk ? 'chosen' : 'plain'} checked={id === desk} onPress={() => setDesk(id)} />
         ))}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { View } from 'react-native';
@@ -73,10 +74,8 @@ export function ReadingChart({ label, across, up, curves, zero = false }: Props)
           />
         ))}
       </Svg>
-      <Text variant="soft">
-        Up: {up}. Across: {across}.
-      </Text>
-      <Text variant="soft">{curves.map(({ name, broken }) => `${broken ? 'Broken' : 'Full'} line: ${name}`).join('. ')}.</Text>
+      <Text variant="soft">{t.upAcross(up, across)}</Text>
+      <Text variant="soft">{curves.map(({ name, broken }) => t.line(broken ? t.broken : t.full, name)).join('. ')}.</Text>
     </View>
   );
 }

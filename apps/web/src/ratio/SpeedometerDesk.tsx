@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import type { EntryPayload } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -20,8 +21,8 @@ const SPEEDS = [0, 30, 50, 80, 100, 130];
 /** Said where none of the pairs keeps the rule that was asked for. */
 const RULE_NOT_KEPT = {
   nearest: '',
-  neverLow: 'Every pair that exists reads low. These read low by the least.',
-  keepDrive: 'No pair keeps the drive gear that is in. These are the nearest.',
+  neverLow: t.everyPairThatExistsReads,
+  keepDrive: t.noPairKeepsTheDrive,
 } as const;
 
 const NOTHING = {};
@@ -53,23 +54,21 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
   );
   return (
     <>
-      {isFilled ? (
-        <Text variant="soft">Filled from what is known of this machine and its model: check it against what you see.</Text>
-      ) : null}
+      {isFilled ? <Text variant="soft">{t.filledFromWhatIsKnown}</Text> : null}
       <Card>
-        <Text variant="head">Tyre that is on it</Text>
-        {field('tyre', 'Size as printed', '185/65R14, 31x10.5R15, 6.00-16 or G78-14')}
-        {field('published', 'Maker’s turns per km, if there is a sheet')}
+        <Text variant="head">{t.tyreThatIsOnIt}</Text>
+        {field('tyre', t.sizeAsPrinted, t.n18565R1431x105R156)}
+        {field('published', t.makersTurnsPerKmIf)}
         <View className="flex-row gap-2">
-          <View className="flex-1">{field('rolledTurns', 'Rolled: turns')}</View>
-          <View className="flex-1">{field('rolledMetres', 'Rolled: metres')}</View>
+          <View className="flex-1">{field('rolledTurns', t.rolledTurns)}</View>
+          <View className="flex-1">{field('rolledMetres', t.rolledMetres)}</View>
         </View>
         {tyre && !tyre.ok ? <Text variant="danger">{tyre.sentence}</Text> : null}
         {tyre?.ok ? <TyreSources tyre={tyre.output} /> : null}
       </Card>
       <Card>
-        <Text variant="head">Gearbox and instrument</Text>
-        {field('axleRatio', 'Axle ratio', '3.73')}
+        <Text variant="head">{t.gearboxAndInstrument}</Text>
+        {field('axleRatio', t.axleRatio, '3.73')}
         <CableTurns
           cable={draft.cable}
           per={draft.cablePer}
@@ -77,18 +76,18 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
           onPer={(cablePer) => set({ cablePer })}
           testID="desk-cable"
         />
-        {field('drive', 'Drive gears that exist', '7, 8')}
-        {field('driven', 'Driven gears for this housing', '18-24')}
+        {field('drive', t.driveGearsThatExist, '7, 8')}
+        {field('driven', t.drivenGearsForThisHousing, '18-24')}
         <View className="flex-row gap-2">
-          <View className="flex-1">{field('nowDrive', 'In it now: drive')}</View>
-          <View className="flex-1">{field('nowDriven', 'In it now: driven')}</View>
+          <View className="flex-1">{field('nowDrive', t.inItNowDrive)}</View>
+          <View className="flex-1">{field('nowDriven', t.inItNowDriven)}</View>
         </View>
         <Segments
-          label="Which is best"
+          label={t.whichIsBest}
           options={[
-            ['nearest', 'Nearest'],
-            ['neverLow', 'Never low'],
-            ['keepDrive', 'Keep drive'],
+            ['nearest', t.nearest],
+            ['neverLow', t.neverLow],
+            ['keepDrive', t.keepDrive],
           ]}
           value={draft.rule}
           onChange={(rule) => set({ rule })}
@@ -96,13 +95,11 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
       </Card>
       {nowOff ? (
         <Card tone={Math.abs(nowOff.readingErrorPercent) > 4 ? 'danger' : 'plain'}>
-          <Text variant="label">As it is now</Text>
+          <Text variant="label">{t.asItIsNow}</Text>
           <Text variant="head" testID="reads-now">
-            Reads {offText(nowOff.readingErrorPercent)}
+            {t.readsWithOff(offText(nowOff.readingErrorPercent))}
           </Text>
-          <Text>
-            {drift(nowOff.driftPer1000)} At a true 100 it shows {(100 * (1 + nowOff.readingErrorPercent / 100)).toFixed(0)}.
-          </Text>
+          <Text>{t.atATrue100It(drift(nowOff.driftPer1000), (100 * (1 + nowOff.readingErrorPercent / 100)).toFixed(0))}</Text>
         </Card>
       ) : null}
       {tyre?.ok ? (
@@ -112,39 +109,39 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {chosen ? (
         <>
-          <Text variant="head">Pairs that exist, best first</Text>
+          <Text variant="head">{t.pairsThatExistBestFirst}</Text>
           {worked?.ok && !worked.output.ruleKept ? (
             <Text variant="danger" testID="rule-not-kept">
               {RULE_NOT_KEPT[draft.rule]}
             </Text>
           ) : null}
-          <View role="radiogroup" aria-label="Pairs" className="gap-2">
+          <View role="radiogroup" aria-label={t.pairs} className="gap-2">
             {options.slice(0, SHOWN).map((each) => (
               <Pair key={keyOf(each)} pair={each} chosen={keyOf(each) === keyOf(chosen)} onPress={() => setPicked(keyOf(each))} />
             ))}
           </View>
-          {options.length > SHOWN ? <Text variant="soft">and {options.length - SHOWN} that are further off</Text> : null}
+          {options.length > SHOWN ? <Text variant="soft">{t.andThatAreFurtherOff(options.length - SHOWN)}</Text> : null}
           <Text variant="soft">
-            Exact:{' '}
-            {worked?.ok
-              ? worked.output.exactDrivenTeeth.map((each) => `drive ${each.driveTeeth} wants ${each.drivenTeeth.toFixed(2)}`).join(', ')
-              : ''}{' '}
-            driven teeth.
+            {t.exactDrivenTeeth(
+              worked?.ok
+                ? worked.output.exactDrivenTeeth.map((each) => t.driveWants(each.driveTeeth, each.drivenTeeth.toFixed(2))).join(', ')
+                : '',
+            )}
           </Text>
           <ReadingChart
-            label={`How far off over speed: drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}, reads ${offText(chosen.readingErrorPercent)}`}
-            across="true speed"
-            up="shown less true"
+            label={t.howFarOffOverSpeed(chosen.driveTeeth, chosen.drivenTeeth, offText(chosen.readingErrorPercent))}
+            across={t.trueSpeed}
+            up={t.shownLessTrue}
             zero
             curves={[
               {
-                name: `drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}`,
+                name: t.driveDriven(chosen.driveTeeth, chosen.drivenTeeth),
                 points: SPEEDS.map((speed) => [speed, (speed * chosen.readingErrorPercent) / 100]),
               },
               ...(nowOff
                 ? [
                     {
-                      name: 'as it is now',
+                      name: t.asItIsNowInline,
                       broken: true,
                       points: SPEEDS.map((speed) => [speed, (speed * nowOff.readingErrorPercent) / 100] as const),
                     },
@@ -156,7 +153,7 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
             <Button
               variant="primary"
               big
-              label={`Keep drive ${chosen.driveTeeth}, driven ${chosen.drivenTeeth}`}
+              label={t.keepDriveDriven(chosen.driveTeeth, chosen.drivenTeeth)}
               testID="keep-ratio"
               onPress={() =>
                 onKeep({
@@ -165,14 +162,20 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
                   drivenTeeth: chosen.drivenTeeth,
                   readingErrorPercent: chosen.readingErrorPercent,
                   figures: figuresOf(draft),
-                  basis: `${draft.tyre.trim()}, ${turnsPerKm?.toFixed(0)} turns/km, axle ${draft.axleRatio}, cable ${draft.cable} per ${draft.cablePer}`,
+                  basis: t.turnsKmAxleCablePer(
+                    draft.tyre.trim(),
+                    turnsPerKm?.toFixed(0) ?? '',
+                    draft.axleRatio,
+                    draft.cable,
+                    draft.cablePer,
+                  ),
                 })
               }
             />
           ) : null}
           {kept ? (
             <Text variant="strong" testID="ratio-kept">
-              Kept: drive {kept.driveTeeth}, driven {kept.drivenTeeth}, reads {offText(kept.readingErrorPercent)}
+              {t.keptDriveDrivenReads(kept.driveTeeth, kept.drivenTeeth, offText(kept.readingErrorPercent))}
             </Text>
           ) : null}
         </>

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import { View } from 'react-native';
 import { createStored } from '../preferences/stored.ts';
 import { runOperation } from '../data/runOperation.ts';
@@ -31,8 +32,8 @@ export function SwapDesk() {
     const [lifeKm, money] = [typedNumber(typed.life), typedNumber(typed.price)];
     return { name, ...stage, ...(lifeKm > 0 && { lifeKm }), ...(money > 0 && { priceMinor: Math.round(100 * money) }) };
   };
-  const now = pair('in it now', { teeth: draft.now, life: draft.nowLife, price: '' });
-  const other = pair('the other pair', { teeth: draft.other, life: draft.life, price: draft.price });
+  const now = pair(t.inItNow, { teeth: draft.now, life: draft.nowLife, price: '' });
+  const other = pair(t.theOtherPair, { teeth: draft.other, life: draft.life, price: draft.price });
   const [rest, turnsPerKm, yearlyKm] = [draft.rest, draft.turnsPerKm, draft.yearly].map(typedNumber) as [number, number, number];
   const worked =
     now && other && rest > 0 && turnsPerKm > 0
@@ -49,17 +50,17 @@ export function SwapDesk() {
     <>
       <Card>
         <View className="flex-row gap-2">
-          {field('now', 'In it now, driver : driven', '24:25')}
-          {field('other', 'Instead', '25:24')}
+          {field('now', t.inItNowDriverDriven, '24:25')}
+          {field('other', t.instead, '25:24')}
         </View>
         <View className="flex-row gap-2">
-          {field('rest', 'Reduction of all the rest', '8.2')}
-          {field('turnsPerKm', 'Wheel turns per km', '500')}
+          {field('rest', t.reductionOfAllTheRest, '8.2')}
+          {field('turnsPerKm', t.wheelTurnsPerKm, '500')}
         </View>
         <View className="flex-row gap-2">
-          {field('yearly', 'Km a year')}
-          {field('price', 'Price of the other')}
-          {field('life', 'It lasts, km')}
+          {field('yearly', t.kmAYear)}
+          {field('price', t.priceOfTheOther)}
+          {field('life', t.itLastsKm)}
         </View>
       </Card>
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
@@ -70,23 +71,23 @@ export function SwapDesk() {
           </Text>
           {worked.output.options[1]?.pricePer1000KmMinor ? (
             <Text>
-              {(worked.output.options[1].pricePer1000KmMinor / 100).toFixed(2)} for each 1,000 km
-              {worked.output.options[1].yearsOfLife ? `; lasts this owner ${worked.output.options[1].yearsOfLife.toFixed(1)} years` : ''}.
+              {t.forEach1000Km(
+                (worked.output.options[1].pricePer1000KmMinor / 100).toFixed(2),
+                worked.output.options[1].yearsOfLife ? t.lastsThisOwnerYears(worked.output.options[1].yearsOfLife.toFixed(1)) : '',
+              )}
             </Text>
           ) : null}
           <ReadingChart
-            label="Engine speed over road speed, now and with the other pair"
+            label={t.engineSpeedOverRoadSpeed}
             across="km/h"
-            up="engine turns a minute"
+            up={t.engineTurnsAMinute}
             curves={worked.output.options.map(({ name, engineRpm }, i) => ({
               name,
               broken: i === 0,
               points: engineRpm.map(({ speedKmh, rpm }) => [speedKmh, rpm] as const),
             }))}
           />
-          <Text variant="soft">
-            A pair that turns the engine slower pulls less and carries more on each tooth. It never mends what wore the first one.
-          </Text>
+          <Text variant="soft">{t.aPairThatTurnsThe}</Text>
         </>
       ) : null}
     </>
@@ -94,4 +95,4 @@ export function SwapDesk() {
 }
 
 const changeText = (percent: number) =>
-  Math.abs(percent) < 0.05 ? 'No change' : `The engine turns ${Math.abs(percent).toFixed(1)} % ${percent < 0 ? 'slower' : 'faster'}`;
+  Math.abs(percent) < 0.05 ? t.noChange : t.theEngineTurns(Math.abs(percent).toFixed(1), percent < 0 ? 'slower' : 'faster');

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/ratio';
+import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -30,48 +32,41 @@ export function TrainDesk({ jobId, chain: known }: { jobId?: string | undefined;
   return (
     <>
       <Card>
-        <Text variant="head">Reckon a train through</Text>
+        <Text variant="head">{t.reckonATrainThrough}</Text>
         <Field
-          label="Driver : driven, stage after stage; a worm by its starts and w"
+          label={t.driverDrivenStageAfterStage}
           example="10:40 1w:30"
           value={draft.chain}
           onChangeText={(chain) => set({ chain })}
           testID="train-chain"
-          problem={draft.chain.trim() !== '' && !stages ? 'Write it like 10:40 12:36, a worm like 1w:30.' : undefined}
+          problem={draft.chain.trim() !== '' && !stages ? t.writeItLike1040 : undefined}
         />
-        {isFilled ? (
-          <Text variant="soft">The counts of this machine’s drive line as its model has them, or its family: count your own.</Text>
-        ) : null}
+        {isFilled ? <Text variant="soft">{t.theCountsOfThisMachines}</Text> : null}
         {train?.ok ? (
           <Text variant="head" testID="train-reduction">
-            {train.output.reduction.toFixed(4)} turns in for one out
+            {t.turnsInForOneOut(train.output.reduction.toFixed(4))}
           </Text>
         ) : null}
         {train && !train.ok ? <Text variant="danger">{train.sentence}</Text> : null}
       </Card>
       <Card>
-        <Text variant="head">Find a train</Text>
+        <Text variant="head">{t.findATrain}</Text>
         <Field
-          label="Reduction that is wanted"
+          label={t.reductionThatIsWanted}
           value={draft.wanted}
           onChangeText={(text) => set({ wanted: text })}
           inputMode="decimal"
           testID="train-wanted"
         />
         <Field
-          label="Gears there are"
+          label={t.gearsThereAre}
           example="12, 15, 18-24, 36, 48"
           value={draft.gears}
           onChangeText={(gears) => set({ gears })}
           testID="train-gears"
         />
-        <Field label="Module, mm" value={draft.moduleMm} onChangeText={(text) => set({ moduleMm: text })} inputMode="decimal" />
-        <Field
-          label="Centre distance to keep, mm (empty: any)"
-          value={draft.centre}
-          onChangeText={(text) => set({ centre: text })}
-          inputMode="decimal"
-        />
+        <Field label={shared.moduleMm} value={draft.moduleMm} onChangeText={(text) => set({ moduleMm: text })} inputMode="decimal" />
+        <Field label={t.centreDistanceToKeepMm} value={draft.centre} onChangeText={(text) => set({ centre: text })} inputMode="decimal" />
       </Card>
       {found.map((solution, i) => {
         if (!solution) return null;
@@ -83,11 +78,13 @@ export function TrainDesk({ jobId, chain: known }: { jobId?: string | undefined;
           ) : null;
         return solution.output.trains.map(({ stages: list, reduction, errorPercent }) => (
           <Card key={JSON.stringify(list)}>
-            <Text variant="strong">{list.map(({ driver, driven }) => `${driver} : ${driven}`).join(', then ')}</Text>
+            <Text variant="strong">{list.map(({ driver, driven }) => `${driver} : ${driven}`).join(t.then)}</Text>
             <Text variant="soft">
-              {reduction.toFixed(4)},{' '}
-              {Math.abs(errorPercent) < 0.005 ? 'exact' : `${errorPercent > 0 ? '+' : '−'}${Math.abs(errorPercent).toFixed(2)} %`}; shafts{' '}
-              {list.map(({ centreDistanceMm }) => centreDistanceMm.toFixed(1)).join(' and ')} mm apart
+              {t.shaftsMmApart(
+                reduction.toFixed(4),
+                Math.abs(errorPercent) < 0.005 ? t.exact : `${errorPercent > 0 ? '+' : '−'}${Math.abs(errorPercent).toFixed(2)} %`,
+                list.map(({ centreDistanceMm }) => centreDistanceMm.toFixed(1)).join(' and '),
+              )}
             </Text>
           </Card>
         ));

@@ -1,11 +1,12 @@
+import { t } from '@patient-badger/wording/ratio';
 import type { Tyre } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 
 const NAMES: Readonly<Record<Tyre['source'], string>> = {
-  rolled: 'Rolled on the floor',
-  published: 'Maker’s figure',
-  size: 'Printed size',
+  rolled: t.rolledOnTheFloor,
+  published: t.makersFigure,
+  size: t.printedSize,
 };
 
 /** What each source says of a tyre, side by side, and which of them counts. */
@@ -16,19 +17,22 @@ export function TyreSources({ tyre }: { tyre: Tyre }) {
         <View key={source} className="flex-row items-baseline justify-between gap-2">
           <Text variant={i === 0 ? 'strong' : 'soft'} className="flex-1">
             {NAMES[source]}
-            {i === 0 ? ': counts' : ''}
+            {i === 0 ? t.counts : ''}
           </Text>
           <Text variant={i === 0 ? 'strong' : 'soft'} numberOfLines={1} className="shrink-0">
-            {turnsPerKm.toFixed(0)} /km
-            {source === 'size' ? '' : `, ${againstSizePercent >= 0 ? '+' : '−'}${Math.abs(againstSizePercent).toFixed(1)} %`}
+            {t.km(
+              turnsPerKm.toFixed(0),
+              source === 'size' ? '' : `, ${againstSizePercent >= 0 ? '+' : '−'}${Math.abs(againstSizePercent).toFixed(1)} %`,
+            )}
           </Text>
         </View>
       ))}
       <Text variant="soft">
-        ± {tyre.sources[0]?.plusMinusPercent.toFixed(1)} %; {(tyre.diameterMm / 10).toFixed(1)} cm across.{' '}
-        {tyre.source === 'size'
-          ? `Under load a tyre turns about 3 % more often: nearer ${tyre.loadedTurnsPerKm.toFixed(0)}. Roll it to know.`
-          : ''}
+        {t.cmAcross(
+          tyre.sources[0]?.plusMinusPercent.toFixed(1) ?? '',
+          (tyre.diameterMm / 10).toFixed(1),
+          tyre.source === 'size' ? t.underLoadATyreTurns(tyre.loadedTurnsPerKm.toFixed(0)) : '',
+        )}
       </Text>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/ratio';
 import type { OperationInput } from '@patient-badger/core';
 import { typedNumber } from '../design/typedNumber.ts';
 import { readCounts } from '../wording/ratioWords.ts';
@@ -61,14 +62,13 @@ export function takeoffQuestion(
   turnsPerKm: number,
 ): { readonly input: OperationInput<'ratio.takeoff'> } | Problem {
   const [axleRatio, cable] = [typedNumber(draft.axleRatio), typedNumber(draft.cable)];
-  if (!(axleRatio > 0)) return { field: 'axleRatio', why: 'Axle ratio: propeller-shaft turns for one of the wheel, like 3.73.' };
-  if (!(cable > 0)) return { field: 'cable', why: 'Cable turns: what the instrument’s face says, like 1000.' };
+  if (!(axleRatio > 0)) return { field: 'axleRatio', why: t.axleRatioPropellerShaftTurns };
+  if (!(cable > 0)) return { field: 'cable', why: t.cableTurnsWhatTheInstruments };
   const [driveTeeth, drivenTeeth] = [readCounts(draft.drive), readCounts(draft.driven)];
-  if (!driveTeeth) return { field: 'drive', why: 'Drive gears that exist: counts like 7, 8.' };
-  if (!drivenTeeth) return { field: 'driven', why: 'Driven gears that exist for this housing: counts like 18-24.' };
+  if (!driveTeeth) return { field: 'drive', why: t.driveGearsThatExistCounts };
+  if (!drivenTeeth) return { field: 'driven', why: t.drivenGearsThatExistFor };
   const keep = typedNumber(draft.nowDrive);
-  if (draft.rule === 'keepDrive' && !(keep > 0))
-    return { field: 'nowDrive', why: 'Which drive gear is to stay? Type its teeth under “in it now”.' };
+  if (draft.rule === 'keepDrive' && !(keep > 0)) return { field: 'nowDrive', why: t.whichDriveGearIsTo };
   return {
     input: {
       driveTeeth,

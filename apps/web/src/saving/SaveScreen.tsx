@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/saving';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { useNow } from '../access/useNow.ts';
@@ -22,9 +24,9 @@ export const SaveScreen = () => (
       view.pack.safetyCritical ? (
         <Card tone="danger">
           <Text variant="danger" testID="never-saved">
-            No part of this is saved here
+            {t.noPartOfThisIs}
           </Text>
-          <Text>{view.pack.name}: somebody could be hurt. It is replaced by the maker’s part.</Text>
+          <Text>{t.somebodyCouldBeHurtIt(view.pack.name)}</Text>
         </Card>
       ) : (
         <Saving view={view} card={card} />
@@ -33,20 +35,20 @@ export const SaveScreen = () => (
   </GearFrame>
 );
 
-const WAY_WORDS: Readonly<Record<Way, string>> = { bond: 'Bond', stake: 'Stake', press: 'Press', boreOut: 'Bore out', solder: 'Solder' };
+const WAY_WORDS: Readonly<Record<Way, string>> = { bond: t.bond, stake: t.stake, press: t.press, boreOut: t.boreOut, solder: t.solder };
 const FIELD_WORDS: Readonly<Record<SavingField, string>> = {
-  shaftMm: 'Shaft, mm',
-  boreMm: 'Bore now, mm',
-  outerMm: 'Hub outside, mm',
-  lengthMm: 'Length of the seat, mm',
-  rootMm: 'Roots of the teeth, mm',
-  interferenceMm: 'Shall hold by, mm',
-  gapMm: 'Gap wanted, mm (below 0: interference)',
-  strengthMPa: 'Shear strength off the sheet, MPa',
-  sheetMinMm: 'Sheet: gap from, mm',
-  sheetMaxMm: 'Sheet: gap to, mm',
-  needNm: 'It has to carry, N·m',
-  cureMinutes: 'Sheet: cures in, minutes',
+  shaftMm: shared.shaftMm,
+  boreMm: t.boreNowMm,
+  outerMm: shared.hubOutsideMm,
+  lengthMm: t.lengthOfTheSeatMm,
+  rootMm: t.rootsOfTheTeethMm,
+  interferenceMm: t.shallHoldByMm,
+  gapMm: t.gapWantedMmBelow0,
+  strengthMPa: t.shearStrengthOffTheSheet,
+  sheetMinMm: t.sheetGapFromMm,
+  sheetMaxMm: t.sheetGapToMm,
+  needNm: t.itHasToCarryN,
+  cureMinutes: t.sheetCuresInMinutes,
 };
 /** A saved part is looked at again after so many days unless somebody says otherwise (bench judgement). */
 const LOOK_AGAIN_DAYS = 30;
@@ -75,16 +77,16 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
   };
   return (
     <>
-      <Text variant="title">Save: {card.name}</Text>
+      <Text variant="title">{t.save(card.name)}</Text>
       <Segments
-        label="How"
+        label={shared.how}
         options={(['bond', 'stake', 'press', 'boreOut', 'solder'] as const).map((way) => [way, WAY_WORDS[way]] as const)}
         value={draft.way}
         onChange={(way) => set({ way })}
       />
       <Card>
         {draft.way === 'stake' || draft.way === 'press' ? (
-          <MaterialChoice label="Hub of" value={draft.material} testID="saving-material" onChange={(material) => set({ material })} />
+          <MaterialChoice label={t.hubOf} value={draft.material} testID="saving-material" onChange={(material) => set({ material })} />
         ) : null}
         <Figures
           typed={draft}
@@ -104,9 +106,7 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
           ))}
           {need > 0 && found.torqueNm !== null ? (
             <Text variant={found.torqueNm >= need ? 'body' : 'danger'}>
-              {found.torqueNm >= need
-                ? `That is ${(found.torqueNm / need).toFixed(1)} times what it has to carry.`
-                : `It has to carry ${need} N·m: too little.`}
+              {found.torqueNm >= need ? t.thatIsTimesWhatIt((found.torqueNm / need).toFixed(1)) : t.itHasToCarryNM(need)}
             </Text>
           ) : null}
           {found.warnings.map((warning) => (
@@ -114,8 +114,8 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
               {warning}
             </Text>
           ))}
-          <Text variant="soft">Lay out: {LAY_OUT[draft.way]}</Text>
-          <Button variant="primary" label="It is done" testID="saved" onPress={keep} />
+          <Text variant="soft">{shared.layOut(LAY_OUT[draft.way])}</Text>
+          <Button variant="primary" label={shared.itIsDone} testID="saved" onPress={keep} />
           {problem ? <Text variant="danger">{problem}</Text> : null}
         </Card>
       )}
@@ -135,9 +135,9 @@ function Done({ view: { state }, gear }: { view: JobView; gear: string }) {
         return (
           <Card key={entryId} testID="saved-part">
             <Text variant="strong">{figures}</Text>
-            {left > 0 ? <Text testID="cures">Cures for another {minutesText(left)}: no load before.</Text> : null}
-            <Text>Then: turn it by hand against a held shaft, look that it runs true, and that nothing came between the teeth.</Text>
-            {lookAgainOn ? <Text variant="soft">Look at it again on {format(parseISO(lookAgainOn), 'd MMMM yyyy')}.</Text> : null}
+            {left > 0 ? <Text testID="cures">{t.curesForAnotherNoLoad(minutesText(left))}</Text> : null}
+            <Text>{t.thenTurnItByHand}</Text>
+            {lookAgainOn ? <Text variant="soft">{t.lookAtItAgainOn(format(parseISO(lookAgainOn), 'd MMMM yyyy'))}</Text> : null}
           </Card>
         );
       })}

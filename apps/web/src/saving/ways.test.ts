@@ -1,3 +1,4 @@
+import { t as saving } from '@patient-badger/wording/saving';
 import { FIELDS, NO_SAVING, savingOf, WAYS, type TypedSaving } from './ways.ts';
 
 const typed: TypedSaving = {
@@ -24,11 +25,11 @@ test('a loose small gear, four schools compared: each says what it carries, and 
   expect(bonded.torqueNm).toBeCloseTo((Math.PI * 24 * 10 * 2) / 1000, 9);
   expect(bonded.warnings).toEqual([]);
   const staked = of({ way: 'stake' });
-  expect(staked.lines[0]).toBe('Close the bore by 0.050 mm, to 3.980 mm');
+  expect(staked.lines[0]).toBe(saving.closeTheBoreByTo('0.050 mm', '3.980 mm'));
   expect(staked.torqueNm).toBeGreaterThan(0);
   expect(staked.warnings.join(' ')).toMatch(/unevenly/);
   expect(of({ way: 'boreOut', gapMm: '0.2' }).lines.join('; ')).toMatch(/go 4\.190 mm, no-go 4\.210 mm/);
-  expect(of({ way: 'solder' }).warnings).toEqual(['There is one chance only.']);
+  expect(of({ way: 'solder' }).warnings).toEqual([saving.thereIsOneChanceOnly]);
   expect(savingOf({ ...typed, way: 'press' })).toMatch(/wider than the shaft/);
 });
 
@@ -45,6 +46,6 @@ test('a plastic hub is told to creep and not to be staked', () => {
 test('before its measures are there no way says anything', () => {
   for (const way of WAYS) {
     const first = FIELDS[way][0] ?? 'shaftMm';
-    expect(savingOf({ ...typed, way, [first]: '' })).toBe('Fill in the measures above.');
+    expect(savingOf({ ...typed, way, [first]: '' })).toBe(saving.fillInTheMeasuresAbove);
   }
 });

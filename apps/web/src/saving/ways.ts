@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/saving';
 import type { MaterialId, OperationInput } from '@patient-badger/core';
 import { runOperation } from '../data/runOperation.ts';
 import { typedNumbers } from '../design/typedNumber.ts';
@@ -62,20 +63,20 @@ const mm = (value: number) => `${value.toFixed(3)} mm`;
 const nm = (value: number) => `${value.toPrecision(3)} N·m`;
 
 const WARNINGS: Readonly<Record<string, string>> = {
-  hubYields: 'The hub yields: less interference, or it splits.',
-  looseAtTemperature: 'At this temperature it is loose.',
-  plasticCreeps: 'Plastic creeps: a press fit loses about half of its hold in a year (rule of thumb). Pin it or bond it as well.',
-  tooTight: 'The gap is tighter than the sheet allows: the compound is scraped off.',
-  tooWide: 'The gap is wider than the sheet allows: another compound, or a sleeve.',
-  noSheet: 'No gap off a sheet: look it up, the strength holds only inside of it.',
-  nothingToRemove: 'The bore is as wide as that already.',
-  wallTooThin: 'Too little is left below the roots.',
-  oneChance: 'There is one chance only.',
-  gapNotForFiller: 'The filler does not creep into this gap.',
-  notSoft: 'This is too hard or too springy to be staked.',
-  tooMuchToClose: 'Staking closes a tenth or so, not this much.',
-  nothingToClose: 'The bore is tighter than that already.',
-  closesUnevenly: 'Staking closes unevenly: turn the gear by hand on its shaft, and watch it for running out.',
+  hubYields: t.theHubYieldsLessInterference,
+  looseAtTemperature: t.atThisTemperatureItIs,
+  plasticCreeps: t.plasticCreepsAPressFit,
+  tooTight: t.theGapIsTighterThan,
+  tooWide: t.theGapIsWiderThan,
+  noSheet: t.noGapOffASheet,
+  nothingToRemove: t.theBoreIsAsWide,
+  wallTooThin: t.tooLittleIsLeftBelow,
+  oneChance: t.thereIsOneChanceOnly,
+  gapNotForFiller: t.theFillerDoesNotCreep,
+  notSoft: t.thisIsTooHardOr,
+  tooMuchToClose: t.stakingClosesATenthOr,
+  nothingToClose: t.theBoreIsTighterThan,
+  closesUnevenly: t.stakingClosesUnevenlyTurnThe,
 };
 
 /** The figures of a way to save a part; a string says what is wanted or refused. Strength in MPa, lengths mm on the diameter. */
@@ -89,7 +90,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
     typed.sheetMaxMm,
   );
   const missing = FIELDS[typed.way].filter((field) => !OPTIONAL.has(field) && !Number.isFinite(typedNumbers(typed[field])[0]));
-  if (missing.length > 0) return 'Fill in the measures above.';
+  if (missing.length > 0) return t.fillInTheMeasuresAbove;
   const sheet = Number.isFinite(min) && Number.isFinite(max) ? { min, max } : undefined;
   const said = (names: readonly string[]) => names.flatMap((name) => WARNINGS[name] ?? []);
   switch (typed.way) {
@@ -99,7 +100,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
       if (!worked.ok) return worked.sentence;
       const { torqueNm, gap: judged, forceN } = worked.output;
       return {
-        lines: [`Gap ${mm(bore - shaft)}`, `Carries ${nm(torqueNm)}, ${Math.round(forceN)} N along it`],
+        lines: [t.gap(mm(bore - shaft)), t.carriesNAlongIt(nm(torqueNm), Math.round(forceN))],
         warnings: said([judged]),
         torqueNm,
       };
@@ -115,7 +116,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
       const worked = runOperation('fit.solder', { ...asked, ...(sheet && { fillerGapMm: sheet }) });
       if (!worked.ok) return worked.sentence;
       const { torqueNm, warnings } = worked.output;
-      return { lines: [`Gap ${mm(bore - shaft)}`, `Carries ${nm(torqueNm)}`], warnings: said(warnings), torqueNm };
+      return { lines: [t.gap(mm(bore - shaft)), t.carries(nm(torqueNm))], warnings: said(warnings), torqueNm };
     }
     case 'press':
       return pressed(typed, { shaft, outer, length, interferenceMm: shaft - bore }, []);
@@ -128,7 +129,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
       });
       if (!worked.ok) return worked.sentence;
       const { closeByMm, boreDiameterMm, warnings } = worked.output;
-      const lines = [`Close the bore by ${mm(closeByMm)}, to ${mm(boreDiameterMm)}`];
+      const lines = [t.closeTheBoreByTo(mm(closeByMm), mm(boreDiameterMm))];
       const held =
         Number.isFinite(outer) && Number.isFinite(length)
           ? pressed(typed, { shaft, outer, length, interferenceMm: interference }, lines)
@@ -140,11 +141,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
       const worked = runOperation('fit.boreOut', { shaftDiameterMm: shaft, gapMm: gap, boreNowMm: bore, rootDiameterMm: root });
       if (!worked.ok) return worked.sentence;
       const { boreDiameterMm, removeMm, goMm, noGoMm, wallMm, warnings } = worked.output;
-      const lines = [
-        `Bore to ${mm(boreDiameterMm)}: ${mm(removeMm)} to take`,
-        `Plug gauge: go ${mm(goMm)}, no-go ${mm(noGoMm)}`,
-        `Wall left ${mm(wallMm)}`,
-      ];
+      const lines = [t.boreToToTake(mm(boreDiameterMm), mm(removeMm)), t.plugGaugeGoNoGo(mm(goMm), mm(noGoMm)), t.wallLeft(mm(wallMm))];
       return { lines, warnings: said(warnings), torqueNm: null };
     }
   }
@@ -165,7 +162,7 @@ function pressed(
   { shaft, outer, length, interferenceMm }: PressFit,
   before: readonly string[],
 ): Saving | string {
-  if (!(interferenceMm > 0)) return 'The bore is wider than the shaft: nothing presses.';
+  if (!(interferenceMm > 0)) return t.theBoreIsWiderThan;
   const input: OperationInput<'fit.press'> = {
     shaft: { diameterMm: shaft, material: 'steel' },
     hub: { outerDiameterMm: outer, lengthMm: length, material },
@@ -177,9 +174,9 @@ function pressed(
   return {
     lines: [
       ...before,
-      `Carries ${nm(torqueNm)}; ${Math.round(pressForceN)} N to press it on`,
-      `The hub at ${Math.round(100 * hubUtilisation)} % of its yield`,
-      ...(looseAtC === null ? [] : [`Loose at ${Math.round(looseAtC)} °C`]),
+      t.carriesNToPressIt(nm(torqueNm), Math.round(pressForceN)),
+      t.theHubAtOfIts(Math.round(100 * hubUtilisation)),
+      ...(looseAtC === null ? [] : [t.looseAtC(Math.round(looseAtC))]),
     ],
     warnings: warnings.flatMap((name) => WARNINGS[name] ?? []),
     torqueNm,
@@ -188,9 +185,9 @@ function pressed(
 
 /** What has to lie ready before anything is begun. */
 export const LAY_OUT: Readonly<Record<Way, string>> = {
-  stake: 'Pin punch, a firm mandrel in the bore, a light hammer; eye protection.',
-  bond: 'Degreaser, lint-free cloth, the compound and its sheet, gloves; something to keep it square while it cures.',
-  press: 'A press or a vice with soft jaws, a mandrel, something that keeps the hub square; never a hammer on teeth.',
-  boreOut: 'A reamer or a lathe, a dial indicator to set it true to the teeth, plug gauges.',
-  solder: 'Iron or torch, flux and filler with its sheet, a heat sink for what must stay cool, something that does not burn below it.',
+  stake: t.pinPunchAFirmMandrel,
+  bond: t.degreaserLintFreeClothThe,
+  press: t.aPressOrAVice,
+  boreOut: t.aReamerOrALathe,
+  solder: t.ironOrTorchFluxAnd,
 };

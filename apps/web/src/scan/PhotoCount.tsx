@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/scan';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import ScanSearch from 'lucide-react-native/icons/scan-search';
@@ -37,7 +39,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
   return (
     <>
       <Button
-        label="Count the teeth on a photo"
+        label={t.countTheTeethOnA}
         icon={<ScanSearch color={colours.accent} size={24} />}
         testID="count-on-photo"
         onPress={() => void take(pickPhoto)}
@@ -45,7 +47,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
       {machine?.instruments ? (
         <Button
           variant="quiet"
-          label="Count with the bench camera"
+          label={t.countWithTheBenchCamera}
           testID="count-with-camera"
           onPress={() => void take(() => cameraPicture(job.id, { gear: card.id }))}
         />
@@ -54,8 +56,8 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
       {scans.map(({ hash, found }) => (
         <Button
           key={hash}
-          label={`On a photo: ${found.teeth} teeth`}
-          detail={`${found.teethPresent} there${found.corrected.length > 0 ? ', put right by hand' : ''}`}
+          label={t.onAPhotoTeeth(found.teeth)}
+          detail={t.there(found.teethPresent, found.corrected.length > 0 ? shared.putRightByHand : '')}
           testID="kept-scan"
           onPress={() => toScan(hash)}
         />

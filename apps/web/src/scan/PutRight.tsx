@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/scan';
+import { t as shared } from '@patient-badger/wording/shared';
 import { parseReading, toMm, type ScanScale } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -23,10 +25,10 @@ interface Props {
 }
 
 const HOW: Readonly<Record<Laying, string>> = {
-  nothing: 'Choose what to put right, then tap on the photo.',
-  middle: 'Tap the middle of the gear.',
-  rim: 'Tap the tip of a tooth. A little wider or narrower with the keys below.',
-  length: 'Tap both ends of a length that you know: a rule beside the gear at the height of its face, or the bore.',
+  nothing: t.chooseWhatToPutRight,
+  middle: t.tapTheMiddleOfThe,
+  rim: t.tapTheTipOfA,
+  length: t.tapBothEndsOfA,
 };
 
 /** Share of the radius that one press moves the rim. */
@@ -36,13 +38,13 @@ const NUDGE = 0.004;
 export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset }: Props) {
   return (
     <View className="gap-2">
-      <Text variant="head">Put it right on the photo</Text>
+      <Text variant="head">{t.putItRightOnThe}</Text>
       <Segments
-        label="What to put right"
+        label={t.whatToPutRight}
         options={[
-          ['middle', 'Middle'],
-          ['rim', 'Tips'],
-          ['length', 'Length'],
+          ['middle', t.middle],
+          ['rim', t.tips],
+          ['length', shared.length2],
         ]}
         value={laying === 'nothing' ? undefined : laying}
         onChange={onLaying}
@@ -50,14 +52,14 @@ export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim
       <Text variant="soft">{HOW[laying]}</Text>
       {laying === 'rim' && rim ? (
         <View className="flex-row gap-2">
-          <Button className="flex-1" label="Narrower" onPress={() => onRim(rim * (1 - NUDGE))} />
-          <Button className="flex-1" label="Wider" onPress={() => onRim(rim * (1 + NUDGE))} />
+          <Button className="flex-1" label={t.narrower} onPress={() => onRim(rim * (1 - NUDGE))} />
+          <Button className="flex-1" label={t.wider} onPress={() => onRim(rim * (1 + NUDGE))} />
         </View>
       ) : null}
       {laying === 'length' && length.length === 2 ? (
         <KnownLength ends={[length[0] as Spot, length[1] as Spot]} known={known} onLength={onLength} />
       ) : null}
-      {corrected ? <Button variant="quiet" label="Let the app look again by itself" onPress={onReset} /> : null}
+      {corrected ? <Button variant="quiet" label={t.letTheAppLookAgain} onPress={onReset} /> : null}
     </View>
   );
 }
@@ -77,20 +79,20 @@ function KnownLength({
   const use = () => {
     const value = parseReading(typed);
     const lengthMm = value === null ? NaN : toMm(value, unit);
-    if (!(lengthMm > 0 && lengthMm <= 2000)) return setProblem('How long is it? Type one number, like 20 or 3/4.');
+    if (!(lengthMm > 0 && lengthMm <= 2000)) return setProblem(t.howLongIsItType);
     setProblem(undefined);
     onLength({ from, to, lengthMm });
   };
   return (
     <View className="gap-2">
       <Field
-        label={`Length between the two, in ${unit === 'inch' ? 'inches' : unit}${known ? ` (kept: ${known.toFixed(2)} mm)` : ''}`}
+        label={t.lengthBetweenTheTwoIn(unit === 'inch' ? t.inches : unit, known ? t.keptMm(known.toFixed(2)) : '')}
         value={typed}
         onChangeText={setTyped}
         inputMode="decimal"
         problem={problem}
       />
-      <Button label="Use this length" testID="use-length" disabled={typed.trim() === ''} onPress={use} />
+      <Button label={t.useThisLength} testID="use-length" disabled={typed.trim() === ''} onPress={use} />
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/scan';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard, ScanRead } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -15,7 +17,7 @@ import { scanEntries } from './scanEntries.ts';
 import { scanLines, sureness } from './scanWords.ts';
 import { useScan, type ScanExtras } from './useScan.ts';
 
-const STAGES = ['Reading the photo …', 'Looking for the gear …', 'Following the rim …', 'Counting teeth …'] as const;
+const STAGES = [t.readingThePhoto, t.lookingForTheGear, t.followingTheRim, t.countingTeeth] as const;
 
 /** Counting, stopping, putting right and keeping. */
 export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView; card: GearCard; hash: string }) {
@@ -50,39 +52,35 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
 
   return (
     <>
-      <Text variant="title">{card.name} on a photo</Text>
+      <Text variant="title">{t.onAPhoto(card.name)}</Text>
       {address && now ? <ScanPhoto address={address} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
       {scan.kind === 'counting' ? <Counting share={scan.share} onStop={stop} /> : null}
-      {scan.kind === 'stopped' ? <Button label="Count again" testID="count-again" onPress={() => void count(extras)} /> : null}
+      {scan.kind === 'stopped' ? <Button label={shared.countAgain} testID="count-again" onPress={() => void count(extras)} /> : null}
       {scan.kind === 'failed' ? (
         <Card tone="danger">
           <Text variant="danger">{scan.why}</Text>
-          <Button label="Try again" onPress={() => void count(extras)} />
+          <Button label={shared.tryAgain} onPress={() => void count(extras)} />
         </Card>
       ) : null}
       {scan.kind === 'done' && !scan.scan.read ? (
         <Card tone="danger">
-          <Text variant="danger">This photo cannot be read</Text>
+          <Text variant="danger">{t.thisPhotoCannotBeRead}</Text>
           <Text>{scan.scan.how}</Text>
-          <Text>Or say below where the middle and the tips are.</Text>
+          <Text>{t.orSayBelowWhereThe}</Text>
         </Card>
       ) : null}
       {found && scan.kind === 'done' ? (
         <Card tone="next">
           <Text variant="title" testID="scan-teeth">
-            {found.teeth} teeth
+            {t.teeth(found.teeth)}
           </Text>
           {scanLines(found, unit).map((line) => (
             <Text key={line}>{line}</Text>
           ))}
-          {found.flaws.length > 0 ? (
-            <Text variant="soft">
-              {SIGNS.missing} missing, {SIGNS.short} short, {SIGNS.odd} odd
-            </Text>
-          ) : null}
+          {found.flaws.length > 0 ? <Text variant="soft">{t.missingShortOdd(SIGNS.missing, SIGNS.short, SIGNS.odd)}</Text> : null}
           <Text variant="soft">{sureness(found)}</Text>
-          <Stepper ask="Not so? Your count" value={found.teeth} onChange={(teeth) => again({ teeth: Math.max(4, teeth) })} />
-          <Button variant="primary" big label="Keep the count" testID="keep-scan" onPress={() => void keep()} />
+          <Stepper ask={t.notSoYourCount} value={found.teeth} onChange={(teeth) => again({ teeth: Math.max(4, teeth) })} />
+          <Button variant="primary" big label={t.keepTheCount} testID="keep-scan" onPress={() => void keep()} />
         </Card>
       ) : null}
       {problem ? <Text variant="danger">{problem}</Text> : null}
@@ -112,13 +110,13 @@ function Counting({ share, onStop }: { share: number; onStop: () => void }) {
       <Text variant="strong">{STAGES[Math.min(STAGES.length - 1, Math.floor(share * STAGES.length))]}</Text>
       <View
         role="progressbar"
-        aria-label="Counting"
+        aria-label={t.counting}
         aria-valuenow={Math.round(100 * share)}
         className="h-3 overflow-hidden rounded-sm border border-line bg-surface"
       >
         <View className="h-3 bg-accent" style={{ width: `${Math.max(4, 100 * share)}%` }} />
       </View>
-      <Button label="Stop" testID="stop-scan" onPress={onStop} />
+      <Button label={shared.stop} testID="stop-scan" onPress={onStop} />
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/scan';
 import type { ScanRead } from '@patient-badger/core';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
@@ -43,7 +44,7 @@ export function ScanPhoto({ address, width, height, found, length, onTap }: Prop
         }}
       >
         <View pointerEvents="none" style={{ width: '100%', height: '100%' }}>
-          <Image source={{ uri: address }} aria-label="Photo of the gear" style={{ width: '100%', height: '100%' }} />
+          <Image source={{ uri: address }} aria-label={t.photoOfTheGear} style={{ width: '100%', height: '100%' }} />
           <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} style={{ position: 'absolute' }} aria-hidden>
             {found ? <Found found={found} px={px} /> : null}
             {length.map(({ xPx, yPx }, i) => (

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/scan';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { outbox } from '../data/outbox.ts';
@@ -13,6 +14,6 @@ export async function hashOf(blob: Blob): Promise<string> {
 export async function photoFile(hash: string): Promise<Blob> {
   for (const item of outbox.get()) if (item.kind === 'photo' && (await hashOf(item.blob)) === hash) return item.blob;
   const answer = await fetch(`/api/photos/${hash}`).catch(() => null);
-  if (!answer?.ok) throw new Error('The photo is not on this device and the server cannot be reached.');
+  if (!answer?.ok) throw new Error(t.thePhotoIsNotOn);
   return answer.blob();
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/scan';
 import { scanTeeth, type Scan, type ScanCorrection, type ScanProgress, type ScanScale } from '@patient-badger/core';
 import { expose } from 'comlink';
 
@@ -27,7 +28,7 @@ async function pixelsOf(blob: Blob): Promise<ImageData> {
   const picture = await createImageBitmap(blob, { imageOrientation: 'from-image' });
   const canvas = new OffscreenCanvas(picture.width, picture.height);
   const context = canvas.getContext('2d', { willReadFrequently: true });
-  if (!context) throw new Error('This browser cannot read the photo.');
+  if (!context) throw new Error(t.thisBrowserCannotReadThe);
   context.drawImage(picture, 0, 0);
   return context.getImageData(0, 0, picture.width, picture.height);
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/scan';
 import type { EntryPayload, ScanRead } from '@patient-badger/core';
 import type { ScanExtras } from './useScan.ts';
 
@@ -15,7 +16,7 @@ export function scanEntries({ gear, hash, found, correction, scale }: ScanEntry)
     quantity,
     reading: { value, plusMinus },
     instrument: 'photo',
-    entered: quantity === 'teeth' ? `${value} on a photo` : `${value.toFixed(2)} mm on a photo`,
+    entered: quantity === 'teeth' ? t.onAPhoto(value) : t.mmOnAPhoto(value.toFixed(2)),
   });
   const { tipDiameterMm: tip, rootDiameterMm: root } = found;
   return [

@@ -1,3 +1,4 @@
+import { t as scan } from '@patient-badger/wording/scan';
 import type { ScanRead } from '@patient-badger/core';
 import { clockAt, scanLines, sureness } from './scanWords.ts';
 
@@ -28,13 +29,13 @@ test.each([
 ])('%i° is at %s', (angle, words) => expect(clockAt(angle)).toBe(words));
 
 test('says what is missing and where, and the size where a length is known', () => {
-  expect(scanLines(found, 'mm')).toEqual(['2 missing, at 3 o’clock, half past 3', '1 short, at 12 o’clock']);
+  expect(scanLines(found, 'mm')).toEqual(['2 missing, at 3 o’clock, half past 3', scan.shortAt(1, '12 o’clock')]);
   expect(scanLines({ ...found, tipDiameterMm: { value: 64.06, plusMinus: 0.5 } }, 'mm').at(-1)).toMatch(
-    /^Over the tips 64\.06 mm ± 0\.50 mm$/,
+    scan.overTheTips('64.06 mm', '0.50 mm'),
   );
 });
 
 test('a count put right by hand says whose it is', () => {
   expect(sureness(found)).toBe('Sure. Three ways of counting: outline 24, tooth by tooth 24, light and dark none.');
-  expect(sureness({ ...found, corrected: ['teeth'] })).toBe('Counted by you.');
+  expect(sureness({ ...found, corrected: ['teeth'] })).toBe(scan.countedByYou);
 });

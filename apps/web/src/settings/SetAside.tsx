@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/settings';
+import { t as shared } from '@patient-badger/wording/shared';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { remove, replace, sendAgain, type Waiting } from '../data/outbox.ts';
@@ -16,8 +18,8 @@ export function SetAside() {
   if (list.length === 0) return null;
   return (
     <Card tone="danger">
-      <Text variant="head">Notes set aside: {list.length}</Text>
-      <Text>The shop server would not take them. They stay on this device until you send them again or throw them away.</Text>
+      <Text variant="head">{t.notesSetAside(list.length)}</Text>
+      <Text>{t.theShopServerWouldNot}</Text>
       {list.map((item) => (
         <NoteSetAside key={item.key} item={item} />
       ))}
@@ -36,25 +38,23 @@ function NoteSetAside({ item }: { item: Waiting }) {
     <View testID="set-aside" className="gap-2 border-t-2 border-danger pt-3">
       {item.kind === 'entry' ? <EntryLine item={item} /> : <Text variant="strong">{NAMES[item.kind]}</Text>}
       <Text>{item.refused}</Text>
-      {text === null ? null : <Field label="What it says" value={text} onChangeText={setText} multiline />}
+      {text === null ? null : <Field label={t.whatItSays} value={text} onChangeText={setText} multiline />}
       <View className="flex-row flex-wrap gap-2">
-        <Button label={text === null ? 'Send it again' : 'Send it so'} disabled={text?.trim() === ''} onPress={() => void send()} />
-        {own === null || text !== null ? null : <Button label="Change it" onPress={() => setText(own)} />}
-        <Button variant="danger" label="Throw this note away" onPress={() => void remove(item)} />
+        <Button label={text === null ? t.sendItAgain : t.sendItSo} disabled={text?.trim() === ''} onPress={() => void send()} />
+        {own === null || text !== null ? null : <Button label={shared.changeIt} onPress={() => setText(own)} />}
+        <Button variant="danger" label={t.throwThisNoteAway} onPress={() => void remove(item)} />
       </View>
     </View>
   );
 }
 
-const NAMES = { machine: 'A machine written down', shelf: 'A gear put on the shelf', photo: 'A photo' } as const;
+const NAMES = { machine: t.aMachineWrittenDown, shelf: t.aGearPutOnThe, photo: t.aPhoto } as const;
 
 function EntryLine({ item: { entry } }: { item: Extract<Waiting, { kind: 'entry' }> }) {
   const { open } = useJob(entry.jobId);
   return (
     <Text variant="strong">
-      {open
-        ? `${open.machine?.label ?? open.pack.name}: ${describeEntry(entry.payload, open.pack)}`
-        : 'A note on a job that is not on this device'}
+      {open ? `${open.machine?.label ?? open.pack.name}: ${describeEntry(entry.payload, open.pack)}` : t.aNoteOnAJob}
     </Text>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/settings';
+import { t as shared } from '@patient-badger/wording/shared';
 import { LENGTH_UNITS } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -15,12 +17,12 @@ import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 
 const SCHEMES = [
-  ['device', 'As the device'],
-  ['light', 'Light, for the sun'],
-  ['dark', 'Dark'],
+  ['device', t.asTheDevice],
+  ['light', t.lightForTheSun],
+  ['dark', t.dark],
 ] as const;
 
-const KEPT_WORDS = `For work without a connection: the bench, the latest finished jobs, and the ${MOST_KEPT.job} jobs that were open here last. Everything that was ever written is on the shop server.`;
+const KEPT_WORDS = t.forWorkWithoutAConnection(MOST_KEPT.job ?? 0);
 
 /** Who is at the bench, and how this device shows things. */
 export function SettingsScreen() {
@@ -28,26 +30,26 @@ export function SettingsScreen() {
   const unit = lengthUnit.use();
   const shade = scheme.use();
   return (
-    <Screen title="You and this device" back="/">
+    <Screen title={t.youAndThisDevice} back="/">
       <SwitchPerson />
       <OwnSecret />
       <Card>
-        <Text variant="head">The shop</Text>
-        <Button label="The shop" detail="People, money, units, opening it on a phone" onPress={() => router.navigate('/shop')} />
-        <Button label="Devices" detail="Where somebody is signed in" onPress={() => router.navigate('/devices')} />
+        <Text variant="head">{shared.theShop}</Text>
+        <Button label={shared.theShop} detail={t.peopleMoneyUnitsOpeningIt} onPress={() => router.navigate('/shop')} />
+        <Button label={t.devices} detail={t.whereSomebodyIsSignedIn} onPress={() => router.navigate('/devices')} />
       </Card>
       <Card>
-        <Text variant="head">Lengths in</Text>
+        <Text variant="head">{t.lengthsIn}</Text>
         <Segments
-          label="Lengths in"
+          label={t.lengthsIn}
           options={LENGTH_UNITS.map((each) => [each, UNIT_NAMES[each]] as const)}
           value={unit}
           onChange={lengthUnit.set}
         />
       </Card>
       <Card>
-        <Text variant="head">Light</Text>
-        <View role="radiogroup" aria-label="Light" className="gap-2">
+        <Text variant="head">{t.light}</Text>
+        <View role="radiogroup" aria-label={t.light} className="gap-2">
           {SCHEMES.map(([id, label]) => (
             <Button
               key={id}
@@ -60,7 +62,7 @@ export function SettingsScreen() {
         </View>
       </Card>
       <Card>
-        <Text variant="head">Kept on this device</Text>
+        <Text variant="head">{t.keptOnThisDevice}</Text>
         <Text>{KEPT_WORDS}</Text>
       </Card>
       <SetAside />

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -11,10 +13,10 @@ import { draftOf, limitsOf, setupField, type DeskProps } from './DeskProps.ts';
 
 const EMPTY = { reading: '', at: '', pitch: '', helix: '0', least: '', most: '', source: '' };
 const VERDICTS = {
-  tight: 'Too tight: it runs hot and wears.',
-  within: 'Within the limits.',
-  loose: 'Too loose.',
-  noLimit: 'No limit given: look it up.',
+  tight: t.tooTightItRunsHot,
+  within: t.withinTheLimits,
+  loose: t.tooLoose,
+  noLimit: t.noLimitGivenLookIt,
 } as const;
 
 /** Backlash read at any radius, brought to the pitch circle and held against its limits. */
@@ -36,34 +38,33 @@ export function BacklashDesk({ view: { job }, row, onSet }: DeskProps) {
   const found = worked?.ok ? worked.output : null;
   return (
     <Card>
-      <Text variant="soft">Hold the other end; the dial indicator from stop to stop.</Text>
+      <Text variant="soft">{t.holdTheOtherEndThe}</Text>
       <Figures
         testID={setupField}
         typed={draft}
         fields={[
-          ['reading', 'It shows, mm'],
-          ['at', 'Read at a radius of, mm'],
-          ['pitch', 'Pitch radius, mm'],
-          ['helix', 'Helix, °'],
-          ['least', 'Allowed from, mm'],
-          ['most', 'Allowed to, mm'],
+          ['reading', t.itShowsMm],
+          ['at', t.readAtARadiusOf],
+          ['pitch', t.pitchRadiusMm],
+          ['helix', t.helix],
+          ['least', t.allowedFromMm],
+          ['most', t.allowedToMm],
         ]}
         onChange={set}
       />
       <ReadDial jobId={job.id} play={{}} onRead={(reading) => set({ reading })} />
-      <Field label="Whose figure that is" value={draft.source} onChangeText={(source) => set({ source })} />
+      <Field label={shared.whoseFigureThatIs} value={draft.source} onChangeText={(source) => set({ source })} />
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {found ? (
         <>
           <Text variant="strong" testID="backlash-found">
-            {found.circumferentialMm.toFixed(3)} mm at the pitch circle, {found.normalMm.toFixed(3)} mm along the normal,{' '}
-            {found.degrees.toFixed(2)}°
+            {t.mmAtThePitchCircle(found.circumferentialMm.toFixed(3), found.normalMm.toFixed(3), found.degrees.toFixed(2))}
           </Text>
           <Text variant={found.verdict === 'within' ? 'body' : 'danger'}>{VERDICTS[found.verdict]}</Text>
           <Button
-            label="Write it down"
+            label={shared.writeItDown}
             testID="backlash-set"
-            onPress={() => onSet(`backlash ${found.circumferentialMm.toFixed(3)} mm at the pitch circle`, draft.source.trim())}
+            onPress={() => onSet(t.backlashMmAtThePitch(found.circumferentialMm.toFixed(3)), draft.source.trim())}
           />
         </>
       ) : null}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/setup';
 import { useState } from 'react';
 import { runOperation } from '../data/runOperation.ts';
 import { useRecord } from '../data/useRecord.ts';
@@ -30,8 +31,8 @@ export function EccentricDesk({ view: { job, state }, onSet }: DeskProps) {
       : null;
   const keep = async () => {
     const [sleeveDeg, value, plusMinus] = [typedNumber(trial.angle), typedNumber(trial.backlash), typedNumber(draft.plusMinus)];
-    if (trial.angle.trim() === '' || !(sleeveDeg >= -360 && sleeveDeg <= 360)) return setWrong('The angle in degrees, −360 to 360.');
-    if (trial.backlash.trim() === '' || !(value >= 0 && value <= 50)) return setWrong('The backlash in mm.');
+    if (trial.angle.trim() === '' || !(sleeveDeg >= -360 && sleeveDeg <= 360)) return setWrong(t.theAngleInDegrees360);
+    if (trial.backlash.trim() === '' || !(value >= 0 && value <= 50)) return setWrong(t.theBacklashInMm);
     setWrong(null);
     if (await write({ kind: 'sleeveTried', sleeveDeg, backlashMm: { value, plusMinus: plusMinus > 0 ? plusMinus : 0.01 } }))
       setTrial({ angle: '', backlash: '' });
@@ -43,23 +44,21 @@ export function EccentricDesk({ view: { job, state }, onSet }: DeskProps) {
         testID={setupField}
         typed={draft}
         fields={[
-          ['wanted', 'Backlash wanted, mm'],
-          ['eccentricity', 'Eccentricity, mm, if it is known'],
+          ['wanted', t.backlashWantedMm],
+          ['eccentricity', t.eccentricityMmIfItIs],
         ]}
         onChange={set}
       />
-      <Text variant="head">Trials</Text>
+      <Text variant="head">{t.trials}</Text>
       {trials.map(({ sleeveDeg, backlashMm }, i) => (
-        <Text key={i}>
-          {sleeveDeg}°: {backlashMm.value} mm
-        </Text>
+        <Text key={i}>{t.mm(sleeveDeg, backlashMm.value)}</Text>
       ))}
       <Figures
         testID={setupField}
         typed={trial}
         fields={[
-          ['angle', 'Sleeve at, °'],
-          ['backlash', 'Backlash there, mm'],
+          ['angle', t.sleeveAt],
+          ['backlash', t.backlashThereMm],
         ]}
         onChange={(change) => setTrial({ ...trial, ...change })}
       />
@@ -69,18 +68,18 @@ export function EccentricDesk({ view: { job, state }, onSet }: DeskProps) {
         onRead={(backlash) => setTrial({ ...trial, backlash })}
       />
       {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
-      <Button label="Keep this trial" testID="keep-trial" onPress={() => void keep()} />
+      <Button label={t.keepThisTrial} testID="keep-trial" onPress={() => void keep()} />
       {worked && !worked.ok ? <Text>{worked.sentence}</Text> : null}
       {found ? (
         <>
           <ReadingChart
-            label={`Backlash over the sleeve’s angle: tightest at ${Math.round(found.tightestAtDeg)} degrees`}
-            across="sleeve, degrees"
-            up="backlash, mm"
+            label={t.backlashOverTheSleevesAngle(Math.round(found.tightestAtDeg))}
+            across={t.sleeveDegrees}
+            up={t.backlashMm}
             zero
             curves={[
               {
-                name: 'through the trials',
+                name: t.throughTheTrials,
                 points: AROUND.map((deg) => [
                   deg,
                   found.meanMm - found.amplitudeMm * Math.cos(((deg - found.tightestAtDeg) * Math.PI) / 180),
@@ -90,36 +89,37 @@ export function EccentricDesk({ view: { job, state }, onSet }: DeskProps) {
             ]}
           />
           <Text>
-            Tightest at {Math.round(found.tightestAtDeg)}°, {(found.meanMm - found.amplitudeMm).toFixed(3)} mm; the sleeve is{' '}
-            {found.eccentricityMm.toFixed(3)} mm eccentric.
+            {t.tightestAtMmTheSleeve(
+              Math.round(found.tightestAtDeg),
+              (found.meanMm - found.amplitudeMm).toFixed(3),
+              found.eccentricityMm.toFixed(3),
+            )}
           </Text>
-          {found.ambiguous ? <Text variant="danger">Two trials fit two sleeves: a third tells which.</Text> : null}
+          {found.ambiguous ? <Text variant="danger">{t.twoTrialsFitTwoSleeves}</Text> : null}
           {found.next ? (
             <>
               <Text variant="strong" testID="next-angle">
-                Turn to {Math.round(found.next.sleeveDeg)}°: it should show {found.next.backlashMm.value.toFixed(3)} ±{' '}
-                {found.next.backlashMm.plusMinus.toFixed(3)} mm
+                {t.turnToItShouldShow(
+                  Math.round(found.next.sleeveDeg),
+                  found.next.backlashMm.value.toFixed(3),
+                  found.next.backlashMm.plusMinus.toFixed(3),
+                )}
               </Text>
               <Button
                 variant="primary"
-                label="It shows that: it is set"
+                label={t.itShowsThatItIs}
                 testID="eccentric-set"
-                onPress={() =>
-                  onSet(`sleeve at ${Math.round(found.next?.sleeveDeg ?? 0)}°, ${wanted} mm of backlash, by ${trials.length} trials`)
-                }
+                onPress={() => onSet(t.sleeveAtMmOfBacklash(Math.round(found.next?.sleeveDeg ?? 0), wanted, trials.length))}
               />
             </>
           ) : (
             <Text variant="danger" testID="not-reachable">
-              This sleeve cannot reach it: from {(found.meanMm - found.amplitudeMm).toFixed(3)} to{' '}
-              {(found.meanMm + found.amplitudeMm).toFixed(3)} mm.
+              {t.thisSleeveCannotReachIt((found.meanMm - found.amplitudeMm).toFixed(3), (found.meanMm + found.amplitudeMm).toFixed(3))}
             </Text>
           )}
         </>
       ) : null}
-      <Text variant="soft">
-        Check it over the whole travel: tightest where it is straight ahead. Drill or lock the hole last, when nothing moves any more.
-      </Text>
+      <Text variant="soft">{t.checkItOverTheWhole}</Text>
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/setup';
 import type { Lubricant, MaterialId, Never } from '@patient-badger/core';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
@@ -13,19 +14,19 @@ import { MaterialChoice } from '../strength/MaterialChoice.tsx';
 import { draftOf, setupField, type DeskProps } from './DeskProps.ts';
 
 const LUBRICANTS: Readonly<Record<Lubricant, string>> = {
-  gearOilEp: 'Gear oil with extreme-pressure additive (ISO 12925-1, CKC or CKD)',
-  wormOil: 'Worm-gear oil that is safe on bronze (ISO 12925-1, CKE)',
-  greaseEp: 'Gear grease with extreme-pressure additive',
-  greaseWorm: 'Grease without active sulphur, for sliding on bronze or brass',
-  greasePlastic: 'Plastic-safe grease: synthetic oil, no solvents',
-  instrumentOil: 'Instrument oil, one drop',
+  gearOilEp: t.gearOilWithExtremePressure,
+  wormOil: t.wormGearOilThatIs,
+  greaseEp: t.gearGreaseWithExtremePressure,
+  greaseWorm: t.greaseWithoutActiveSulphurFor,
+  greasePlastic: t.plasticSafeGreaseSyntheticOil,
+  instrumentOil: t.instrumentOilOneDrop,
 };
 const NEVERS: Readonly<Record<Never, string>> = {
-  activeSulphur: 'Never an additive with active sulphur: it eats bronze and brass.',
-  mineralOnPlastic: 'No mineral oil unless the maker names it: some plastics swell or crack.',
-  solventOnPlastic: 'No brake cleaner or solvent: plastic cracks under load later.',
-  mixedThickeners: 'Never on top of an unknown grease: two thickeners can run out. Wash first.',
-  engineOilInWorm: 'No engine oil: it is too thin where teeth slide.',
+  activeSulphur: t.neverAnAdditiveWithActive,
+  mineralOnPlastic: t.noMineralOilUnlessThe,
+  solventOnPlastic: t.noBrakeCleanerOrSolvent,
+  mixedThickeners: t.neverOnTopOfAn,
+  engineOilInWorm: t.noEngineOilItIs,
 };
 
 interface FillInput {
@@ -57,68 +58,58 @@ export function FillDesk({ view: { job, pack }, row, onSet }: DeskProps) {
   return (
     <Card>
       <View className="gap-2">
-        <MaterialChoice label="One of them is" value={draft.first} onChange={(id) => set({ first: id })} />
-        <MaterialChoice label="It runs on" value={draft.second} onChange={(id) => set({ second: id })} testID="fill-second" />
+        <MaterialChoice label={t.oneOfThemIs} value={draft.first} onChange={(id) => set({ first: id })} />
+        <MaterialChoice label={t.itRunsOn} value={draft.second} onChange={(id) => set({ second: id })} testID="fill-second" />
       </View>
       <Segments
-        label="Held by"
+        label={t.heldBy}
         options={[
-          ['oil', 'A case of oil'],
-          ['grease', 'Grease'],
-          ['drop', 'A drop'],
+          ['oil', t.aCaseOfOil],
+          ['grease', t.grease],
+          ['drop', t.aDrop],
         ]}
         value={draft.holds}
         onChange={(holds) => set({ holds })}
       />
       <Segments
-        label="How the teeth run"
+        label={t.howTheTeethRun}
         options={[
-          ['yes', 'Teeth slide: worm, screw'],
-          ['no', 'Teeth roll'],
+          ['yes', t.teethSlideWormScrew],
+          ['no', t.teethRoll],
         ]}
         value={draft.slides}
         onChange={(slides) => set({ slides })}
       />
       <Segments
-        label="In there before"
+        label={t.inThereBefore}
         options={[
-          ['other', 'Something else was in it'],
-          ['same', 'The same was in it'],
+          ['other', t.somethingElseWasInIt],
+          ['same', t.theSameWasInIt],
         ]}
         value={draft.before}
         onChange={(before) => set({ before })}
       />
-      <Figures
-        testID={setupField}
-        typed={{ speed: draft.speed }}
-        fields={[['speed', 'Pitch-line speed, m/s, if it is known']]}
-        onChange={set}
-      />
+      <Figures testID={setupField} typed={{ speed: draft.speed }} fields={[['speed', t.pitchLineSpeedMS]]} onChange={set} />
       {worked.ok ? null : <Text variant="danger">{worked.sentence}</Text>}
       {found ? (
         <>
           <Text variant="strong" testID="fill-found">
             {LUBRICANTS[found.lubricant]}, {found.grade}
           </Text>
-          <Text variant="soft">A guide: what the plate or the sheet says goes before it.</Text>
+          <Text variant="soft">{t.aGuideWhatThePlate}</Text>
           {found.nevers.map((never) => (
             <Text key={never} variant="danger">
               {NEVERS[never]}
             </Text>
           ))}
-          {found.washFirst ? <Text>Wash out what was in there first, and let it dry.</Text> : null}
-          <Field
-            label="What went in, and whose figure that is"
-            value={draft.source}
-            onChangeText={(source) => set({ source })}
-            testID="fill-source"
-          />
+          {found.washFirst ? <Text>{t.washOutWhatWasIn}</Text> : null}
+          <Field label={t.whatWentInAndWhose} value={draft.source} onChangeText={(source) => set({ source })} testID="fill-source" />
           <Button
             variant="primary"
-            label="It is in"
+            label={t.itIsIn}
             testID="fill-set"
             disabled={draft.source.trim() === ''}
-            onPress={() => onSet(`filled: ${draft.source.trim()}`, `${found.grade} by the pair (guide)`)}
+            onPress={() => onSet(t.filled(draft.source.trim()), t.byThePairGuide(found.grade))}
           />
         </>
       ) : null}

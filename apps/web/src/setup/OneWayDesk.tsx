@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/setup';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Path } from 'react-native-svg';
@@ -17,25 +18,17 @@ export function OneWayDesk({ onSet }: DeskProps) {
   return (
     <Card>
       <Segments
-        label="Seen from the side that you look at, the inner part drives the outer"
+        label={t.seenFromTheSideThat}
         options={[
-          ['clockwise', 'Clockwise'],
-          ['counter-clockwise', 'Counter-clockwise'],
+          ['clockwise', t.clockwise],
+          ['counter-clockwise', t.counterClockwise],
         ]}
         value={way}
         onChange={setWay}
       />
       <ClutchDrawing way={way} />
-      <Text>
-        By hand, outer part held: the inner one locks {way} and runs free the other way. The narrow end of each ramp lies where it drives
-        to. The other way round it drives backwards, or not at all.
-      </Text>
-      <Button
-        variant="primary"
-        label="It locks that way and runs free the other"
-        testID="one-way-set"
-        onPress={() => onSet(`one-way clutch locks ${way}, free the other way`)}
-      />
+      <Text>{t.byHandOuterPartHeld(way)}</Text>
+      <Button variant="primary" label={t.itLocksThatWayAnd} testID="one-way-set" onPress={() => onSet(t.oneWayClutchLocksFree(way))} />
     </Card>
   );
 }
@@ -46,7 +39,7 @@ function ClutchDrawing({ way }: { way: Way }) {
   const mirrored = 'translate(220 0) scale(-1 1)';
   const clockwise = way === 'clockwise';
   return (
-    <View className="items-center" role="img" aria-label={`A one-way clutch that drives ${way}`} testID="one-way-drawing">
+    <View className="items-center" role="img" aria-label={t.aOneWayClutchThat(way)} testID="one-way-drawing">
       <Svg width={220} height={220} viewBox="0 0 220 220" aria-hidden>
         <Circle cx={110} cy={110} r={88} fill="none" stroke={colours.ink} strokeWidth={10} />
         <Circle cx={110} cy={110} r={52} fill="none" stroke={colours.ink} strokeWidth={3} />

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';
 import { instrumentOn, type Aim } from '../instrument/instruments.ts';
@@ -12,7 +14,7 @@ export function ReadDial({ jobId, play, onRead }: { jobId: string; play: NonNull
   };
   return (
     <>
-      <Button label={busy ? 'Reading …' : 'Read the dial indicator'} disabled={busy} testID="read-dial" onPress={() => void ask()} />
+      <Button label={busy ? shared.reading : t.readTheDialIndicator} disabled={busy} testID="read-dial" onPress={() => void ask()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -35,42 +37,39 @@ export function RimPlayDesk({ view: { job }, row, onSet }: DeskProps) {
   const found = worked?.ok ? worked.output : null;
   return (
     <Card>
-      <Text variant="danger">Steering: the maker’s manual, local codes and licensed inspection come first.</Text>
+      <Text variant="danger">{t.steeringTheMakersManualLocal}</Text>
       <Figures
         testID={setupField}
         typed={draft}
         fields={[
-          ['play', 'Free movement at the rim, mm'],
-          ['radius', 'Radius of the rim, mm'],
-          ['ratio', 'Turns of the wheel for one of the output'],
-          ['mesh', 'Backlash of the mesh alone, mm'],
-          ['pitch', 'Pitch radius of the output gear, mm'],
-          ['most', 'Allowed at the rim, mm'],
+          ['play', t.freeMovementAtTheRim],
+          ['radius', t.radiusOfTheRimMm],
+          ['ratio', t.turnsOfTheWheelFor],
+          ['mesh', t.backlashOfTheMeshAlone],
+          ['pitch', t.pitchRadiusOfTheOutput],
+          ['most', t.allowedAtTheRimMm],
         ]}
         onChange={set}
       />
       <ReadDial jobId={job.id} play={{}} onRead={(mesh) => set({ mesh })} />
-      <Field label="Whose limit that is" value={draft.source} onChangeText={(source) => set({ source })} />
+      <Field label={t.whoseLimitThatIs} value={draft.source} onChangeText={(source) => set({ source })} />
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {found ? (
         <>
           <Text variant="strong" testID="rim-found">
-            {found.wheelDeg.toFixed(1)}° at the wheel, {found.outputDeg.toFixed(2)}° at the output
+            {t.atTheWheelAtThe(found.wheelDeg.toFixed(1), found.outputDeg.toFixed(2))}
           </Text>
           {found.mesh && found.jointsMm !== null ? (
-            <Text>
-              The mesh makes {found.mesh.rimMm.toFixed(1)} mm of it, {Math.round(found.mesh.sharePercent)} %; joints, keys and bearings{' '}
-              {found.jointsMm.toFixed(1)} mm.
-            </Text>
+            <Text>{t.theMeshMakesMmOf(found.mesh.rimMm.toFixed(1), Math.round(found.mesh.sharePercent), found.jointsMm.toFixed(1))}</Text>
           ) : (
-            <Text variant="soft">With the backlash of the mesh alone it says what belongs to the joints.</Text>
+            <Text variant="soft">{t.withTheBacklashOfThe}</Text>
           )}
           {found.verdict === 'noLimit' ? null : (
             <Text variant={found.verdict === 'within' ? 'body' : 'danger'}>
-              {found.verdict === 'within' ? 'Within the limit.' : 'More than the limit.'}
+              {found.verdict === 'within' ? t.withinTheLimit : t.moreThanTheLimit}
             </Text>
           )}
-          <Button label="Write it down" testID="rim-set" onPress={() => onSet(`${playMm} mm of play at the rim`, draft.source.trim())} />
+          <Button label={shared.writeItDown} testID="rim-set" onPress={() => onSet(t.mmOfPlayAtThe(playMm), draft.source.trim())} />
         </>
       ) : null}
     </Card>

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { Button } from '../design/Button.tsx';
@@ -10,11 +12,8 @@ import type { DeskProps } from './DeskProps.ts';
 export const SealDesk = ({ onSet }: DeskProps) => (
   <Card>
     <SealDrawing />
-    <Text>
-      Lip and garter spring look to the oil, the closed face outside. A smear of it on the lip, edges and keyways covered while it goes on;
-      a little off the old track where the shaft is grooved.
-    </Text>
-    <Button variant="primary" label="The lip looks to the oil" testID="seal-set" onPress={() => onSet('lip seal in, lip to the oil')} />
+    <Text>{t.lipAndGarterSpringLook}</Text>
+    <Button variant="primary" label={t.theLipLooksToThe} testID="seal-set" onPress={() => onSet(t.lipSealInLipTo)} />
   </Card>
 );
 
@@ -22,12 +21,7 @@ export const SealDesk = ({ onSet }: DeskProps) => (
 function SealDrawing() {
   const colours = useColours();
   return (
-    <View
-      className="items-center"
-      role="img"
-      aria-label="A lip seal cut through: lip and spring on the side of the oil"
-      testID="seal-drawing"
-    >
+    <View className="items-center" role="img" aria-label={t.aLipSealCutThrough} testID="seal-drawing">
       <Svg width={300} height={180} viewBox="0 0 300 180" aria-hidden>
         <Rect x={0} y={140} width={300} height={40} fill={colours.line} />
         <Rect x={110} y={0} width={110} height={34} fill={colours.line} />
@@ -41,16 +35,16 @@ function SealDrawing() {
         <Circle cx={134} cy={106} r={8} fill={colours.surface} stroke={colours.ink} strokeWidth={3} />
         <Line x1={40} y1={158} x2={260} y2={158} stroke={colours.ink} strokeWidth={1.5} strokeDasharray="10 5" />
         <SvgText x={20} y={92} fontSize={17} fill={colours.ink}>
-          Oil
+          {t.oil}
         </SvgText>
         <SvgText x={228} y={92} fontSize={17} fill={colours.ink}>
-          Outside
+          {t.outside}
         </SvgText>
         <SvgText x={16} y={176} fontSize={14} fill={colours.ink}>
-          Shaft
+          {shared.shaft}
         </SvgText>
         <SvgText x={116} y={22} fontSize={14} fill={colours.ink}>
-          Case
+          {t.case2}
         </SvgText>
       </Svg>
     </View>

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { openSettings, type Pack, type Setting, type SettingTarget } from '@patient-badger/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -25,18 +27,18 @@ import { TimingDesk } from './TimingDesk.tsx';
 import { TorqueDesk } from './TorqueDesk.tsx';
 
 const DESKS: Readonly<Record<Setting, readonly [name: string, desk: (props: DeskProps) => React.ReactNode]>> = {
-  shims: ['End float, shims', ShimsDesk],
-  standOff: ['Stand-off', StandOffDesk],
-  eccentric: ['Eccentric sleeve', EccentricDesk],
-  backlash: ['Backlash', BacklashDesk],
-  rimPlay: ['Play at the rim', RimPlayDesk],
-  timing: ['Two sides', TimingDesk],
-  oneWay: ['One-way clutch', OneWayDesk],
-  seal: ['Lip seal', SealDesk],
-  lock: ['Lock', TickDesk],
-  torque: ['Torque', TorqueDesk],
+  shims: [t.endFloatShims, ShimsDesk],
+  standOff: [t.standOff, StandOffDesk],
+  eccentric: [t.eccentricSleeve, EccentricDesk],
+  backlash: [t.backlash, BacklashDesk],
+  rimPlay: [t.playAtTheRim, RimPlayDesk],
+  timing: [t.twoSides, TimingDesk],
+  oneWay: [t.oneWayClutch, OneWayDesk],
+  seal: [t.lipSeal, SealDesk],
+  lock: [t.lock, TickDesk],
+  torque: [shared.torque, TorqueDesk],
   fill: ['Oil and grease', FillDesk],
-  afterwards: ['Afterwards', TickDesk],
+  afterwards: [t.afterwards, TickDesk],
 };
 /** What a family asks for only where it says what exactly. */
 const ROWS_ONLY: ReadonlySet<Setting> = new Set(['lock', 'afterwards']);
@@ -63,16 +65,16 @@ function SettingUp({ view }: { view: JobView }) {
   const Other = other === null ? null : DESKS[other][1];
   return (
     <>
-      <Text variant="title">Set up</Text>
-      <Text variant="soft">In this order, the maker’s sheet before any figure here.</Text>
+      <Text variant="title">{shared.setUp}</Text>
+      <Text variant="soft">{t.inThisOrderTheMakers}</Text>
       {pack.settings.map((row, i) => {
         const Desk = DESKS[row.desk][1];
         const done = !open.includes(row);
         return (
           <View key={row.id} className="gap-2" testID={`setting-${row.id}`}>
             <Button
-              label={`${i + 1}. ${row.name}${done ? ': set' : ''}`}
-              detail={`At ${placeName(pack, row.at)}`}
+              label={`${i + 1}. ${row.name}${done ? t.set : ''}`}
+              detail={t.at(placeName(pack, row.at))}
               variant={row.id === opened ? 'chosen' : 'plain'}
               testID={`open-${row.id}`}
               onPress={() => {
@@ -94,8 +96,8 @@ function SettingUp({ view }: { view: JobView }) {
           </View>
         );
       })}
-      <Text variant="head">{pack.settings.length > 0 ? 'Another desk' : 'Desks'}</Text>
-      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label="What is set">
+      <Text variant="head">{pack.settings.length > 0 ? t.anotherDesk : t.desks}</Text>
+      <View className="flex-row flex-wrap gap-2" role="radiogroup" aria-label={t.whatIsSet}>
         {(Object.keys(DESKS) as Setting[])
           .filter((id) => !ROWS_ONLY.has(id))
           .map((id) => (
@@ -112,7 +114,7 @@ function SettingUp({ view }: { view: JobView }) {
       {problem ? <Text variant="danger">{problem}</Text> : null}
       {state.settings.length > 0 ? (
         <Card testID="settings">
-          <Text variant="head">Set so far</Text>
+          <Text variant="head">{t.setSoFar}</Text>
           {state.settings.map(({ at, figures, source }) => (
             <Text key={at}>
               {format(parseISO(at), 'd MMM HH:mm')}: {settingText({ figures, source })}

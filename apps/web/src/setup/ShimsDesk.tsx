@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/setup';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -27,33 +28,33 @@ export function ShimsDesk({ view: { job }, row, onSet }: DeskProps) {
         testID={setupField}
         typed={draft}
         fields={[
-          ['float', 'End float now, mm'],
-          ['least', 'Wanted from, mm'],
-          ['most', 'Wanted to, mm'],
+          ['float', t.endFloatNowMm],
+          ['least', t.wantedFromMm],
+          ['most', t.wantedToMm],
         ]}
         onChange={set}
       />
       <Field
-        label="Shims at hand, mm and how many"
+        label={t.shimsAtHandMmAnd}
         example="0.1x4, 0.2x2, 0.5"
         value={draft.shims}
         onChangeText={(text) => set({ shims: text })}
-        problem={draft.shims.trim() !== '' && shims === null ? 'Write them like 0.1x4, 0.2x2, 0.5.' : undefined}
+        problem={draft.shims.trim() !== '' && shims === null ? t.writeThemLike01x4 : undefined}
         testID="setup-shims"
       />
-      <Field label="Whose figure the range is" value={draft.source} onChangeText={(source) => set({ source })} />
+      <Field label={t.whoseFigureTheRangeIs} value={draft.source} onChangeText={(source) => set({ source })} />
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
-      {worked?.ok && words === null ? <Text variant="danger">No stack of these brings it into the range.</Text> : null}
+      {worked?.ok && words === null ? <Text variant="danger">{t.noStackOfTheseBrings}</Text> : null}
       {worked?.ok && words !== null ? (
         <>
           <Text variant="strong" testID="shim-stack">
-            {words}; {worked.output.leftMm.toFixed(3)} mm left
+            {t.mmLeft(words, worked.output.leftMm.toFixed(3))}
           </Text>
           <Button
             variant="primary"
-            label="They are in"
+            label={t.theyAreIn}
             testID="shims-set"
-            onPress={() => onSet(`${words}; ${worked.output.leftMm.toFixed(2)} mm of end float`, draft.source.trim())}
+            onPress={() => onSet(t.mmOfEndFloat(words, worked.output.leftMm.toFixed(2)), draft.source.trim())}
           />
         </>
       ) : null}
@@ -62,4 +63,4 @@ export function ShimsDesk({ view: { job }, row, onSet }: DeskProps) {
 }
 
 const stackText = (stack: readonly { readonly thicknessMm: number; readonly count: number }[]) =>
-  stack.length === 0 ? 'No shim' : stack.map(({ thicknessMm, count }) => `${count} × ${thicknessMm} mm`).join(' + ');
+  stack.length === 0 ? t.noShim : stack.map(({ thicknessMm, count }) => `${count} × ${thicknessMm} mm`).join(' + ');

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { isWithin } from '@patient-badger/core';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -18,31 +20,31 @@ export function StandOffDesk({ view: { job }, row, onSet }: DeskProps) {
   const within = ready && isWithin({ min, max }, feeler);
   return (
     <Card>
-      <Text variant="soft">The thickest feeler that still goes, all round; the old gap is measured before it comes off.</Text>
+      <Text variant="soft">{t.theThickestFeelerThatStill}</Text>
       <Figures
         testID={setupField}
         typed={draft}
         fields={[
-          ['feeler', 'Feeler goes, mm'],
-          ['least', 'Wanted from, mm'],
-          ['most', 'Wanted to, mm'],
+          ['feeler', t.feelerGoesMm],
+          ['least', t.wantedFromMm],
+          ['most', t.wantedToMm],
         ]}
         onChange={set}
       />
-      <Field label="Whose figure that is" value={draft.source} onChangeText={(source) => set({ source })} />
-      {max < min ? <Text variant="danger">The least wanted is more than the most.</Text> : null}
+      <Field label={shared.whoseFigureThatIs} value={draft.source} onChangeText={(source) => set({ source })} />
+      {max < min ? <Text variant="danger">{t.theLeastWantedIsMore}</Text> : null}
       {ready ? (
         <>
           <Text variant={within ? 'strong' : 'danger'} testID="stand-off-found">
             {within
-              ? 'Within.'
-              : `${(feeler < min ? min - feeler : feeler - max).toFixed(2)} mm too ${feeler < min ? 'near: draw it off' : 'far: press it on'}.`}
+              ? t.within
+              : t.mmToo((feeler < min ? min - feeler : feeler - max).toFixed(2), feeler < min ? t.nearDrawItOff : t.farPressItOn)}
           </Text>
           <Button
             variant={within ? 'primary' : 'plain'}
-            label="Write it down"
+            label={shared.writeItDown}
             testID="stand-off-set"
-            onPress={() => onSet(`${feeler} mm by the feeler, ${min} to ${max} wanted`, draft.source.trim())}
+            onPress={() => onSet(t.mmByTheFeelerTo(feeler, min, max), draft.source.trim())}
           />
         </>
       ) : null}

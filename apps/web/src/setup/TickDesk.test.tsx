@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '@patient-badger/core';
 import { fireEvent, render, screen } from '@testing-library/react';
@@ -28,6 +29,6 @@ test('what is done after the mechanics says in which state of the machine', () =
   const wanted = brake.settings.find(({ id }) => id === 'fit-run');
   render(<TickDesk view={viewAfter(brake)} row={wanted} onSet={(figures) => void said.push(figures)} />);
   expect(screen.getByTestId('machine-state').textContent).toMatch(/^With: ignition on, engine off/);
-  fireEvent.click(screen.getByRole('button', { name: 'It is done' }));
+  fireEvent.click(screen.getByRole('button', { name: shared.itIsDone }));
   expect(said).toEqual([wanted?.name]);
 });

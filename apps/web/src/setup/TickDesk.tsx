@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { openSettings } from '@patient-badger/core';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -13,15 +15,15 @@ export function TickDesk({ view: { pack, state }, row, onSet }: DeskProps) {
     <Card>
       {row.state ? (
         <Text variant="strong" testID="machine-state">
-          With: {row.state}. In another state it behaves otherwise.
+          {t.withInAnotherStateIt(row.state)}
         </Text>
       ) : null}
       {before.length > 0 ? (
         <Text variant="danger" testID="not-yet">
-          Not yet: {before.map(({ name }) => name.toLowerCase()).join(', ')} {before.length === 1 ? 'comes' : 'come'} before it.
+          {t.notYetBeforeIt(before.map(({ name }) => name.toLowerCase()).join(', '), before.length === 1 ? t.comes : t.come)}
         </Text>
       ) : null}
-      <Button variant={before.length > 0 ? 'plain' : 'primary'} label="It is done" testID="tick-set" onPress={() => onSet(row.name)} />
+      <Button variant={before.length > 0 ? 'plain' : 'primary'} label={shared.itIsDone} testID="tick-set" onPress={() => onSet(row.name)} />
     </Card>
   );
 }

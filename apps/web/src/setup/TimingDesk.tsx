@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -28,17 +30,17 @@ export function TimingDesk({ view: { job }, onSet }: DeskProps) {
   const found = worked?.ok ? worked.output : null;
   return (
     <Card>
-      <Text variant="danger">Never under an unsupported room; fingers out of the racks.</Text>
+      <Text variant="danger">{t.neverUnderAnUnsupportedRoom}</Text>
       <Figures
         testID={setupField}
         typed={draft}
         fields={[
-          ['left', 'Out on the left, mm'],
-          ['right', 'Out on the right, mm'],
-          ['tolerance', 'Allowed apart, mm'],
-          ['teeth', 'Teeth of the pinion'],
-          ['module', 'Module, mm'],
-          ['crank', 'Crank turns for one of the pinion'],
+          ['left', t.outOnTheLeftMm],
+          ['right', t.outOnTheRightMm],
+          ['tolerance', t.allowedApartMm],
+          ['teeth', shared.teethOfThePinion],
+          ['module', shared.moduleMm],
+          ['crank', t.crankTurnsForOneOf],
         ]}
         onChange={set}
       />
@@ -47,20 +49,24 @@ export function TimingDesk({ view: { job }, onSet }: DeskProps) {
         <>
           <Text variant="strong" testID="timing-found">
             {found.within
-              ? `In step: ${found.differenceMm.toFixed(1)} mm apart`
-              : `The ${found.behind} side is ${found.differenceMm.toFixed(1)} mm behind: jump it ${found.teeth} ${found.teeth === 1 ? 'tooth' : 'teeth'} forward, or ${found.crankTurns.toFixed(2)} turns at the crank`}
+              ? t.inStepMmApart(found.differenceMm.toFixed(1))
+              : t.theSideIsMmBehind(
+                  found.behind ?? '',
+                  found.differenceMm.toFixed(1),
+                  found.teeth,
+                  found.teeth === 1 ? t.tooth : t.teeth,
+                  found.crankTurns.toFixed(2),
+                )}
           </Text>
-          {found.within ? null : (
-            <Text>{Math.abs(found.leftOverMm).toFixed(1)} mm are left over after the jump. Measure both sides again.</Text>
-          )}
+          {found.within ? null : <Text>{t.mmAreLeftOverAfter(Math.abs(found.leftOverMm).toFixed(1))}</Text>}
           <Button
-            label={found.within ? 'They are in step' : 'Write it down'}
+            label={found.within ? t.theyAreInStep : shared.writeItDown}
             testID="timing-set"
             onPress={() =>
               onSet(
                 found.within
-                  ? `two sides in step, ${found.differenceMm.toFixed(1)} mm apart`
-                  : `the ${found.behind} side ${found.differenceMm.toFixed(1)} mm behind`,
+                  ? t.twoSidesInStepMm(found.differenceMm.toFixed(1))
+                  : t.theSideMmBehind(found.behind ?? '', found.differenceMm.toFixed(1)),
               )
             }
           />

@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import { SHEET_TORQUE_UNITS, type MaterialId } from '@patient-badger/core';
 import { runOperation } from '../data/runOperation.ts';
 import { useShop } from '../data/shop.ts';
@@ -38,51 +40,50 @@ export function TorqueDesk({ view: { job, pack }, row, onSet }: DeskProps) {
         .filter(({ hand }) => hand === 'left')
         .map(({ id, name }) => (
           <Text key={id} variant="danger">
-            {name}: left-hand thread, it tightens counter-clockwise.
+            {t.leftHandThreadItTightens(name)}
           </Text>
         ))}
       <Field
-        label="Torque off the sheet"
+        label={t.torqueOffTheSheet}
         inputMode="decimal"
         value={draft.value}
         onChangeText={(text) => set({ value: text })}
         testID="setup-torque"
       />
       <Segments
-        label="Unit"
+        label={shared.unit}
         options={SHEET_TORQUE_UNITS.map((each) => [each, each] as const)}
         value={draft.unit}
         onChange={(unit) => set({ unit })}
       />
-      <MaterialChoice label="Screws into" value={draft.into} onChange={(into) => set({ into })} testID="setup-into" />
+      <MaterialChoice label={t.screwsInto} value={draft.into} onChange={(into) => set({ into })} testID="setup-into" />
       <Figures
         testID={setupField}
         typed={{ major: draft.major, pitch: draft.pitch, engaged: draft.engaged }}
         fields={[
-          ['major', 'Thread, mm'],
-          ['pitch', 'Pitch, mm'],
-          ['engaged', 'Deep in it, mm'],
+          ['major', t.threadMm],
+          ['pitch', t.pitchMm],
+          ['engaged', t.deepInItMm],
         ]}
         onChange={set}
       />
-      <Field label="Whose figure it is" value={draft.source} onChangeText={(source) => set({ source })} testID="setup-source" />
+      <Field label={shared.whoseFigureItIs} value={draft.source} onChangeText={(source) => set({ source })} testID="setup-source" />
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {found ? (
         <>
           <Text variant="strong" testID="torque-found">
-            {found.newtonMetres.toPrecision(3)} N·m, {found.footPounds.toPrecision(3)} ft·lb, {found.inchPounds.toPrecision(3)} in·lb
+            {t.nMFtLbIn(found.newtonMetres.toPrecision(3), found.footPounds.toPrecision(3), found.inchPounds.toPrecision(3))}
           </Text>
           {found.capNm === undefined ? null : (
             <Text variant={found.warnings.length > 0 ? 'danger' : 'soft'}>
-              {found.warnings.length > 0 ? 'More than this thread bears: ' : ''}about {found.capNm.toPrecision(2)} N·m by its shear area
-              (guide).
+              {t.aboutNMByIts(found.warnings.length > 0 ? t.moreThanThisThreadBears : '', found.capNm.toPrecision(2))}
             </Text>
           )}
           <Button
-            label="It is tight"
+            label={t.itIsTight}
             testID="torque-set"
             disabled={draft.source.trim() === ''}
-            onPress={() => onSet(`tightened to ${value} ${draft.unit}`, draft.source.trim())}
+            onPress={() => onSet(t.tightenedTo(value, draft.unit), draft.source.trim())}
           />
         </>
       ) : null}

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shelf';
 import { GEAR_TYPES, partAttributes, type PartAttributes } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -14,7 +16,7 @@ import { DonorForm } from './DonorForm.tsx';
 type Kind = (typeof GEAR_TYPES)[number];
 const FIELDS = ['teeth', 'starts', 'module', 'diametralPitch', 'boreDiameterMm', 'faceWidthMm', 'tipDiameterMm'] as const;
 type Name = (typeof FIELDS)[number];
-const LABELS: Readonly<Partial<Record<Name, string>>> = { module: 'Module, mm', diametralPitch: 'or diametral pitch' };
+const LABELS: Readonly<Partial<Record<Name, string>>> = { module: shared.moduleMm, diametralPitch: t.orDiametralPitch };
 
 /** A donor written down by hand: what was read off it, and what it has behind it. */
 export function AddDonorScreen() {
@@ -24,10 +26,10 @@ export function AddDonorScreen() {
   const read = readAttributes(kind, typed);
   const shown = FIELDS.filter((name) => (name === 'starts' ? kind === 'worm' : true) && (name === 'teeth' ? kind !== 'worm' : true));
   return (
-    <Screen title="Put a gear on the shelf" back="/shelf">
+    <Screen title={t.putAGearOnThe} back="/shelf">
       <Card>
-        <Text variant="head">What it is by its dimensions</Text>
-        <View role="radiogroup" aria-label="Kind" className="flex-row flex-wrap gap-2">
+        <Text variant="head">{t.whatItIsByIts}</Text>
+        <View role="radiogroup" aria-label={shared.kind} className="flex-row flex-wrap gap-2">
           {GEAR_TYPES.map((gearType) => (
             <Button
               key={gearType}
@@ -38,7 +40,7 @@ export function AddDonorScreen() {
             />
           ))}
         </View>
-        <Text variant="soft">Leave empty what you have not measured: it counts as not known.</Text>
+        <Text variant="soft">{t.leaveEmptyWhatYouHave}</Text>
         <View className="flex-row flex-wrap gap-2">
           {shown.map((name) => (
             <View key={name} className="min-w-[140px] flex-1">
@@ -71,8 +73,8 @@ export function readAttributes(type: Kind, typed: Partial<Record<Name, string>>)
   const counted = (name: Name) => name === 'teeth' || name === 'starts';
   const wrong = filled.flatMap((name): [Name, string][] => {
     const value = values[name] ?? NaN;
-    if (!Number.isFinite(value) || value <= 0) return [[name, 'That is not one number above zero.']];
-    return counted(name) && !Number.isInteger(value) ? [[name, 'That is counted: a whole number.']] : [];
+    if (!Number.isFinite(value) || value <= 0) return [[name, t.thatIsNotOneNumber]];
+    return counted(name) && !Number.isInteger(value) ? [[name, t.thatIsCountedAWhole]] : [];
   });
   if (wrong.length > 0) return { attributes: null, problems: Object.fromEntries(wrong) };
   const { module, ...rest } = values;

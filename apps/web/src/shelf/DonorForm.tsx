@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shelf';
 import { SHELF_CONDITIONS, type ShelfItem } from '@patient-badger/contract';
 import type { PartAttributes } from '@patient-badger/core';
 import { useState } from 'react';
@@ -55,10 +57,10 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
     const meter = (name: 'hours' | 'km') => (typed[name].trim() === '' ? null : typedNumber(typed[name]));
     const [workedHours, workedKm] = [meter('hours'), meter('km')];
     const wrong = (name: 'hours' | 'km', value: number | null) =>
-      value === null || (Number.isFinite(value) && value >= 0) ? {} : { [name]: 'That is not one number.' };
+      value === null || (Number.isFinite(value) && value >= 0) ? {} : { [name]: t.thatIsNotOneNumberSentence };
     const found = { ...wrong('hours', workedHours), ...wrong('km', workedKm) };
     if (Object.keys(found).length > 0) return setProblems(found);
-    if (!attributes) return setProblems({ all: 'Put the dimensions above right first.' });
+    if (!attributes) return setProblems({ all: t.putTheDimensionsAboveRight });
     const { name, cameFrom, place, note } = typed;
     try {
       await recordShelfItem({
@@ -81,31 +83,31 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
   };
   return (
     <Card>
-      {field('name', 'What it is')}
-      {field('cameFrom', 'The machine it came from')}
+      {field('name', shared.whatItIs)}
+      {field('cameFrom', t.theMachineItCameFrom)}
       <View className="flex-row gap-2">
-        <View className="flex-1">{field('hours', 'Worked, hours')}</View>
-        <View className="flex-1">{field('km', `Worked, ${distanceWord(distance)}`)}</View>
+        <View className="flex-1">{field('hours', t.workedHours)}</View>
+        <View className="flex-1">{field('km', t.worked(distanceWord(distance)))}</View>
       </View>
       <Segments
-        label="How it is"
+        label={t.howItIs}
         options={SHELF_CONDITIONS.map((each) => [each, CONDITIONS[each]] as const)}
         value={condition}
         onChange={setCondition}
       />
       <Segments
-        label="Where"
+        label={t.where}
         options={[
-          ['out', 'On the shelf'],
-          ['in', 'Still inside'],
+          ['out', shared.onTheShelf],
+          ['in', t.stillInside],
         ]}
         value={inside ? 'in' : 'out'}
         onChange={(where) => setInside(where === 'in')}
       />
-      {field('place', inside ? 'Where that machine stands' : 'Where it lies')}
-      {field('note', 'Note (may stay empty)')}
+      {field('place', inside ? t.whereThatMachineStands : t.whereItLies)}
+      {field('note', t.noteMayStayEmpty)}
       {problems.all ? <Text variant="danger">{problems.all}</Text> : null}
-      <Button variant="primary" big label="Put it on the shelf" testID="keep-donor" onPress={() => void keep()} />
+      <Button variant="primary" big label={t.putItOnTheShelf} testID="keep-donor" onPress={() => void keep()} />
     </Card>
   );
 }

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shelf';
 import { shelfItem, type ShelfItem } from '@patient-badger/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -27,25 +29,23 @@ export function ShelfScreen() {
   const here = found.filter(isThere);
   const left = found.filter((item) => !here.includes(item));
   const groups = [
-    ['On the shelf', here.filter(({ inside }) => !inside)],
-    ['Still inside a machine', here.filter(({ inside }) => inside)],
-    ['No longer there', left],
+    [shared.onTheShelf, here.filter(({ inside }) => !inside)],
+    [t.stillInsideAMachine, here.filter(({ inside }) => inside)],
+    [t.noLongerThere, left],
   ] as const;
   return (
     <Screen
-      title="Donor shelf"
+      title={t.donorShelf}
       back="/"
       wide={wide}
-      foot={
-        <Button variant="primary" big label="Put a gear on the shelf" testID="add-donor" onPress={() => router.navigate('/shelf/add')} />
-      }
+      foot={<Button variant="primary" big label={t.putAGearOnThe} testID="add-donor" onPress={() => router.navigate('/shelf/add')} />}
     >
-      <Field label="Find by kind, teeth, machine or place" value={sought} onChangeText={setSought} testID="shelf-text" />
-      {shelf.data ? null : <Text variant="soft">{shelf.error?.message ?? 'Looking at the shelf …'}</Text>}
+      <Field label={t.findByKindTeethMachine} value={sought} onChangeText={setSought} testID="shelf-text" />
+      {shelf.data ? null : <Text variant="soft">{shelf.error?.message ?? t.lookingAtTheShelf}</Text>}
       {shelf.data && found.length === 0 ? (
         <Card tone="sunken">
-          <Text variant="strong">{sought ? 'Nothing here matches.' : 'The shelf is empty.'}</Text>
-          <Text>When a machine is scrapped, put what is still good of its gears here: they are found by their dimensions.</Text>
+          <Text variant="strong">{sought ? t.nothingHereMatches : t.theShelfIsEmpty}</Text>
+          <Text>{t.whenAMachineIsScrapped}</Text>
         </Card>
       ) : null}
       {groups.map(([name, items]) =>
@@ -85,7 +85,7 @@ function Donor({ item }: { item: ShelfItem }) {
       </View>
       <Text>{attributeLine(item.attributes)}</Text>
       <Text variant="soft">{pastText(item, distance)}</Text>
-      {usedIn ? <Button variant="quiet" label="Fitted: to that job" onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
+      {usedIn ? <Button variant="quiet" label={t.fittedToThatJob} onPress={() => router.navigate(`/jobs/${usedIn}`)} /> : null}
       {usedIn === null ? <WriteOff item={item} /> : null}
     </Card>
   );
@@ -112,15 +112,15 @@ function WriteOff({ item }: { item: ShelfItem }) {
       {why === null ? (
         <Button
           variant="quiet"
-          label={item.gone === null ? 'It is no longer there' : 'It is there after all'}
+          label={item.gone === null ? t.itIsNoLongerThere : t.itIsThereAfterAll}
           onPress={() => (item.gone === null ? setWhy('') : void tell(null))}
         />
       ) : (
         <>
-          <Field label="What became of it" value={why} onChangeText={setWhy} />
+          <Field label={t.whatBecameOfIt} value={why} onChangeText={setWhy} />
           <View className="flex-row gap-2">
-            <Button className="flex-1" label="Leave it" onPress={() => setWhy(null)} />
-            <Button className="flex-1" label="Write it off" disabled={why.trim() === ''} onPress={() => void tell(why.trim())} />
+            <Button className="flex-1" label={shared.leaveIt} onPress={() => setWhy(null)} />
+            <Button className="flex-1" label={t.writeItOff} disabled={why.trim() === ''} onPress={() => void tell(why.trim())} />
           </View>
         </>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shelf';
 import type { GearCard } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { Card } from '../design/Card.tsx';
@@ -17,14 +18,10 @@ function Shelve({ view: { job, state, machine, pack }, card }: { view: JobView; 
   const { hours, distanceKm } = state.facts;
   return (
     <>
-      <Text variant="title">{card.name}, for the shelf</Text>
+      <Text variant="title">{t.forTheShelf(card.name)}</Text>
       <Card tone="sunken">
-        <Text variant="head">As it was measured</Text>
-        <Text>
-          {known
-            ? attributeLine(known)
-            : 'Nothing was measured yet: only its kind goes with it, and it will be found for little. Measure it first if you can.'}
-        </Text>
+        <Text variant="head">{t.asItWasMeasured}</Text>
+        <Text>{known ? attributeLine(known) : t.nothingWasMeasuredYetOnly}</Text>
       </Card>
       <DonorForm
         name={card.name}

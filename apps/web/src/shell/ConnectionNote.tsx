@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shell';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { LinkArea } from '../design/LinkArea.tsx';
@@ -16,17 +18,15 @@ export function ConnectionNote() {
     <View className="no-print border-b-2 border-line bg-sunken px-4 py-2" role="status">
       {connection === 'down' ? (
         <Text variant="soft" className="text-ink">
-          No connection. Go on working:{' '}
-          {left === 0
-            ? 'everything so far is sent.'
-            : `${left} ${left === 1 ? 'note is' : 'notes are'} kept on this device and will be sent.`}
+          {t.noConnectionGoOnWorking(
+            left === 0 ? t.everythingSoFarIsSent : t.keptOnThisDeviceAnd(left, left === 1 ? t.noteIs : t.notesAre),
+          )}
         </Text>
       ) : null}
       {refused > 0 ? (
         <LinkArea className="min-h-[48px] justify-center" onPress={() => router.navigate('/settings')}>
           <Text variant="danger">
-            {refused} {refused === 1 ? 'note is' : 'notes are'} set aside: the shop server would not take {refused === 1 ? 'it' : 'them'}.
-            Look.
+            {t.setAsideTheShopServer(refused, refused === 1 ? t.noteIs : t.notesAre, refused === 1 ? shared.it : t.them)}
           </Text>
         </LinkArea>
       ) : null}

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shell';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -6,23 +8,23 @@ import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 
 const KEYS = [
-  ['?', 'This sheet'],
-  ['b', 'To the bench'],
-  ['n', 'Take in a machine'],
-  ['f', 'Machine families'],
-  ['s', 'Search: find a machine, an owner, a plate, a part, a job or a model'],
-  ['l', 'Do the next look'],
-  ['v', 'See the reasons and decide'],
-  ['u', 'Take the last look back'],
-  ['Space', 'The step that lies open is done'],
-  ['x', 'The step will not come: what is in the way'],
-  ['↓ ↑', 'Another step of the plan, or of the way back'],
-  ['c', 'Confirm the caution: done so, I take care'],
-  ['1 … 9', 'What was seen, by its number; with two sides first the one, then the other'],
-  ['Enter', 'With two sides: that is what both do'],
-  ['0', 'I cannot tell'],
-  ['Tab, Enter', 'Go through everything on the screen and press it'],
-  ['Esc', 'Close what is open'],
+  ['?', t.thisSheet],
+  ['b', shared.toTheBench],
+  ['n', shared.takeInAMachine],
+  ['f', shared.machineFamilies],
+  ['s', t.searchFindAMachineAn],
+  ['l', t.doTheNextLook],
+  ['v', shared.seeTheReasonsAndDecide],
+  ['u', shared.takeTheLastLookBack],
+  ['Space', t.theStepThatLiesOpen],
+  ['x', t.theStepWillNotCome],
+  ['↓ ↑', t.anotherStepOfThePlan],
+  ['c', t.confirmTheCautionDoneSo],
+  ['1 … 9', t.whatWasSeenByIts],
+  ['Enter', t.withTwoSidesThatIs],
+  ['0', shared.iCannotTell],
+  [t.tabEnter, t.goThroughEverythingOnThe],
+  [t.esc, t.closeWhatIsOpen],
 ] as const;
 
 /** Keys for the counter; `?` lists them. */
@@ -39,9 +41,9 @@ export function KeySheet() {
   });
   if (!open) return null;
   return (
-    <View role="dialog" aria-label="Keys" aria-modal className="fixed inset-0 items-center justify-center bg-ink/60 p-4">
+    <View role="dialog" aria-label={t.keys} aria-modal className="fixed inset-0 items-center justify-center bg-ink/60 p-4">
       <View className="w-full max-w-[480px] gap-3 rounded-lg border-2 border-line bg-surface p-5">
-        <Text variant="title">Keys</Text>
+        <Text variant="title">{t.keys}</Text>
         {KEYS.map(([key, does]) => (
           <View key={key} className="flex-row gap-4">
             <Text variant="figure" className="min-w-[110px]">
@@ -50,7 +52,7 @@ export function KeySheet() {
             <Text className="flex-1">{does}</Text>
           </View>
         ))}
-        <Button label="Close" onPress={() => setOpen(false)} />
+        <Button label={shared.close} onPress={() => setOpen(false)} />
       </View>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shell';
 import { useRouter } from 'expo-router';
 import UserRound from 'lucide-react-native/icons/user-round';
 import { LinkArea } from '../design/LinkArea.tsx';
@@ -14,13 +15,13 @@ export function PersonChip() {
   const name = useShop().data?.people.find(({ id }) => id === person)?.name ?? person;
   return (
     <LinkArea
-      aria-label={name ? `${name} is at the bench. Change` : 'Who? Say who you are'}
+      aria-label={name ? t.isAtTheBenchChange(name) : t.whoSayWhoYouAre}
       className="min-h-[48px] flex-row items-center gap-2 px-2"
       onPress={() => router.navigate('/settings')}
     >
       <UserRound color={colours.accent} size={22} />
       <Text variant="label" className="text-ink">
-        {name ?? 'Who?'}
+        {name ?? t.who}
       </Text>
     </LinkArea>
   );

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shell';
 import type { Person } from '@patient-badger/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -46,7 +48,7 @@ export function ProveForm({ person, action, signs = [], onDone }: Props) {
   return (
     <View className="gap-2">
       <Field
-        label={`${byPin ? 'PIN' : 'Passphrase'} of ${person.name}`}
+        label={shared.ofWithPartsInVainAndMore(byPin ? t.pin : t.passphrase, person.name)}
         value={typed}
         onChangeText={setTyped}
         secureTextEntry
@@ -63,7 +65,7 @@ export function ProveForm({ person, action, signs = [], onDone }: Props) {
       ) : null}
       <Button variant="primary" label={action} testID="prove" disabled={typed === ''} onPress={() => void prove()} />
       {person.hasPin ? (
-        <Button variant="quiet" label={byPin ? 'By passphrase instead' : 'By PIN instead'} onPress={() => setByPin(!byPin)} />
+        <Button variant="quiet" label={byPin ? t.byPassphraseInstead : t.byPinInstead} onPress={() => setByPin(!byPin)} />
       ) : null}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { useRouter, type Href } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import type { ReactNode } from 'react';
@@ -35,7 +36,7 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
     <View className="flex-1 bg-paper">
       <View className="no-print flex-row items-center gap-2 border-b-2 border-line bg-surface px-2 py-1" role="banner">
         {back ? (
-          <LinkArea aria-label="Back" className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back)}>
+          <LinkArea aria-label={shared.back} className="h-12 w-12 items-center justify-center" onPress={() => router.navigate(back)}>
             <ArrowLeft color={colours.ink} size={26} />
           </LinkArea>
         ) : (

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shell';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '../data/api.ts';
@@ -38,7 +40,7 @@ export function useSignIn() {
 }
 
 /** What it is called in the list of devices, unless somebody says otherwise. */
-export const useDeviceName = () => (useWide() ? 'Counter' : 'Phone');
+export const useDeviceName = () => (useWide() ? t.counter : t.phone);
 
 /** Name and passphrase; for a device that is called something of its own also that. */
 export function SignInForm({ name: was = '' }: Props) {
@@ -50,9 +52,9 @@ export function SignInForm({ name: was = '' }: Props) {
   const submit = () => void signIn(name.trim(), passphrase, (device ?? usual).trim());
   return (
     <View className="gap-3">
-      <Field label="Your name" value={name} onChangeText={setName} autoComplete="username" autoCapitalize="words" maxLength={60} />
+      <Field label={shared.yourName} value={name} onChangeText={setName} autoComplete="username" autoCapitalize="words" maxLength={60} />
       <Field
-        label="Passphrase"
+        label={t.passphrase}
         value={passphrase}
         onChangeText={setPassphrase}
         secureTextEntry
@@ -60,7 +62,7 @@ export function SignInForm({ name: was = '' }: Props) {
         maxLength={128}
         onSubmitEditing={submit}
       />
-      <Field label="What this device is called" value={device ?? usual} onChangeText={setDevice} maxLength={80} example="Bench phone" />
+      <Field label={t.whatThisDeviceIsCalled} value={device ?? usual} onChangeText={setDevice} maxLength={80} example={t.benchPhone} />
       {problem ? (
         <Text variant="danger" role="alert">
           {problem}
@@ -69,7 +71,7 @@ export function SignInForm({ name: was = '' }: Props) {
       <Button
         variant="primary"
         big
-        label="Sign in"
+        label={shared.signIn}
         testID="sign-in"
         disabled={busy || name.trim() === '' || passphrase === ''}
         onPress={submit}

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/shell';
 import { useRouter } from 'expo-router';
 import ClipboardCheck from 'lucide-react-native/icons/clipboard-check';
 import PackageOpen from 'lucide-react-native/icons/package-open';
@@ -12,13 +14,13 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 
 const STAGES = [
-  { id: 'trace', name: 'Trace', Icon: Waypoints },
-  { id: 'open', name: 'Open', Icon: PackageOpen },
-  { id: 'measure', name: 'Measure', Icon: Ruler },
-  { id: 'match', name: 'Match', Icon: PackageSearch },
-  { id: 'decide', name: 'Decide', Icon: Scale },
-  { id: 'close', name: 'Close', Icon: ClipboardCheck },
-  { id: 'log', name: 'Log', Icon: ScrollText },
+  { id: 'trace', name: t.trace, Icon: Waypoints },
+  { id: 'open', name: t.open, Icon: PackageOpen },
+  { id: 'measure', name: t.measure, Icon: Ruler },
+  { id: 'match', name: t.match, Icon: PackageSearch },
+  { id: 'decide', name: shared.decide, Icon: Scale },
+  { id: 'close', name: shared.close, Icon: ClipboardCheck },
+  { id: 'log', name: t.log, Icon: ScrollText },
 ] as const;
 export type Stage = (typeof STAGES)[number]['id'];
 
@@ -37,7 +39,7 @@ export function StageBar({ jobId, stage, gear }: { jobId: string; stage: Stage; 
   };
   const shown = STAGES.filter(({ id }) => gear !== undefined || (id !== 'measure' && id !== 'match'));
   return (
-    <View role="navigation" aria-label="Stages of the job" className="no-print items-center border-t-2 border-line bg-surface">
+    <View role="navigation" aria-label={t.stagesOfTheJob} className="no-print items-center border-t-2 border-line bg-surface">
       <View className="w-full max-w-[640px] flex-row">
         {shown.map(({ id, name, Icon }) => {
           const here = id === stage;

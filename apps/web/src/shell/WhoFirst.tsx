@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shell';
 import { lazy, Suspense } from 'react';
 import { usePerson } from '../data/person.ts';
 import { authorOf } from '../data/outbox.ts';
@@ -22,11 +23,8 @@ export function WhoFirst() {
   if (now.state === 'signIn') {
     return (
       <Card tone="next" className="m-3" testID="sign-in-again">
-        <Text variant="head">Sign in again</Text>
-        <Text>
-          This device is no longer signed in.{' '}
-          {waiting.length === 0 ? 'Everything from here has gone out.' : `What waits here (${waiting.length}) goes out once you are.`}
-        </Text>
+        <Text variant="head">{t.signInAgain}</Text>
+        <Text>{t.thisDeviceIsNoLonger(waiting.length === 0 ? t.everythingFromHereHasGone : t.whatWaitsHereGoesOut(waiting.length))}</Text>
         <SignInForm name={me?.name} />
       </Card>
     );
@@ -39,12 +37,10 @@ export function WhoFirst() {
     const signs = toSign.flatMap((item) => (item.kind === 'entry' && item.entry.by === signer.id ? [item.entry.id] : []));
     return (
       <Card tone="next" className="m-3" testID="sign-pending">
-        <Text variant="head">A check waits for its PIN</Text>
-        <Text>
-          {signer.name} signed a safety-critical job without a connection. It counts for nothing until {signer.name} gives the PIN here.
-        </Text>
+        <Text variant="head">{t.aCheckWaitsForIts}</Text>
+        <Text>{t.signedASafetyCriticalJob(signer.name, signer.name)}</Text>
         <Suspense fallback={null}>
-          <ProveForm key={signer.id} person={signer} action={`I am ${signer.name}, and signed it`} signs={signs} />
+          <ProveForm key={signer.id} person={signer} action={t.iAmAndSignedIt(signer.name)} signs={signs} />
         </Suspense>
       </Card>
     );
@@ -52,12 +48,10 @@ export function WhoFirst() {
   if (now.state !== 'signedIn' || !who) return null;
   return (
     <Card tone="next" className="m-3" testID="prove-first">
-      <Text variant="head">Is it you, {who.name}?</Text>
-      <Text>
-        What {who.name} wrote since the device changed hands stays here until {who.name} gives the PIN.
-      </Text>
+      <Text variant="head">{t.isItYou(who.name)}</Text>
+      <Text>{t.whatWroteSinceTheDevice(who.name, who.name)}</Text>
       <Suspense fallback={null}>
-        <ProveForm key={who.id} person={who} action={`I am ${who.name}`} />
+        <ProveForm key={who.id} person={who} action={t.iAm(who.name)} />
       </Suspense>
     </Card>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/strength';
 import type { Pack } from '@patient-badger/core';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
@@ -15,11 +16,7 @@ interface Props {
 export const FuseCard = ({ head, pack, chain, testID }: Props) => (
   <Card tone={chain.stallBreaks ? 'danger' : 'next'} testID={testID}>
     <Text variant="label">{head}</Text>
-    <Text variant="head">The fuse: {placeName(pack, chain.fuse)}</Text>
-    <Text>
-      {chain.stallBreaks
-        ? 'The driver can break it when it is stalled.'
-        : 'The driver cannot break it by stalling: it takes a blow, fatigue or wear.'}
-    </Text>
+    <Text variant="head">{t.theFuseWithPlaceName(placeName(pack, chain.fuse))}</Text>
+    <Text>{chain.stallBreaks ? t.theDriverCanBreakIt : t.theDriverCannotBreakIt}</Text>
   </Card>
 );

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/strength';
 import { partSizeMm, plain, type MaterialId, type ModelBook, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -61,27 +63,25 @@ function Strength({ view }: { view: JobView }) {
       : null;
   return (
     <>
-      <Text variant="title">The weakest link</Text>
-      <Text variant="soft">
-        Static: what yields or breaks at once. Materials are guide values at 20 °C until a sheet says better, losses are rules of thumb.
-      </Text>
+      <Text variant="title">{shared.theWeakestLink}</Text>
+      <Text variant="soft">{t.staticWhatYieldsOrBreaks}</Text>
       <Card>
         <Field
-          label={`Stall torque of ${placeName(pack, driver)}, N·m`}
+          label={t.stallTorqueOfNM(placeName(pack, driver))}
           inputMode="decimal"
           value={draft.torque}
           onChangeText={(torque) => set({ torque })}
           testID="stall-torque"
         />
       </Card>
-      {worked?.ok ? <FuseCard head="As it is" pack={pack} chain={worked.output} testID="chain-now" /> : null}
+      {worked?.ok ? <FuseCard head={shared.asItIs} pack={pack} chain={worked.output} testID="chain-now" /> : null}
       {worked?.ok && worked.output.after ? (
-        <FuseCard head="After the change" pack={pack} chain={worked.output.after} testID="chain-after" />
+        <FuseCard head={t.afterTheChange} pack={pack} chain={worked.output.after} testID="chain-after" />
       ) : null}
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {worked?.ok ? (
         <Card>
-          <Text variant="head">What if one were of something else?</Text>
+          <Text variant="head">{t.whatIfOneWereOf}</Text>
           <View className="gap-2">
             {joints
               .filter((joint) => fieldsOf(joint).length > 0 && capacities.some((each) => each.joint === joint.id))
@@ -97,14 +97,14 @@ function Strength({ view }: { view: JobView }) {
               ))}
           </View>
           {draft.changed ? (
-            <MaterialChoice label="Then of" value={draft.to} testID="what-if-material" onChange={(to) => set({ to })} />
+            <MaterialChoice label={t.thenOf} value={draft.to} testID="what-if-material" onChange={(to) => set({ to })} />
           ) : null}
         </Card>
       ) : (
-        <Text>Type the stall torque and what is known of at least one link.</Text>
+        <Text>{t.typeTheStallTorqueAnd}</Text>
       )}
-      <Text variant="head">The links</Text>
-      <Text variant="soft">Press a link to say what it is of and how big.</Text>
+      <Text variant="head">{t.theLinks}</Text>
+      <Text variant="soft">{t.pressALinkToSay}</Text>
       <DriveLine
         pack={pack}
         loads={loadsOf(joints, capacities, worked?.ok ? worked.output : null)}
@@ -160,23 +160,23 @@ const SAID: readonly (readonly [string, MaterialId])[] = [
   ['plastic', 'acetal'],
   ['acetal', 'acetal'],
   ['zinc', 'zincAlloy'],
-  ['soft metal', 'zincAlloy'],
+  [t.softMetal, 'zincAlloy'],
   ['bronze', 'bronze'],
   ['brass', 'brass'],
   ['alumin', 'aluminium'],
-  ['cast iron', 'castIron'],
+  [t.castIron, 'castIron'],
 ];
 
 const FIELD_WORDS: Readonly<Record<LinkField, string>> = {
-  capacity: 'Or what it bears, N·m',
-  moduleMm: 'Module, mm',
-  faceMm: 'Face width, mm',
-  pinMm: 'Pin, mm',
-  shaftMm: 'Shaft, mm',
-  wallMm: 'Hub wall, mm',
-  interferenceMm: 'Interference, mm',
-  outerMm: 'Hub outside, mm',
-  lengthMm: 'Hub length, mm',
+  capacity: t.orWhatItBearsN,
+  moduleMm: shared.moduleMm,
+  faceMm: shared.faceWidthMm,
+  pinMm: t.pinMm,
+  shaftMm: shared.shaftMm,
+  wallMm: t.hubWallMm,
+  interferenceMm: t.interferenceMm,
+  outerMm: shared.hubOutsideMm,
+  lengthMm: shared.hubLengthMm,
 };
 
 interface LinkFormProps {
@@ -189,13 +189,13 @@ interface LinkFormProps {
 const LinkForm = ({ id, fields, typed, onChange }: LinkFormProps) => (
   <Card>
     {fields.length > 0 ? (
-      <MaterialChoice label="Of" value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
+      <MaterialChoice label={shared.of} value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
     ) : null}
     <Figures
       typed={typed}
       fields={[
         ...fields.map((name) => [name, FIELD_WORDS[name]] as const),
-        ['capacity', fields.length > 0 ? FIELD_WORDS.capacity : 'What it bears, N·m'] as const,
+        ['capacity', fields.length > 0 ? FIELD_WORDS.capacity : t.whatItBearsNM] as const,
       ]}
       onChange={onChange}
       testID={(name) => `${name}-${id}`}

@@ -1,3 +1,4 @@
+import { t as strength } from '@patient-badger/wording/strength';
 import { FAMILIES } from '@patient-badger/knowledge';
 import type { Pack } from '@patient-badger/core';
 import { branchesAt, jointBetween } from '../driveline/branches.ts';
@@ -45,8 +46,8 @@ test('after a change the old fuse says what it would be, and the next one is mar
 
 test('without a load it says what a joint bears, or that nobody knows', () => {
   const loads = loadsOf(driveline.joints, bears(5), null);
-  expect(wordsOf('motor-nylon', loads)).toBe('bears 5 N·m');
-  expect(wordsOf('clutch', loads)).toBe('bears: not known');
+  expect(wordsOf('motor-nylon', loads)).toBe(strength.bearsNM(5));
+  expect(wordsOf('clutch', loads)).toBe(strength.bearsNotKnown);
 });
 
 test.each(FAMILIES.map((each) => [each.id, each] as const))('every link of %s stands on the line and can be pressed', (_, family) => {

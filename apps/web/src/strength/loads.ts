@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/strength';
 import type { OperationOutput } from '@patient-badger/core';
 import type { JointLoad } from '../driveline/appearance.ts';
 
@@ -22,7 +23,7 @@ export function loadsOf(
       const then = chain?.after?.links.find(({ joint }) => joint === id);
       if (!now) {
         const bears = capacities.find(({ joint }) => joint === id)?.capacityNm;
-        return [id, { words: [{ text: bears === undefined ? 'bears: not known' : `bears ${figure(bears)} N·m` }], isFuse: false }];
+        return [id, { words: [{ text: bears === undefined ? t.bearsNotKnown : t.bearsNM(figure(bears)) }], isFuse: false }];
       }
       const isFuse = chain?.fuse === id;
       const willBe = chain?.after?.fuse === id;
@@ -31,8 +32,8 @@ export function loadsOf(
         id,
         {
           words: [
-            { text: `${isFuse ? 'the fuse: ' : ''}${text(now)}`, marked: isFuse },
-            ...(changes ? [{ text: `then ${willBe ? 'the fuse: ' : ''}${text(then)}`, marked: willBe }] : []),
+            { text: `${isFuse ? t.theFuse : ''}${text(now)}`, marked: isFuse },
+            ...(changes ? [{ text: t.then(willBe ? t.theFuse : '', text(then)), marked: willBe }] : []),
           ],
           share: now.utilisation / most,
           isFuse: isFuse || willBe,
@@ -42,7 +43,6 @@ export function loadsOf(
   );
 }
 
-const text = ({ loadNm, capacityNm, utilisation }: Link) =>
-  `${figure(loadNm)} of ${figure(capacityNm)} N·m, ${Math.round(utilisation * 100)} %`;
+const text = ({ loadNm, capacityNm, utilisation }: Link) => t.ofNM(figure(loadNm), figure(capacityNm), Math.round(utilisation * 100));
 
 const figure = (newtonMetres: number) => String(Number(newtonMetres.toPrecision(3)));

@@ -1,15 +1,16 @@
+import { t } from '@patient-badger/wording/strength';
 import type { MaterialId } from '@patient-badger/core';
 
 export const MATERIAL_WORDS: Readonly<Record<MaterialId, string>> = {
-  steel: 'Steel',
-  stainless: 'Stainless',
-  castIron: 'Cast iron',
-  aluminium: 'Aluminium',
-  zincAlloy: 'Zinc casting',
-  brass: 'Brass',
-  bronze: 'Bronze',
-  acetal: 'Acetal',
-  nylon: 'Nylon',
-  nylonGlass: 'Nylon, glass-filled',
+  steel: t.steel,
+  stainless: t.stainless,
+  castIron: t.castIron2,
+  aluminium: t.aluminium,
+  zincAlloy: t.zincCasting,
+  brass: t.brass,
+  bronze: t.bronze,
+  acetal: t.acetal,
+  nylon: t.nylon,
+  nylonGlass: t.nylonGlassFilled,
   pbt: 'PBT',
 };

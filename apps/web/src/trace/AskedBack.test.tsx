@@ -1,3 +1,4 @@
+import { t as trace } from '@patient-badger/wording/trace';
 import { settledOnSight, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
@@ -19,8 +20,8 @@ test('it is asked back by name, and answered by press or by key', () => {
   const said: string[] = [];
   render(<AskedBack pack={saw} faults={['worm-stripped']} onYes={() => said.push('yes')} onNo={() => said.push('no')} />);
   expect(screen.getByText('Worm threads smeared or stripped')).toBeTruthy();
-  fireEvent.click(screen.getByLabelText('Yes, that is it'));
-  fireEvent.click(screen.getByLabelText('No, I look again'));
+  fireEvent.click(screen.getByLabelText(trace.yesThatIsIt));
+  fireEvent.click(screen.getByLabelText(trace.noILookAgain));
   fireEvent.keyDown(window, { key: 'Enter' });
   fireEvent.keyDown(window, { key: 'Escape' });
   expect(said).toEqual(['yes', 'no', 'yes', 'no']);

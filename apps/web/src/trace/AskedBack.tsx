@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { type Pack } from '@patient-badger/core';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -17,15 +18,15 @@ export function AskedBack({ pack, faults, onYes, onNo }: Props) {
   useKeys({ Enter: onYes, Escape: onNo });
   return (
     <Card tone="next" testID="asked-back">
-      <Text variant="label">That settles it</Text>
+      <Text variant="label">{t.thatSettlesIt}</Text>
       {faults.map((fault) => (
         <Text key={fault} variant="head">
           {faultName(pack, fault)}
         </Text>
       ))}
-      <Text>Is it what you have before your eyes? Then it is found, whatever else was seen.</Text>
-      <Button variant="primary" big label="Yes, that is it" testID="settles-yes" onPress={onYes} />
-      <Button label="No, I look again" testID="settles-no" onPress={onNo} />
+      <Text>{t.isItWhatYouHave}</Text>
+      <Button variant="primary" big label={t.yesThatIsIt} testID="settles-yes" onPress={onYes} />
+      <Button label={t.noILookAgain} testID="settles-no" onPress={onNo} />
     </Card>
   );
 }

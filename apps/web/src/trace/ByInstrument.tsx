@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import {
   resultOfFigure,
   resultOfTurns,
@@ -54,7 +55,7 @@ export function FigureLook({
         />
       ) : null}
       <TypedFigure quantity={figure.quantity} unit={figure.unit} resultOf={name} onTake={take} />
-      <Text variant="soft">Or say it in a word:</Text>
+      <Text variant="soft">{t.orSayItInA}</Text>
     </>
   );
 }
@@ -76,7 +77,7 @@ export function CountedLook({
         resultOf={(reading) => resultName(pack, look.id, resultOfTurns(pack, look, reading))}
         onTake={(reading) => void say(resultOfTurns(pack, look, reading), reading)}
       />
-      <Text variant="soft">Or by eye:</Text>
+      <Text variant="soft">{t.orByEye}</Text>
     </>
   );
 }

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/trace';
 import {
   CANNOT_TELL,
   cautionsOn,
@@ -41,7 +43,7 @@ export function LookScreen() {
     <JobFrame stage="trace" back={(id) => `/jobs/${id}`}>
       {(view) => {
         const found = view.pack.looks.find(({ id }) => id === look);
-        return found ? <Looking view={view} look={found} /> : <Text>This family has no such look.</Text>;
+        return found ? <Looking view={view} look={found} /> : <Text>{t.thisFamilyHasNoSuch}</Text>;
       }}
     </JobFrame>
   );
@@ -74,24 +76,24 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
     <>
       <Text variant="title">{look.name}</Text>
       <View className="flex-row flex-wrap gap-x-4 gap-y-1">
-        <Text variant="label">{minutesText(look.minutes)} for the look</Text>
+        <Text variant="label">{t.forTheLook(minutesText(look.minutes))}</Text>
         {atWork ? <Text variant="label">{atWork}</Text> : null}
-        {look.helper ? <Text variant="label">A helper is needed</Text> : null}
-        {look.tools.length > 0 ? <Text variant="label">Lay out: {look.tools.join(', ')}</Text> : null}
-        {look.kind === 'kinematic' ? <Text variant="label">About {percent(healthyMisread(pack, look))} are misread</Text> : null}
+        {look.helper ? <Text variant="label">{t.aHelperIsNeeded}</Text> : null}
+        {look.tools.length > 0 ? <Text variant="label">{shared.layOut(look.tools.join(', '))}</Text> : null}
+        {look.kind === 'kinematic' ? <Text variant="label">{t.aboutAreMisread(percent(healthyMisread(pack, look)))}</Text> : null}
       </View>
       {look.kind === 'table' && look.tries ? <TriedRemedy uses={look.tries.uses} minutes={look.minutes} /> : null}
       <NotPossible view={view} look={look} undo={way === null ? null : undo} />
       {undo.length === 0 ? <OpeningSteps view={view} steps={steps} /> : null}
       <Cautions jobId={job.id} state={state} cautions={cautions} />
       <Card>
-        <Text variant="head">What to do</Text>
+        <Text variant="head">{t.whatToDo}</Text>
         <Text>{look.how}</Text>
         {look.kind === 'kinematic' ? <Text variant="soft">{seeText(pack, look)}</Text> : null}
       </Card>
-      <Text variant="head">What do you see?</Text>
-      {ready ? null : <Text variant="soft">It is not yet as the look needs it, see above. Answer if you see it all the same.</Text>}
-      {blocked ? <Text variant="danger">Confirm the caution first: somebody can be hurt here.</Text> : null}
+      <Text variant="head">{t.whatDoYouSee}</Text>
+      {ready ? null : <Text variant="soft">{t.itIsNotYetAs}</Text>}
+      {blocked ? <Text variant="danger">{t.confirmTheCautionFirstSomebody}</Text> : null}
       {blocked || !ready ? null : (
         <ByInstrument jobId={job.id} pack={pack} look={look} onBench={machine?.instruments ?? false} say={keep} />
       )}
@@ -101,7 +103,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
         // Digits typed before it is open would answer a look that was not taken.
         <Answers pack={pack} look={look} disabled={blocked} keys={ready} before={seen?.result} onSay={say} />
       )}
-      <Button variant="quiet" disabled={blocked} label="I cannot tell" onPress={() => say(CANNOT_TELL)} />
+      <Button variant="quiet" disabled={blocked} label={shared.iCannotTell} onPress={() => say(CANNOT_TELL)} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
       <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
     </>

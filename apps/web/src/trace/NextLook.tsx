@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/trace';
 import type { LookAdvice, TraceOutput } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -18,9 +20,9 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
   if (!next) {
     return (
       <Card tone="next">
-        <Text variant="head">No look left that is worth its minutes</Text>
-        <Text>Decide on what is known, or add below what you saw besides.</Text>
-        <Button variant="primary" big label="Decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Text variant="head">{t.noLookLeftThatIs}</Text>
+        <Text>{t.decideOnWhatIsKnown}</Text>
+        <Button variant="primary" big label={shared.decide} onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       </Card>
     );
   }
@@ -35,32 +37,33 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       </View>
       <Text variant="head">{next.name}</Text>
       <Text>
-        {next.tries && next.tries.uses.length > 0 ? `It uses ${next.tries.uses.join(', ')}. ` : ''}
-        {next.undo.length > 0 ? `${next.undo.map(({ name }) => name).join(', ')}: to be put back first. ` : ''}
+        {next.tries && next.tries.uses.length > 0 ? t.itUses(next.tries.uses.join(', ')) : ''}
+        {next.undo.length > 0 ? t.toBePutBackFirst(next.undo.map(({ name }) => name).join(', ')) : ''}
         {openText(next)}
         {closedMinutes(pack, next.look) - next.minutes > 0.05
-          ? `It was ${minutesText(closedMinutes(pack, next.look))} with everything closed. `
+          ? t.itWasWithEverythingClosed(minutesText(closedMinutes(pack, next.look)))
           : ''}
-        {aimed ? `${aimed} stands first, and nothing that was seen settles it yet: this look would. ` : ''}
-        {!aimed && first && second ? `It leads to the verdict soonest, and says the most about: ${first}; ${second}.` : ''}
+        {aimed ? t.standsFirstAndNothingThat(aimed) : ''}
+        {!aimed && first && second ? t.itLeadsToTheVerdict(first, second) : ''}
       </Text>
       <Button
         variant="primary"
         big
-        label="Do this look"
+        label={t.doThisLook}
         testID="do-look"
         onPress={() => router.navigate(`/jobs/${job.id}/look/${next.look}`)}
       />
-      <Button variant="quiet" label={why ? 'Hide the sums' : 'Why this one?'} onPress={() => setWhy(!why)} />
+      <Button variant="quiet" label={why ? t.hideTheSums : t.whyThisOne} onPress={() => setWhy(!why)} />
       {why ? (
         <View className="gap-1">
           <Text variant="soft">
-            With this look first, about {minutesText(trace.remainingMinutesEstimate)} to a verdict
-            {runnerUp?.minutesToVerdict === undefined ? '.' : `; with “${runnerUp.name}” first, ${minutesText(runnerUp.minutesToVerdict)}.`}
+            {t.withThisLookFirstAbout(
+              minutesText(trace.remainingMinutesEstimate),
+              runnerUp?.minutesToVerdict === undefined ? '.' : t.withFirst(runnerUp.name, minutesText(runnerUp.minutesToVerdict)),
+            )}
           </Text>
           <Text variant="soft">
-            It {worthText(next.expectedBits)}: {next.expectedBits.toFixed(2)} bits in {minutesText(next.minutes)}. A bit halves what is left
-            to doubt.
+            {t.itBitsInABit(worthText(next.expectedBits), next.expectedBits.toFixed(2), minutesText(next.minutes))}
           </Text>
           {next.results
             .filter(({ probability }) => probability >= 0.005)
@@ -76,12 +79,12 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
 }
 
 function labelOf({ next, toLookAt }: TraceOutput): string {
-  if (toLookAt) return 'Next to be looked at';
-  return next?.tries ? 'Try this' : 'The next useful look';
+  if (toLookAt) return t.nextToBeLookedAt;
+  return next?.tries ? t.tryThis : t.theNextUsefulLook;
 }
 
 /** What has to be opened before, in a sentence. */
 function openText({ steps, undo }: LookAdvice): string {
-  if (steps.length > 0) return `${steps.length} ${steps.length === 1 ? 'step' : 'steps'} to open first. `;
-  return undo.length > 0 ? '' : 'Nothing to open. ';
+  if (steps.length > 0) return t.toOpenFirst(steps.length, steps.length === 1 ? 'step' : 'steps');
+  return undo.length > 0 ? '' : t.nothingToOpen;
 }

@@ -1,3 +1,6 @@
+import { beginning } from '@patient-badger/wording/testing';
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as traceWords } from '@patient-badger/wording/trace';
 import 'fake-indexeddb/auto';
 import { likeliestResults, packModel, SOUND, type EntryPayload, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
@@ -21,16 +24,16 @@ test('with every look as it should be, nothing of the list is named: what that c
   expect(view.trace.end?.kind).toBe('noneOfThese');
   const { unmount } = render(<Suspects view={view} />);
   for (const text of [
-    'Probably nothing on this list',
-    /^Outside the chain: /,
-    /^In the chain, and not on the list: /,
-    /^Sound after all: /,
+    traceWords.probablyNothingOnThisList,
+    beginning(traceWords.outsideTheChain('')),
+    beginning(traceWords.inTheChainAndNot('')),
+    beginning(traceWords.soundAfterAll('')),
   ])
     expect(screen.getByText(text)).toBeTruthy();
-  expect(screen.queryByText(/^Verdict/)).toBeNull();
+  expect(screen.queryByText(beginning(traceWords.verdict))).toBeNull();
   unmount();
   render(<Verdict view={view} />);
-  expect(screen.getByText('Probably nothing on this list')).toBeTruthy();
+  expect(screen.getByText(traceWords.probablyNothingOnThisList)).toBeTruthy();
   expect(screen.queryByTestId('decide')).toBeNull();
 });
 
@@ -42,7 +45,7 @@ test('what leads without its own sight is the next to be looked at, by name', ()
   const view = viewAfter(pack, ...led);
   expect([view.trace.verdict, view.trace.toLookAt?.fault]).toEqual([null, 'sector-stripped']);
   render(<NextLook view={view} />);
-  expect(screen.getByText('Next to be looked at')).toBeTruthy();
+  expect(screen.getByText(traceWords.nextToBeLookedAt)).toBeTruthy();
   expect(screen.getByText(/^.*Sector teeth stripped stands first, and nothing that was seen settles it yet/)).toBeTruthy();
 });
 
@@ -53,13 +56,13 @@ test('a finding that nothing explains is looked at once more, or left at that wi
   const [unexplained] = view.trace.unexplained;
   if (!unexplained) throw new Error('everything is explained');
   const { unmount } = render(<Unexplained view={view} />);
-  expect(screen.getByText('Nothing on the list explains')).toBeTruthy();
-  expect(screen.getByLabelText('Look at it once more')).toBeTruthy();
-  fireEvent.click(screen.getByLabelText('Leave it at that'));
-  expect(screen.getByLabelText('Why it is left at that')).toBeTruthy();
-  expect(screen.getByLabelText('Write it down').getAttribute('aria-disabled')).toBe('true');
+  expect(screen.getByText(traceWords.nothingOnTheListExplains)).toBeTruthy();
+  expect(screen.getByLabelText(traceWords.lookAtItOnceMore)).toBeTruthy();
+  fireEvent.click(screen.getByLabelText(traceWords.leaveItAtThat));
+  expect(screen.getByLabelText(traceWords.whyItIsLeftAt)).toBeTruthy();
+  expect(screen.getByLabelText(shared.writeItDown).getAttribute('aria-disabled')).toBe('true');
   unmount();
   render(<Unexplained view={viewAfter(pack, ...stiff, { kind: 'findingLeft', look: unexplained.look, reason: 'old paint' })} />);
-  expect(screen.getByText('Left at that: old paint')).toBeTruthy();
-  expect(screen.queryByLabelText('Look at it once more')).toBeNull();
+  expect(screen.getByText(traceWords.leftAtThat('old paint'))).toBeTruthy();
+  expect(screen.queryByLabelText(traceWords.lookAtItOnceMore)).toBeNull();
 });

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/trace';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,19 +21,16 @@ export function NoneLeads({ view }: { view: JobView }) {
   return (
     <>
       <Card tone="next" testID="none-leads">
-        <Text variant="label">{percent(trace.noneOfTheseProbability)} sure</Text>
-        <Text variant="head">Probably nothing on this list</Text>
-        <Text>
-          {pack.name}: no fault of the list fits what was seen
-          {leader ? `; the likeliest, ${leader.name}, has ${percent(leader.probability)}` : ''}. Nothing more is opened for what is left.
-        </Text>
-        <Text variant="strong">Outside the chain: {percent(outside)}</Text>
-        <Text variant="soft">Fuel, battery, wiring, tyres, a frame: see that the complaint is there, and look beside the gears.</Text>
-        <Text variant="strong">In the chain, and not on the list: {percent(unlisted)}</Text>
-        <Text variant="soft">One of the looks below may show where. Write down what you see in your own words.</Text>
-        <Text variant="strong">Sound after all: {percent(sound)}</Text>
-        <Text variant="soft">Let the owner show when it happens, under load, hot or cold, before anything is taken apart.</Text>
-        <Button variant="primary" big label="Say what it was, or stop here" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Text variant="label">{t.sure(percent(trace.noneOfTheseProbability))}</Text>
+        <Text variant="head">{t.probablyNothingOnThisList}</Text>
+        <Text>{t.noFaultOfTheList(pack.name, leader ? t.theLikeliestHas(leader.name, percent(leader.probability)) : '')}</Text>
+        <Text variant="strong">{t.outsideTheChain(percent(outside))}</Text>
+        <Text variant="soft">{t.fuelBatteryWiringTyresA}</Text>
+        <Text variant="strong">{t.inTheChainAndNot(percent(unlisted))}</Text>
+        <Text variant="soft">{t.oneOfTheLooksBelow}</Text>
+        <Text variant="strong">{t.soundAfterAll(percent(sound))}</Text>
+        <Text variant="soft">{t.letTheOwnerShowWhen}</Text>
+        <Button variant="primary" big label={t.sayWhatItWasOr} onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       </Card>
       <Unexplained view={view} />
     </>
@@ -44,7 +43,7 @@ export function Unexplained({ view }: { view: JobView }) {
   if (trace.unexplained.length === 0) return null;
   return (
     <Card>
-      <Text variant="label">Nothing on the list explains</Text>
+      <Text variant="label">{t.nothingOnTheListExplains}</Text>
       {trace.unexplained.map(({ look, result }) => (
         <OneUnexplained key={look} view={view} look={look} result={result} />
       ))}
@@ -60,17 +59,17 @@ function OneUnexplained({ view: { job, pack, state }, look, result }: { view: Jo
   return (
     <View className="gap-2">
       <Text>{`${pack.looks.find(({ id }) => id === look)?.name}: ${resultName(pack, look, result)}`}</Text>
-      {left ? <Text variant="soft">Left at that: {left.reason}</Text> : null}
+      {left ? <Text variant="soft">{t.leftAtThat(left.reason)}</Text> : null}
       {left || state.decided ? null : (
         <>
-          <Button label="Look at it once more" onPress={() => router.navigate(`/jobs/${job.id}/look/${look}`)} />
+          <Button label={t.lookAtItOnceMore} onPress={() => router.navigate(`/jobs/${job.id}/look/${look}`)} />
           {reason === null ? (
-            <Button variant="quiet" label="Leave it at that" onPress={() => setReason('')} />
+            <Button variant="quiet" label={t.leaveItAtThat} onPress={() => setReason('')} />
           ) : (
             <>
-              <Field label="Why it is left at that" value={reason} onChangeText={setReason} />
+              <Field label={t.whyItIsLeftAt} value={reason} onChangeText={setReason} />
               <Button
-                label="Write it down"
+                label={shared.writeItDown}
                 disabled={reason.trim() === ''}
                 onPress={() => void write({ kind: 'findingLeft', look, reason: reason.trim() })}
               />

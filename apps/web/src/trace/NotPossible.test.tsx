@@ -1,3 +1,4 @@
+import { t as trace } from '@patient-badger/wording/trace';
 import 'fake-indexeddb/auto';
 import { lookWants, openSteps, reachOf, type EntryPayload, type Look, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
@@ -22,7 +23,7 @@ beforeEach(() => choosePerson('imke'));
 
 test('with the bar off the paper test says what it needs, what goes back first, and keeps that it is back', async () => {
   shown(...opened('lead-off', 'cover-off', 'bar-off'));
-  expect(screen.getByText('Not possible as it stands now')).toBeTruthy();
+  expect(screen.getByText(trace.notPossibleAsItStands)).toBeTruthy();
   expect(screen.getByText('This look needs: bar and chain are on; plug lead is on; bar cover is on.')).toBeTruthy();
   expect(screen.getByText(/^Put back first, 3 min in all/)).toBeTruthy();
   // Latest first: the cover goes on over the bar.
@@ -40,5 +41,5 @@ test('what was put back is possible again, and once more open it is not', () => 
   expect(container.textContent).toBe('');
   unmount();
   shown(...opened('lead-off', 'cover-off', 'bar-off'), ...back, ...opened('lead-off', 'cover-off', 'bar-off'));
-  expect(screen.getByText('Not possible as it stands now')).toBeTruthy();
+  expect(screen.getByText(trace.notPossibleAsItStands)).toBeTruthy();
 });

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { openSteps, statesLacking, type Look, type Step } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
@@ -23,20 +24,17 @@ export function NotPossible({ view: { job, pack, state }, look, undo }: Props) {
   const once = pieces.filter((piece, i) => pieces.indexOf(piece) === i);
   return (
     <Card tone="sunken">
-      <Text variant="strong">Not possible as it stands now</Text>
-      <Text>This look needs: {statesText(pack, statesLacking(pack, look, openSteps(pack, state)))}.</Text>
+      <Text variant="strong">{t.notPossibleAsItStands}</Text>
+      <Text>{t.thisLookNeeds(statesText(pack, statesLacking(pack, look, openSteps(pack, state))))}</Text>
       {undo === null ? (
-        <Text variant="soft">Nothing brings that back from here. Take another look, or answer if you saw it before.</Text>
+        <Text variant="soft">{t.nothingBringsThatBackFrom}</Text>
       ) : (
         <View className="gap-2">
-          <Text variant="soft">
-            Put back first, {minutesText(once.reduce((sum, { minutes }) => sum + minutes, 0))} in all. It goes back on record, and counts as
-            open again when it comes off once more.
-          </Text>
+          <Text variant="soft">{t.putBackFirstInAll(minutesText(once.reduce((sum, { minutes }) => sum + minutes, 0)))}</Text>
           {once.map((piece) => (
             <Button
               key={piece.id}
-              label={`It is back: ${piece.name}`}
+              label={t.itIsBack(piece.name)}
               testID={`back-${piece.id}`}
               onPress={() => void write({ kind: 'closingDone', step: piece.id })}
             />

@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/trace';
 import type { Step } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -15,8 +17,11 @@ export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly S
   return (
     <View className="gap-3">
       <Text variant="head">
-        Open up first: {steps.length} {steps.length === 1 ? 'step' : 'steps'},{' '}
-        {minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0))}
+        {t.openUpFirst(
+          steps.length,
+          steps.length === 1 ? shared.step : shared.steps,
+          minutesText(steps.reduce((sum, { minutes }) => sum + minutes, 0)),
+        )}
       </Text>
       <StepWork key={step.id} view={view} step={step} stuck={stuck === step.id} />
       <StepButtons
@@ -26,7 +31,7 @@ export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly S
         stuck={stuck === step.id}
         onStuck={(is) => setStuck(is ? step.id : null)}
       />
-      {later.length > 0 ? <Text variant="soft">Then: {later.map(({ name }) => name).join(' → ')}</Text> : null}
+      {later.length > 0 ? <Text variant="soft">{t.then(later.map(({ name }) => name).join(' → '))}</Text> : null}
     </View>
   );
 }

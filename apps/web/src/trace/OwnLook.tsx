@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/trace';
 import type { OwnLook as Seen } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,7 +24,7 @@ export function OwnLook({ view: { job, trace } }: { view: JobView }) {
   const [fault, setFault] = useState<string | undefined>();
   const [speaks, setSpeaks] = useState<Seen['speaks']>('for');
   const [sure, setSure] = useState<Seen['sure']>('fairly');
-  if (!open) return <Button variant="quiet" label="I saw something else" testID="own-look" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="quiet" label={t.iSawSomethingElse} testID="own-look" onPress={() => setOpen(true)} />;
   const words = saw.trim();
   const suspects = all ? trace.suspects : trace.suspects.slice(0, FIRST_SUSPECTS);
   const keep = async () => {
@@ -33,34 +35,36 @@ export function OwnLook({ view: { job, trace } }: { view: JobView }) {
   };
   return (
     <Card>
-      <Text variant="head">Something else that you saw</Text>
-      <Field label="I saw" example="oil on the inside of the cover" value={saw} onChangeText={setSaw} maxLength={500} />
-      <Text variant="label">Which way it speaks</Text>
+      <Text variant="head">{t.somethingElseThatYouSaw}</Text>
+      <Field label={t.iSaw} example={t.oilOnTheInsideOf} value={saw} onChangeText={setSaw} maxLength={500} />
+      <Text variant="label">{t.whichWayItSpeaks}</Text>
       <Segments
-        label="Which way it speaks"
+        label={t.whichWayItSpeaks}
         options={[
-          ['for', 'It speaks for'],
-          ['against', 'It speaks against'],
+          ['for', t.itSpeaksFor],
+          ['against', t.itSpeaksAgainst],
         ]}
         value={speaks}
         onChange={setSpeaks}
       />
-      <Text variant="label">About which suspect</Text>
-      <View role="radiogroup" aria-label="About which suspect" className="gap-2">
+      <Text variant="label">{t.aboutWhichSuspect}</Text>
+      <View role="radiogroup" aria-label={t.aboutWhichSuspect} className="gap-2">
         {suspects.map(({ fault: id, name }) => (
           <Button key={id} label={name} variant={fault === id ? 'chosen' : 'plain'} checked={fault === id} onPress={() => setFault(id)} />
         ))}
       </View>
-      {all || trace.suspects.length <= FIRST_SUSPECTS ? null : <Button variant="quiet" label="All suspects" onPress={() => setAll(true)} />}
-      <Text variant="label">How sure</Text>
+      {all || trace.suspects.length <= FIRST_SUSPECTS ? null : (
+        <Button variant="quiet" label={t.allSuspects} onPress={() => setAll(true)} />
+      )}
+      <Text variant="label">{t.howSure}</Text>
       <Segments
-        label="How sure"
+        label={t.howSure}
         options={(['little', 'fairly', 'very'] as const).map((each) => [each, SURE_WORDS[each]] as const)}
         value={sure}
         onChange={setSure}
       />
-      <Button variant="primary" disabled={!words || !fault} label="Keep it as evidence" testID="keep-own" onPress={() => void keep()} />
-      <Button variant="quiet" label="Leave it" onPress={() => setOpen(false)} />
+      <Button variant="primary" disabled={!words || !fault} label={t.keepItAsEvidence} testID="keep-own" onPress={() => void keep()} />
+      <Button variant="quiet" label={shared.leaveIt} onPress={() => setOpen(false)} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </Card>
   );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { ownPriors, type Pack } from '@patient-badger/core';
 import { useFamilyVerdicts } from '../data/learnt.ts';
 import { Text } from '../design/Text.tsx';
@@ -15,9 +16,8 @@ export function OwnOdds({ pack }: { pack: Pack }) {
     <Text variant="soft" testID="own-odds">
       {often
         .slice(0, MOST)
-        .map(
-          ({ fault, count, pack: before, shop }) =>
-            `${pack.faults.find(({ id }) => id === fault)?.name}: because here it was this ${count} times of ${jobs} (${percent(before)} → ${percent(shop)} before any look).`,
+        .map(({ fault, count, pack: before, shop }) =>
+          t.becauseHereItWasThis(pack.faults.find(({ id }) => id === fault)?.name ?? '', count, jobs, percent(before), percent(shop)),
         )
         .join(' ')}
     </Text>

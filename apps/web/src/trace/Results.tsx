@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -29,14 +30,14 @@ export function Results({ results: all, disabled, keys, before, onSay }: Props) 
           big
           disabled={disabled}
           label={name}
-          detail={before === result ? 'Seen before' : undefined}
+          detail={before === result ? t.seenBefore : undefined}
           testID={`result-${result}`}
           onPress={() => onSay(result)}
           icon={<KeyHint number={i + 1} />}
         />
       ))}
       {twos.length > 0 ? (
-        <Button variant="quiet" disabled={disabled} label="I see two of these" testID="two-at-once" onPress={() => setSeveral(true)} />
+        <Button variant="quiet" disabled={disabled} label={t.iSeeTwoOfThese} testID="two-at-once" onPress={() => setSeveral(true)} />
       ) : null}
     </View>
   );
@@ -59,7 +60,7 @@ function TwoAtOnce({ results, twos, disabled, onSay, onOne }: TwoProps) {
     setChosen(chosen.includes(result) ? chosen.filter((each) => each !== result) : [...chosen, result].slice(-2));
   return (
     <View className="gap-3">
-      <Text variant="soft">Press the two that you see.</Text>
+      <Text variant="soft">{t.pressTheTwoThatYou}</Text>
       {offered.map(({ result, name }) => (
         <Button
           key={result}
@@ -76,11 +77,11 @@ function TwoAtOnce({ results, twos, disabled, onSay, onOne }: TwoProps) {
         variant="primary"
         big
         disabled={disabled || !both}
-        label={both ? both.name : 'Two of them'}
+        label={both ? both.name : t.twoOfThem}
         testID="say-two"
         onPress={() => both && onSay(both.result)}
       />
-      <Button variant="quiet" label="Only one of them" onPress={onOne} />
+      <Button variant="quiet" label={t.onlyOneOfThem} onPress={onOne} />
     </View>
   );
 }

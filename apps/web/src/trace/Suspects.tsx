@@ -1,3 +1,5 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t } from '@patient-badger/wording/trace';
 import { NONE_OF_THESE } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -17,22 +19,20 @@ export function Suspects({ view }: { view: JobView }) {
   const { job, pack, state, trace } = view;
   const router = useRouter();
   const toVerdict = (
-    <Button variant="primary" big label="See the reasons and decide" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+    <Button variant="primary" big label={shared.seeTheReasonsAndDecide} onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
   );
   if (state.decided) {
     const decided = pack.faults.find(({ id }) => id === state.decided?.fault);
     const part = decided?.remedy.part;
     return (
       <Card tone="next">
-        <Text variant="label">Decided</Text>
-        <Text variant="head">
-          {decided?.name ?? (state.decided.fault === NONE_OF_THESE ? state.decided.note : 'Set right what was found')}
-        </Text>
+        <Text variant="label">{t.decided}</Text>
+        <Text variant="head">{decided?.name ?? (state.decided.fault === NONE_OF_THESE ? state.decided.note : t.setRightWhatWasFound)}</Text>
         {decided ? <Text>{decided.remedy.text}</Text> : null}
         <Button
           variant="primary"
           big
-          label={part ? 'Measure the gear' : 'Set it right and prove it'}
+          label={part ? shared.measureTheGear : shared.setItRightAndProve}
           onPress={() => router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`)}
         />
       </Card>
@@ -63,13 +63,13 @@ export function Suspects({ view }: { view: JobView }) {
   return (
     <Card tone="next">
       <Text variant="label">
-        {both.length > 0 ? 'Verdict: both' : 'Verdict'}, {percent(trace.verdict.probability)} sure
+        {t.sureWithMoreAndPercent(both.length > 0 ? t.verdictBoth : t.verdict, percent(trace.verdict.probability))}
       </Text>
       <Text variant="head">{verdict.name}</Text>
       <Text>{verdict.remedy.text}</Text>
       {both.map(({ id, name, remedy }) => (
         <View key={id} className="gap-1">
-          <Text variant="head">{`And: ${name}`}</Text>
+          <Text variant="head">{t.and(name)}</Text>
           <Text>{remedy.text}</Text>
         </View>
       ))}
@@ -86,7 +86,7 @@ function PerhapsBoth({ view: { pack, trace } }: { view: JobView }) {
   const why = pack.together.find(({ faults, share }) => share > 0 && faults.every((id) => pair.faults.includes(id)))?.why;
   return (
     <Card>
-      <Text variant="label">Perhaps both, {percent(pair.probability)}</Text>
+      <Text variant="label">{t.perhapsBoth(percent(pair.probability))}</Text>
       {names.map((name) => (
         <Text key={name} variant="strong">
           {name}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -41,10 +42,10 @@ function Tracing({ view }: { view: JobView }) {
       <FoundSoFar view={view} />
       <Suspects view={view} />
       <Segments
-        label="The drive line shows"
+        label={t.theDriveLineShows}
         options={[
-          ['suspicion', 'Suspicion'],
-          ['motion', 'In motion'],
+          ['suspicion', t.suspicion],
+          ['motion', t.inMotion],
         ]}
         value={moving ? 'motion' : 'suspicion'}
         onChange={(appearance) => setMoving(appearance === 'motion')}
@@ -55,12 +56,10 @@ function Tracing({ view }: { view: JobView }) {
       <OtherLooks view={view} />
       {state.decided ? null : <OwnLook view={view} />}
       {state.decided ? null : (
-        <Button variant="quiet" label="Decide without more looks" onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
+        <Button variant="quiet" label={t.decideWithoutMoreLooks} onPress={() => router.navigate(`/jobs/${job.id}/verdict`)} />
       )}
       {state.decided ? null : <OwnOdds pack={pack} />}
-      <Text variant="soft">
-        None of these: {percent(trace.noneOfTheseProbability)}. Kept so that what you see may contradict the whole list.
-      </Text>
+      <Text variant="soft">{t.noneOfTheseKeptSo(percent(trace.noneOfTheseProbability))}</Text>
     </>
   );
 }
@@ -70,7 +69,7 @@ function FoundSoFar({ view: { pack, state, trace } }: { view: JobView }) {
   if (state.found.length === 0) return null;
   return (
     <Card>
-      <Text variant="label">Found already, looking for a second</Text>
+      <Text variant="label">{t.foundAlreadyLookingForA}</Text>
       {pack.faults
         .filter(({ id }) => state.found.includes(id))
         .map(({ id, name }) => (
@@ -78,7 +77,7 @@ function FoundSoFar({ view: { pack, state, trace } }: { view: JobView }) {
             {name}
           </Text>
         ))}
-      <Text variant="soft">Nothing else wrong: {percent(trace.nothingElseProbability ?? 0)}.</Text>
+      <Text variant="soft">{t.nothingElseWrong(percent(trace.nothingElseProbability ?? 0))}</Text>
     </Card>
   );
 }
@@ -92,7 +91,7 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
   const shown = all ? alternatives : alternatives.slice(0, FIRST_OTHERS);
   return (
     <View className="gap-2">
-      <Text variant="head">Other looks</Text>
+      <Text variant="head">{t.otherLooks}</Text>
       {shown.map((advised) => (
         <Button
           key={advised.look}
@@ -102,11 +101,11 @@ function OtherLooks({ view: { job, pack, trace } }: { view: JobView }) {
         />
       ))}
       {alternatives.length > shown.length ? (
-        <Button variant="quiet" label={`${alternatives.length - shown.length} more looks`} onPress={() => setAll(true)} />
+        <Button variant="quiet" label={t.moreLooks(alternatives.length - shown.length)} onPress={() => setAll(true)} />
       ) : null}
       {notPossible.map(({ look, states }) => (
         <Text key={look} variant="soft">
-          Not possible any more: {pack.looks.find(({ id }) => id === look)?.name}. It needs {statesText(pack, states)}.
+          {t.notPossibleAnyMoreIt(pack.looks.find(({ id }) => id === look)?.name ?? '', statesText(pack, states))}
         </Text>
       ))}
     </View>

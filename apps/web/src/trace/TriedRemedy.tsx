@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../wording/words.ts';
@@ -5,9 +6,9 @@ import { minutesText } from '../wording/words.ts';
 /** A remedy that is tried as a look: what it takes, and what it uses up. */
 export const TriedRemedy = ({ uses, minutes }: { uses: readonly string[]; minutes: number }) => (
   <Card>
-    <Text variant="strong">Try this: it sets it right, or it tells</Text>
+    <Text variant="strong">{t.tryThisItSetsIt}</Text>
     <Text variant="soft">
-      {minutesText(minutes)}. {uses.length > 0 ? `It uses ${uses.join(', ')}.` : 'It uses nothing up.'}
+      {minutesText(minutes)}. {uses.length > 0 ? t.itUsesWithUses(uses.join(', ')) : t.itUsesNothingUp}
     </Text>
   </Card>
 );

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { packModel, sideOutcomes, type KinematicLook, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -51,7 +52,7 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
         variant="primary"
         big
         disabled={disabled || answer === null}
-        label={answer === null ? 'Say it for both sides' : 'That is what both do'}
+        label={answer === null ? t.sayItForBothSides : t.thatIsWhatBothDo}
         testID="say-both"
         onPress={() => finish?.()}
       />

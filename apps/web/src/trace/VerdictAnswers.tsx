@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { NONE_OF_THESE, toSetRight, type Fault } from '@patient-badger/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -19,12 +20,7 @@ export function GoOn({ view: { job }, fault, probability }: { view: JobView; fau
   };
   return (
     <>
-      <Button
-        label="It is that, and I look for a second fault"
-        detail="Keeps this one on record and goes on tracing with it in the chain."
-        testID="go-on"
-        onPress={() => void found()}
-      />
+      <Button label={t.itIsThatAndI} detail={t.keepsThisOneOnRecord} testID="go-on" onPress={() => void found()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
@@ -41,12 +37,7 @@ export function NothingElse({ view }: { view: JobView }) {
       <Text variant="label">{left?.label}</Text>
       <Text variant="title">{left?.head}</Text>
       <Text>{left?.text}</Text>
-      {view.pack.safetyCritical ? (
-        <Text variant="danger">
-          The list holds the gear chain and what is beside it. Frame, wheels, tyres, brakes and whatever else can hurt is looked over by the
-          maker’s manual.
-        </Text>
-      ) : null}
+      {view.pack.safetyCritical ? <Text variant="danger">{t.theListHoldsTheGear}</Text> : null}
       <Card tone="next">
         {faults.map(({ id, name, remedy }) => (
           <View key={id} className="gap-1">
@@ -73,8 +64,8 @@ export function NotListed({ view: { job, trace } }: { view: JobView }) {
   };
   return (
     <>
-      <Field label="What was it?" value={words} onChangeText={setWords} />
-      <Button label="Decide for that" disabled={words.trim() === ''} testID="decide-other" onPress={() => void decide()} />
+      <Field label={t.whatWasIt} value={words} onChangeText={setWords} />
+      <Button label={t.decideForThat} disabled={words.trim() === ''} testID="decide-other" onPress={() => void decide()} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
     </>
   );
@@ -107,11 +98,7 @@ export function Accept({
       <Button
         variant={main ? 'primary' : 'quiet'}
         big={main}
-        label={
-          main
-            ? `Decide: ${besides.length > 0 ? 'both, ' : ''}${part ? 'measure and replace' : VERB[fault.remedy.kind]}`
-            : 'Decide for this one'
-        }
+        label={main ? t.decide(besides.length > 0 ? t.both : '', part ? t.measureAndReplace : VERB[fault.remedy.kind]) : t.decideForThisOne}
         testID={main ? 'decide' : undefined}
         onPress={() => void accept()}
       />
@@ -121,10 +108,10 @@ export function Accept({
 }
 
 export const VERB: Record<Fault['remedy']['kind'], string> = {
-  clean: 'clean it, buy nothing',
-  refill: 'fill up, buy nothing',
-  adjust: 'adjust it, buy nothing',
-  reseal: 'renew the seal',
-  free: 'free it',
-  replace: 'replace it',
+  clean: t.cleanItBuyNothing,
+  refill: t.fillUpBuyNothing,
+  adjust: t.adjustItBuyNothing,
+  reseal: t.renewTheSeal,
+  free: t.freeIt,
+  replace: t.replaceIt,
 };

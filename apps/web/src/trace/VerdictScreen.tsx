@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
@@ -19,8 +20,8 @@ export const VerdictScreen = () => (
 );
 
 function headOf({ verdict }: TraceOutput): string {
-  if (!verdict) return 'Not sure yet: most likely';
-  return verdict.faults.length > 1 ? 'Verdict: both' : 'Verdict';
+  if (!verdict) return t.notSureYetMostLikely;
+  return verdict.faults.length > 1 ? t.verdictBoth : t.verdict;
 }
 
 export function Verdict({ view }: { view: JobView }) {
@@ -39,20 +40,20 @@ export function Verdict({ view }: { view: JobView }) {
       <Text>{fault.tell}</Text>
       {also.map(({ id, name, tell }) => (
         <View key={id} className="gap-1">
-          <Text variant="title">And: {name}</Text>
+          <Text variant="title">{t.and(name)}</Text>
           <Text>{tell}</Text>
         </View>
       ))}
       <Card tone="next">
-        <Text variant="head">{[fault, ...also].some(({ remedy }) => remedy.part) ? 'A part is needed' : 'No gear to buy'}</Text>
+        <Text variant="head">{[fault, ...also].some(({ remedy }) => remedy.part) ? t.aPartIsNeeded : t.noGearToBuy}</Text>
         {[fault, ...also].map(({ id, remedy }) => (
           <Text key={id}>{remedy.text}</Text>
         ))}
-        <Text variant="soft">About {minutesText([fault, ...also].reduce((sum, { remedy }) => sum + remedy.minutes, 0))} of work.</Text>
+        <Text variant="soft">{t.aboutOfWork(minutesText([fault, ...also].reduce((sum, { remedy }) => sum + remedy.minutes, 0)))}</Text>
         <Accept view={view} fault={fault} besides={also} probability={first.probability} main />
         {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
       </Card>
-      <Text variant="head">Why</Text>
+      <Text variant="head">{t.why}</Text>
       <Reasons view={view} suspect={first} />
       <StillPossible view={view} suspects={others} />
       <Unlisted view={view} />
@@ -63,7 +64,7 @@ export function Verdict({ view }: { view: JobView }) {
 /** Nothing of the list leads: what it was is said in one's own words, or the list is chosen from all the same. */
 const NothingListed = ({ view }: { view: JobView }) => (
   <>
-    <Text variant="title">Probably nothing on this list</Text>
+    <Text variant="title">{t.probablyNothingOnThisList}</Text>
     <Unlisted view={view} />
     <StillPossible view={view} suspects={view.trace.suspects} />
   </>
@@ -71,7 +72,7 @@ const NothingListed = ({ view }: { view: JobView }) => (
 
 const Unlisted = ({ view }: { view: JobView }) => (
   <Card tone="sunken">
-    <Text variant="strong">Something that is not on the list, or nothing at all</Text>
+    <Text variant="strong">{t.somethingThatIsNotOn}</Text>
     <Meter chance={view.trace.noneOfTheseProbability} />
     <NotListed view={view} />
   </Card>
@@ -82,7 +83,7 @@ const MOST_OTHERS = 5;
 
 const StillPossible = ({ view, suspects }: { view: JobView; suspects: TraceOutput['suspects'] }) => (
   <>
-    <Text variant="head">It could still be</Text>
+    <Text variant="head">{t.itCouldStillBe}</Text>
     <View className="gap-3">
       {suspects.slice(0, MOST_OTHERS).map((suspect) => {
         const other = view.pack.faults.find(({ id }) => id === suspect.fault);
@@ -101,26 +102,19 @@ const StillPossible = ({ view, suspects }: { view: JobView; suspects: TraceOutpu
 
 /** The words of a look of one's own, which stands in the reasons by its place. */
 const ownWords = (state: JobView['state'], look: string): string | undefined =>
-  look.startsWith('own:') ? `You saw: ${state.ownLooks[Number(look.slice(4))]?.saw ?? ''}` : undefined;
+  look.startsWith('own:') ? t.youSaw(state.ownLooks[Number(look.slice(4))]?.saw ?? '') : undefined;
 
 function Reasons({ view: { pack, state }, suspect }: { view: JobView; suspect: TraceOutput['suspects'][number] }) {
   if (suspect.because.length === 0) {
-    return (
-      <Text variant="soft">
-        Nothing was seen yet that speaks for or against it: {percent(suspect.prior)} from the start, by how often it happens.
-      </Text>
-    );
+    return <Text variant="soft">{t.nothingWasSeenYetThat(percent(suspect.prior))}</Text>;
   }
   return (
     <View className="gap-2">
-      <Text variant="soft">{percent(suspect.prior)} at the start, by how often it happens on such a machine.</Text>
+      <Text variant="soft">{t.atTheStartByHow(percent(suspect.prior))}</Text>
       {suspect.because.map(({ look, result, bits }) => (
         <View key={look} className="border-l-4 border-line pl-3">
           <Text>{ownWords(state, look) ?? `${pack.looks.find(({ id }) => id === look)?.name}: ${resultName(pack, look, result)}`}</Text>
-          <Text variant="soft">
-            {bitsText(bits)} ({bits > 0 ? '+' : '−'}
-            {Math.abs(bits).toFixed(1)} bits)
-          </Text>
+          <Text variant="soft">{t.bits(bitsText(bits), bits > 0 ? '+' : '−', Math.abs(bits).toFixed(1))}</Text>
         </View>
       ))}
     </View>

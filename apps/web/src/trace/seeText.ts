@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/trace';
 import { inputToSee, slides, type KinematicLook, type Pack } from '@patient-badger/core';
 import { placeName } from '../driveline/placeName.ts';
 
@@ -8,10 +9,16 @@ import { placeName } from '../driveline/placeName.ts';
 export function seeText(pack: Pack, look: KinematicLook): string {
   const needed = inputToSee(pack, look);
   const name = (id: string) => placeName(pack, id).toLowerCase();
-  if (needed === undefined) return `On a sound chain nothing moves at the ${name(look.watch)} here.`;
+  if (needed === undefined) return t.onASoundChainNothing(name(look.watch));
   const amount = look.drive.turns === undefined ? (mm: number) => `${Number(mm.toFixed(1))} mm` : turnsText;
   const given = Math.abs(look.drive.turns ?? look.drive.travelMm ?? 0);
-  return `On a sound chain ${slides(pack.driveline, look.watch) ? '2 mm' : '20°'} show at the ${name(look.watch)} after ${amount(needed)} of the ${name(look.drive.body)}; you give it ${amount(given)}.`;
+  return t.onASoundChainShow(
+    slides(pack.driveline, look.watch) ? '2 mm' : '20°',
+    name(look.watch),
+    amount(needed),
+    name(look.drive.body),
+    amount(given),
+  );
 }
 
 /** Less than a turn is said in degrees. */

@@ -1,10 +1,11 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { attributeWords, fitText } from './attributeWords.ts';
 
 test('what is wanted is said with its unit and its ±', () => {
   expect(attributeWords({ boreDiameterMm: { value: 12, plusMinus: 0.03 }, starts: 2, boreShape: 'dFlat' })).toEqual([
-    ['Bore', '12 ± 0.03 mm'],
-    ['Starts', '2'],
-    ['Bore shape', 'D'],
+    [shared.bore, '12 ± 0.03 mm'],
+    [shared.starts, '2'],
+    [shared.boreShape, 'D'],
   ]);
 });
 

@@ -1,40 +1,41 @@
+import { t } from '@patient-badger/wording/shared';
 import type { AttributeFit, PartAttributes } from '@patient-badger/core';
 
 const NAMES: Readonly<Record<string, string>> = {
   type: 'Kind',
-  starts: 'Starts',
-  teeth: 'Teeth',
-  axialModuleMm: 'Axial module',
-  normalModuleMm: 'Module',
-  diametralPitch: 'Diametral pitch',
-  pressureAngleDeg: 'Pressure angle',
-  helixAngleDeg: 'Helix angle',
-  leadAngleDeg: 'Lead angle',
-  hand: 'Hand',
-  pitchDiameterMm: 'Pitch diameter',
-  tipDiameterMm: 'Over the tips',
-  outsideDiameterMm: 'Outside diameter',
-  centreDistanceMm: 'Centre distance',
-  boreShape: 'Bore shape',
-  boreDiameterMm: 'Bore',
-  dFlatMm: 'Flat of the D',
-  keyWidthMm: 'Key',
-  splineTeeth: 'Spline teeth',
-  faceWidthMm: 'Face width',
-  hubDiameterMm: 'Hub diameter',
-  hubLengthMm: 'Hub length',
-  material: 'Material',
-  mateTeeth: 'Teeth of the mate',
-  shaftDiameterMm: 'Shaft diameter',
-  widthMm: 'Width',
-  heightMm: 'Height',
-  lengthMm: 'Length',
-  thicknessMm: 'Thickness',
-  wireDiameterMm: 'Wire diameter',
-  coils: 'Coils',
+  starts: t.starts,
+  teeth: t.teeth,
+  axialModuleMm: t.axialModule,
+  normalModuleMm: t.module,
+  diametralPitch: t.diametralPitch,
+  pressureAngleDeg: t.pressureAngle,
+  helixAngleDeg: t.helixAngle,
+  leadAngleDeg: t.leadAngle,
+  hand: t.hand,
+  pitchDiameterMm: t.pitchDiameter,
+  tipDiameterMm: t.overTheTips,
+  outsideDiameterMm: t.outsideDiameter,
+  centreDistanceMm: t.centreDistance,
+  boreShape: t.boreShape,
+  boreDiameterMm: t.bore,
+  dFlatMm: t.flatOfTheD,
+  keyWidthMm: t.key,
+  splineTeeth: t.splineTeeth,
+  faceWidthMm: t.faceWidth,
+  hubDiameterMm: t.hubDiameter,
+  hubLengthMm: t.hubLength,
+  material: t.material,
+  mateTeeth: t.teethOfTheMate,
+  shaftDiameterMm: t.shaftDiameter,
+  widthMm: t.width,
+  heightMm: t.height,
+  lengthMm: t.length2,
+  thicknessMm: t.thickness,
+  wireDiameterMm: t.wireDiameter,
+  coils: t.coils,
 };
 
-const VALUES: Readonly<Record<string, string>> = { wormWheel: 'worm wheel', dFlat: 'D', doubleD: 'double D', unit: 'whole unit' };
+const VALUES: Readonly<Record<string, string>> = { wormWheel: t.wormWheel, dFlat: 'D', doubleD: t.doubleD, unit: t.wholeUnit };
 
 export const attributeName = (id: string): string => NAMES[id] ?? id;
 
@@ -73,9 +74,10 @@ export const differenceText = ({ name, difference }: AttributeFit): string =>
 
 /** What came against what was ordered. @example 'Not what was ordered: width 3 mm more' */
 export const notAsOrdered = (deciding: string, difference: number | undefined): string =>
-  `Not what was ordered: ${attributeName(deciding).toLowerCase()} ${
-    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`
-  }`;
+  t.notWhatWasOrdered(
+    attributeName(deciding).toLowerCase(),
+    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`,
+  );
 
 /** One attribute's verdict as a sentence part. */
 export function fitText(fit: AttributeFit): string {
@@ -83,12 +85,12 @@ export function fitText(fit: AttributeFit): string {
   const off = differenceText(fit);
   switch (state) {
     case 'fits':
-      return off ? `fits (${off})` : 'fits';
+      return off ? t.fits(off) : 'fits';
     case 'fitsAfterWork':
-      return work ?? 'fits after work';
+      return work ?? t.fitsAfterWork;
     case 'doesNotFit':
-      return off ? `does not fit: ${off}` : 'does not fit';
+      return off ? t.doesNotFitWithOff(off) : t.doesNotFit;
     case 'unknown':
-      return work ?? 'not known';
+      return work ?? t.notKnown;
   }
 }

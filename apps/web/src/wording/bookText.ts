@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import type { BookLine, Pack } from '@patient-badger/core';
 import { attributeName, attributeWords } from './attributeWords.ts';
 
@@ -12,21 +13,21 @@ export function bookText(line: BookLine, pack: Pick<Pack, 'gears' | 'faults' | '
         .map(([name, value]) => `${name.toLowerCase()} ${value}`)
         .join(', ')}`;
     case 'partProved':
-      return `${line.partNumber} held as ${nameIn(pack.gears, line.gear).toLowerCase()}`;
+      return t.heldAs(line.partNumber, nameIn(pack.gears, line.gear).toLowerCase());
     case 'partRefused':
-      return `${line.partNumber} was sent back, ${attributeName(line.deciding).toLowerCase()}: ${line.note}`;
+      return t.wasSentBack(line.partNumber, attributeName(line.deciding).toLowerCase(), line.note);
     case 'fault':
-      return `It was: ${nameIn(pack.faults, line.fault)}`;
+      return t.itWas(nameIn(pack.faults, line.fault));
     case 'torque':
-      return `Torque at “${nameIn(pack.steps, line.step)}”: ${line.torque.value} ${line.torque.unit} (${line.torque.source})`;
+      return t.torqueAt(nameIn(pack.steps, line.step), line.torque.value, line.torque.unit, line.torque.source);
     case 'fill':
       return `${line.place}: ${line.what} (${line.source})`;
     case 'plate':
-      return `${line.partNumber} stands ${line.where}`;
+      return t.stands(line.partNumber, line.where);
     case 'speedometer':
-      return `Speedometer gears ${line.driveTeeth} and ${line.drivenTeeth}, off by ${line.readingErrorPercent.toFixed(1)} %`;
+      return t.speedometerGearsAndOffBy(line.driveTeeth, line.drivenTeeth, line.readingErrorPercent.toFixed(1));
     case 'picture':
-      return `Photo: ${line.what}`;
+      return t.photo(line.what);
     case 'note':
       return line.text;
   }

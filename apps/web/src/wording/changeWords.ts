@@ -1,35 +1,36 @@
+import { t } from '@patient-badger/wording/shared';
 import type { AuditLine } from '@patient-badger/contract';
 
 const WHAT: Readonly<Record<string, (about: string) => string>> = {
-  shopMade: (about) => `${about} was opened`,
-  shopChanged: () => 'The settings of the shop',
-  personAdded: (about) => `${about} was added`,
-  personChanged: (about) => `${about} was changed`,
-  passphraseReset: (about) => `${about} was given a new passphrase`,
-  passphraseChanged: (about) => `${about} changed the passphrase`,
-  pinChanged: (about) => `${about} changed the PIN`,
-  deviceSignedOut: (about) => `${about || 'A device'} was signed out`,
-  machineChanged: (about) => `Machine ${about} was changed`,
-  machinesMerged: (about) => `Machine ${about} was merged with another record of it`,
-  modelAdded: (about) => `Model ${about} was added`,
-  modelChanged: (about) => `Model ${about} was changed`,
-  partsChanged: (about) => `Changed in the catalogue: ${about}`,
-  partsImported: (about) => `A list was brought in: ${about}`,
-  familyKept: (about) => `Own family: ${about}`,
-  shelfAdded: (about) => `Put on the shelf: ${about}`,
-  shelfChanged: (about) => `On the shelf: ${about}`,
-  shopExported: () => 'The whole shop was written out',
-  bookLineOut: (about) => `A line was taken out of a model book: ${about}`,
-  modelBookImported: (about) => `A model book was brought in: ${about}`,
+  shopMade: (about) => t.wasOpened(about),
+  shopChanged: () => t.theSettingsOfTheShop,
+  personAdded: (about) => t.wasAdded(about),
+  personChanged: (about) => t.wasChanged(about),
+  passphraseReset: (about) => t.wasGivenANewPassphrase(about),
+  passphraseChanged: (about) => t.changedThePassphrase(about),
+  pinChanged: (about) => t.changedThePin(about),
+  deviceSignedOut: (about) => t.wasSignedOut(about || t.aDevice),
+  machineChanged: (about) => t.machineWasChanged(about),
+  machinesMerged: (about) => t.machineWasMergedWithAnother(about),
+  modelAdded: (about) => t.modelWasAdded(about),
+  modelChanged: (about) => t.modelWasChanged(about),
+  partsChanged: (about) => t.changedInTheCatalogue(about),
+  partsImported: (about) => t.aListWasBroughtIn(about),
+  familyKept: (about) => t.ownFamily(about),
+  shelfAdded: (about) => t.putOnTheShelf(about),
+  shelfChanged: (about) => t.onTheShelfWithAbout(about),
+  shopExported: () => t.theWholeShopWasWritten,
+  bookLineOut: (about) => t.aLineWasTakenOut(about),
+  modelBookImported: (about) => t.aModelBookWasBrought(about),
 };
 
 const FIELDS: Readonly<Record<string, string>> = {
-  rateMinor: 'rate, hundredths an hour',
+  rateMinor: t.rateHundredthsAnHour,
   lengthUnit: 'lengths',
   distanceUnit: 'distances',
   torqueUnit: 'torques',
   retiredAt: 'retired',
-  personId: 'signed in by',
+  personId: t.signedInBy,
 };
 
 /** A change outside the jobs in words: what it was, and each thing that became another. */

@@ -1,2 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
+
 /** What is done on the day of a follow-up. */
-export const FOLLOW_UP_WORDS = { call: 'Call the owner', look: 'Look again' } as const;
+export const FOLLOW_UP_WORDS = { call: t.callTheOwner, look: t.lookAgain } as const;

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import type { Payload } from '@patient-badger/core';
 import { amountText, type DistanceUnit } from './distance.ts';
 
@@ -8,5 +9,5 @@ export const intervalText = (
 ): string =>
   [
     ...(every.units === undefined ? [] : [amountText({ amount: every.units, unit }, distance)]),
-    ...(every.days === undefined ? [] : [`${every.days} days`]),
+    ...(every.days === undefined ? [] : [t.days(every.days)]),
   ].join(' or ');

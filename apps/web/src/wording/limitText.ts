@@ -1,6 +1,8 @@
+import { t } from '@patient-badger/wording/shared';
+
 /** From where to where a figure may lie. */
 export function limitText({ min, max }: { readonly min?: number | undefined; readonly max?: number | undefined }): string {
-  if (min !== undefined && max !== undefined) return `From ${min} to ${max}`;
-  if (max !== undefined) return `At most ${max}`;
-  return min === undefined ? 'No limit is known' : `At least ${min}`;
+  if (min !== undefined && max !== undefined) return t.fromTo(min, max);
+  if (max !== undefined) return t.atMost(max);
+  return min === undefined ? t.noLimitIsKnown : t.atLeast(min);
 }

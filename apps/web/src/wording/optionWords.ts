@@ -1,28 +1,29 @@
+import { t } from '@patient-badger/wording/shared';
 import type { OptionKind } from '@patient-badger/core';
 
 export const OPTION_WORDS: Readonly<Record<OptionKind, string>> = {
-  clean: 'Clean',
-  adjust: 'Adjust',
-  save: 'Save the old part',
-  repair: 'Repair',
-  replace: 'Replace',
-  upgrade: 'Another material',
-  overhauledUnit: 'Overhauled unit',
-  wholeAssembly: 'Whole assembly',
-  donor: 'Donor',
-  make: 'Make one',
-  bypass: 'Go on without',
-  scrap: 'Another machine',
-  stop: 'Stop here',
+  clean: t.clean,
+  adjust: t.adjust,
+  save: t.saveTheOldPart,
+  repair: t.repair,
+  replace: t.replace,
+  upgrade: t.anotherMaterial,
+  overhauledUnit: t.overhauledUnit,
+  wholeAssembly: t.wholeAssembly,
+  donor: t.donor,
+  make: t.makeOne,
+  bypass: t.goOnWithout,
+  scrap: t.anotherMachine,
+  stop: t.stopHere,
 };
 
-export const USE_IS_COMING = 'Fetching how much the machine is used …';
+export const USE_IS_COMING = t.fetchingHowMuchTheMachine;
 
 /** Years as an owner says them. @example yearsText(0.4) // '5 months' */
 export function yearsText(years: number): string {
   if (years < 1) {
     const months = Math.max(1, Math.round(years * 12));
-    return months === 1 ? 'a month' : `${months} months`;
+    return months === 1 ? t.aMonth : t.months(months);
   }
-  return `${years < 10 ? Number(years.toFixed(1)) : Math.round(years)} years`;
+  return t.years(years < 10 ? Number(years.toFixed(1)) : Math.round(years));
 }

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/shared';
 import { trueValue, type InstrumentReading } from '@patient-badger/core';
 
 const UNITS: Readonly<Record<InstrumentReading['unit'], string>> = {
@@ -17,16 +18,16 @@ export const unitText = (unit: InstrumentReading['unit']) => UNITS[unit].trim();
 
 /** A figure with its unit, as many places as the instrument is worth. */
 export function figureText(value: number, unit: InstrumentReading['unit'], plusMinus = 0): string {
-  if (unit === 'codes') return value === 0 ? 'no code' : `code ${value}`;
+  if (unit === 'codes') return value === 0 ? t.noCode : t.code(value);
   const places = plusMinus > 0 ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(plusMinus)))) : 2;
   // Less than the instrument can tell from nought is nought.
   const shown = Math.abs(value) < 2 * plusMinus ? 0 : Number(value.toFixed(places));
-  return unit === 'turns' && shown === 1 ? '1 turn' : `${shown}${UNITS[unit]}`;
+  return unit === 'turns' && shown === 1 ? t.n1Turn : `${shown}${UNITS[unit]}`;
 }
 
 /** A reading in a few words, the display's error at rest taken off. */
 export function readingText(reading: InstrumentReading): string {
   const { unit, plusMinus, beside } = reading;
   const first = figureText(trueValue(reading), unit, plusMinus);
-  return beside === undefined ? first : `${first} and ${figureText(beside, unit, plusMinus)}`;
+  return beside === undefined ? first : t.and(first, figureText(beside, unit, plusMinus));
 }

@@ -1,7 +1,8 @@
+import { t } from '@patient-badger/wording/shared';
 import { CANNOT_TELL, packModel, type Pack } from '@patient-badger/core';
 
 export function resultName(pack: Pack, lookId: string, result: string): string {
-  if (result === CANNOT_TELL) return 'Could not tell';
+  if (result === CANNOT_TELL) return t.couldNotTell;
   return (
     packModel(pack)
       .outcomes.get(lookId)

@@ -1,45 +1,46 @@
+import { t } from '@patient-badger/wording/shared';
 import type { BoreSeat, SEAT_SHAPES } from '@patient-badger/core';
 
 export type SeatShape = (typeof SEAT_SHAPES)[number];
 
 export const SEAT_WORDS: Readonly<Record<SeatShape, string>> = {
-  round: 'Round',
+  round: t.round,
   dFlat: 'D',
-  doubleD: 'Double D',
-  square: 'Square',
-  hex: 'Hexagon',
+  doubleD: t.doubleD2,
+  square: t.square,
+  hex: t.hexagon,
   key: 'Key',
-  spline: 'Spline',
+  spline: t.spline,
 };
 
 export type SeatPlace = 'diameterMm' | 'acrossFlatsMm' | 'keyWidthMm';
 
 /** What has to be measured of bore and shaft for each shape, with its name on both. */
 export const SEAT_PLACES: Readonly<Record<SeatShape, readonly (readonly [SeatPlace, bore: string, shaft: string])[]>> = {
-  round: [['diameterMm', 'Bore', 'Shaft']],
+  round: [['diameterMm', t.bore, t.shaft]],
   dFlat: [
-    ['diameterMm', 'Bore', 'Shaft'],
-    ['acrossFlatsMm', 'Bore, flat to round', 'Shaft, flat to round'],
+    ['diameterMm', t.bore, t.shaft],
+    ['acrossFlatsMm', t.boreFlatToRound, t.shaftFlatToRound],
   ],
   doubleD: [
-    ['diameterMm', 'Bore', 'Shaft'],
-    ['acrossFlatsMm', 'Bore, flat to flat', 'Shaft, flat to flat'],
+    ['diameterMm', t.bore, t.shaft],
+    ['acrossFlatsMm', t.boreFlatToFlat, t.shaftFlatToFlat],
   ],
-  square: [['acrossFlatsMm', 'Hole, flat to flat', 'Shaft, flat to flat']],
-  hex: [['acrossFlatsMm', 'Hole, flat to flat', 'Shaft, flat to flat']],
+  square: [['acrossFlatsMm', t.holeFlatToFlat, t.shaftFlatToFlat]],
+  hex: [['acrossFlatsMm', t.holeFlatToFlat, t.shaftFlatToFlat]],
   key: [
     ['diameterMm', 'Bore', 'Shaft'],
     ['keyWidthMm', 'Keyway', 'Key'],
   ],
   spline: [
-    ['diameterMm', 'Bore, over all', 'Shaft, over all'],
-    ['keyWidthMm', 'Space of the hub', 'Tooth of the shaft'],
+    ['diameterMm', t.boreOverAll, t.shaftOverAll],
+    ['keyWidthMm', t.spaceOfTheHub, t.toothOfTheShaft],
   ],
 };
 
 export const SEAT_VERDICTS: Readonly<Record<BoreSeat['verdict'], string>> = {
-  good: 'Sits well',
-  watch: 'Watch it',
-  replace: 'Worn out',
-  measureMore: 'Measure more',
+  good: t.sitsWell,
+  watch: t.watchIt,
+  replace: t.wornOut,
+  measureMore: t.measureMore,
 };

@@ -1,10 +1,11 @@
+import { t } from '@patient-badger/wording/shared';
 import type { ShelfItem } from '@patient-badger/contract';
 import { distanceText, type DistanceUnit } from './distance.ts';
 
 export const CONDITIONS: Readonly<Record<ShelfItem['condition'], string>> = {
   good: 'good',
   worn: 'worn',
-  notMeasured: 'not measured',
+  notMeasured: t.notMeasured,
 };
 
 /** Neither fitted somewhere nor written off. */
@@ -16,6 +17,6 @@ export function pastText({ cameFrom, workedHours, workedKm, condition, note }: S
     ...(workedHours === null ? [] : [`${workedHours} h`]),
     ...(workedKm === null ? [] : [distanceText(workedKm, distance)]),
   ].join(' and ');
-  const past = worked === '' ? 'Nobody knows how long it worked' : `It has worked ${worked}`;
-  return `Came from: ${cameFrom}. ${past}; ${CONDITIONS[condition]}.${note ? ` ${note}` : ''}`;
+  const past = worked === '' ? t.nobodyKnowsHowLongIt : t.itHasWorked(worked);
+  return t.cameFrom(cameFrom, past, CONDITIONS[condition], note ? ` ${note}` : '');
 }

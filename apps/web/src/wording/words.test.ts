@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { bitsText, likelihoodWord, minutesText, money, percent } from './words.ts';
 
 test.each([
@@ -22,10 +23,10 @@ test.each([
 ])('%d minutes read %s', (minutes, words) => expect(minutesText(minutes)).toBe(words));
 
 test('evidence is worded by size and side', () => {
-  expect(bitsText(3.4)).toBe('very strongly for it');
-  expect(bitsText(-1.7)).toBe('strongly against it');
-  expect(bitsText(0.6)).toBe('speaks for it');
-  expect(bitsText(-0.1)).toBe('a little against it');
+  expect(bitsText(3.4)).toBe(shared.veryStrongly(shared.forIt));
+  expect(bitsText(-1.7)).toBe(shared.strongly(shared.againstIt));
+  expect(bitsText(0.6)).toBe(shared.speaks(shared.forIt));
+  expect(bitsText(-0.1)).toBe(shared.aLittleWithWay(shared.againstIt));
 });
 
 test('money carries its currency', () => expect(money(1898, 'EUR').replace(/\s/g, ' ')).toBe('EUR 18.98'));

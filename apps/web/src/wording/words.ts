@@ -1,11 +1,13 @@
+import { t } from '@patient-badger/wording/shared';
+
 /** A chance in a word of the bench. */
 export function likelihoodWord(chance: number): string {
-  if (chance >= 0.9) return 'almost sure';
-  if (chance >= 0.6) return 'very likely';
+  if (chance >= 0.9) return t.almostSure;
+  if (chance >= 0.6) return t.veryLikely;
   if (chance >= 0.3) return 'likely';
   if (chance >= 0.1) return 'possible';
   if (chance >= 0.02) return 'unlikely';
-  return 'nearly out';
+  return t.nearlyOut;
 }
 
 export function percent(chance: number): string {
@@ -26,11 +28,11 @@ export function minutesText(minutes: number): string {
 /** What a piece of evidence did to a suspect, in words; a bit is a doubling or halving of the odds. */
 export function bitsText(bits: number): string {
   const size = Math.abs(bits);
-  const way = bits > 0 ? 'for it' : 'against it';
-  if (size >= 3) return `very strongly ${way}`;
-  if (size >= 1.5) return `strongly ${way}`;
-  if (size >= 0.5) return `speaks ${way}`;
-  return `a little ${way}`;
+  const way = bits > 0 ? t.forIt : t.againstIt;
+  if (size >= 3) return t.veryStrongly(way);
+  if (size >= 1.5) return t.strongly(way);
+  if (size >= 0.5) return t.speaks(way);
+  return t.aLittleWithWay(way);
 }
 
 export const money = (minor: number, currency: string) =>

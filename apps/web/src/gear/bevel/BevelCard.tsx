@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { bevel, type GearCard } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
 import { SizedCard } from '../SizedCard.tsx';
@@ -15,11 +16,11 @@ export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
       card={card}
       quantities={bevel.quantities}
       words={BEVEL_WORDS}
-      heading="Which bevel it was"
-      begin="Count the teeth of both, then measure over the tips at the large end."
+      heading={t.whichBevelItWas}
+      begin={t.countTheTeethOfBoth}
       identified={identified}
       line={bevelLine}
-      label="Drawing of the bevel, large end below"
+      label={t.drawingOfTheBevelLarge}
       drawing={<BevelDrawing />}
     />
   );

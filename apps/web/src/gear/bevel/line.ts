@@ -1,20 +1,19 @@
+import { t } from '@patient-badger/wording/gear';
 import { bevel, type BevelCandidate, type LengthUnit } from '@patient-badger/core';
 import { expectations, sizeText, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = {
-  pinionTipDiameterMm: 'Over the tips, the smaller one',
-  wheelTipDiameterMm: 'Over the tips, the larger one',
-  outerConeDistanceMm: 'Cone, tip to large end',
-  toothHeightMm: 'Tooth height',
+  pinionTipDiameterMm: t.overTheTipsTheSmaller,
+  wheelTipDiameterMm: t.overTheTipsTheLarger,
+  outerConeDistanceMm: t.coneTipToLargeEnd,
+  toothHeightMm: t.toothHeight,
 } as const;
 
 export const bevelLine = (candidate: BevelCandidate, unit: LengthUnit): CandidateLine => ({
   key: bevel.identification.key(candidate),
-  title: `${sizeText(candidate)}, ${candidate.pinionTeeth} and ${candidate.wheelTeeth} teeth`,
+  title: t.andTeeth(sizeText(candidate), candidate.pinionTeeth, candidate.wheelTeeth),
   probability: candidate.probability,
   detail:
-    Math.abs(candidate.profileShift) < 0.05
-      ? 'Both addenda alike'
-      : `Pinion’s addendum longer by ${candidate.profileShift.toFixed(2)} modules`,
+    Math.abs(candidate.profileShift) < 0.05 ? t.bothAddendaAlike : t.pinionsAddendumLongerByModules(candidate.profileShift.toFixed(2)),
   expected: expectations(NAMES, candidate, unit),
 });

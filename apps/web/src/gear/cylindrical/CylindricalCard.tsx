@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { cylindrical, type CylindricalQuantity, type GearCard, type GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { lengthUnit } from '../../preferences/preferences.ts';
@@ -62,15 +63,11 @@ export function CylindricalCard({ view, card }: { view: JobView; card: GearCard 
       <PhotoCount view={view} card={card} />
       {next ? <NextReading {...next} onPress={() => setAsked(next)} /> : null}
       <Disagreeing readings={gear.readings} words={CYLINDRICAL_WORDS} />
-      {stale && !error ? <Text variant="soft">Working it out again …</Text> : null}
+      {stale && !error ? <Text variant="soft">{t.workingItOutAgain}</Text> : null}
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
-        heading="Which gear it was"
-        begin={
-          sector
-            ? 'Lay a protractor over as many teeth as there are: so many over so many degrees. Then a span.'
-            : 'Count the teeth, then tap a dimension on the drawing. Two spans far apart tell the most.'
-        }
+        heading={t.whichGearItWas}
+        begin={sector ? t.layAProtractorOverAs : t.countTheTeethThenTap}
         lines={error ? undefined : data?.candidates.map((each) => cylindricalLine(each, unit))}
         noneOfThese={data?.noneOfTheseProbability}
         picked={picked && keyOf(picked)}

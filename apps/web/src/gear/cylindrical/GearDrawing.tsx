@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { formatLength, gearOutline, type Cut, type CylindricalQuantity } from '@patient-badger/core';
 import { Circle, Line, Polygon } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';
@@ -47,7 +48,7 @@ export function GearDrawing({ shape: { cut, tipMm, boreMm }, values, advised, se
   const points = gearOutline(cut).map(([x, y]) => `${(CENTRE.x + x * scale).toFixed(2)},${(CENTRE.y - y * scale).toFixed(2)}`);
   return (
     <CalloutDrawing
-      label={`Drawing of the gear, ${cut.teeth} teeth, ${formatLength(tipMm, unit)} over the tips`}
+      label={t.drawingOfTheGearTeeth(cut.teeth, formatLength(tipMm, unit))}
       callouts={callouts}
       values={values}
       words={CYLINDRICAL_WORDS}

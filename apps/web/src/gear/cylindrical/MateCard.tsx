@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import {
   cutOf,
   formatLength,
@@ -18,10 +19,10 @@ import { Text } from '../../design/Text.tsx';
 import { useColours } from '../../design/useColours.ts';
 
 const WARNINGS: Readonly<Record<Mesh['warnings'][number], string>> = {
-  undercut: 'One of the two has so few teeth that its feet are undercut.',
-  noBacklash: 'No backlash is left: at this distance the teeth would jam.',
-  contactRatioBelowOne: 'A tooth lets go before the next takes hold: it will knock and skip.',
-  tipsTouchRoot: 'Tips touch the roots of the other.',
+  undercut: t.oneOfTheTwoHas,
+  noBacklash: t.noBacklashIsLeftAt,
+  contactRatioBelowOne: t.aToothLetsGoBefore,
+  tipsTouchRoot: t.tipsTouchTheRootsOf,
 };
 
 /** The gear with its mate at the measured centre distance: backlash, contact ratio and clearances. */
@@ -52,19 +53,14 @@ export function MateCard({ candidate, gear }: { candidate: Candidate; gear: Gear
   const mateTeeth = question.pinion.teeth === candidate.teeth ? question.wheel.teeth : question.pinion.teeth;
   return (
     <Card>
-      <Text variant="label">With its mate of {mateTeeth} teeth</Text>
+      <Text variant="label">{t.withItsMateOfTeeth(mateTeeth)}</Text>
       <MeshDrawing candidate={candidate} thinningMm={Math.max(0, thinning)} mateTeeth={mateTeeth} centreMm={question.centreDistanceMm} />
       <Text variant="head" testID="mesh-backlash">
-        Backlash {formatLength(circumferentialBacklashMm, unit)}
+        {t.backlash(formatLength(circumferentialBacklashMm, unit))}
       </Text>
-      <Text>
-        {formatLength(normalBacklashMm, unit)} by feeler gauge between the flanks, {backlashAtWheelDeg.toFixed(2)}° at the larger gear.
-      </Text>
-      <Text>Contact ratio {transverseContactRatio.toFixed(2)}: so many teeth carry at a time.</Text>
-      <Text variant="soft">
-        Tip clearance {formatLength(Math.min(tipClearancePinionMm, tipClearanceWheelMm), unit)}. This gear as worn, the mate taken as new
-        and not shifted.
-      </Text>
+      <Text>{t.byFeelerGaugeBetweenThe(formatLength(normalBacklashMm, unit), backlashAtWheelDeg.toFixed(2))}</Text>
+      <Text>{t.contactRatioSoManyTeeth(transverseContactRatio.toFixed(2))}</Text>
+      <Text variant="soft">{t.tipClearanceThisGearAs(formatLength(Math.min(tipClearancePinionMm, tipClearanceWheelMm), unit))}</Text>
       {warnings.map((warning) => (
         <Text key={warning} variant={warning === 'undercut' ? 'soft' : 'danger'}>
           {WARNINGS[warning]}
@@ -99,7 +95,7 @@ function MeshDrawing({
       .map(([x, y]) => `${(x * scale).toFixed(2)},${(-y * scale).toFixed(2)}`)
       .join(' ');
   return (
-    <View className="items-center" role="img" aria-label={`Both gears in mesh, ${candidate.teeth} and ${mateTeeth} teeth`}>
+    <View className="items-center" role="img" aria-label={t.bothGearsInMeshAnd(candidate.teeth, mateTeeth)}>
       <Svg width={WIDTH} height={height} viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden>
         {/* A tooth of one points at the other, which turns a space towards it. */}
         <G x={r1 * scale} y={height / 2} rotation={90}>

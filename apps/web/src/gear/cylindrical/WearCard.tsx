@@ -1,3 +1,5 @@
+import { t } from '@patient-badger/wording/gear';
+import { t as shared } from '@patient-badger/wording/shared';
 import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type GearState } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -20,7 +22,7 @@ interface Props {
   readonly gear: GearState;
 }
 
-const VERDICTS = { good: 'Good', watch: 'Watch it', replace: 'Replace it' } as const;
+const VERDICTS = { good: t.good, watch: shared.watchIt, replace: t.replaceIt } as const;
 
 /** How worn it is against the gear it was: new outline over worn, thinning, whose limit, and the verdict with its reasons. */
 export function WearCard({ jobId, card, candidate, gear }: Props) {
@@ -32,7 +34,7 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
   const { thinningMm, tipLossMm = 0, tipThicknessLeftMm, limitMm, limitSource, verdict, reasons } = worked.output;
   return (
     <Card tone={verdict === 'replace' ? 'danger' : 'plain'}>
-      <Text variant="label">Wear, if it was this one</Text>
+      <Text variant="label">{t.wearIfItWasThis}</Text>
       <Text variant="head" testID="wear-verdict">
         {VERDICTS[verdict]}
       </Text>
@@ -41,9 +43,14 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
         <Text key={reason}>{reason[0]?.toUpperCase() + reason.slice(1)}.</Text>
       ))}
       <Text variant="soft">
-        Teeth thinner by {formatLength(Math.max(0, thinningMm.value), unit)} ± {formatLength(thinningMm.plusMinus, unit)}, tips lower by{' '}
-        {formatLength(Math.max(0, tipLossMm) / 2, unit)}, {formatLength(tipThicknessLeftMm, unit)} of tip left. Limit{' '}
-        {formatLength(limitMm, unit)}: {limitSource}.
+        {t.teethThinnerByTipsLower(
+          formatLength(Math.max(0, thinningMm.value), unit),
+          formatLength(thinningMm.plusMinus, unit),
+          formatLength(Math.max(0, tipLossMm) / 2, unit),
+          formatLength(tipThicknessLeftMm, unit),
+          formatLength(limitMm, unit),
+          limitSource,
+        )}
       </Text>
       <Limit jobId={jobId} gear={card.id} />
     </Card>
@@ -64,14 +71,12 @@ function WearDrawing({ candidate, thinningMm, tipLossMm }: { candidate: Candidat
   const path = (points: typeof asNew) =>
     points.map(([x, y]) => `${(WIDTH / 2 + x * scale).toFixed(1)},${((top - y) * scale + 4).toFixed(1)}`).join(' ');
   return (
-    <View className="items-center gap-1" role="img" aria-label={`Three teeth, new and worn; wear drawn ${factor} times as large`}>
+    <View className="items-center gap-1" role="img" aria-label={t.threeTeethNewAndWorn(factor)}>
       <Svg width={WIDTH} height={height} viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden>
         <Polyline points={path(worn)} fill={colours.sunken} stroke={colours.ink} strokeWidth={2} strokeLinejoin="round" />
         <Polyline points={path(asNew)} fill="none" stroke={colours.heat} strokeWidth={2} strokeDasharray="7 5" />
       </Svg>
-      <Text variant="soft">
-        {factor === 1 ? 'Broken line: as new. Drawn true.' : `Broken line: as new. Wear drawn ${factor} times as large.`}
-      </Text>
+      <Text variant="soft">{factor === 1 ? t.brokenLineAsNewDrawn : t.brokenLineAsNewWear(factor)}</Text>
     </View>
   );
 }
@@ -84,7 +89,7 @@ function Limit({ jobId, gear }: { jobId: string; gear: string }) {
   const [typed, setTyped] = useState('');
   const [source, setSource] = useState('');
   const [wrong, setWrong] = useState<string>();
-  if (!open) return <Button variant="quiet" label="There is a limit on the maker’s sheet" onPress={() => setOpen(true)} />;
+  if (!open) return <Button variant="quiet" label={t.thereIsALimitOn} onPress={() => setOpen(true)} />;
   const keep = async () => {
     const limit = readLimit(typed, source, unit);
     if ('wrong' in limit) return setWrong(limit.wrong);
@@ -92,16 +97,10 @@ function Limit({ jobId, gear }: { jobId: string; gear: string }) {
   };
   return (
     <View className="gap-2">
-      <Field
-        label={`How much thinner a tooth may get, in ${unit}`}
-        value={typed}
-        onChangeText={setTyped}
-        inputMode="decimal"
-        problem={wrong}
-      />
-      <Field label="Whose figure it is" example="sheet and page" value={source} onChangeText={setSource} />
+      <Field label={t.howMuchThinnerATooth(unit)} value={typed} onChangeText={setTyped} inputMode="decimal" problem={wrong} />
+      <Field label={shared.whoseFigureItIs} example={t.sheetAndPage} value={source} onChangeText={setSource} />
       {problem ? <Text variant="danger">{problem}</Text> : null}
-      <Button label="Use this limit" onPress={() => void keep()} />
+      <Button label={t.useThisLimit} onPress={() => void keep()} />
     </View>
   );
 }

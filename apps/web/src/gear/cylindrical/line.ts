@@ -1,24 +1,25 @@
+import { t } from '@patient-badger/wording/gear';
 import { cylindrical, formatLength, type Candidate, type LengthUnit } from '@patient-badger/core';
 import { expectation, expectations, signed, sizeText, WORN_MM, type CandidateLine } from '../candidateLine.ts';
 
-const NAMES = { tipDiameterMm: 'Over the tips, unworn', rootDiameterMm: 'Root' } as const;
+const NAMES = { tipDiameterMm: t.overTheTipsUnworn, rootDiameterMm: t.root } as const;
 /** Less shift than this is none, modules. */
 const SHIFTED = 0.05;
 
 export function cylindricalLine(candidate: Candidate, unit: LengthUnit): CandidateLine {
   const { teeth, pressureAngleDeg, helixAngleDeg, profileShift, toothThinningMm, predicted, spans } = candidate;
-  const helix = helixAngleDeg === 0 ? '' : `, helix ${helixAngleDeg.toFixed(1)}°`;
-  const shift = Math.abs(profileShift) < SHIFTED ? 'not shifted' : `shifted by ${signed(profileShift)} modules`;
-  const worn = toothThinningMm > WORN_MM ? `, teeth thinner by ${formatLength(toothThinningMm, unit)}` : '';
+  const helix = helixAngleDeg === 0 ? '' : t.helix(helixAngleDeg.toFixed(1));
+  const shift = Math.abs(profileShift) < SHIFTED ? t.notShifted : t.shiftedByModules(signed(profileShift));
+  const worn = toothThinningMm > WORN_MM ? t.teethThinnerBy(formatLength(toothThinningMm, unit)) : '';
   return {
     key: cylindrical.identification.key(candidate),
-    title: `${sizeText(candidate)}, ${teeth} teeth, ${pressureAngleDeg}°${helix}`,
+    title: t.teeth(sizeText(candidate), teeth, pressureAngleDeg, helix),
     probability: candidate.probability,
-    detail: `Pitch diameter ${formatLength(predicted.pitchDiameterMm ?? NaN, unit)}, ${shift}${worn}`,
+    detail: t.pitchDiameter(formatLength(predicted.pitchDiameterMm ?? NaN, unit), shift, worn),
     expected: [
       ...expectations(NAMES, candidate, unit),
       ...spans.map(({ teeth: over, predictedMm, residualMm }) =>
-        expectation({ name: `Span over ${over}`, value: predictedMm, residual: residualMm }, unit),
+        expectation({ name: t.spanOver(over), value: predictedMm, residual: residualMm }, unit),
       ),
     ],
   };

@@ -1,3 +1,4 @@
+import { t as gearWords } from '@patient-badger/wording/gear';
 import { cylindricalQuestion, identifyCylindrical, identifyInput, type GearCard, type GearState } from '@patient-badger/core';
 import { wantedReading } from './wantedReading.ts';
 
@@ -24,7 +25,7 @@ test('then what tells the candidates apart: a span, with the teeth to measure ov
   const wanted = wantedReading(spur, gear, found(gear));
   expect(wanted?.quantity).toBe('spanMm');
   expect(wanted?.over).toBeGreaterThan(1);
-  expect(wanted?.name).toBe(`Span over ${wanted?.over} teeth`);
+  expect(wanted?.name).toBe(gearWords.spanOverTeethWithSpanTeeth(wanted?.over ?? 0));
   expect(wanted?.why).toMatch(/^It tells the candidates apart best: \d\.\d bits expected\.$/);
 });
 

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import type { CylindricalQuantity, GearCard, GearState, Identification } from '@patient-badger/core';
 import { tellsApart } from '../NextReading.tsx';
 import { CYLINDRICAL_WORDS } from './words.ts';
@@ -13,22 +14,19 @@ export interface ReadingRequest {
 
 /** What to read next off a spur or helical gear: first what nothing can be said without, then what tells most. */
 export function wantedReading(card: GearCard, { readings }: GearState, found: Identification | undefined): ReadingRequest | null {
-  if (card.type === 'sector' && !readings.arcDeg)
-    return of('arcDeg', 'A sector has no full round to count: teeth over an angle tell how many it would have.');
+  if (card.type === 'sector' && !readings.arcDeg) return of('arcDeg', t.aSectorHasNoFull);
   if (!readings.teeth && !readings.arcDeg) {
-    return of('teeth', 'Nothing can be said without a count. Of a broken wheel, measure a piece of the rim instead.');
+    return of('teeth', t.nothingCanBeSaidWithout);
   }
-  if (card.type === 'helical' && !readings.helixAngleDeg) return of('helixAngleDeg', 'Without it the teeth would be taken for straight.');
+  if (card.type === 'helical' && !readings.helixAngleDeg) return of('helixAngleDeg', t.withoutItTheTeethWould);
   if (!readings.tipDiameterMm && !readings.spanMm && !readings.rootDiameterMm) {
-    return readings.teeth
-      ? of('tipDiameterMm', 'The quickest look at the size.')
-      : of('spanMm', 'Nothing lies opposite the teeth of a piece: the span needs only them.');
+    return readings.teeth ? of('tipDiameterMm', t.theQuickestLookAtThe) : of('spanMm', t.nothingLiesOppositeTheTeeth);
   }
   const advice = found?.nextMeasurement;
   if (!advice) return null;
   const { how, expectedBits, spanTeeth } = advice;
   const quantity = advice.quantity as CylindricalQuantity;
-  const name = spanTeeth === undefined ? CYLINDRICAL_WORDS[quantity].name : `Span over ${spanTeeth} teeth`;
+  const name = spanTeeth === undefined ? CYLINDRICAL_WORDS[quantity].name : t.spanOverTeethWithSpanTeeth(spanTeeth);
   return { quantity, name, how, why: tellsApart(expectedBits), ...(spanTeeth !== undefined && { over: spanTeeth }) };
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { worm, type GearCard, type GearState, type WormQuantity } from '@patient-badger/core';
 import { useState } from 'react';
 import { lengthUnit } from '../../preferences/preferences.ts';
@@ -52,10 +53,10 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
       ) : null}
       <MoreReadings quantities={['leadAngleDeg', 'centreDistanceMm']} values={values} words={WORM_WORDS} onPick={setQuantity} />
       <Segments
-        label="Hand of the thread"
+        label={t.handOfTheThread}
         options={[
-          ['right', 'Right-hand thread'],
-          ['left', 'Left-hand thread'],
+          ['right', t.rightHandThread],
+          ['left', t.leftHandThread],
         ]}
         value={gear.hand}
         onChange={(hand) => void write({ kind: 'handNoted', gear: card.id, hand })}
@@ -72,8 +73,8 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
       <Disagreeing readings={gear.readings} words={WORM_WORDS} />
       {error ? <Contradiction error={error} /> : null}
       <CandidateList
-        heading="Which worm it was"
-        begin="Tap a dimension on the drawing. Over the tips and along the thread tell the most."
+        heading={t.whichWormItWas}
+        begin={t.tapADimensionOnThe}
         lines={error ? undefined : data?.candidates.map((each) => wormLine(each, unit))}
         noneOfThese={data?.noneOfTheseProbability}
         picked={picked && keyOf(picked)}

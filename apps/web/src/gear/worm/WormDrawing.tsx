@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { formatLength, type WormQuantity } from '@patient-badger/core';
 import { Line, Path, Polygon, Rect } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';
@@ -47,7 +48,7 @@ export function WormDrawing({ shape, values, advised, onPick }: Props) {
   const callouts = CALLOUTS.map(({ at: [x, y], ...box }) => ({ ...box, to: { x: CENTRE.x + x * half.x, y: CENTRE.y + y * half.y } }));
   return (
     <CalloutDrawing
-      label={`Drawing of the worm, ${formatLength(shape.tipMm, unit)} over the tips`}
+      label={t.drawingOfTheWormOver(formatLength(shape.tipMm, unit))}
       callouts={callouts}
       values={values}
       words={WORM_WORDS}

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import { countOf, wormWheel, type GearCard, type GearState } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
@@ -20,11 +21,11 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
       card={card}
       quantities={wormWheel.quantities}
       words={WHEEL_WORDS}
-      heading="Which wheel it was"
-      begin="Count the teeth, then measure over the tips in the throat."
+      heading={t.whichWheelItWas}
+      begin={t.countTheTeethThenMeasure}
       identified={identified}
       line={wheelLine}
-      label="Drawing of the worm wheel"
+      label={t.drawingOfTheWormWheel}
       drawing={<WormWheelDrawing teeth={teeth ?? DRAWN_TEETH} />}
     >
       <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} />

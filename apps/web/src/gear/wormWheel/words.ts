@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/gear';
 import type { WormWheelQuantity } from '@patient-badger/core';
 import { COMMON_WORDS, type QuantityWords } from '../QuantityWords.ts';
 
@@ -5,15 +6,15 @@ import { COMMON_WORDS, type QuantityWords } from '../QuantityWords.ts';
 export const WHEEL_WORDS: Readonly<Record<WormWheelQuantity, QuantityWords>> = {
   teeth: COMMON_WORDS.teeth,
   tipDiameterMm: {
-    name: 'Diameter over the tips, in the throat',
-    short: 'In the throat',
-    how: 'Over two opposite teeth in the middle of their length, where they are lowest.',
+    name: t.diameterOverTheTipsIn,
+    short: t.inTheThroat,
+    how: t.overTwoOppositeTeethIn,
     kind: 'length',
   },
   toothHeightMm: {
-    name: 'Tooth height, in the throat',
-    short: 'Tooth height',
-    how: 'Depth rod of the caliper from a tip into the space beside it.',
+    name: t.toothHeightInTheThroat,
+    short: t.toothHeight,
+    how: t.depthRodOfTheCaliper,
     kind: 'length',
   },
   boreDiameterMm: COMMON_WORDS.boreDiameterMm,
