@@ -1,4 +1,4 @@
-import { bookLine, facts, modelOverrides } from '@patient-badger/core';
+import { because, bookLine, facts, modelOverrides } from '@patient-badger/core';
 import { z } from 'zod';
 
 const text = z.string().trim();
@@ -23,7 +23,7 @@ export const machineDraft = z
     id: z.uuid(),
     modelId: z.uuid().nullable().default(null),
     family: z.string().min(1),
-    label: text.min(1, 'Give the machine a name you will know it by.').max(120),
+    label: text.min(1, because('noMachineName')).max(120),
     serial: text.max(120).default(''),
     owner: text.max(120).default(''),
     /** How the owner is reached. */
@@ -61,7 +61,7 @@ export type MachinePage = z.infer<typeof machinePage>;
 /** What is changed of a machine that is on record; a field left out stays as it is. */
 export const machineChange = z
   .strictObject({
-    label: text.min(1, 'Give the machine a name you will know it by.').max(120).optional(),
+    label: text.min(1, because('noMachineName')).max(120).optional(),
     serial: text.max(120).optional(),
     owner: text.max(120).optional(),
     contact: text.max(200).optional(),
@@ -73,26 +73,25 @@ export const machineChange = z
 /** Two records of one machine become one: everything of this one goes into the other. */
 export const machineMerge = z.strictObject({ into: z.uuid() }).meta({ id: 'MachineMerge' });
 
-const meter = (what: string) =>
-  z.number(`${what} is a figure.`).min(0, `${what} cannot be below nothing.`).max(1e7, `${what} is more than any meter shows.`);
+const meter = z.number().min(0).max(1e7);
 /** A meter read on a day, by whoever is asked. */
 export const meterReading = z
   .strictObject({
     id: z.uuid(),
-    on: z.iso.date('Give the day as year-month-day.'),
-    hours: meter('Hours').nullable(),
-    km: meter('The distance').nullable(),
+    on: z.iso.date(because('notDate')),
+    hours: meter.nullable(),
+    km: meter.nullable(),
   })
-  .refine(({ hours, km }) => hours !== null || km !== null, 'Give hours or a distance.')
+  .refine(({ hours, km }) => hours !== null || km !== null, because('noMeterReading'))
   .meta({ id: 'MeterReading' });
 export type MeterReading = z.infer<typeof meterReading>;
 
 export const modelDraft = z
   .strictObject({
     id: z.uuid(),
-    maker: text.min(1, 'Say who made it.').max(80),
-    code: text.min(1, 'Give the model as its plate has it.').max(80),
-    family: z.string().min(1, 'Say what kind of chain it has.').max(80),
+    maker: text.min(1, because('noMaker')).max(80),
+    code: text.min(1, because('noModelCode')).max(80),
+    family: z.string().min(1, because('noFamily')).max(80),
     note: text.max(2000).nullable().default(null),
     overrides: modelOverrides.nullable().default(null),
   })
@@ -101,8 +100,8 @@ export type ModelDraft = z.infer<typeof modelDraft>;
 
 export const modelChange = z
   .strictObject({
-    maker: text.min(1, 'Say who made it.').max(80).optional(),
-    code: text.min(1, 'Give the model as its plate has it.').max(80).optional(),
+    maker: text.min(1, because('noMaker')).max(80).optional(),
+    code: text.min(1, because('noModelCode')).max(80).optional(),
     note: text.max(2000).nullable().optional(),
     overrides: modelOverrides.nullable().optional(),
     retired: z.boolean().optional(),
@@ -126,7 +125,7 @@ const MOST_LINES = 400;
 /** What a job learnt, as somebody confirmed it; or lines off a sheet. */
 export const bookWriting = z
   .strictObject({ jobId: z.uuid().nullable(), source: text.max(120).default(''), lines: z.array(bookLine).min(1).max(MOST_LINES) })
-  .refine(({ jobId, source }) => jobId !== null || source !== '', 'Say where it comes from.')
+  .refine(({ jobId, source }) => jobId !== null || source !== '', because('noSource'))
   .meta({ id: 'BookWriting' });
 export const bookTakenOut = z.strictObject({ key: z.string().max(200), source: z.string().max(120) }).meta({ id: 'BookTakenOut' });
 

@@ -1,4 +1,4 @@
-import { partAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core';
+import { because, partAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core';
 import { z } from 'zod';
 
 /** What one seller says and asks. */
@@ -136,7 +136,7 @@ export const partChange = z
         leadDays: z.int().min(0).max(1000).optional(),
         pricePercent: z.number().gt(-100).max(1000).optional(),
       })
-      .refine((change) => Object.values(change).some((each) => each !== undefined), { message: 'Say what to change.' }),
+      .refine((change) => Object.values(change).some((each) => each !== undefined), because('noChange')),
   })
   .meta({ id: 'PartChange' });
 export type PartChange = z.input<typeof partChange>;

@@ -1,11 +1,11 @@
-import { LENGTH_UNITS, TORQUE_UNITS } from '@patient-badger/core';
+import { because, LENGTH_UNITS, TORQUE_UNITS } from '@patient-badger/core';
 import { z } from 'zod';
 
 /** Owners set the shop up; what an apprentice closes is looked over by somebody else first. */
 export const ROLES = ['owner', 'mechanic', 'apprentice'] as const;
 export type Role = (typeof ROLES)[number];
 
-const name = z.string().trim().min(1, 'Give a name.').max(60, 'A name has at most 60 letters.');
+const name = z.string().trim().min(1, because('noName')).max(60);
 const id = z.string().min(1).max(80);
 
 /** Somebody who works here, or did: whoever wrote something stays in the record under their name. */
@@ -27,17 +27,17 @@ export const DISTANCE_UNITS = ['km', 'mile'] as const;
 
 /** What the owner sets once for everybody. */
 export const shopSettings = z.object({
-  name: z.string().trim().min(1, 'Give the shop a name.').max(80, 'The name of a shop has at most 80 letters.'),
+  name: z.string().trim().min(1, because('noShopName')).max(80),
   currency: z
     .string()
     .trim()
     .toUpperCase()
-    .regex(/^[A-Z]{3}$/, 'A currency is three letters, such as EUR.'),
+    .regex(/^[A-Z]{3}$/, because('notCurrency')),
   lengthUnit: z.enum(LENGTH_UNITS),
   distanceUnit: z.enum(DISTANCE_UNITS),
   torqueUnit: z.enum(TORQUE_UNITS),
   /** An hour of work, in hundredths of the currency. */
-  rateMinor: z.int().min(0, 'The rate per hour cannot be below nothing.').max(10_000_000, 'That is too much for an hour.'),
+  rateMinor: z.int().min(0).max(10_000_000),
 });
 export type ShopSettings = z.infer<typeof shopSettings>;
 
@@ -57,12 +57,9 @@ export const backups = z
 export const PASSPHRASE_LEAST = 12;
 /** Long enough for any sentence, and short enough to be hashed without harm. */
 const MOST_LETTERS = 128;
-const typedPassphrase = z.string().min(1, 'Give your passphrase.').max(MOST_LETTERS, `A passphrase has at most ${MOST_LETTERS} letters.`);
-const newPassphrase = z
-  .string()
-  .min(PASSPHRASE_LEAST, `A passphrase has at least ${PASSPHRASE_LEAST} letters: a few words that belong to nobody else.`)
-  .max(MOST_LETTERS, `A passphrase has at most ${MOST_LETTERS} letters.`);
-const pin = z.string().regex(/^\d{4,8}$/, 'A PIN has four to eight figures.');
+const typedPassphrase = z.string().min(1, because('noPassphrase')).max(MOST_LETTERS);
+const newPassphrase = z.string().min(PASSPHRASE_LEAST, because('passphraseShort')).max(MOST_LETTERS);
+const pin = z.string().regex(/^\d{4,8}$/, because('notPin'));
 /** What the device calls itself in the list of devices. */
 const device = z.string().trim().max(80).default('');
 

@@ -1,4 +1,4 @@
-import { partAttributes } from '@patient-badger/core';
+import { because, partAttributes } from '@patient-badger/core';
 import { z } from 'zod';
 
 const text = z.string().trim();
@@ -9,15 +9,15 @@ export const SHELF_CONDITIONS = ['good', 'worn', 'notMeasured'] as const;
 export const shelfDraft = z
   .strictObject({
     id: z.uuid(),
-    name: text.min(1, 'Say what it is.').max(120),
+    name: text.min(1, because('noItemName')).max(120),
     attributes: partAttributes,
     /** The machine it came from, in words and, where it is on record, by id. */
-    cameFrom: text.min(1, 'Say what it came from.').max(160),
+    cameFrom: text.min(1, because('noOrigin')).max(160),
     machineId: z.uuid().nullable().default(null),
     workedHours: z.number().min(0).max(1e6).nullable().default(null),
     workedKm: z.number().min(0).max(1e7).nullable().default(null),
     condition: z.enum(SHELF_CONDITIONS),
-    place: text.min(1, 'Say where it lies.').max(160),
+    place: text.min(1, because('noPlace')).max(160),
     /** It is still in that machine: taking it out costs its opening. */
     inside: z.boolean().default(false),
     note: text.max(2000).default(''),

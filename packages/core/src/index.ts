@@ -10,6 +10,7 @@ export {
   longest,
   stepsNamed,
   type ClosingStep,
+  type PutBack,
   type LooseItem,
   type LooseKind,
   type Step,
@@ -197,3 +198,4 @@ export { lookWants, statesLacking } from './trace/wanted.ts';
 export { likeliestResults, packModel } from './trace/packModel.ts';
 export type { PackRemark, RemarkCode } from './trace/remarksOn.ts';
 export { advisedLooks, facts, traceInput, type LookAdvice, SURENESS, type OwnLook, type TraceOutput } from './trace/schema.ts';
+export { because, reasonNamed } from './failure/FailureReason.ts';

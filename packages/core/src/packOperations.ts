@@ -37,21 +37,18 @@ export function packOperations(families: Families) {
   const all = () => (every ??= families.ids().map((id) => named(id)));
   return {
     'access.plan': operation({
-      summary: 'The shortest opening to places of the chain, and the reassembly',
       input: planInput,
       output: planOutput,
       heavy: true,
       work: ({ family: given, ...asked }) => planFor(family(given), asked),
     }),
     'trace.next': operation({
-      summary: 'Suspects, and the look most worth the next minutes',
       input: traceInput,
       output: traceOutput,
       heavy: true,
       work: (input) => traceNext(input, family(input.family)),
     }),
     'trace.words': operation({
-      summary: 'Families and complaints that an owner’s own words mean',
       input: wordsInput,
       output: wordsOutput,
       work: ({ words, families: given, most }) => ({

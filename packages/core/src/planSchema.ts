@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { packSchema } from './trace/pack.ts';
-import { closingStep, step, whileOpen } from './access/step.ts';
+import { putBack, step, whileOpen } from './access/step.ts';
 import { name } from './quantity/bounds.ts';
 
 const ids = z.array(name).max(200).default([]);
@@ -28,5 +28,5 @@ export const planOutput = z.object({
       minutesBack: z.number(),
     })
     .nullable(),
-  reassembly: z.array(closingStep),
+  reassembly: z.array(putBack),
 });

@@ -1,4 +1,5 @@
-export { cellSentence } from './cellWords.ts';
-export { failureSentence, rowSentence } from './failureSentence.ts';
-export { problemSentence, type ProblemDetail } from './problemWords.ts';
-export { remarkSentence } from './remarkWords.ts';
+export { cellSentence } from './en/cellWords.ts';
+export { failureSentence, rowSentence } from './en/failureSentence.ts';
+export { problemSentence, type ProblemDetail } from './en/problemWords.ts';
+export { remarkSentence } from './en/remarkWords.ts';
+export { reasonSentence } from './en/failureSentence.ts';

@@ -1,3 +1,4 @@
+import { OPERATION_SUMMARIES } from '@patient-badger/wording/operations';
 import { CoreFailure, fileOutput } from '@patient-badger/core';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
@@ -39,12 +40,12 @@ export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> 
     return reply.type('application/json; charset=utf-8').serializer(String).send(json);
   };
 
-  for (const { name, summary, input, output } of operations.list) {
+  for (const { name, input, output } of operations.list) {
     // The operation checks its own input, so that all four doors word a refusal alike.
     app.post(
       `/api/operations/${name}`,
       {
-        schema: { summary, body: input, response: { 200: output } },
+        schema: { summary: OPERATION_SUMMARIES[name], body: input, response: { 200: output } },
         validatorCompiler: () => (value) => ({ value }),
       },
       (request, reply) => answer(name, request, reply) as never,

@@ -43,6 +43,12 @@ export function GoesBack({ jobId, line: { step, item, onTray }, left, asked, onL
   );
 }
 
+/** How tight a pass goes: the first just snug, the last to the full figure. */
+function shareText(pass: number, share: number): string {
+  if (share >= 1) return t.toTheFullFigure;
+  return pass === 1 ? t.snugAllRound : t.toPercent(Math.round(100 * share));
+}
+
 /** The order of the screws and the passes; the maker's own order comes first. */
 export function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tighten']> }) {
   const { order, passes } = operations.run('setup.tighteningOrder', tighten);
@@ -52,7 +58,7 @@ export function Tightening({ tighten }: { tighten: NonNullable<ClosingStep['tigh
       <Text variant="soft">
         {t.theMakersSheetComesFirst(
           tighten.pattern === 'circle' ? t.screw1AtTheTop : t.screw1TopLeftIn(tighten.columns),
-          passes.map(({ pass, words }) => t.pass(pass, words)).join('; '),
+          passes.map(({ pass, share }) => t.pass(pass, shareText(pass, share))).join('; '),
         )}
       </Text>
     </View>

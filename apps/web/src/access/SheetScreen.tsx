@@ -9,6 +9,7 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { saidText } from './CaptureCard.tsx';
 import { looseText, tightText } from './looseText.ts';
+import { withWords } from './putBackWords.ts';
 import { usualAim } from './usualAim.ts';
 
 /** The way in and back on paper, with a box for each step and each fastener. */
@@ -59,18 +60,20 @@ function Sheet({ view }: { view: JobView }) {
         </View>
       ))}
       <Text variant="head">{shared.back}</Text>
-      {reassembly(pack, opened).map(({ id, name: what, how, closes }) => (
-        <View key={id} className="gap-1 border-b border-line pb-2">
-          <Line done={state.closingDone.includes(id)} text={what} />
-          <Text variant="soft">{how}</Text>
-          {pack.steps
-            .filter((each) => closes.includes(each.id))
-            .flatMap(({ captures }) => captures)
-            .map(({ id: capture, back }) => (
-              <Line key={capture} text={back} small />
-            ))}
-        </View>
-      ))}
+      {reassembly(pack, opened)
+        .map(withWords)
+        .map(({ id, name: what, how, closes }) => (
+          <View key={id} className="gap-1 border-b border-line pb-2">
+            <Line done={state.closingDone.includes(id)} text={what} />
+            <Text variant="soft">{how}</Text>
+            {pack.steps
+              .filter((each) => closes.includes(each.id))
+              .flatMap(({ captures }) => captures)
+              .map(({ id: capture, back }) => (
+                <Line key={capture} text={back} small />
+              ))}
+          </View>
+        ))}
       <View className="no-print">
         <Button variant="primary" label={shared.printTheSheet} onPress={() => window.print()} />
       </View>

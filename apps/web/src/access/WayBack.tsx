@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { jobLedger, piecesBack, reassembly, type ClosingStep } from '@patient-badger/core';
+import { jobLedger, piecesBack, reassembly, type PutBack } from '@patient-badger/core';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';
@@ -17,6 +17,7 @@ import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
 import { Cautions } from '../job/Cautions.tsx';
 import { CaptureBack } from './CaptureBack.tsx';
+import { withWords } from './putBackWords.ts';
 import { useCaptures } from './useCaptures.ts';
 import { useGate } from './useGate.ts';
 import { WorkHead } from './WorkHead.tsx';
@@ -25,7 +26,7 @@ import { GoesBack, Tightening } from './GoesBack.tsx';
 /** The way back, one piece at a time: the first that is not done lies open, any other can be opened by pressing it. */
 export function WayBack({ view }: { view: JobView }) {
   const { pack, state } = view;
-  const pieces = reassembly(pack, state.reached);
+  const pieces = reassembly(pack, state.reached).map(withWords);
   const [pressed, setPressed] = useState<string | null>(null);
   const back = piecesBack(pack, state);
   const isDone = (id: string) => back.includes(id);
@@ -47,7 +48,7 @@ export function WayBack({ view }: { view: JobView }) {
   );
 }
 
-function Piece({ view, piece }: { view: JobView; piece: ClosingStep }) {
+function Piece({ view, piece }: { view: JobView; piece: PutBack }) {
   const { job, pack, state } = view;
   const { write, problem } = useRecord(job.id);
   const captures = useCaptures(view, piece.closes).filter(({ toRestore }) => toRestore);

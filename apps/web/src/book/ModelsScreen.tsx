@@ -1,3 +1,4 @@
+import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/book';
 import { t as shared } from '@patient-badger/wording/shared';
 import { machineModel, modelDraft } from '@patient-badger/contract';
@@ -67,7 +68,7 @@ function AddModel() {
   const { attempt, problem, setProblem } = useAttempt();
   const add = async () => {
     const parsed = modelDraft.safeParse({ ...draft, note: draft.note.trim() || null, id: uuid() });
-    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
+    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => reasonSentence(message)).join(' '));
     await attempt(async () => {
       const { id } = await call('/api/models', machineModel, { json: parsed.data });
       await refresh('models');

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/decide';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { OptionDraft } from '@patient-badger/core';
+import type { OptionDraft } from './decision.ts';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

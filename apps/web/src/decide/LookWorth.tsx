@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/decide';
-import { advisedLooks, lookChances, type OptionDraft } from '@patient-badger/core';
+import { advisedLooks, lookChances } from '@patient-badger/core';
+import type { OptionDraft } from './decision.ts';
 import { useRouter } from 'expo-router';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';

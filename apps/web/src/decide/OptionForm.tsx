@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/decide';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { OptionDraft, UseUnit } from '@patient-badger/core';
+import type { UseUnit } from '@patient-badger/core';
+import type { OptionDraft } from './decision.ts';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Card } from '../design/Card.tsx';

@@ -1,4 +1,5 @@
-import { draftOptions, type OptionDraft } from '@patient-badger/core';
+import { draftOptions } from '@patient-badger/core';
+import { worded, type OptionDraft } from './decision.ts';
 import { readOption, typedOption } from './readOption.ts';
 
 const drafts = draftOptions({
@@ -9,7 +10,7 @@ const drafts = draftOptions({
   isPlastic: false,
   canBeMade: false,
   unit: 'hours',
-});
+}).map(worded);
 const draft = drafts.find(({ kind }) => kind === 'overhauledUnit') as OptionDraft;
 
 test('typed as it stands it is the same option, and an empty price stays none', () => {

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/decide';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { OptionDraft } from '@patient-badger/core';
+import type { OptionDraft } from './decision.ts';
 import { typedNumber } from '../design/typedNumber.ts';
 
 /** An option as it stands in its fields. */

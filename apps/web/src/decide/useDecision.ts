@@ -1,4 +1,4 @@
-import { draftOptions, toSetRight, usualUse, type DraftGiven, type OptionDraft, type Pack, type UseUnit } from '@patient-badger/core';
+import { draftOptions, toSetRight, usualUse, type DraftGiven, type Pack, type UseUnit } from '@patient-badger/core';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -12,7 +12,7 @@ import { useWanted } from '../gear/useWanted.ts';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf } from '../match/offers.ts';
 import { donorsFor } from '../match/OnTheShelf.tsx';
-import { inOrder, optionsOf, optionsQuestion, twoFigures, type Use } from './decision.ts';
+import { inOrder, optionsOf, optionsQuestion, twoFigures, worded, type OptionDraft, type Use } from './decision.ts';
 
 /** A machine is taken to be kept for so many years where nobody said (guide). */
 const USUAL_HORIZON = 5;
@@ -53,7 +53,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
         canBeMade: wanted?.attributes.type === 'spur' || wanted?.attributes.type === 'helical',
         unit: use.unit,
         ownLife,
-      }),
+      }).map(worded),
     [pack, state, part, wanted, shelf, gear, use.unit, ownLife],
   );
   const options = optionsOf(drafts, state, use.unit);

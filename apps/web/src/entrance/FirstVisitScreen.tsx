@@ -1,3 +1,4 @@
+import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/entrance';
 import { t as shared } from '@patient-badger/wording/shared';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -65,7 +66,14 @@ export function FirstVisitScreen() {
       control={control}
       name={name}
       render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-        <Field label={label} value={String(value)} onChangeText={onChange} onBlur={onBlur} problem={error?.message} {...rest} />
+        <Field
+          label={label}
+          value={String(value)}
+          onChangeText={onChange}
+          onBlur={onBlur}
+          problem={error?.message === undefined ? undefined : reasonSentence(error.message)}
+          {...rest}
+        />
       )}
     />
   );

@@ -1,3 +1,4 @@
+import { boreReasons, FIT_USE_WORDS } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/gear';
 import { formatLength, type GearCard, type GearState } from '@patient-badger/core';
 import { useState } from 'react';
@@ -34,7 +35,7 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
           <Text variant="head" testID="seat-verdict">
             {SEAT_VERDICTS[worked.output.verdict]}
           </Text>
-          {worked.output.reasons.map((each) => (
+          {boreReasons(worked.output).map((each) => (
             <Text key={each}>{each}</Text>
           ))}
           {worked.output.clearanceMm ? (
@@ -44,7 +45,7 @@ export function SeatCard({ jobId, card, gear }: { jobId: string; card: GearCard;
                 formatLength(Math.abs(worked.output.clearanceMm.value), unit),
                 formatLength(worked.output.clearanceMm.plusMinus, unit),
                 fit?.ok && fit.output.nearest
-                  ? t.nearestFit(fit.output.nearest.hole, fit.output.nearest.shaft, fit.output.nearest.use)
+                  ? t.nearestFit(fit.output.nearest.hole, fit.output.nearest.shaft, FIT_USE_WORDS[fit.output.nearest.use])
                   : '',
               )}
             </Text>

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 
 export type Find = Pack['finds'][number];
 

@@ -7,7 +7,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { percent } from '../wording/words.ts';
 import type { JobView } from './JobView.ts';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { priceText } from '../wording/lookWords.ts';
 import { closedMinutes } from './closedMinutes.ts';
 

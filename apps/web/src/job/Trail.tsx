@@ -8,7 +8,7 @@ import { useKeys } from '../design/useKeys.ts';
 import { faultName } from '../wording/faultName.ts';
 import { readingText } from '../wording/readingText.ts';
 import type { JobView } from './JobView.ts';
-import { resultName } from '../wording/resultName.ts';
+import { resultName, shiftReason } from '@patient-badger/wording/results';
 import { SURE_WORDS } from '../wording/sureWords.ts';
 
 /** What was seen so far, and whom each look moved the most; the last can be taken back right here. */
@@ -77,8 +77,8 @@ function ToldByMachine({ pack, shifts }: { pack: Pack; shifts: TraceOutput['fact
   return (
     <>
       <Text variant="head">{t.toldByTheMachine}</Text>
-      {[...new Set(shifts.map(({ why }) => why))].map((reason) => {
-        const because = shifts.filter(({ why }) => why === reason);
+      {[...new Set(shifts.map((shift) => shiftReason(pack, shift)))].map((reason) => {
+        const because = shifts.filter((shift) => shiftReason(pack, shift) === reason);
         const [more, less] = [because.filter(({ factor }) => factor > 1), because.filter(({ factor }) => factor < 1)];
         return (
           <View key={reason} className="border-l-4 border-line pl-3">

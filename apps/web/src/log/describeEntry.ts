@@ -9,7 +9,7 @@ import { offText } from '../wording/ratioWords.ts';
 import { countedName } from '../wording/countedName.ts';
 import { OPTION_WORDS } from '../wording/optionWords.ts';
 import { readingText } from '../wording/readingText.ts';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { settingText } from '../wording/settingText.ts';
 import { intervalText } from '../wording/intervalText.ts';
 import { PIECE_WORDS } from '../wording/pieceWords.ts';

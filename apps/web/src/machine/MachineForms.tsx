@@ -1,3 +1,4 @@
+import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/machine';
 import { t as shared } from '@patient-badger/wording/shared';
 import { machine as machineSchema, meterReading, type Machine, type MachineHistory } from '@patient-badger/contract';
@@ -113,7 +114,7 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
       hours: figure(draft.hours),
       km: distance === null ? null : kmFrom(distance, unit),
     });
-    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
+    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => reasonSentence(message)).join(' '));
     await attempt(async () => {
       await call(`/api/machines/${machine.id}/meter`, machineSchema, { json: parsed.data });
       await refresh('machine-history');

@@ -8,7 +8,7 @@ import { Bar } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import { faultName } from '../wording/faultName.ts';
 import { worthWord } from '../wording/lookWords.ts';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { bitsText, minutesText, money } from '../wording/words.ts';
 import { type PracticeDeal, type Score } from './kept.ts';
 

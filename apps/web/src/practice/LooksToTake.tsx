@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { minutesText } from '../wording/words.ts';
 import type { TakenLook } from './kept.ts';
 

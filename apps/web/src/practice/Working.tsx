@@ -9,7 +9,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { DriveLine } from '../driveline/DriveLine.tsx';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { minutesText, money } from '../wording/words.ts';
 import { practiceNow, type PracticeDeal } from './kept.ts';
 import { LooksToTake } from './LooksToTake.tsx';

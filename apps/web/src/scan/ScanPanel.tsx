@@ -1,3 +1,4 @@
+import { SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t } from '@patient-badger/wording/scan';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard, ScanRead } from '@patient-badger/core';
@@ -65,7 +66,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
       {scan.kind === 'done' && !scan.scan.read ? (
         <Card tone="danger">
           <Text variant="danger">{t.thisPhotoCannotBeRead}</Text>
-          <Text>{scan.scan.how}</Text>
+          <Text>{SCAN_REFUSALS[scan.scan.reason]}</Text>
           <Text>{t.orSayBelowWhereThe}</Text>
         </Card>
       ) : null}

@@ -1,3 +1,4 @@
+import { reasonSentence } from '@patient-badger/wording';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/shelf';
 import { SHELF_CONDITIONS, type ShelfItem } from '@patient-badger/contract';
@@ -78,7 +79,7 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
       onKept();
     } catch (error) {
       if (!(error instanceof ZodError)) return setProblems({ all: messageOf(error) });
-      setProblems(Object.fromEntries(error.issues.map(({ path, message }) => [String(path[0] ?? 'all'), message])));
+      setProblems(Object.fromEntries(error.issues.map(({ path, message }) => [String(path[0] ?? 'all'), reasonSentence(message)])));
     }
   };
   return (

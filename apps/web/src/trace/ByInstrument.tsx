@@ -15,7 +15,7 @@ import { Text } from '../design/Text.tsx';
 import { InstrumentCard } from '../instrument/InstrumentCard.tsx';
 import { figureText } from '../wording/readingText.ts';
 import { TypedFigure } from '../instrument/TypedFigure.tsx';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 
 export interface InstrumentProps {
   readonly jobId: string;

@@ -1,3 +1,4 @@
+import { resultName } from '@patient-badger/wording/results';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
 import {
@@ -122,5 +123,12 @@ interface AnswersProps {
 /** What can be seen, of both sides at once where two are watched. */
 function Answers({ pack, look, keys, ...rest }: AnswersProps) {
   if (look.kind === 'kinematic' && look.beside !== undefined) return <TwoSides pack={pack} look={look} {...rest} />;
-  return <Results results={packModel(pack).outcomes.get(look.id) ?? []} keys={keys} {...rest} />;
+  return (
+    <Results
+      results={packModel(pack).outcomes.get(look.id) ?? []}
+      nameOf={(result) => resultName(pack, look.id, result)}
+      keys={keys}
+      {...rest}
+    />
+  );
 }

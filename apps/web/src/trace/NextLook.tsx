@@ -1,3 +1,4 @@
+import { resultName } from '@patient-badger/wording/results';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
 import type { LookAdvice, TraceOutput } from '@patient-badger/core';
@@ -67,9 +68,9 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
           </Text>
           {next.results
             .filter(({ probability }) => probability >= 0.005)
-            .map(({ result, name, probability }) => (
+            .map(({ result, probability }) => (
               <Text key={result} variant="soft">
-                {percent(probability)}: {name}
+                {percent(probability)}: {resultName(pack, next.look, result)}
               </Text>
             ))}
         </View>

@@ -9,7 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { percent } from '../wording/words.ts';
 
 /** Nothing of the list leads: what that can mean, how likely each is, and what to do about it. */

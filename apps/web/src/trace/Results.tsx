@@ -6,7 +6,8 @@ import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 
 interface Props {
-  readonly results: readonly { readonly result: string; readonly name: string; readonly parts?: readonly [string, string] }[];
+  readonly results: readonly { readonly result: string; readonly parts?: readonly [string, string] }[];
+  readonly nameOf: (result: string) => string;
   readonly disabled: boolean;
   /** Whether the digits press them. */
   readonly keys: boolean;
@@ -15,21 +16,21 @@ interface Props {
 }
 
 /** What can be seen, one big button each; on the counter by its number. */
-export function Results({ results: all, disabled, keys, before, onSay }: Props) {
+export function Results({ results: all, nameOf, disabled, keys, before, onSay }: Props) {
   const results = all.filter(({ parts }) => !parts);
   const twos = all.filter(({ parts }) => parts);
   const [several, setSeveral] = useState(false);
   const pressed = results.map(({ result }, i) => [String(i + 1), () => onSay(result)] as const);
   useKeys(disabled || !keys || several ? {} : Object.fromEntries(pressed));
-  if (several) return <TwoAtOnce results={results} twos={twos} disabled={disabled} onSay={onSay} onOne={() => setSeveral(false)} />;
+  if (several) return <TwoAtOnce {...{ results, twos, nameOf, disabled, onSay }} onOne={() => setSeveral(false)} />;
   return (
     <View className="gap-3">
-      {results.map(({ result, name }, i) => (
+      {results.map(({ result }, i) => (
         <Button
           key={result}
           big
           disabled={disabled}
-          label={name}
+          label={nameOf(result)}
           detail={before === result ? t.seenBefore : undefined}
           testID={`result-${result}`}
           onPress={() => onSay(result)}
@@ -43,16 +44,13 @@ export function Results({ results: all, disabled, keys, before, onSay }: Props) 
   );
 }
 
-interface TwoProps {
-  readonly results: Props['results'];
+interface TwoProps extends Pick<Props, 'results' | 'nameOf' | 'disabled' | 'onSay'> {
   readonly twos: Props['results'];
-  readonly disabled: boolean;
-  readonly onSay: (result: string) => void;
   readonly onOne: () => void;
 }
 
 /** Two things in one sight: torn teeth and a rough bearing under the same lamp. */
-function TwoAtOnce({ results, twos, disabled, onSay, onOne }: TwoProps) {
+function TwoAtOnce({ results, twos, nameOf, disabled, onSay, onOne }: TwoProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const both = twos.find(({ parts }) => chosen.length === 2 && parts?.every((each) => chosen.includes(each)));
   const offered = results.filter(({ result }) => twos.some(({ parts }) => parts?.includes(result)));
@@ -61,12 +59,12 @@ function TwoAtOnce({ results, twos, disabled, onSay, onOne }: TwoProps) {
   return (
     <View className="gap-3">
       <Text variant="soft">{t.pressTheTwoThatYou}</Text>
-      {offered.map(({ result, name }) => (
+      {offered.map(({ result }) => (
         <Button
           key={result}
           big
           disabled={disabled}
-          label={name}
+          label={nameOf(result)}
           variant={chosen.includes(result) ? 'chosen' : 'plain'}
           checked={chosen.includes(result)}
           testID={`part-${result}`}
@@ -77,7 +75,7 @@ function TwoAtOnce({ results, twos, disabled, onSay, onOne }: TwoProps) {
         variant="primary"
         big
         disabled={disabled || !both}
-        label={both ? both.name : t.twoOfThem}
+        label={both ? nameOf(both.result) : t.twoOfThem}
         testID="say-two"
         onPress={() => both && onSay(both.result)}
       />

@@ -1,3 +1,4 @@
+import { sideName } from '@patient-badger/wording/results';
 import { t } from '@patient-badger/wording/trace';
 import { packModel, sideOutcomes, type KinematicLook, type Pack } from '@patient-badger/core';
 import { useState } from 'react';
@@ -33,12 +34,12 @@ export function TwoSides({ pack, look, disabled, before, onSay }: Props) {
         {sides.map((side, i) => (
           <View key={side} role="radiogroup" aria-label={placeName(pack, side)} className="min-w-0 flex-1 gap-2">
             <Text variant="strong">{placeName(pack, side)}</Text>
-            {choices[i]?.map(({ result, name }) => (
+            {choices[i]?.map(({ result }) => (
               <Button
                 key={result}
                 big
                 disabled={disabled}
-                label={name}
+                label={sideName(look, result)}
                 variant={said[i] === result ? 'chosen' : 'plain'}
                 checked={said[i] === result}
                 testID={`side-${i}-${result}`}

@@ -7,7 +7,7 @@ import { Text } from '../design/Text.tsx';
 import { bitsText, minutesText, percent } from '../wording/words.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { resultName } from '../wording/resultName.ts';
+import { resultName } from '@patient-badger/wording/results';
 import { alsoSure } from './alsoSure.ts';
 import { leftAtThat } from './leftAtThat.ts';
 import { GoOn, NothingElse, NotListed, Accept } from './VerdictAnswers.tsx';

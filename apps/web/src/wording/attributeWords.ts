@@ -1,3 +1,4 @@
+import { workText } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/shared';
 import type { AttributeFit, PartAttributes } from '@patient-badger/core';
 
@@ -87,10 +88,10 @@ export function fitText(fit: AttributeFit): string {
     case 'fits':
       return off ? t.fits(off) : 'fits';
     case 'fitsAfterWork':
-      return work ?? t.fitsAfterWork;
+      return work ? workText(work, fit.difference) : t.fitsAfterWork;
     case 'doesNotFit':
       return off ? t.doesNotFitWithOff(off) : t.doesNotFit;
     case 'unknown':
-      return work ?? t.notKnown;
+      return work ? workText(work) : t.notKnown;
   }
 }

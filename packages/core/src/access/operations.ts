@@ -3,7 +3,6 @@ import { tighteningInput, tighteningOrder, tighteningOutput } from './tightening
 
 export const accessOperations = {
   'setup.tighteningOrder': operation({
-    summary: 'In which order and passes to tighten screws',
     input: tighteningInput,
     output: tighteningOutput,
     work: tighteningOrder,

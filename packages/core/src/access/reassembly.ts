@@ -1,9 +1,9 @@
-import { stepsNamed, type ClosingStep, type Step } from './step.ts';
+import { stepsNamed, type PutBack, type Step } from './step.ts';
 
 /** What of a family the way back is made from. */
 interface Family {
   readonly steps: readonly Step[];
-  readonly closing: readonly ClosingStep[];
+  readonly closing: readonly PutBack[];
 }
 
 /**
@@ -13,7 +13,7 @@ interface Family {
  * lists it: right behind the piece it follows there. A step that the family gives
  * no way back is put back as it came off.
  */
-export function reassembly({ steps, closing }: Family, opened: readonly string[]): readonly ClosingStep[] {
+export function reassembly({ steps, closing }: Family, opened: readonly string[]): readonly PutBack[] {
   const place = new Map(opened.map((id, i) => [id, i]));
   const putBack = closing
     .filter(({ closes }) => closes.some((id) => place.has(id)))
@@ -26,11 +26,7 @@ export function reassembly({ steps, closing }: Family, opened: readonly string[]
 }
 
 /** Puts each piece of close-only work right behind the nearest piece listed before it that is in the order, or at the beginning. */
-function withCloseOnly(
-  closing: readonly ClosingStep[],
-  order: readonly ClosingStep[],
-  opened: ReadonlyMap<string, number>,
-): readonly ClosingStep[] {
+function withCloseOnly(closing: readonly PutBack[], order: readonly PutBack[], opened: ReadonlyMap<string, number>): readonly PutBack[] {
   const list = [...order];
   closing.forEach((piece, i) => {
     if (piece.closes.length > 0) return;
@@ -41,10 +37,11 @@ function withCloseOnly(
   return list;
 }
 
-const asItCameOff = ({ id, name, minutes, helper, cautions }: Step): ClosingStep => ({
+const asItCameOff = ({ id, name, minutes, helper, cautions }: Step): PutBack => ({
   id,
-  name: `Back: ${name}`,
-  how: 'As it came off, the other way round.',
+  name,
+  how: '',
+  asItCameOff: true,
   minutes,
   kind: 'putBack',
   helper,

@@ -118,6 +118,9 @@ export type LooseKind = (typeof LOOSE_KINDS)[number];
 export type Capture = z.infer<typeof capture>;
 export type Wait = z.infer<typeof wait>;
 export type ClosingStep = z.infer<typeof closingStep>;
+/** A piece of the way back: the family's own, or a step done backwards, which has no words but the step's. */
+export const putBack = closingStep.extend({ how: z.string(), asItCameOff: z.literal(true).optional() });
+export type PutBack = z.infer<typeof putBack>;
 export type WhileOpen = z.infer<typeof whileOpen>;
 export type Tighten = z.infer<typeof tighten>;
 

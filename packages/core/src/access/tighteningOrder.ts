@@ -4,7 +4,7 @@ import { tighten, type Tighten } from './step.ts';
 export const tighteningInput = tighten;
 export const tighteningOutput = z.object({
   order: z.array(z.int()),
-  passes: z.array(z.object({ pass: z.int(), share: z.number(), words: z.string() })),
+  passes: z.array(z.object({ pass: z.int(), share: z.number() })),
 });
 export type TighteningOutput = z.infer<typeof tighteningOutput>;
 
@@ -23,16 +23,8 @@ export function tighteningOrder({ screws, pattern, columns, passes }: Tighten): 
   const order = pattern === 'circle' ? star(screws) : outwards(screws, columns);
   return {
     order: order.map((i) => i + 1),
-    passes: Array.from({ length: passes }, (_, i) => {
-      const share = (i + 1) / passes;
-      return { pass: i + 1, share, words: wordsOf(i + 1, passes) };
-    }),
+    passes: Array.from({ length: passes }, (_, i) => ({ pass: i + 1, share: (i + 1) / passes })),
   };
-}
-
-function wordsOf(pass: number, passes: number): string {
-  if (passes === 1 || pass === passes) return 'to the full figure';
-  return pass === 1 ? 'snug, all round' : `to ${Math.round((100 * pass) / passes)} %`;
 }
 
 /** Round a circle, from 0: across and square to it where the count allows, else always into the widest gap. */

@@ -5,7 +5,6 @@ import type { OptionKind } from './options.ts';
 export interface OptionDraft {
   readonly option: string;
   readonly kind: OptionKind;
-  readonly name: string;
   readonly partsMinor: number | null;
   readonly minutes: number;
   readonly leadDays: number;
@@ -14,9 +13,23 @@ export interface OptionDraft {
   readonly lifeShape: number;
   readonly comeBackRisk: number;
   readonly downtimeDays: number;
-  /** What it leaves undone, or takes from the machine. */
-  readonly leaves: string;
-  readonly why: string;
+  readonly facts: OptionFacts;
+}
+
+/** From what an option was drafted: names and figures, worded by the wording package. */
+export interface OptionFacts {
+  /** The remedies that it consists of, and the faults that they are for. */
+  readonly remedies?: readonly string[];
+  readonly faults?: readonly string[];
+  /** Faults that it leaves as they are. */
+  readonly leftFaults?: readonly string[];
+  /** How many sellers have a part that fits, and after how many days the soonest. */
+  readonly sellers?: number;
+  readonly soonestDays?: number;
+  /** Used ones on the shelf that fit. */
+  readonly donors?: number;
+  /** Failures in this shop's own log from which its life is told. */
+  readonly ownFailures?: number;
 }
 
 export interface DraftGiven {
@@ -96,104 +109,62 @@ export function draftOptions({
   ownLife,
 }: DraftGiven): readonly OptionDraft[] {
   const minutes = faults.reduce((sum, { remedy }) => sum + remedy.minutes, 0);
-  const draft = (kind: OptionKind, name: string, more: Partial<OptionDraft> & { readonly why: string }): OptionDraft => ({
+  const draft: Draft = (kind, more = {}) => ({
     option: kind,
     kind,
-    name,
     partsMinor: null,
     minutes,
     leadDays: 0,
     lifeShape: 2,
     downtimeDays: 0,
-    leaves: '',
     lifeMean: guideLife(kind, unit),
     comeBackRisk: GUIDES[kind].comeBackRisk,
+    facts: {},
     ...more,
   });
   const bought = faults.filter(({ remedy }) => remedy.part !== undefined);
   const without = faults.filter(({ remedy }) => remedy.part === undefined);
   const own = [...new Set(without.map(({ remedy }) => OF_REMEDY[remedy.kind] ?? 'repair'))].map((kind) => {
     const of = without.filter(({ remedy }) => (OF_REMEDY[remedy.kind] ?? 'repair') === kind);
-    return draft(kind, of.map(({ remedy }) => remedy.text).join(' '), {
+    return draft(kind, {
       partsMinor: 0,
-      leaves: bought.map(({ name }) => name).join('; '),
-      why: `What the verdict asks for: ${of.map(({ name }) => name).join('; ')}.`,
+      facts: {
+        remedies: of.map(({ remedy }) => remedy.text),
+        faults: of.map(({ name }) => name),
+        leftFaults: bought.map(({ name }) => name),
+      },
     });
   });
   if (bought.length === 0) return [...own, ...ends(draft, safetyCritical)];
   const [cheapest] = offers;
-  const soonest = Math.min(...offers.map(({ leadDays, stock }) => (stock > 0 ? 0 : leadDays)));
+  const soonestDays = Math.min(...offers.map(({ leadDays, stock }) => (stock > 0 ? 0 : leadDays)));
   const lead = cheapest && cheapest.stock > 0 ? 0 : (cheapest?.leadDays ?? 0);
   return [
     ...own,
-    draft('replace', 'The part new, the same as it was', {
+    draft('replace', {
       partsMinor: cheapest?.priceMinor ?? null,
       leadDays: lead,
       downtimeDays: lead,
       ...(ownLife && { lifeMean: ownLife.mean, lifeShape: ownLife.shape }),
-      why:
-        (cheapest
-          ? `${offers.length === 1 ? 'One seller has' : `${offers.length} sellers have`} a part that fits by its dimensions; the soonest ${soonest === 0 ? 'is there' : `in ${soonest} days`}.`
-          : 'What the verdict asks for; no part is chosen yet, so there is no price.') + ownLifeText(ownLife),
+      facts: {
+        ...(cheapest && { sellers: offers.length, soonestDays }),
+        ...(ownLife && { ownFailures: ownLife.failures }),
+      },
     }),
-    ...(donors > 0
-      ? [
-          draft('donor', 'A used one off the shelf', {
-            partsMinor: 0,
-            leaves: 'Its wear: it comes back on a day that is agreed.',
-            why: `${donors === 1 ? 'One lies' : `${donors} lie`} on the shelf and would fit.`,
-          }),
-        ]
-      : []),
-    ...(safetyCritical
-      ? []
-      : [
-          draft('save', 'Save the old one: bond it, solder it, close its bore, open it for a sleeve', {
-            partsMinor: 0,
-            minutes: minutes + MINUTES_TO_SAVE,
-            leaves: 'The wear of its teeth.',
-            why: 'Costs no part. It depends on whether its seat or its teeth are gone.',
-          }),
-        ]),
-    ...(safetyCritical || !canBeMade
-      ? []
-      : [
-          draft('make', 'Make one: print, mill or cut it by its measured outline', {
-            minutes: minutes + MINUTES_TO_MAKE,
-            why: 'Its teeth are told well enough to be drawn.',
-          }),
-        ]),
-    ...(isPlastic && !safetyCritical
-      ? [
-          draft('upgrade', 'The same gear in metal', {
-            leaves: 'The next link becomes the fuse: look at the weakest link.',
-            why: 'It was of plastic, and it broke.',
-          }),
-        ]
-      : []),
-    draft('overhauledUnit', 'An overhauled unit', {
-      leaves: 'What an overhaul usually leaves: bearings and seals, unless its sheet names them.',
-      why: 'Somebody else may sell the whole gearbox done up.',
-    }),
-    draft('wholeAssembly', 'The whole assembly new', { why: 'Where the part is not sold apart.' }),
+    ...(donors > 0 ? [draft('donor', { partsMinor: 0, facts: { donors } })] : []),
+    ...(safetyCritical ? [] : [draft('save', { partsMinor: 0, minutes: minutes + MINUTES_TO_SAVE })]),
+    ...(safetyCritical || !canBeMade ? [] : [draft('make', { minutes: minutes + MINUTES_TO_MAKE })]),
+    ...(isPlastic && !safetyCritical ? [draft('upgrade')] : []),
+    draft('overhauledUnit'),
+    draft('wholeAssembly'),
     ...ends(draft, safetyCritical),
   ];
 }
 
-const ownLifeText = (life: DraftGiven['ownLife']): string => (life ? ` Its life is this shop’s own: ${life.failures} failed here.` : '');
-
-type Draft = (kind: OptionKind, name: string, more: Partial<OptionDraft> & { readonly why: string }) => OptionDraft;
+type Draft = (kind: OptionKind, more?: Partial<OptionDraft>) => OptionDraft;
 
 const ends = (draft: Draft, safetyCritical: boolean): readonly OptionDraft[] => [
-  ...(safetyCritical
-    ? []
-    : [
-        draft('bypass', 'Leave it out', {
-          minutes: 15,
-          leaves: 'Write what the machine cannot do any more.',
-          why: 'Some owners can do without.',
-        }),
-      ]),
-  draft('scrap', 'Another machine', { minutes: 0, why: 'What another one costs stands beside the rest.' }),
-  draft('stop', 'It goes back as it came', { partsMinor: 0, minutes: 0, leaves: 'Everything.', why: 'The owner may say no.' }),
+  ...(safetyCritical ? [] : [draft('bypass', { minutes: 15 })]),
+  draft('scrap', { minutes: 0 }),
+  draft('stop', { partsMinor: 0, minutes: 0 }),
 ];

@@ -79,6 +79,32 @@ export const FAILURE_REASONS = [
   'noSuspectLikely',
   'pixelsMissing',
   'textBroken',
-  'ownWords',
+  'noMachineName',
+  'notDate',
+  'noMeterReading',
+  'noMaker',
+  'noModelCode',
+  'noFamily',
+  'noSource',
+  'noChange',
+  'noName',
+  'noShopName',
+  'notCurrency',
+  'noPassphrase',
+  'passphraseShort',
+  'notPin',
+  'noItemName',
+  'noOrigin',
+  'noPlace',
+  'notId',
+  'clockUnset',
+  'notPractice',
+  'notPixels',
 ] as const;
 export type FailureReason = (typeof FAILURE_REASONS)[number];
+
+/** The message of a schema's own check: its reason, which a failure carries on and the wording package words. */
+export const because = (reason: FailureReason): FailureReason => reason;
+
+/** The reason that a schema's message names, if it is one. */
+export const reasonNamed = (message: string): FailureReason | undefined => FAILURE_REASONS.find((reason) => reason === message);

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { CoreFailure, type FailureCode } from './CoreFailure.ts';
+import { reasonNamed } from './FailureReason.ts';
 
 type Issue = z.core.$ZodIssue;
 
@@ -15,6 +16,12 @@ const oneKeyEach = (issue: Issue): Issue[] =>
   issue.code === 'unrecognized_keys' ? issue.keys.map((key) => ({ ...issue, keys: [key] })) : [issue];
 
 function failureOf(nested: Issue, input: unknown): CoreFailure {
+  const reason = reasonNamed(deepest(nested).message);
+  const failure = failureByCode(nested, input);
+  return reason === undefined ? failure : new CoreFailure({ ...failure, detail: { ...failure.detail, reason } });
+}
+
+function failureByCode(nested: Issue, input: unknown): CoreFailure {
   const issue = deepest(nested);
   const path = issue.path.map(String);
   const given = printable(at(input, path));
@@ -30,7 +37,7 @@ function failureOf(nested: Issue, input: unknown): CoreFailure {
       return new CoreFailure({
         code: issue.expected === 'int' ? 'notWhole' : 'wrongType',
         path: path.join('.'),
-        detail: { wanted: wanted(issue.expected), given },
+        detail: { wanted: issue.expected, given },
       });
     case 'too_small':
       return new CoreFailure({ code: tooSmall(issue), path: path.join('.'), detail: { minimum: Number(issue.minimum), given } });
@@ -44,14 +51,14 @@ function failureOf(nested: Issue, input: unknown): CoreFailure {
       return new CoreFailure({
         code: at(input, path) === undefined ? 'missing' : 'wrongType',
         path: path.join('.'),
-        detail: { wanted: `one of ${issue.values.map(String).join(', ')}`, given },
+        detail: { oneOf: issue.values.map(String).join(', '), given },
       });
     case 'invalid_union':
       return new CoreFailure({
         code: given === 'undefined' ? 'missing' : 'wrongType',
         path: path.join('.'),
         detail: {
-          wanted: 'options' in issue ? `one of ${[...(issue.options ?? [])].map(String).join(', ')}` : 'one of the kinds known here',
+          ...('options' in issue ? { oneOf: [...(issue.options ?? [])].map(String).join(', ') } : { wanted: 'kind' }),
           given,
         },
       });
@@ -59,7 +66,7 @@ function failureOf(nested: Issue, input: unknown): CoreFailure {
       return new CoreFailure({
         code: 'invalid',
         path: path.join('.'),
-        detail: { reason: 'ownWords', words: issue.message, given },
+        detail: { given },
       });
   }
 }
@@ -92,18 +99,5 @@ function at(input: unknown, path: readonly string[]): unknown {
 function printable(value: unknown): string | number | boolean {
   if (typeof value === 'number' && !Number.isFinite(value)) return String(value);
   if (typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean') return value;
-  return value === null ? 'nothing' : typeof value;
-}
-
-function wanted(expected: string): string {
-  const words: Record<string, string> = {
-    number: 'a number',
-    int: 'a whole number',
-    string: 'a text',
-    boolean: 'yes or no',
-    array: 'a list',
-    object: 'a set of fields',
-    record: 'a set of fields',
-  };
-  return words[expected] ?? expected;
+  return value === null ? 'null' : typeof value;
 }

@@ -22,8 +22,13 @@ export const boreInput = z.strictObject({
   shaft: section,
   /** Turning play at the seat from which on it is worn out; degrees. */
   limitDeg: positiveUpTo(360).default(3),
-  limitSource: sentence.default('rule of thumb'),
+  /** Whose limit that is; nothing for the rule of thumb. */
+  limitSource: sentence.optional(),
 });
+
+/** Why it is judged so; worded by the wording package from the figures beside it. */
+export const BORE_REASONS = ['measureBoreAndShaft', 'measureSeat', 'boreWider', 'hardlyTight', 'interference', 'turningPlay'] as const;
+export type BoreReason = (typeof BORE_REASONS)[number];
 
 const measuredValue = z.object({ value: z.number(), plusMinus: z.number() });
 export const boreOutput = z.object({
@@ -33,8 +38,9 @@ export const boreOutput = z.object({
   /** The key that ISO/R 773 gives to this shaft. */
   standardKey: z.object({ widthMm: z.number(), heightMm: z.number() }).optional(),
   verdict: z.enum(['good', 'watch', 'replace', 'measureMore']),
-  reasons: z.array(z.string()),
-  limitSource: z.string(),
+  reasons: z.array(z.enum(BORE_REASONS)),
+  limitDeg: z.number(),
+  limitSource: z.string().optional(),
 });
 export type BoreSeat = z.infer<typeof boreOutput>;
 
@@ -80,8 +86,9 @@ export function boreSeat({ shape, bore, shaft, limitDeg, limitSource }: z.output
     ...(clearance && { clearanceMm: clearance }),
     ...(play && { turningPlayDeg: play }),
     ...(key && diameterMm && diameterMm.value > 6 && { standardKey: { widthMm: key[1], heightMm: key[2] } }),
-    limitSource,
-    ...judged({ shape, clearance, play, limitDeg, source: limitSource }),
+    limitDeg,
+    ...(limitSource !== undefined && { limitSource }),
+    ...judged({ shape, clearance, play, limitDeg }),
   };
 }
 
@@ -128,23 +135,16 @@ interface JudgedOptions {
   readonly clearance: Value | undefined;
   readonly play: Value | undefined;
   readonly limitDeg: number;
-  readonly source: string;
 }
 
-function judged({ shape, clearance, play, limitDeg, source }: JudgedOptions): Pick<BoreSeat, 'verdict' | 'reasons'> {
+function judged({ shape, clearance, play, limitDeg }: JudgedOptions): Pick<BoreSeat, 'verdict' | 'reasons'> {
   if (shape === 'round') {
-    if (!clearance) return { verdict: 'measureMore', reasons: ['Measure the bore and the shaft.'] };
-    if (clearance.value > 2 * clearance.plusMinus)
-      return {
-        verdict: 'replace',
-        reasons: [`The bore is ${clearance.value.toFixed(3)} mm wider than the shaft: nothing holds a round press fit any more.`],
-      };
-    if (clearance.value > -clearance.plusMinus)
-      return { verdict: 'watch', reasons: ['Hardly any interference left: turn the gear on its shaft with a finger.'] };
-    return { verdict: 'good', reasons: [`${(-clearance.value).toFixed(3)} mm of interference.`] };
+    if (!clearance) return { verdict: 'measureMore', reasons: ['measureBoreAndShaft'] };
+    if (clearance.value > 2 * clearance.plusMinus) return { verdict: 'replace', reasons: ['boreWider'] };
+    if (clearance.value > -clearance.plusMinus) return { verdict: 'watch', reasons: ['hardlyTight'] };
+    return { verdict: 'good', reasons: ['interference'] };
   }
-  if (!play) return { verdict: 'measureMore', reasons: ['Measure flats, key or splines of both, and the shaft’s diameter.'] };
-  const said = `${play.value.toFixed(1)}° of play on the shaft; the limit is ${limitDeg}° (${source})`;
-  if (play.value >= limitDeg) return { verdict: 'replace', reasons: [said] };
-  return { verdict: play.value + 2 * play.plusMinus >= WATCH_SHARE * limitDeg ? 'watch' : 'good', reasons: [said] };
+  if (!play) return { verdict: 'measureMore', reasons: ['measureSeat'] };
+  if (play.value >= limitDeg) return { verdict: 'replace', reasons: ['turningPlay'] };
+  return { verdict: play.value + 2 * play.plusMinus >= WATCH_SHARE * limitDeg ? 'watch' : 'good', reasons: ['turningPlay'] };
 }

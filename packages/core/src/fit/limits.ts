@@ -16,6 +16,20 @@ export const limitsInput = z.strictObject({
 const FIT_KINDS = ['clearance', 'transition', 'interference'] as const;
 const limits = z.object({ lowerMm: z.number(), upperMm: z.number(), leastMm: z.number(), mostMm: z.number() });
 
+/** What a fit is for (after the preferred fits of ISO 286-1:2010, annex B). */
+export const FIT_USES = [
+  'looseRunning',
+  'easyRunning',
+  'running',
+  'sliding',
+  'locating',
+  'tapped',
+  'driven',
+  'pressed',
+  'pressedForGood',
+] as const;
+export type FitUse = (typeof FIT_USES)[number];
+
 export const limitsOutput = z.object({
   hole: limits.optional(),
   shaft: limits.optional(),
@@ -28,21 +42,21 @@ export const limitsOutput = z.object({
   boreWithin: z.boolean().optional(),
   shaftWithin: z.boolean().optional(),
   /** What the measured pair is nearest to, on a hole basis. */
-  nearest: z.object({ hole: z.string(), shaft: z.string(), kind: z.enum(FIT_KINDS), use: z.string() }).optional(),
+  nearest: z.object({ hole: z.string(), shaft: z.string(), kind: z.enum(FIT_KINDS), use: z.enum(FIT_USES) }).optional(),
 });
 export type FitLimits = z.infer<typeof limitsOutput>;
 
 /** Fits a small shop meets, with what they are for (after the preferred fits of ISO 286-1:2010, annex B). */
-const USUAL: readonly (readonly [hole: string, shaft: string, use: string])[] = [
-  ['H9', 'd9', 'loose running, dirty or hot places'],
-  ['H8', 'e8', 'easy running, long bearings'],
-  ['H8', 'f7', 'running with oil'],
-  ['H7', 'g6', 'slides by hand, no play to feel'],
-  ['H7', 'h6', 'pushed on by hand, located'],
-  ['H7', 'k6', 'tapped on, keyed gears'],
-  ['H7', 'n6', 'driven on, seldom taken off'],
-  ['H7', 'p6', 'pressed on, light loads without a key'],
-  ['H7', 's6', 'pressed on for good'],
+const USUAL: readonly (readonly [hole: string, shaft: string, use: FitUse])[] = [
+  ['H9', 'd9', 'looseRunning'],
+  ['H8', 'e8', 'easyRunning'],
+  ['H8', 'f7', 'running'],
+  ['H7', 'g6', 'sliding'],
+  ['H7', 'h6', 'locating'],
+  ['H7', 'k6', 'tapped'],
+  ['H7', 'n6', 'driven'],
+  ['H7', 'p6', 'pressed'],
+  ['H7', 's6', 'pressedForGood'],
 ];
 
 /**
@@ -80,8 +94,10 @@ function sized(nominalMm: number, code: string, field: 'hole' | 'shaft'): Limits
       reason: 'noSuchTolerance',
       code,
       field,
-      letters: `${LETTERS[0]} to ${LETTERS.at(-1)}`,
-      grades: `${Object.keys(TOLERANCES)[0]} to ${Object.keys(TOLERANCES).at(-1)}`,
+      firstLetter: LETTERS[0],
+      lastLetter: LETTERS.at(-1),
+      firstGrade: Object.keys(TOLERANCES)[0],
+      lastGrade: Object.keys(TOLERANCES).at(-1),
     });
   }
   return { ...found, leastMm: nominalMm + found.lowerMm, mostMm: nominalMm + found.upperMm };

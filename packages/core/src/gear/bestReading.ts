@@ -1,11 +1,13 @@
-import type { NextMeasurement } from './identifySchema.ts';
+import type { NextMeasurement, ReadingMethod } from './identifySchema.ts';
 import { readingInformation } from './readingInformation.ts';
 
 /** A reading that could be taken next off a gear whose candidates are ranked. */
 export interface PossibleReading<Ranked> {
   readonly quantity: string;
   readonly minutes: number;
-  readonly how: string;
+  readonly how: ReadingMethod;
+  /** Teeth, threads, lines or turns that it goes over. */
+  readonly over?: number;
   /** Teeth between the jaws, where it is a span. */
   readonly spanTeeth?: number;
   /** Mean and standard deviation of the reading, were the candidate true. */

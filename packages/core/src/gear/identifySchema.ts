@@ -1,13 +1,44 @@
 import { z } from 'zod';
 import { GEAR_SYSTEMS } from './standardSizes.ts';
 
+/** The ways in which a reading is taken; worded by the wording package. */
+export const READING_METHODS = [
+  'spanOverTeeth',
+  'overTips',
+  'inOppositeSpaces',
+  'countStarts',
+  'alongWorm',
+  'overThreadTips',
+  'inThread',
+  'rollWorm',
+  'overThroat',
+  'rollWheel',
+  'depthInThroat',
+  'betweenCentres',
+  'overPinionTips',
+  'overWheelTips',
+  'alongCone',
+  'depthAtLargeEnd',
+  'coneAngle',
+  'alongRack',
+  'depthFromTip',
+  'flankAngle',
+  'rackTravel',
+  'alongScrew',
+  'nutTravel',
+  'countScrewStarts',
+] as const;
+export type ReadingMethod = (typeof READING_METHODS)[number];
+
 /** Which dimension to take next, what it is worth in bits, and how it is taken. */
 export const nextMeasurement = z
   .object({
     quantity: z.string(),
     expectedBits: z.number(),
     minutes: z.number(),
-    how: z.string(),
+    how: z.enum(READING_METHODS),
+    /** Teeth, threads, lines or turns that it goes over, where it goes over several. */
+    over: z.number().optional(),
     /** Teeth between the jaws, where a span is advised. */ spanTeeth: z.number().optional(),
   })
   .nullable();

@@ -1,6 +1,6 @@
 import type { Measurement } from '../quantity/measured.ts';
 import { bestReading } from './bestReading.ts';
-import { NONE_OF_THESE_PRIOR, type NextMeasurement } from './identifySchema.ts';
+import { NONE_OF_THESE_PRIOR, type NextMeasurement, type ReadingMethod } from './identifySchema.ts';
 import { rankedByEvidence } from './rankedByEvidence.ts';
 import { shiftEvidence, type FreeShift, type ShiftedReading } from './shiftEvidence.ts';
 import { logWorn, readingSd } from './worn.ts';
@@ -9,7 +9,9 @@ import { logWorn, readingSd } from './worn.ts';
 export interface Readable<Of> {
   readonly quantity: string;
   readonly minutes: number;
-  readonly how: string;
+  readonly how: ReadingMethod;
+  /** Teeth, threads, lines or turns that it goes over. */
+  readonly over?: number;
   /** What was read; undefined while it was not. */
   readonly read: Measurement | undefined;
   /** In a straight line of the profile shift, where candidates have one. */
@@ -80,6 +82,7 @@ export function identifySize<Of>(
       quantity: readable.quantity,
       minutes: readable.minutes,
       how: readable.how,
+      ...(readable.over !== undefined && { over: readable.over }),
       expect: ({ of, shift, shiftSd }: SizeFit<Of>) => {
         const byShift = shiftSd * slopeOf(readable, of);
         return [readable.predict(of, shift), Math.hypot(readable.plusMinus, readable.makerSd?.(of) ?? 0, byShift)] as const;

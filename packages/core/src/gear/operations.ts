@@ -6,7 +6,6 @@ import { gearKindOperations } from './kinds.ts';
 export const gearOperations = {
   ...gearKindOperations,
   'gear.compare': operation({
-    summary: 'Two gears side by side, attribute by attribute',
     input: compareInput,
     output: compareOutput,
     work: compareGears,

@@ -1,3 +1,4 @@
+import { because } from '../failure/FailureReason.ts';
 import { z } from 'zod';
 import { LOOSE_NOTES } from '../access/ledger.ts';
 import { LOOSE_KINDS, torque } from '../access/step.ts';
@@ -309,9 +310,7 @@ export type Payload<K extends EntryKind> = Extract<EntryPayload, { kind: K }>;
 export const entry = z.strictObject({
   id: uuid,
   jobId: uuid,
-  at: z.iso
-    .datetime()
-    .refine((at) => /^(19[7-9]|2[01])/.test(at), 'That day is outside of any calendar of the shop: set the clock of this device.'),
+  at: z.iso.datetime().refine((at) => /^(19[7-9]|2[01])/.test(at), because('clockUnset')),
   by: id,
   /** The place in the shop's record, counted by the server as entries arrive; missing while it waits on a device. */
   seq: z.int().positive().optional(),

@@ -13,7 +13,6 @@ export function makeOperations(families: Families) {
   };
   return {
     'make.outline': operation({
-      summary: 'The outline of a gear to be made, with its bore',
       input: outlineInput,
       output: outlineOutput,
       heavy: true,
@@ -23,7 +22,6 @@ export function makeOperations(families: Families) {
       },
     }),
     'make.file': operation({
-      summary: 'A gear as a file for a printer, a mill, a wire or a laser',
       input: fileInput,
       output: fileOutput,
       heavy: true,

@@ -3,7 +3,7 @@ import { normalWithin } from '../inference/normal.ts';
 import { FINEST, type Measurement } from '../quantity/measured.ts';
 import { checkSize, inModules } from './partSize.ts';
 import { RULES, ruleFor, type Rule } from './rules.ts';
-import type { AttributeFit, AttributeName, PartAttributes, MatchFit, MatchFitInput } from './schema.ts';
+import type { AttributeFit, AttributeName, PartAttributes, MatchFit, MatchFitInput, PartWork } from './schema.ts';
 
 /** Work on a part goes wrong now and then (judgement). */
 const WORK_SUCCEEDS = 0.85;
@@ -57,7 +57,7 @@ function judge({ name, wanted, part, all }: JudgeOptions): AttributeFit {
   const shown = { name, ...(wanted !== undefined && { wanted: plain(wanted) }), ...(part !== undefined && { part: plain(part) }) };
   if (name === 'material') return { ...shown, ...judgeMaterial(wanted, part) };
   const rule = ruleFor(name, all.type) as Rule;
-  if (wanted === undefined || part === undefined) return { ...shown, state: 'unknown', probability: rule.need, work: 'measure it' };
+  if (wanted === undefined || part === undefined) return { ...shown, state: 'unknown', probability: rule.need, work: 'measure' };
   if (rule.kind === 'exact') {
     const agrees = wanted === part;
     const bothCounts = typeof wanted === 'number' && typeof part === 'number';
@@ -96,18 +96,18 @@ interface WorkForOptions {
   readonly all: PartAttributes;
 }
 
-function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, all }: WorkForOptions): string | null {
+function workFor(rule: Extract<Rule, { kind: 'size' }>, { difference, wanted, all }: WorkForOptions): PartWork | null {
   const work = difference > 0 ? rule.above : rule.below;
   // Splines, keys and flats cannot be opened out or sleeved like a round hole.
   const shapedBore = rule === RULES.boreDiameterMm && all.boreShape !== undefined && all.boreShape !== 'round';
   if (!work || shapedBore || Math.abs(difference) > work.fixed + work.share * Math.abs(wanted)) return null;
-  return work.say(difference);
+  return work.work(difference);
 }
 
 function judgeMaterial(wanted: AttributeValue, part: AttributeValue) {
-  if (part === undefined) return { state: 'unknown' as const, probability: 0.95, work: 'look at it' };
+  if (part === undefined) return { state: 'unknown' as const, probability: 0.95, work: 'lookAt' as const };
   if (wanted === part) return { state: 'fits' as const, probability: CERTAIN };
-  return { state: 'fitsAfterWork' as const, probability: OTHER_MATERIAL, work: 'another material: check which link becomes the weakest' };
+  return { state: 'fitsAfterWork' as const, probability: OTHER_MATERIAL, work: 'checkWeakestLink' as const };
 }
 
 const reading = (given: AttributeValue): Measurement => (typeof given === 'object' ? given : { value: given as number, plusMinus: 0 });

@@ -7,7 +7,6 @@ import { standsIn, standsInInput, standsInOutput } from './standsIn.ts';
 
 export const matchOperations = {
   'match.fit': operation({
-    summary: 'Does this part fit, attribute by attribute',
     input: matchFitInput,
     output: matchFitOutput,
     work: (input) => {
@@ -16,10 +15,9 @@ export const matchOperations = {
     },
   }),
   'match.standsIn': operation({
-    summary: 'Whether one part is the same as another',
     input: standsInInput,
     output: standsInOutput,
     work: standsIn,
   }),
-  'match.receive': operation({ summary: 'Is what arrived what was ordered', input: receiveInput, output: receiveOutput, work: receive }),
+  'match.receive': operation({ input: receiveInput, output: receiveOutput, work: receive }),
 };

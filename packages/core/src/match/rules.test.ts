@@ -54,13 +54,13 @@ test.each<[AttributeName, number | string, number | string]>([
 
 /** Work that makes a part fit, with the words for it, and how far it goes. */
 test.each<[AttributeName, number, number, string]>([
-  ['boreDiameterMm', 12, 11, 'open the bore by 1.00 mm, true to the teeth'],
-  ['boreDiameterMm', 12, 12.13, 'bond it with retaining compound, gap 0.13 mm on the diameter'],
-  ['boreDiameterMm', 12, 14, 'make a sleeve to take up 2.00 mm'],
-  ['faceWidthMm', 10, 12, 'face 2.00 mm off its width'],
-  ['hubDiameterMm', 20, 21.5, 'turn 1.50 mm off the hub'],
-  ['hubLengthMm', 8, 10, 'shorten the hub by 2.00 mm'],
-  ['hubLengthMm', 8, 6, 'put a 2.00 mm spacer beside the hub'],
+  ['boreDiameterMm', 12, 11, 'openBore'],
+  ['boreDiameterMm', 12, 12.13, 'bond'],
+  ['boreDiameterMm', 12, 14, 'sleeve'],
+  ['faceWidthMm', 10, 12, 'narrowFace'],
+  ['hubDiameterMm', 20, 21.5, 'turnHub'],
+  ['hubLengthMm', 8, 10, 'shortenHub'],
+  ['hubLengthMm', 8, 6, 'spacer'],
 ])('%s of %d against %d: %s', (name, wanted, part, work) => {
   expect(judged(name, wanted, part)).toMatchObject({
     state: 'fitsAfterWork',
@@ -88,9 +88,9 @@ test('only a round hole can be opened out or sleeved', () => {
 test('what nobody measured counts as often as it is right, and material only where it is asked for', () => {
   const { attributes, probability, deciding } = fit({ wanted: { teeth: 17, material: 'steel' }, part: { faceWidthMm: 10 } });
   expect(attributes.map(({ name, state, probability: p, work }) => [name, state, p, work])).toEqual([
-    ['teeth', 'unknown', 0.3, 'measure it'],
-    ['faceWidthMm', 'unknown', 0.6, 'measure it'],
-    ['material', 'unknown', 0.95, 'look at it'],
+    ['teeth', 'unknown', 0.3, 'measure'],
+    ['faceWidthMm', 'unknown', 0.6, 'measure'],
+    ['material', 'unknown', 0.95, 'lookAt'],
   ]);
   expect(probability).toBeCloseTo(0.3 * 0.6 * 0.95, 9);
   expect(deciding).toBe('teeth');

@@ -1,5 +1,5 @@
 import { isPlain } from './plainParts.ts';
-import type { AttributeName, PartType } from './schema.ts';
+import type { AttributeName, PartType, PartWork } from './schema.ts';
 
 /** How one attribute is judged. `need` is how often it is right when nobody has measured it. */
 export type Rule =
@@ -18,10 +18,8 @@ export type Rule =
 interface Work {
   readonly fixed: number;
   readonly share: number;
-  readonly say: (difference: number) => string;
+  readonly work: (difference: number) => PartWork;
 }
-
-const mm = (value: number) => `${Math.abs(value).toFixed(2)} mm`;
 
 /**
  * Tolerances of the project for small gears: a pitch must agree within 0.6 % or the flanks climb
@@ -51,11 +49,11 @@ export const RULES: Readonly<Partial<Record<AttributeName, Rule>>> = {
     need: 0.4,
     fixed: 0.08,
     share: 0,
-    below: { fixed: 1.5, share: 0, say: (d) => `open the bore by ${mm(d)}, true to the teeth` },
+    below: { fixed: 1.5, share: 0, work: () => 'openBore' },
     above: {
       fixed: 3,
       share: 0,
-      say: (d) => (d <= 0.15 ? `bond it with retaining compound, gap ${mm(d)} on the diameter` : `make a sleeve to take up ${mm(d)}`),
+      work: (difference) => (difference <= 0.15 ? 'bond' : 'sleeve'),
     },
   },
   dFlatMm: { kind: 'size', need: 0.5, fixed: 0.1, share: 0 },
@@ -65,22 +63,22 @@ export const RULES: Readonly<Partial<Record<AttributeName, Rule>>> = {
     need: 0.6,
     fixed: 0.15,
     share: 0.02,
-    above: { fixed: 0, share: 0.25, say: (d) => `face ${mm(d)} off its width` },
+    above: { fixed: 0, share: 0.25, work: () => 'narrowFace' },
   },
   hubDiameterMm: {
     kind: 'size',
     need: 0.7,
     fixed: 0.3,
     share: 0.02,
-    above: { fixed: 2, share: 0, say: (d) => `turn ${mm(d)} off the hub` },
+    above: { fixed: 2, share: 0, work: () => 'turnHub' },
   },
   hubLengthMm: {
     kind: 'size',
     need: 0.7,
     fixed: 0.2,
     share: 0,
-    above: { fixed: 3, share: 0, say: (d) => `shorten the hub by ${mm(d)}` },
-    below: { fixed: 3, share: 0, say: (d) => `put a ${mm(d)} spacer beside the hub` },
+    above: { fixed: 3, share: 0, work: () => 'shortenHub' },
+    below: { fixed: 3, share: 0, work: () => 'spacer' },
   },
   shaftDiameterMm: { kind: 'size', need: 0.4, fixed: 0.1, share: 0 },
   widthMm: { kind: 'size', need: 0.5, fixed: 0.15, share: 0.01 },
@@ -90,7 +88,7 @@ export const RULES: Readonly<Partial<Record<AttributeName, Rule>>> = {
     need: 0.5,
     fixed: 0.3,
     share: 0.005,
-    above: { fixed: 0, share: 0.3, say: (d) => `cut ${mm(d)} off its length` },
+    above: { fixed: 0, share: 0.3, work: () => 'cutLength' },
   },
   thicknessMm: { kind: 'size', need: 0.6, fixed: 0.05, share: 0 },
   wireDiameterMm: { kind: 'size', need: 0.6, fixed: 0.05, share: 0.02 },

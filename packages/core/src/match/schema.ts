@@ -53,6 +53,22 @@ export type AttributeName = keyof PartAttributes;
 
 export const FIT_STATES = ['fits', 'fitsAfterWork', 'doesNotFit', 'unknown'] as const;
 
+/** What makes a part fit, or tells whether it does; by how much stands in the attribute's difference. Worded by the wording package. */
+export const PART_WORKS = [
+  'measure',
+  'lookAt',
+  'checkWeakestLink',
+  'openBore',
+  'bond',
+  'sleeve',
+  'narrowFace',
+  'turnHub',
+  'shortenHub',
+  'spacer',
+  'cutLength',
+] as const;
+export type PartWork = (typeof PART_WORKS)[number];
+
 export const matchFitInput = z.strictObject({
   wanted: partAttributes,
   part: partAttributes,
@@ -69,7 +85,7 @@ const attributeFit = z.object({
   difference: z.number().optional(),
   /** How far it may be off and still fit as it is, in the attribute's own unit. */
   allowed: z.number().optional(),
-  work: z.string().optional(),
+  work: z.enum(PART_WORKS).optional(),
   probability: z.number(),
   wanted: z.union([z.number(), z.string()]).optional(),
   part: z.union([z.number(), z.string()]).optional(),

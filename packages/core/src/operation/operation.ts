@@ -4,7 +4,6 @@ import { failureFromZod } from '../failure/fromZod.ts';
 
 /** One thing the core works out: checked on the way in and on the way out. */
 export interface Operation<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
-  readonly summary: string;
   readonly input: I;
   readonly output: O;
   /** May take longer than anybody who shares its thread should wait: tens of milliseconds and more. */
@@ -14,7 +13,6 @@ export interface Operation<I extends z.ZodType = z.ZodType, O extends z.ZodType 
 }
 
 interface Definition<I extends z.ZodType, O extends z.ZodType> {
-  readonly summary: string;
   readonly input: I;
   readonly output: O;
   readonly heavy?: boolean;
@@ -23,13 +21,11 @@ interface Definition<I extends z.ZodType, O extends z.ZodType> {
 
 /** An operation out of its schemas and the algorithm, which trusts what it gets. */
 export const operation = <I extends z.ZodType, O extends z.ZodType>({
-  summary,
   input,
   output,
   heavy = false,
   work,
 }: Definition<I, O>): Operation<I, O> => ({
-  summary,
   input,
   output,
   heavy,

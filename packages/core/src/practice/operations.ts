@@ -5,19 +5,16 @@ import { dealInput, dealOutput, lookInput, lookOutput, scoreInput, scoreOutput }
 
 export const practiceOperations = (families: Families) => ({
   'practice.deal': operation({
-    summary: 'A machine with a hidden fault, to practise on',
     input: dealInput,
     output: dealOutput,
     work: (input) => deal(input, familyIn(families)),
   }),
   'practice.look': operation({
-    summary: 'What a look shows on a machine of practice',
     input: lookInput,
     output: lookOutput,
     work: (input) => look(input, familyIn(families)),
   }),
   'practice.score': operation({
-    summary: 'A practice gone through again, beside the advice on the same machine',
     input: scoreInput,
     output: scoreOutput,
     heavy: true,

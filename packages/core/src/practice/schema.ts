@@ -1,3 +1,4 @@
+import { because } from '../failure/FailureReason.ts';
 import { z } from 'zod';
 import { name } from '../quantity/bounds.ts';
 import { facts } from '../trace/schema.ts';
@@ -10,7 +11,7 @@ const MOST_MINOR = 1e9;
 const practice = z
   .string()
   .max(160)
-  .regex(/^[a-z0-9-]+\.[123]\.\d{1,10}$/, 'A practice machine has a name like saw-oil-pump.2.17.');
+  .regex(/^[a-z0-9-]+\.[123]\.\d{1,10}$/, because('notPractice'));
 
 /** What a gear is counted at where nobody says its price: a guide, in hundredths of the money. */
 export const PART_MINOR = 3000;

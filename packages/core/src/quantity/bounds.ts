@@ -1,3 +1,4 @@
+import { because } from '../failure/FailureReason.ts';
 import { z } from 'zod';
 
 /**
@@ -31,7 +32,7 @@ export const name = z.string().min(1).max(120);
 export const id = z
   .string()
   .max(120)
-  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'Ids are small letters, digits and single hyphens.');
+  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, because('notId'));
 /** A sentence or two. */
 export const sentence = z.string().min(1).max(2000);
 /** Readings of one quantity: more than anybody takes, few enough to go through. */

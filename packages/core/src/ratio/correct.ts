@@ -24,7 +24,7 @@ export const correctOutput = z.object({
   minutesByHand: z.number(),
   minutesByDrill: z.number(),
   newReading: z.number(),
-  disclosure: z.object({ before: z.number(), after: z.number(), missed: z.number(), unit: z.string(), law: z.string() }),
+  disclosure: z.object({ before: z.number(), after: z.number(), missed: z.number(), unit: z.string() }),
 });
 export type Correction = z.infer<typeof correctOutput>;
 
@@ -53,7 +53,6 @@ export function odometerCorrection(input: z.output<typeof correctInput>): Correc
       after: newReading,
       missed,
       unit,
-      law: 'Setting an odometer is regulated. Local law decides whether, by whom and with what notice it may be done.',
     },
   };
 }

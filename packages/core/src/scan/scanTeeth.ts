@@ -268,18 +268,4 @@ function mmPerPixel({ from, to, lengthMm }: NonNullable<ScanInput['scale']>, fra
   return { value: lengthMm / px, plusMinus: (lengthMm / px) * share };
 }
 
-const BETTER: Readonly<Record<ScanRefusal, string>> = {
-  noGear: 'No gear stands out on this photo. Lay it flat on a plain ground of another colour, and take the photo from straight above.',
-  cutOff: 'The gear runs over the edge of the photo. Step back until there is bench all round it.',
-  tooSmall: 'The gear is too small on the photo. Come closer until it fills half the picture.',
-  tooTilted: 'The camera leans too far, or a shadow runs into the teeth. Hold it straight above the gear, in even light.',
-  lowContrast: 'Gear and bench look too much alike. Lay the gear on paper of another colour, out of the glare.',
-  noTeeth: 'The rim shows no teeth deep enough to count. Let light fall on it from the side of a plain ground, or count by hand.',
-  notAGear:
-    'This does not look like the rim of a gear. Lay the gear alone on plain paper, or put centre, rim and count right on the photo yourself.',
-  tooFine: 'The teeth are too fine to be told apart. Come closer, or wipe the lens and hold still.',
-  countsDisagree:
-    'The ways of counting do not agree. Wipe the teeth, lay the gear on plain paper in even light, or count on the photo yourself.',
-};
-
-const refused = (reason: ScanRefusal): Scan => ({ read: false, reason, how: BETTER[reason] });
+const refused = (reason: ScanRefusal): Scan => ({ read: false, reason });

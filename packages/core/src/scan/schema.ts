@@ -1,3 +1,4 @@
+import { because } from '../failure/FailureReason.ts';
 import { z } from 'zod';
 import { FLAWS } from './flaws.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
@@ -8,7 +9,7 @@ const SIDE = [120, 12_000] as const;
 const pixel = z.number().min(-20_000).max(20_000);
 const point = z.strictObject({ xPx: pixel, yPx: pixel });
 const pixels = z.custom<Uint8ClampedArray | Uint8Array>((given) => given instanceof Uint8ClampedArray || given instanceof Uint8Array, {
-  message: 'the pixels, four bytes each',
+  message: because('notPixels'),
 });
 
 /** Two points on a known length, in the plane of the gear's face. */
@@ -83,8 +84,6 @@ export const scanOutput = z.discriminatedUnion('read', [
   z.object({
     read: z.literal(false),
     reason: z.enum(SCAN_REFUSALS),
-    /** What is wrong and how to take a better photo. */
-    how: z.string(),
   }),
 ]);
 export type Scan = z.infer<typeof scanOutput>;

@@ -86,11 +86,7 @@ export function faultInformation(belief: Belief, hypotheses: readonly Hypothesis
     const means = new Map(keys.map((key, i) => [key, (sums[i] ?? 0) > 0 ? (joint[i] ?? 0) / (sums[i] ?? 1) : 0]));
     return { ...outcome, likelihood: (key: string) => means.get(key) ?? 0 };
   });
-  return {
-    ...expectedInformation(faults, merged),
-    moves: mostMoved(faults, merged),
-    names: new Map(outcomes.map(({ result, name }) => [result, name])),
-  };
+  return { ...expectedInformation(faults, merged), moves: mostMoved(faults, merged) };
 }
 
 /** The two faults whose probability changes the most on average, whatever the result. */
@@ -120,7 +116,7 @@ function advise(pack: Pack, { look, information, way: { undo, steps, minutes } }
     lookMinutes: look.minutes,
     expectedBits: information.bits,
     moves: [...information.moves],
-    results: information.results.map(({ result, probability }) => ({ result, name: information.names.get(result) ?? result, probability })),
+    results: information.results.map(({ result, probability }) => ({ result, probability })),
     undo: [...undo],
     steps: [...steps],
     cautions: [...cautionsOn(pack, look.cautions, steps)],

@@ -74,7 +74,10 @@ export function jointFaults(hypothesis: Hypothesis): { joint: string; mode: Faul
 export interface PriorShift {
   readonly fault: string;
   readonly factor: number;
-  readonly why: string;
+  /** The family's own words for what a fact does. */
+  readonly why?: string;
+  /** The complaint that did it. */
+  readonly complaint?: string;
 }
 
 /**
@@ -232,16 +235,17 @@ export function shiftsOf(pack: Pack, told: CaseFacts): readonly PriorShift[] {
   const said = saidOf(pack, told);
   return pack.faults.flatMap((fault) => {
     const spoken = said
-      .map((each) => ({ factor: complaintFactor(pack, each, fault.id), why: saidText(each) }))
+      .map((each) => ({ factor: complaintFactor(pack, each, fault.id), complaint: each.id }))
       .filter(({ factor }) => Math.abs(factor - 1) > 0.05);
-    return [...spoken, ...factShifts(fault, told)].map((each) => ({ fault: fault.id, factor: each.factor, why: each.why }));
+    return [...spoken, ...factShifts(fault, told).map(({ factor, why }) => ({ factor, why }))].map((each) => ({
+      fault: fault.id,
+      ...each,
+    }));
   });
 }
 
 /** The complaint of nobody: it came up at a service. */
 export const AT_SERVICE = 'at-service';
-
-const saidText = ({ id, says }: Complaint): string => (id === AT_SERVICE ? 'it came up at a service' : `the owner says “${says[0]}”`);
 
 /** The fact that holds which of the family's complaints the owner made. */
 export const COMPLAINT_FACT = 'complaint';

@@ -179,21 +179,3 @@ function solve(of: Pack, truth: string, random: () => number, order?: readonly s
     seen.push({ look: lookId, result: draw(chances, random) });
   }
 }
-
-test('a look at both sides names each side with what it does, each as the middle of a sentence', () => {
-  const both = FAMILIES.find(({ looks }) => looks.some((each) => each.kind === 'kinematic' && each.beside)) as Pack;
-  const look = both.looks.find((each) => each.kind === 'kinematic' && each.beside);
-  const nameOf = (id?: string) => both.driveline.bodies.find((body) => body.id === id)?.name;
-  const names = packModel(both)
-    .outcomes.get(look?.id ?? '')
-    ?.map(({ name }) => name);
-  const [one, other] = look?.kind === 'kinematic' ? [nameOf(look.watch), nameOf(look.beside)] : [];
-  expect(names?.length).toBeGreaterThan(1);
-  for (const name of names ?? []) {
-    const [first, second] = name.split('. ');
-    expect(first?.startsWith(`${one}: `)).toBe(true);
-    expect(second?.startsWith(`${other}: `)).toBe(true);
-    expect(name.match(/: ./g)?.every((each) => each === each.toLowerCase())).toBe(true);
-    expect(name).not.toMatch(/: .?(?:\.|$)/);
-  }
-});

@@ -3,7 +3,7 @@ import { MOTION_STATES, type MotionState } from '../driveline/schema.ts';
 import { eachAlone, jointFaults, presentIn, SOUND_MACHINE, type Hypothesis } from './hypotheses.ts';
 import { bodiesInLook, VISIBLE_DEG, VISIBLE_MM } from './lookMotion.ts';
 import { DEAD_DRIVER, type KinematicLook, type Look, type Pack } from './pack.ts';
-import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
+import { type LookOutcome } from './lookOutcome.ts';
 import { tableOutcomes } from './tableOutcomes.ts';
 
 /** Results of a look with their likelihood under every hypothesis of the pack. */
@@ -20,14 +20,14 @@ export function outcomesOf(pack: Pack, look: Look, hypotheses: readonly Hypothes
 function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly Hypothesis[]): readonly LookOutcome[] {
   const bodies = bodiesInLook(pack, look);
   const first = outcomesAt(pack, look, { watch: look.watch, hypotheses, bodies });
-  const moved = look.beside ? bothSides(pack, look, [first, outcomesAt(pack, look, { watch: look.beside, hypotheses, bodies })]) : first;
+  const moved = look.beside ? bothSides(look, [first, outcomesAt(pack, look, { watch: look.beside, hypotheses, bodies })]) : first;
   const sides = withShown(look, moved, hypotheses);
   if (look.power !== 'own') return sides;
   const dead = new Map(hypotheses.map((each) => [each.id, deadTold(look, each)]));
   const told = (id: string) => dead.get(id) ?? DEAD_MISTAKEN;
   return [
     ...sides.map((each) => ({ ...each, likelihood: (id: string) => each.likelihood(id) * (1 - told(id)) })),
-    { result: DEAD_DRIVER, name: look.words[DEAD_DRIVER] ?? DEAD_WORDS, likelihood: told },
+    { result: DEAD_DRIVER, likelihood: told },
   ];
 }
 
@@ -35,7 +35,6 @@ function kinematicOutcomes(pack: Pack, look: KinematicLook, hypotheses: readonly
 const DEAD_TOLD = 0.97;
 const DEAD_MISTAKEN = 0.01;
 const DEAD_BY_OUTSIDE = 0.1;
-const DEAD_WORDS = 'The motor itself does not run';
 
 function deadTold(look: KinematicLook, hypothesis: Hypothesis): number {
   if (hypothesis.none === 'outside') return DEAD_BY_OUTSIDE;
@@ -72,13 +71,12 @@ function withShown(look: KinematicLook, outcomes: readonly LookOutcome[], hypoth
 }
 
 /** Both sides are misread for one cause, no load or the wrong gear, as often as one of them for its own: they then show the same. */
-const bothSides = (pack: Pack, look: KinematicLook, [first = [], second = []]: readonly (readonly LookOutcome[])[]): LookOutcome[] => {
+const bothSides = (look: KinematicLook, [first = [], second = []]: readonly (readonly LookOutcome[])[]): LookOutcome[] => {
   const same = first.filter(({ result }) => second.some((other) => other.result === result)).length;
   const commonOf = (one: LookOutcome, other: LookOutcome) => (one.result === other.result ? look.misread / same : 0);
   return first.flatMap((one) =>
     second.map((other) => ({
       result: `${one.result}-${other.result}`,
-      name: `${bodyName(pack, look.watch)}: ${asLaterWords(one.name)}. ${bodyName(pack, look.beside as string)}: ${asLaterWords(other.name)}`,
       likelihood: (id) => (1 - look.misread) * one.likelihood(id) * other.likelihood(id) + commonOf(one, other),
     })),
   );
@@ -118,7 +116,6 @@ function outcomesAt(pack: Pack, look: KinematicLook, { watch, hypotheses, bodies
   };
   return states.map((state) => ({
     result: state,
-    name: look.words[state] ?? DEFAULT_WORDS[state],
     likelihood: (id) => chance(predicted.get(id) ?? sound, state),
   }));
 }
@@ -171,13 +168,3 @@ const predictor =
     const visible = travelMm === undefined ? Math.abs(turns ?? 0) / (VISIBLE_DEG / 360) : Math.abs(travelMm) / VISIBLE_MM;
     return { state, visible };
   };
-
-const bodyName = (pack: Pack, id: string) => pack.driveline.bodies.find((each) => each.id === id)?.name ?? id;
-
-const DEFAULT_WORDS: Readonly<Record<MotionState, string>> = {
-  turns: 'It turns',
-  less: 'It turns, but too little',
-  still: 'It stands still',
-  locked: 'Nothing will turn',
-  irregular: 'It jerks',
-};

@@ -121,16 +121,6 @@ test('closing that only undoes a step this model has not got goes with it; other
   expect(names).toEqual(sound.closing.map(({ id }) => id).filter((id) => id !== 'pump-on'));
 });
 
-test('a look at both sides is worded side by side, each answer beginning small after the name of its side', () => {
-  const pack = FAMILIES.find(({ looks }) => looks.some((each) => each.kind === 'kinematic' && each.beside)) as Pack;
-  const both = pack.looks.find((each) => each.kind === 'kinematic' && each.beside);
-  if (both?.kind !== 'kinematic') throw new Error('no family looks at both sides');
-  const name = (id: string | undefined) => pack.driveline.bodies.find((each) => each.id === id)?.name ?? '';
-  const still = (both.words.still ?? 'It stands still').replace(/^./, (letter) => letter.toLowerCase());
-  const outcome = outcomesOf(pack, both, packModel(pack).hypotheses).find(({ result }) => result === 'still-still');
-  expect(outcome?.name).toBe(`${name(both.watch)}: ${still}. ${name(both.beside)}: ${still}`);
-});
-
 test('what a family file leaves out', () => {
   const least = {
     id: 'feel',

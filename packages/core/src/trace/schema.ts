@@ -46,7 +46,7 @@ const lookAdvice = z.object({
   expectedBits: z.number(),
   /** Faults whose probability the look is expected to move the most. */
   moves: z.array(z.string()),
-  results: z.array(z.object({ result: z.string(), name: z.string(), probability: z.number() })),
+  results: z.array(z.object({ result: z.string(), probability: z.number() })),
   /** Steps to put back first, latest first, for the look needs what they ended. */
   undo: z.array(step),
   steps: z.array(step),
@@ -100,7 +100,7 @@ export const traceOutput = z.object({
   /** What was found that a sound machine would not show, and which of the suspects explain it; none: nothing on the list does. */
   finds: z.array(z.object({ look: z.string(), result: z.string(), explainedBy: z.array(z.string()) })),
   remainingMinutesEstimate: z.number(),
-  factShifts: z.array(z.object({ fault: z.string(), factor: z.number(), why: z.string() })),
+  factShifts: z.array(z.object({ fault: z.string(), factor: z.number(), why: z.string().optional(), complaint: z.string().optional() })),
 });
 export type TraceOutput = z.infer<typeof traceOutput>;
 

@@ -1,7 +1,7 @@
 import { LEAST_LIKELIHOOD } from '../inference/belief.ts';
 import { own } from '../operation/own.ts';
 import { presentIn, type Hypothesis } from './hypotheses.ts';
-import { asLaterWords, type LookOutcome } from './lookOutcome.ts';
+import { type LookOutcome } from './lookOutcome.ts';
 import type { TableLook } from './pack.ts';
 
 type Row = readonly number[];
@@ -25,9 +25,8 @@ export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]
     return named && named.length > 1 ? SAY_BOTH * bothSeen(named, i, j) : 0;
   };
   return [
-    ...look.results.map(({ id, name }, i) => ({
+    ...look.results.map(({ id }, i) => ({
       result: id,
-      name,
       likelihood: (hypothesis: string) =>
         ((shown.get(hypothesis) ?? look.otherwise)[i] as number) -
         // Who says both says neither alone.
@@ -37,7 +36,6 @@ export function tableOutcomes(look: TableLook, hypotheses: readonly Hypothesis[]
       const [one, other] = [look.results[i], look.results[j]] as [TableLook['results'][number], TableLook['results'][number]];
       return {
         result: `${one.id}+${other.id}`,
-        name: `${one.name}, and ${asLaterWords(other.name)}`,
         parts: [one.id, other.id],
         likelihood: (hypothesis) => both(hypothesis, i, j),
       };

@@ -1,6 +1,11 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  toTheFullFigure: 'to the full figure',
+  snugAllRound: 'snug, all round',
+  toPercent: (percent: Value) => `to ${percent} %`,
+  backStep: (name: Value) => `Back: ${name}`,
+  asItCameOff: 'As it came off, the other way round.',
   aPhotoThatIsOn: 'a photo that is on its way',
   aStepThatIsNot: 'A step that is not listed',
   aTimeThatHasTo: 'A time that has to pass',

@@ -1,3 +1,4 @@
+import { wearLimitSource, wearReasons } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
 import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type GearState } from '@patient-badger/core';
@@ -31,7 +32,7 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
   if (!question) return null;
   const worked = runOperation('gear.wear', question);
   if (!worked.ok) return null;
-  const { thinningMm, tipLossMm = 0, tipThicknessLeftMm, limitMm, limitSource, verdict, reasons } = worked.output;
+  const { thinningMm, tipLossMm = 0, tipThicknessLeftMm, limitMm, verdict } = worked.output;
   return (
     <Card tone={verdict === 'replace' ? 'danger' : 'plain'}>
       <Text variant="label">{t.wearIfItWasThis}</Text>
@@ -39,8 +40,8 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
         {VERDICTS[verdict]}
       </Text>
       <WearDrawing candidate={candidate} thinningMm={thinningMm.value} tipLossMm={tipLossMm} />
-      {reasons.map((reason) => (
-        <Text key={reason}>{reason[0]?.toUpperCase() + reason.slice(1)}.</Text>
+      {wearReasons(worked.output).map((reason) => (
+        <Text key={reason}>{reason}</Text>
       ))}
       <Text variant="soft">
         {t.teethThinnerByTipsLower(
@@ -49,7 +50,7 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
           formatLength(Math.max(0, tipLossMm) / 2, unit),
           formatLength(tipThicknessLeftMm, unit),
           formatLength(limitMm, unit),
-          limitSource,
+          wearLimitSource(worked.output),
         )}
       </Text>
       <Limit jobId={jobId} gear={card.id} />

@@ -1,4 +1,5 @@
 import { t } from '@patient-badger/wording/gear';
+import { methodSentence } from '@patient-badger/wording/readings';
 import type { CylindricalQuantity, GearCard, GearState, Identification } from '@patient-badger/core';
 import { tellsApart } from '../NextReading.tsx';
 import { CYLINDRICAL_WORDS } from './words.ts';
@@ -24,10 +25,16 @@ export function wantedReading(card: GearCard, { readings }: GearState, found: Id
   }
   const advice = found?.nextMeasurement;
   if (!advice) return null;
-  const { how, expectedBits, spanTeeth } = advice;
+  const { expectedBits, spanTeeth } = advice;
   const quantity = advice.quantity as CylindricalQuantity;
   const name = spanTeeth === undefined ? CYLINDRICAL_WORDS[quantity].name : t.spanOverTeethWithSpanTeeth(spanTeeth);
-  return { quantity, name, how, why: tellsApart(expectedBits), ...(spanTeeth !== undefined && { over: spanTeeth }) };
+  return {
+    quantity,
+    name,
+    how: methodSentence(advice),
+    why: tellsApart(expectedBits),
+    ...(spanTeeth !== undefined && { over: spanTeeth }),
+  };
 }
 
 function of(quantity: CylindricalQuantity, why: string): ReadingRequest {

@@ -1,3 +1,4 @@
+import { methodSentence } from '@patient-badger/wording/readings';
 import { t } from '@patient-badger/wording/gear';
 import { worm, type GearCard, type GearState, type WormQuantity } from '@patient-badger/core';
 import { useState } from 'react';
@@ -65,7 +66,7 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
       {advice && advised ? (
         <NextReading
           name={WORM_WORDS[advised].name}
-          how={advice.how}
+          how={methodSentence(advice)}
           why={tellsApart(advice.expectedBits)}
           onPress={() => setQuantity(advised)}
         />

@@ -90,7 +90,7 @@ function readables(
     {
       quantity: 'pinionTipDiameterMm',
       minutes: 0.5,
-      how: 'Caliper over two opposite teeth of the pinion, at its large end.',
+      how: 'overPinionTips',
       read: measurements.pinionTipDiameterMm,
       predict: tip(pinionTeeth, pinion, 1),
       maxLossMm: wear.maxTipLossMm,
@@ -99,7 +99,7 @@ function readables(
     {
       quantity: 'wheelTipDiameterMm',
       minutes: 0.5,
-      how: 'Caliper over two opposite teeth of the wheel, at its large end.',
+      how: 'overWheelTips',
       read: measurements.wheelTipDiameterMm,
       predict: tip(wheelTeeth, wheel, -1),
       maxLossMm: wear.maxTipLossMm,
@@ -108,7 +108,7 @@ function readables(
     {
       quantity: 'outerConeDistanceMm',
       minutes: 2,
-      how: 'Lay a straight edge along a tooth to where the axes meet, and measure to its large end.',
+      how: 'alongCone',
       read: measurements.outerConeDistanceMm,
       predict: (size) => (size.moduleMm * pinionTeeth) / (2 * Math.sin(pinion)),
       plusMinus: 0.5,
@@ -116,7 +116,7 @@ function readables(
     {
       quantity: 'toothHeightMm',
       minutes: 1,
-      how: 'Depth rod of the caliper from a tip into the space beside it, at the large end.',
+      how: 'depthAtLargeEnd',
       read: measurements.toothHeightMm,
       predict: (size) => 2.25 * size.moduleMm,
       makerSd: (size) => DEPTH_SD * size.moduleMm,
@@ -126,7 +126,7 @@ function readables(
     {
       quantity: 'pinionConeAngleDeg',
       minutes: 3,
-      how: 'Protractor on the pinion’s cone against its shaft.',
+      how: 'coneAngle',
       read: measurements.pinionConeAngleDeg,
       predict: () => degrees(pinion),
       plusMinus: 1,

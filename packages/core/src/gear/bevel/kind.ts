@@ -14,13 +14,11 @@ export const bevel = {
   quantities: BEVEL_QUANTITIES,
   operations: {
     'gear.bevel.dimensions': operation({
-      summary: 'Straight bevel pair from teeth, module and shaft angle',
       input: bevelInput,
       output: bevelOutput,
       work: bevelDimensions,
     }),
     'gear.bevel.identify': operation({
-      summary: 'Which standard straight bevel pair was this',
       input: bevelIdentifyInput,
       output: bevelIdentifyOutput,
       heavy: true,

@@ -36,7 +36,8 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
       quantity: 'spanMm',
       spanTeeth: k,
       minutes: 0.7,
-      how: `Flat jaws of the caliper over ${k} teeth, rocked to the shortest reading.`,
+      how: 'spanOverTeeth',
+      over: k,
       expect: (candidate) => [
         spanOf(candidate, k),
         Math.hypot(CALIPER, shared, 0.7 * candidate.shiftSd * candidate.hypothesis.size.moduleMm * (taken.size > 0 ? 0.1 : 1)),
@@ -48,7 +49,7 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
           {
             quantity: 'tipDiameterMm',
             minutes: 0.5,
-            how: 'Caliper over the tips, two opposite teeth; with an odd count turn it to the largest reading.',
+            how: 'overTips' as const,
             expect: (candidate: CandidateRank) =>
               [
                 profileOfRanked(candidate).tipDiameterMm,
@@ -62,7 +63,7 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
           {
             quantity: 'rootDiameterMm',
             minutes: 1,
-            how: 'Knife edges of the caliper in two opposite spaces.',
+            how: 'inOppositeSpaces' as const,
             expect: (candidate: CandidateRank) =>
               [
                 profileOfRanked(candidate).rootDiameterMm,

@@ -93,7 +93,7 @@ test('readings that are not sharp enough do not make a gear good', () => {
       measured: { spans: [{ teeth: 3, spanMm: { value: spanMm - thinned * Math.cos(radians(20)), plusMinus } }] },
     });
   expect(read(0.02, 0.005).verdict).toBe('good');
-  expect(read(0.02, 0.05)).toMatchObject({ verdict: 'watch', reasons: ['the reading is not sharp enough to call it good'] });
+  expect(read(0.02, 0.05)).toMatchObject({ verdict: 'watch', reasons: ['notSharpEnough'] });
   expect(read(0.07, 0.005).verdict).toBe('watch');
   expect(read(0.12, 0.005).verdict).toBe('replace');
 });

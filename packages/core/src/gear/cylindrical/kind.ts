@@ -23,27 +23,23 @@ export const cylindrical = {
   quantities: CYLINDRICAL_QUANTITIES,
   operations: {
     'gear.cylindrical.dimensions': operation({
-      summary: 'Spur or helical gear from teeth and module',
       input: cylindricalInput,
       output: cylindricalOutput,
       work: cylindricalDimensions,
     }),
     'gear.cylindrical.identify': operation({
-      summary: 'Which standard spur or helical gear was this',
       input: identifyInput,
       output: identifyOutput,
       heavy: true,
       work: identifyCylindrical,
     }),
     'gear.pair.mesh': operation({
-      summary: 'Backlash, contact ratio and clearances of a pair',
       input: meshInput,
       output: meshOutput,
       work: meshPair,
     }),
-    'gear.wear': operation({ summary: 'How worn a gear is, against whose limit', input: wearInput, output: wearOutput, work: gearWear }),
+    'gear.wear': operation({ input: wearInput, output: wearOutput, work: gearWear }),
     'gear.arcs': operation({
-      summary: 'Teeth of a wheel or sector that have worked, and fresh positions left',
       input: arcsInput,
       output: arcsOutput,
       work: freshArcs,

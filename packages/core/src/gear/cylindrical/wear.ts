@@ -20,20 +20,27 @@ export const wearInput = z.strictObject({
 });
 export type WearInput = z.infer<typeof wearInput>;
 
+/** Why a gear is judged so; worded by the wording package from the figures beside it. */
+export const WEAR_REASONS = ['teethMissing', 'thinned', 'wornToPoints', 'littleTipLeft', 'notSharpEnough'] as const;
+export type WearReason = (typeof WEAR_REASONS)[number];
+
 export const wearOutput = z.object({
   thinningMm: z.object({ value: z.number(), plusMinus: z.number() }),
   tipLossMm: z.number().optional(),
   tipThicknessLeftMm: z.number(),
   limitMm: z.number(),
-  limitSource: z.string(),
+  /** Whose limit it is, where that was said. */
+  limitSource: z.string().optional(),
+  /** Somebody gave a limit; without one it is the rule of thumb. */
+  limitGiven: z.boolean(),
+  missingTeeth: z.int(),
   verdict: z.enum(['good', 'watch', 'replace']),
-  reasons: z.array(z.string()),
+  reasons: z.array(z.enum(WEAR_REASONS)),
 });
 export type Wear = z.infer<typeof wearOutput>;
 
 /** Thinning at which a gear is done, in modules, where the maker names none (rule of thumb of small shops: a tenth of the module). */
 const LIMIT_MODULES = 0.1;
-const RULE_OF_THUMB = 'rule of thumb: a tenth of the module';
 /** No thinning is known finer than this, however sharp the readings. */
 const FINEST_THINNING_MM = 1e-4;
 /** From this share of the limit on it is worth watching. */
@@ -59,14 +66,15 @@ export function gearWear(input: WearInput): Wear {
   const tip = tipOf(input, cut, profile);
   const tipThicknessLeftMm = thicknessAt(worn, profileOf(worn), Math.max(tip, profile.baseDiameterMm));
   const limitMm = input.limits.thinningMm ?? LIMIT_MODULES * normalModuleMm;
-  const limitSource = input.limits.thinningMm === undefined ? RULE_OF_THUMB : (input.limits.source ?? 'the limit as given');
-  const judged = judge({ thinning, limitMm, limitSource, tipThicknessLeftMm, module: normalModuleMm, missing: input.missingTeeth });
+  const judged = judge({ thinning, limitMm, tipThicknessLeftMm, module: normalModuleMm, missing: input.missingTeeth });
   return {
     thinningMm: thinning,
     ...(input.measured.tipDiameterMm && { tipLossMm: profile.tipDiameterMm - tip }),
     tipThicknessLeftMm,
     limitMm,
-    limitSource,
+    ...(input.limits.thinningMm !== undefined && input.limits.source !== undefined && { limitSource: input.limits.source }),
+    limitGiven: input.limits.thinningMm !== undefined,
+    missingTeeth: input.missingTeeth,
     ...judged,
   };
 }
@@ -142,25 +150,23 @@ function pinSlope(pinMm: number, cut: Cut, profile: Profile): number | null {
 interface WearJudgement {
   readonly thinning: Measurement;
   readonly limitMm: number;
-  readonly limitSource: string;
   readonly tipThicknessLeftMm: number;
   readonly module: number;
   readonly missing: number;
 }
 
-function judge({ thinning, limitMm, limitSource, tipThicknessLeftMm, module, missing }: WearJudgement): Pick<Wear, 'verdict' | 'reasons'> {
+function judge({ thinning, limitMm, tipThicknessLeftMm, module, missing }: WearJudgement): Pick<Wear, 'verdict' | 'reasons'> {
   const share = thinning.value / limitMm;
-  const of = `${thinning.value.toFixed(3)} mm thinner than new; the limit is ${limitMm.toFixed(3)} mm (${limitSource})`;
-  const replace = [
-    ...(missing > 0 ? [`${missing} ${missing === 1 ? 'tooth is' : 'teeth are'} missing`] : []),
-    ...(share >= 1 ? [of] : []),
-    ...(tipThicknessLeftMm <= 0 ? ['the teeth are worn to points'] : []),
+  const replace: WearReason[] = [
+    ...(missing > 0 ? (['teethMissing'] as const) : []),
+    ...(share >= 1 ? (['thinned'] as const) : []),
+    ...(tipThicknessLeftMm <= 0 ? (['wornToPoints'] as const) : []),
   ];
   if (replace.length > 0) return { verdict: 'replace', reasons: replace };
-  const watch = [
-    ...(share >= WATCH_SHARE ? [of] : []),
-    ...(tipThicknessLeftMm < POINTED_TIP * module ? [`only ${tipThicknessLeftMm.toFixed(2)} mm of tip is left`] : []),
-    ...(share < 1 && share + (2 * thinning.plusMinus) / limitMm >= 1 ? ['the reading is not sharp enough to call it good'] : []),
+  const watch: WearReason[] = [
+    ...(share >= WATCH_SHARE ? (['thinned'] as const) : []),
+    ...(tipThicknessLeftMm < POINTED_TIP * module ? (['littleTipLeft'] as const) : []),
+    ...(share < 1 && share + (2 * thinning.plusMinus) / limitMm >= 1 ? (['notSharpEnough'] as const) : []),
   ];
-  return watch.length > 0 ? { verdict: 'watch', reasons: watch } : { verdict: 'good', reasons: [of] };
+  return watch.length > 0 ? { verdict: 'watch', reasons: watch } : { verdict: 'good', reasons: ['thinned'] };
 }

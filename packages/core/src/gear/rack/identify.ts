@@ -58,7 +58,8 @@ export function identifyRack({ measurements, systems }: z.output<typeof rackIden
     {
       quantity: 'pitchMm',
       minutes: 1,
-      how: `Measure along the rack over ${over} teeth, same flank to same flank.`,
+      how: 'alongRack',
+      over: over,
       read: pitch && { value: pitch.lengthMm.value / over, plusMinus: pitch.lengthMm.plusMinus / over },
       predict: ({ size }) => Math.PI * size.moduleMm,
       plusMinus: INSTRUMENTS.digitalCaliper.plusMinus / PITCHES,
@@ -66,7 +67,7 @@ export function identifyRack({ measurements, systems }: z.output<typeof rackIden
     {
       quantity: 'toothHeightMm',
       minutes: 1,
-      how: 'Measure from the tip of a tooth into the space beside it, with the depth rod of the caliper.',
+      how: 'depthFromTip',
       read: toothHeightMm,
       predict: ({ size }) => 2.25 * size.moduleMm,
       makerSd: ({ size }) => DEPTH_SD * size.moduleMm,
@@ -76,7 +77,7 @@ export function identifyRack({ measurements, systems }: z.output<typeof rackIden
     {
       quantity: 'pressureAngleDeg',
       minutes: 2,
-      how: 'Lay a protractor on a flank, against the line of the tips: how far it leans from upright.',
+      how: 'flankAngle',
       read: pressureAngleDeg,
       predict: ({ angle }) => angle,
       plusMinus: INSTRUMENTS.protractor.plusMinus * 2,
@@ -85,7 +86,7 @@ export function identifyRack({ measurements, systems }: z.output<typeof rackIden
     {
       quantity: 'pinionTravelMm',
       minutes: 3,
-      how: 'Turn the pinion once and measure how far the rack went.',
+      how: 'rackTravel',
       read: pinionTravelMm && {
         value: pinionTravelMm.travelMm.value / pinionTravelMm.turns / pinionTravelMm.pinionTeeth,
         plusMinus: pinionTravelMm.travelMm.plusMinus / pinionTravelMm.turns / pinionTravelMm.pinionTeeth,

@@ -10,13 +10,11 @@ export const rack = {
   quantities: [],
   operations: {
     'gear.rack.dimensions': operation({
-      summary: 'Rack from teeth and module',
       input: rackInput,
       output: rackOutput,
       work: rackDimensions,
     }),
     'gear.rack.identify': operation({
-      summary: 'Which standard rack was this',
       input: rackIdentifyInput,
       output: rackIdentifyOutput,
       heavy: true,

@@ -57,7 +57,8 @@ export function identifyScrew({
     {
       quantity: 'pitchMm',
       minutes: 1,
-      how: `Measure along the screw over ${OVER} threads, crest to crest.`,
+      how: 'alongScrew',
+      over: OVER,
       read: pitch && { value: pitch.lengthMm.value / pitch.threads, plusMinus: pitch.lengthMm.plusMinus / pitch.threads },
       predict: (each) => each.pitchMm,
       plusMinus: INSTRUMENTS.digitalCaliper.plusMinus / OVER,
@@ -65,7 +66,8 @@ export function identifyScrew({
     {
       quantity: 'leadMm',
       minutes: 2,
-      how: `Turn the screw ${OVER} times and measure how far the nut went.`,
+      how: 'nutTravel',
+      over: OVER,
       read: travel && { value: travel.travelMm.value / travel.turns, plusMinus: travel.travelMm.plusMinus / travel.turns },
       predict: (each) => each.pitchMm * each.starts,
       plusMinus: 0.03,
@@ -73,7 +75,7 @@ export function identifyScrew({
     {
       quantity: 'starts',
       minutes: 0.5,
-      how: 'Look at the end of the screw and count where threads begin.',
+      how: 'countScrewStarts',
       read: starts === undefined ? undefined : { value: starts, plusMinus: 0.05 },
       predict: (each) => each.starts,
       plusMinus: 0.05,

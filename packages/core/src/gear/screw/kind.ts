@@ -10,13 +10,11 @@ export const screw = {
   quantities: [],
   operations: {
     'gear.screw.dimensions': operation({
-      summary: 'Lead of a screw, and turns for a travel',
       input: screwInput,
       output: screwOutput,
       work: screwDimensions,
     }),
     'gear.screw.identify': operation({
-      summary: 'Which standard thread was this',
       input: screwIdentifyInput,
       output: screwIdentifyOutput,
       heavy: true,

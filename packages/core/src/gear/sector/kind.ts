@@ -17,7 +17,6 @@ export const sector = {
   quantities: CYLINDRICAL_QUANTITIES,
   operations: {
     'gear.sector.identify': operation({
-      summary: 'Which standard gear a sector or piece of a rim was cut from',
       input: identifyInput,
       output: identifyOutput,
       heavy: true,

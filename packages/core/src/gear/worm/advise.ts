@@ -36,28 +36,29 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
     {
       quantity: 'starts',
       minutes: 0.5,
-      how: 'Look at the end of the worm and count where threads begin.',
+      how: 'countStarts',
       done: starts !== undefined,
       expect: ({ hypothesis }) => [hypothesis.starts, 0.05],
     },
     {
       quantity: 'axialPitch',
       minutes: 1,
-      how: `Measure along the worm over ${PITCHES} thread pitches, same side of the thread to same side.`,
+      how: 'alongWorm',
+      over: PITCHES,
       done: readings.axialPitch !== undefined,
       expect: (each) => [PITCHES * predicted(each).axialPitchMm, CALIPER],
     },
     {
       quantity: 'tipDiameterMm',
       minutes: 0.5,
-      how: 'Close the caliper over the thread tips, flat jaws across two tips.',
+      how: 'overThreadTips',
       done: readings.tipDiameterMm !== undefined,
       expect: (each) => [predicted(each).tipDiameterMm, Math.hypot(CALIPER, each.pitchDiameterSdMm)],
     },
     {
       quantity: 'rootDiameterMm',
       minutes: 1,
-      how: 'Measure in the bottom of the thread with the knife edges of the caliper.',
+      how: 'inThread',
       done: readings.rootDiameterMm !== undefined,
       expect: (candidate) => [
         predicted(candidate).rootDiameterMm,
@@ -67,7 +68,7 @@ function measures(readings: WormReadings, starts: number | undefined): readonly 
     {
       quantity: 'leadAngleDeg',
       minutes: 3,
-      how: 'Roll the inked worm on paper along a straight edge and measure the angle of the lines.',
+      how: 'rollWorm',
       done: readings.leadAngleDeg !== undefined,
       expect: (each) => [predicted(each).leadAngleDeg, INSTRUMENTS.protractor.plusMinus],
     },

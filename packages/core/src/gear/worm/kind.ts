@@ -14,13 +14,11 @@ export const worm = {
   quantities: WORM_QUANTITIES,
   operations: {
     'gear.worm.dimensions': operation({
-      summary: 'Worm and wheel from starts, teeth and module',
       input: wormDimensionsInput,
       output: wormDimensionsOutput,
       work: wormDimensions,
     }),
     'gear.worm.identify': operation({
-      summary: 'Which standard worm was this',
       input: wormIdentifyInput,
       output: wormIdentifyOutput,
       heavy: true,

@@ -67,7 +67,7 @@ export function identifyWheel({
       {
         quantity: 'throatDiameterMm',
         minutes: 1,
-        how: 'Over two opposite teeth in the middle of the throat, where they are lowest; with an odd count the largest reading.',
+        how: 'overThroat',
         read: throatDiameterMm,
         predict: (size, shift) => size.moduleMm * (teeth + 2 + 2 * shift),
         maxLossMm: wear.maxTipLossMm,
@@ -76,7 +76,8 @@ export function identifyWheel({
       {
         quantity: 'rimPitchMm',
         minutes: 2,
-        how: `Roll the inked wheel on paper and measure over ${PITCHES} lines: the circumference of the tips over the teeth.`,
+        how: 'rollWheel',
+        over: PITCHES,
         read: rimPitch && { value: rimPitch.lengthMm.value / rimPitch.teeth, plusMinus: rimPitch.lengthMm.plusMinus / rimPitch.teeth },
         predict: (size, shift) => (Math.PI * size.moduleMm * (teeth + 2 + 2 * shift)) / teeth,
         plusMinus: 0.1,
@@ -84,7 +85,7 @@ export function identifyWheel({
       {
         quantity: 'toothHeightMm',
         minutes: 1,
-        how: 'Depth rod of the caliper from a tip into the space beside it, in the throat.',
+        how: 'depthInThroat',
         read: toothHeightMm,
         predict: (size) => 2.2 * size.moduleMm,
         makerSd: (size) => 0.1 * size.moduleMm,
@@ -96,7 +97,7 @@ export function identifyWheel({
             {
               quantity: 'centreDistanceMm',
               minutes: 3,
-              how: 'Middle of the worm to middle of the wheel, in the housing.',
+              how: 'betweenCentres' as const,
               read: centreDistanceMm.distanceMm,
               predict: (size: StandardSize, shift: number) =>
                 (centreDistanceMm.wormPitchDiameterMm + size.moduleMm * (teeth + 2 * shift)) / 2,

@@ -13,7 +13,6 @@ export const wormWheel = {
   quantities: WORM_WHEEL_QUANTITIES,
   operations: {
     'gear.wheel.identify': operation({
-      summary: 'Which standard worm wheel was this',
       input: wheelIdentifyInput,
       output: wheelIdentifyOutput,
       heavy: true,

@@ -1,5 +1,5 @@
 import { FAILURE_REASONS, type FailureData, type FailureReason } from '@patient-badger/core';
-import { failureSentence, rowSentence } from './failureSentence.ts';
+import { failureSentence, reasonSentence, rowSentence } from './failureSentence.ts';
 import { fieldName } from './fieldName.ts';
 
 test.each<[FailureData, string]>([
@@ -17,7 +17,7 @@ test.each<[FailureData, string]>([
   [{ code: 'tooMany', path: 'driveline.joints', detail: { maximum: 64 } }, 'Of the joints no more than 64 can be given.'],
   [{ code: 'tooLong', path: 'claims.0', detail: { maximum: 120 } }, 'The claims must not be longer than 120 signs.'],
   [
-    { code: 'wrongType', path: 'by', detail: { wanted: 'one of pressFit, dFlat', given: 'x' } },
+    { code: 'wrongType', path: 'by', detail: { oneOf: 'pressFit, dFlat', given: 'x' } },
     'The by must be one of press fit, d flat. You gave "x".',
   ],
   [{ code: 'invalid', path: 'faceWidthMm' }, 'The face width cannot be used as given.'],
@@ -47,8 +47,13 @@ test('a reason goes before the code, and takes its figures from the detail', () 
   );
 });
 
-test.each(FAILURE_REASONS.filter((each) => each !== 'ownWords'))('%s is a sentence', (reason) => {
+test.each(FAILURE_REASONS)('%s is a sentence', (reason) => {
   expect(failureSentence({ code: 'invalid', path: 'x', detail: { reason } })).toMatch(/^["“A-Z].*\.$|^\w.*\.$/);
+});
+
+test('a schema’s own reason is its sentence; a message of the library stays as it is', () => {
+  expect(reasonSentence('noShopName')).toBe('Give the shop a name.');
+  expect(reasonSentence('Invalid input')).toBe('Invalid input');
 });
 
 test('a row of a list says which', () => expect(rowSentence(3, { code: 'missing', path: 'teeth' })).toBe('Row 3: The teeth are missing.'));

@@ -1,4 +1,4 @@
-import type { FailureData } from '@patient-badger/core';
+import { reasonNamed, type FailureData } from '@patient-badger/core';
 import { fieldName, inWords } from './fieldName.ts';
 import { REASON_WORDS } from './reasonWords.ts';
 
@@ -13,7 +13,7 @@ export function failureSentence(failure: FailureData): string {
   if (detail.reason !== undefined) return REASON_WORDS[detail.reason](detail);
   switch (failure.code) {
     case 'wrongType':
-      return `The ${name} must be ${wordsOf(detail.wanted ?? 'a number')}.${given}`;
+      return `The ${name} must be ${wantedText(detail)}.${given}`;
     case 'missing':
       return detail.or
         ? `Give the ${name} or the ${fieldName(String(detail.or))}.`
@@ -49,8 +49,26 @@ export function failureSentence(failure: FailureData): string {
 
 const plural = (name: string) => (/(s|teeth)$/.test(name) ? name : `${name}s`);
 
-/** A list of what is allowed, in words. */
-const wordsOf = (wanted: string | number | boolean) => String(wanted).replaceAll(/\w*[a-z][A-Z]\w*/g, inWords);
+const TYPES: Readonly<Record<string, string>> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'a text',
+  boolean: 'yes or no',
+  array: 'a list',
+  object: 'a set of fields',
+  record: 'a set of fields',
+  kind: 'one of the kinds known here',
+};
+
+/** What a field takes: one of a list, with names of several words taken apart, or a type. */
+const wantedText = ({ oneOf, wanted = 'number' }: NonNullable<FailureData['detail']>): string =>
+  oneOf === undefined ? (TYPES[String(wanted)] ?? String(wanted)) : `one of ${String(oneOf).replaceAll(/\w*[a-z][A-Z]\w*/g, inWords)}`;
+
+/** The sentence of a schema's own message: the reason that it names; a message of the schema library as it is. */
+export function reasonSentence(message: string): string {
+  const reason = reasonNamed(message);
+  return reason === undefined ? message : REASON_WORDS[reason]({});
+}
 
 /** The same for a row of a list. @example 'Row 3: The teeth must be a whole number.' */
 export const rowSentence = (row: number, failure: FailureData): string => `Row ${row}: ${failureSentence(failure)}`;

@@ -1,3 +1,4 @@
+import { PASSPHRASE_LEAST } from '@patient-badger/contract';
 import type { FailureDetail, FailureReason } from '@patient-badger/core';
 
 const fixed = (value: unknown, places: number): string => Number(value).toFixed(places);
@@ -29,8 +30,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   textBroken: () => 'There is a sign in this text that cannot be kept. Type it again.',
   shaftThickerThanBore: () => 'The shaft measures thicker than the bore it sits in: measure both again.',
   noHoleNoShaft: () => 'Give a hole like H7, a shaft like k6, or measure both bore and shaft.',
-  noSuchTolerance: ({ code, field, letters, grades }) =>
-    `“${code}” is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${letters}, grades ${grades}.`,
+  noSuchTolerance: ({ code, field, firstLetter, lastLetter, firstGrade, lastGrade }) =>
+    `“${code}” is no ${field} that is known here. Write it like ${field === 'hole' ? 'H7' : 'k6'}: letters ${firstLetter} to ${lastLetter}, grades ${firstGrade} to ${lastGrade}.`,
   noPairFitsHousing: () => 'None of these pairs goes into this housing.',
   kmOrMile: () => 'Give the turns per km or per mile, not both.',
   noPairAtCentreDistance: () => 'No two of these gears come out at that centre distance.',
@@ -96,5 +97,25 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   orderSaysNothing: () => 'The order says nothing of the part: compare it with the old gear.',
   pixelsMissing: ({ width, height, given }) =>
     `A picture of ${width} by ${height} has ${4 * Number(width) * Number(height)} values, not ${given}.`,
-  ownWords: ({ words }) => String(words),
+  noMachineName: () => 'Give the machine a name you will know it by.',
+  notDate: () => 'Give the day as year-month-day.',
+  noMeterReading: () => 'Give hours or a distance.',
+  noMaker: () => 'Say who made it.',
+  noModelCode: () => 'Give the model as its plate has it.',
+  noFamily: () => 'Say what kind of chain it has.',
+  noSource: () => 'Say where it comes from.',
+  noChange: () => 'Say what to change.',
+  noName: () => 'Give a name.',
+  noShopName: () => 'Give the shop a name.',
+  notCurrency: () => 'A currency is three letters, such as EUR.',
+  noPassphrase: () => 'Give your passphrase.',
+  passphraseShort: () => `A passphrase has at least ${PASSPHRASE_LEAST} letters: a few words that belong to nobody else.`,
+  notPin: () => 'A PIN has four to eight figures.',
+  noItemName: () => 'Say what it is.',
+  noOrigin: () => 'Say what it came from.',
+  noPlace: () => 'Say where it lies.',
+  notId: () => 'Ids are small letters, digits and single hyphens.',
+  clockUnset: () => 'That day is outside of any calendar of the shop: set the clock of this device.',
+  notPractice: () => 'A practice machine has a name like saw-oil-pump.2.17.',
+  notPixels: () => 'The pixels of a picture are four bytes each.',
 };
