@@ -3,6 +3,7 @@ import prettier from 'eslint-config-prettier';
 import reactHooks from 'eslint-plugin-react-hooks';
 import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
+import { rules } from './scripts/lintRules.js';
 
 /**
  * Folders from the ground up: each may import those before it and none behind it, by whatever path. A new
@@ -126,35 +127,29 @@ const KERNELS = [
   'packages/core/src/ratio/tyreSize.ts',
 ];
 
+/** Words that are data: headings and owners' words that are taken in, notes of a file's own form, what tests write down. */
+const WORDED = [
+  '**/*.test.{ts,tsx}',
+  'packages/core/src/match/partRow.ts',
+  'packages/core/src/trace/{words,wordTerms}.ts',
+  'packages/core/src/make/formats.ts',
+  'packages/core/src/material/materials.ts',
+  'packages/core/src/{cases,contractText}.ts',
+  'packages/core/src/job/entrySamples.ts',
+  'packages/core/src/fuzz/*.ts',
+  'apps/web/src/testing/**',
+];
+
 /** Imports point one way: web, server → wording, knowledge → contract → core. */
 const mayNotImport = (files, names, message) => ({
   files,
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: names, message }] }] },
 });
 
-/** `each` is for what is read at a glance: a callback or loop of three lines at most; what is longer names what it goes over. */
-const shortEach = {
-  meta: { type: 'suggestion', schema: [] },
-  create: (context) => {
-    const named = (node) => node?.type === 'Identifier' && node.name === 'each';
-    const check = (node, isNamed) => {
-      const { start, end } = node.loc;
-      if (isNamed && end.line - start.line > 2) context.report({ node, message: '`each` over more than three lines: name what it is.' });
-    };
-    const ofFunction = (node) => check(node, node.params.some(named));
-    return {
-      ArrowFunctionExpression: ofFunction,
-      FunctionExpression: ofFunction,
-      FunctionDeclaration: ofFunction,
-      ForOfStatement: (node) => check(node, node.left.type === 'VariableDeclaration' && named(node.left.declarations[0].id)),
-    };
-  },
-};
-
 export default tseslint.config(
   { ignores: ['**/node_modules/', '**/dist/', '**/.expo/', '.data/', '.cache/', 'test-output/', '**/*.d.ts'] },
   js.configs.recommended,
-  { plugins: { badger: { rules: { 'short-each': shortEach } } }, rules: { 'badger/short-each': 'error' } },
+  { plugins: { badger: { rules } }, rules: { 'badger/short-each': 'error' } },
   ...tseslint.configs.strict,
   {
     rules: {
@@ -219,6 +214,13 @@ export default tseslint.config(
     ['@patient-badger/server', '@patient-badger/web', 'react*', 'typeorm', 'pg', 'fastify'],
     'A package knows no screen and no server, nor do its tests.',
   ),
+  {
+    files: ['packages/{core,contract,knowledge}/src/**/*.ts', 'apps/web/{src,app}/**/*.{ts,tsx}'],
+    ignores: WORDED,
+    rules: { 'badger/no-sentences': 'error' },
+  },
+  // A sentence takes what it says.
+  { files: ['packages/wording/src/en/*.ts'], rules: { 'max-params': 'off' } },
   { files: KERNELS, rules: { 'max-params': ['error', { max: 6 }] } },
   { files: ['**/*.test.{ts,tsx}'], rules: { 'max-params': ['error', { max: 6 }] } },
   { ...reactHooks.configs.flat['recommended-latest'], files: ['apps/web/**/*.{ts,tsx}'] },

@@ -16,7 +16,7 @@ const windows = typeof BroadcastChannel === 'undefined' ? null : new BroadcastCh
  */
 export async function forgetAll(client: QueryClient): Promise<void> {
   setSignOutDue(true);
-  windows?.postMessage('signed out');
+  windows?.postMessage('signedOut');
   await forgetHere(client);
 }
 

@@ -59,7 +59,7 @@ function readFile({ name, text }: { name: string; text: string }): PackFile {
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    throw new Error(`${name} is no JSON file: ${messageOf(error)}.`, { cause: error });
+    throw new Error(shared.noJsonFile(name, messageOf(error)), { cause: error });
   }
   return { name, raw, report: explainPack(raw) };
 }

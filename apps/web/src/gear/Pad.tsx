@@ -1,3 +1,4 @@
+import { INSTRUMENT_NAMES } from '@patient-badger/wording/instruments';
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
 import { INSTRUMENTS, LENGTH_UNITS } from '@patient-badger/core';
@@ -91,7 +92,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
             <Choice
               key={id}
               className="min-h-[62px] flex-1"
-              label={INSTRUMENTS[id].name}
+              label={INSTRUMENT_NAMES[id]}
               detail={`± ${INSTRUMENTS[id].plusMinus}`}
               chosen={id === tool.id}
               onPress={() => instrumentChoice.set(id)}

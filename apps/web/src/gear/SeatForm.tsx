@@ -1,7 +1,8 @@
+import { INSTRUMENT_NAMES } from '@patient-badger/wording/instruments';
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
 import {
-  INSTRUMENTS,
+  type INSTRUMENTS,
   parseReading,
   SEAT_SHAPES,
   toMm,
@@ -69,7 +70,7 @@ export function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: 
           ))}
         </View>
       ))}
-      <Text variant="soft">{t.mmTurnByAQuarter(tool.plusMinus, INSTRUMENTS[tool.id as keyof typeof INSTRUMENTS].name)}</Text>
+      <Text variant="soft">{t.mmTurnByAQuarter(tool.plusMinus, INSTRUMENT_NAMES[tool.id as keyof typeof INSTRUMENTS])}</Text>
       {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
       <View className="flex-row gap-2">
         <Button className="flex-1" label={shared.close} onPress={onClose} />

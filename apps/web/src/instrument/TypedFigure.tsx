@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/instrument';
 import type { InstrumentReading } from '@patient-badger/core';
 import { useState } from 'react';
@@ -23,7 +24,7 @@ export function TypedFigure({ quantity, unit, resultOf, onTake }: Props) {
   return (
     <View className="gap-2">
       <Field
-        label={`${quantity}${unitText(unit) ? `, in ${unitText(unit)}` : ''}`}
+        label={`${quantity}${unitText(unit) ? shared.inUnit(unitText(unit)) : ''}`}
         inputMode="decimal"
         value={typed}
         onChangeText={setTyped}

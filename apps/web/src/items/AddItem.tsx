@@ -103,7 +103,7 @@ function Sizes({ type, typed: { sizes }, problems, onChange }: SizesProps) {
       <Text variant="soft">{t.whatYouKnowOfIt}</Text>
       <Figures
         typed={sizes}
-        fields={asked.map((name) => [name, `${attributeName(name)}${name.endsWith('Mm') ? ', mm' : ''}`] as const)}
+        fields={asked.map((name) => [name, `${attributeName(name)}${name.endsWith('Mm') ? shared.inMm : ''}`] as const)}
         onChange={(change) => onChange({ ...sizes, ...change })}
         problems={problems}
         testID={(name) => `size-${name}`}

@@ -132,7 +132,7 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
             [
               ...(yearly.hours === null ? [] : [`${Math.round(yearly.hours)} h`]),
               ...(yearly.km === null ? [] : [distanceText(yearly.km, unit)]),
-            ].join(' and '),
+            ].join(shared.and2),
           )}
         </Text>
       )}

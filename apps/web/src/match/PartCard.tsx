@@ -35,7 +35,7 @@ export function PartCard({ match: { part, fit, claimedBy, refusedBefore }, chose
       {contradiction ? (
         <Text variant="danger">
           {t.itFitsByItsIt(
-            claimedBy.join(' and ') || t.itsListing,
+            claimedBy.join(shared.and2) || t.itsListing,
             claimedBy.length > 1 ? t.say : t.says,
             machineModel ?? '',
             attributeName(contradiction.name).toLowerCase(),

@@ -32,7 +32,10 @@ export function FollowUps({ view }: { view: JobView }) {
   const history = useMachineHistory(job.machineId);
   // Nobody said how much it is used: then its own meters do.
   const used = { ...state, use: state.use ?? usualUse(history.data?.yearly) };
-  const foreseen = laterLooks(pack, used, (state.closed?.at ?? new Date().toISOString()).slice(0, 10)).filter(
+  const foreseen = laterLooks(pack, used, {
+    on: (state.closed?.at ?? new Date().toISOString()).slice(0, 10),
+    usedGear: t.wearOfAUsedOne,
+  }).filter(
     // Of a job of last year nothing is foreseen any more.
     ({ due }) => due >= today(),
   );
@@ -47,7 +50,7 @@ export function FollowUps({ view }: { view: JobView }) {
       {foreseen.length > 0 && !isComing(history) ? (
         <Button
           label={t.toBeLookedAtLater([...new Set(foreseen.map(({ what }) => what))].join('; '))}
-          detail={t.onTheBenchsListFor(foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(' and '))}
+          detail={t.onTheBenchsListFor(foreseen.map(({ due }) => format(parseISO(due), 'd MMM yyyy')).join(shared.and2))}
           testID="put-later"
           onPress={() => void writeAll(foreseen)}
         />

@@ -102,7 +102,7 @@ export function BackToTrace({ view: { job, pack, state }, proof }: FailedProps) 
   const decision = state.active.findLast(({ payload }) => payload.kind === 'decided');
   const go = async () => {
     const takenBack = decision ? [{ kind: 'withdrawn' as const, entry: decision.id }] : [];
-    if (!(await writeAll([...failedProof(pack, state, proof), ...takenBack]))) return;
+    if (!(await writeAll([...failedProof(pack, state, { failing, saw: t.failedAfterItWasSet(proof.name) }), ...takenBack]))) return;
     router.navigate(`/jobs/${job.id}${again ? `/look/${again.id}` : ''}`);
   };
   return (

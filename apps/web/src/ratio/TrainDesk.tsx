@@ -83,7 +83,7 @@ export function TrainDesk({ jobId, chain: known }: { jobId?: string | undefined;
               {t.shaftsMmApart(
                 reduction.toFixed(4),
                 Math.abs(errorPercent) < 0.005 ? t.exact : `${errorPercent > 0 ? '+' : '−'}${Math.abs(errorPercent).toFixed(2)} %`,
-                list.map(({ centreDistanceMm }) => centreDistanceMm.toFixed(1)).join(' and '),
+                list.map(({ centreDistanceMm }) => centreDistanceMm.toFixed(1)).join(shared.and2),
               )}
             </Text>
           </Card>

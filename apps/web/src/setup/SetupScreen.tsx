@@ -37,7 +37,7 @@ const DESKS: Readonly<Record<Setting, readonly [name: string, desk: (props: Desk
   seal: [t.lipSeal, SealDesk],
   lock: [t.lock, TickDesk],
   torque: [shared.torque, TorqueDesk],
-  fill: ['Oil and grease', FillDesk],
+  fill: [t.oilAndGrease, FillDesk],
   afterwards: [t.afterwards, TickDesk],
 };
 /** What a family asks for only where it says what exactly. */

@@ -45,7 +45,7 @@ export function AddDonorScreen() {
           {shown.map((name) => (
             <View key={name} className="min-w-[140px] flex-1">
               <Field
-                label={LABELS[name] ?? `${attributeName(name)}${name.endsWith('Mm') ? ', mm' : ''}`}
+                label={LABELS[name] ?? `${attributeName(name)}${name.endsWith('Mm') ? shared.inMm : ''}`}
                 value={typed[name] ?? ''}
                 onChangeText={(text) => setTyped({ ...typed, [name]: text })}
                 problem={read.problems[name]}

@@ -3,7 +3,7 @@ import { t } from '@patient-badger/wording/shared';
 import type { AttributeFit, PartAttributes } from '@patient-badger/core';
 
 const NAMES: Readonly<Record<string, string>> = {
-  type: 'Kind',
+  type: t.kind2,
   starts: t.starts,
   teeth: t.teeth,
   axialModuleMm: t.axialModule,
@@ -77,7 +77,7 @@ export const differenceText = ({ name, difference }: AttributeFit): string =>
 export const notAsOrdered = (deciding: string, difference: number | undefined): string =>
   t.notWhatWasOrdered(
     attributeName(deciding).toLowerCase(),
-    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? 'more' : 'less'}`,
+    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? t.moreInline2 : t.lessInline2}`,
   );
 
 /** One attribute's verdict as a sentence part. */
@@ -86,7 +86,7 @@ export function fitText(fit: AttributeFit): string {
   const off = differenceText(fit);
   switch (state) {
     case 'fits':
-      return off ? t.fits(off) : 'fits';
+      return off ? t.fits(off) : t.fitsInline;
     case 'fitsAfterWork':
       return work ? workText(work, fit.difference) : t.fitsAfterWork;
     case 'doesNotFit':

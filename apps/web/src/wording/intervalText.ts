@@ -10,4 +10,4 @@ export const intervalText = (
   [
     ...(every.units === undefined ? [] : [amountText({ amount: every.units, unit }, distance)]),
     ...(every.days === undefined ? [] : [t.days(every.days)]),
-  ].join(' or ');
+  ].join(t.orWord);

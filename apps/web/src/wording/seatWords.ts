@@ -9,7 +9,7 @@ export const SEAT_WORDS: Readonly<Record<SeatShape, string>> = {
   doubleD: t.doubleD2,
   square: t.square,
   hex: t.hexagon,
-  key: 'Key',
+  key: t.key,
   spline: t.spline,
 };
 
@@ -29,8 +29,8 @@ export const SEAT_PLACES: Readonly<Record<SeatShape, readonly (readonly [SeatPla
   square: [['acrossFlatsMm', t.holeFlatToFlat, t.shaftFlatToFlat]],
   hex: [['acrossFlatsMm', t.holeFlatToFlat, t.shaftFlatToFlat]],
   key: [
-    ['diameterMm', 'Bore', 'Shaft'],
-    ['keyWidthMm', 'Keyway', 'Key'],
+    ['diameterMm', t.bore, t.shaft],
+    ['keyWidthMm', t.keyway, t.key],
   ],
   spline: [
     ['diameterMm', t.boreOverAll, t.shaftOverAll],

@@ -16,7 +16,7 @@ export function pastText({ cameFrom, workedHours, workedKm, condition, note }: S
   const worked = [
     ...(workedHours === null ? [] : [`${workedHours} h`]),
     ...(workedKm === null ? [] : [distanceText(workedKm, distance)]),
-  ].join(' and ');
+  ].join(t.and2);
   const past = worked === '' ? t.nobodyKnowsHowLongIt : t.itHasWorked(worked);
   return t.cameFrom(cameFrom, past, CONDITIONS[condition], note ? ` ${note}` : '');
 }

@@ -13,6 +13,8 @@ const saw = findFamily('saw-oil-pump') as Pack;
 const takeoff = findFamily('speedometer-takeoff') as Pack;
 const passed = (proof: string): readonly [string, EntryPayload] => ['tobin', { kind: 'proofDone', proof, passed: true }];
 
+const on = (day: string) => ({ on: day, usedGear: (name: string) => `Wear of ${name}` });
+
 test('by hand first, then without load, in use, and what shows only later', () => {
   expect(proofPlan(saw).map(({ phase, proofs }) => [phase, proofs.map(({ id }) => id)])).toEqual([
     ['hand', ['hand-cord']],
@@ -28,13 +30,13 @@ test('a job is proved by what can be proved before it goes home', () => {
 });
 
 test('a leak is looked at after a day and after months, and only once put on the list', () => {
-  const later = laterLooks(takeoff, jobOf([]), '2026-02-27');
+  const later = laterLooks(takeoff, jobOf([]), on('2026-02-27'));
   expect(later.map(({ due, proof }) => [proof, due])).toEqual([
     ['dry-months', '2026-02-28'],
     ['dry-months', '2026-06-27'],
   ]);
   const set = jobOf(later.map((each) => ['tobin', each]));
-  expect(laterLooks(takeoff, set, '2026-03-01')).toEqual([]);
+  expect(laterLooks(takeoff, set, on('2026-03-01'))).toEqual([]);
   const done = jobOf([
     ...later.map((each): [string, EntryPayload] => ['tobin', each]),
     ['tobin', { kind: 'followUpDone', followUp: set.followUps[0]?.id ?? '', passed: true }],
@@ -46,7 +48,7 @@ test('a used gear comes back at half of its life, a year at the latest, and is a
   const noLater = { ...saw, proofs: [] };
   const donor = (...more: readonly EntryPayload[]) =>
     jobOf([{ ...chosen, gear: 'worm', source: 'shelf' as const }, ...more].map((each): [string, EntryPayload] => ['tobin', each]));
-  const days = (state: Parameters<typeof laterLooks>[1]) => laterLooks(noLater, state, '2026-03-01').map(({ due }) => due);
+  const days = (state: Parameters<typeof laterLooks>[1]) => laterLooks(noLater, state, on('2026-03-01')).map(({ due }) => due);
   // 75 hours of 50 a year are more than a year; of 300 a year a quarter of it.
   expect(days(donor())).toEqual(['2027-03-01']);
   expect(days({ ...donor(), use: usualUse({ hours: 300, km: null }) })).toEqual(['2026-05-31']);
@@ -56,9 +58,9 @@ test('a used gear comes back at half of its life, a year at the latest, and is a
   expect(days(metered)).toEqual(['2026-11-30']);
   const short = { ...optionKept, option: 'donor', optionKind: 'donor' as const, lifeMean: 3000, lifeUnit: 'km' as const };
   expect(days(donor({ ...used, perYear: 300 }, short))).toEqual(['2026-03-13']);
-  expect(laterLooks(noLater, jobOf([['tobin', { ...chosen, gear: 'worm' }]]), '2026-03-01')).toEqual([]);
-  const set = laterLooks(noLater, donor(), '2026-03-01');
-  expect(set[0]?.what).toMatch(/^Oil pump worm, a used one/);
+  expect(laterLooks(noLater, jobOf([['tobin', { ...chosen, gear: 'worm' }]]), on('2026-03-01'))).toEqual([]);
+  const set = laterLooks(noLater, donor(), on('2026-03-01'));
+  expect(set[0]?.what).toBe('Wear of Oil pump worm');
   expect(days(donor(...set))).toEqual([]);
 });
 
@@ -70,7 +72,7 @@ test.each(FAMILIES.flatMap((pack) => pack.proofs.filter(({ failing }) => failing
     const fault = pack.faults[0]?.id ?? '';
     if (!proof) throw new Error(id);
     const state = jobOf([['tobin', { kind: 'decided', fault, remedy: 'replace', probability: 0.9 }]]);
-    const told = failedProof(pack, state, proof);
+    const told = failedProof(pack, state, { ...proof, saw: 'Failed' });
     expect(told.map(({ kind }) => kind)).toEqual([...(proof.failing?.result === undefined ? [] : ['lookRecorded']), 'ownLookRecorded']);
     told.forEach((payload) => checkEntry(payload, pack));
     const chance = (payloads: readonly EntryPayload[]) => {

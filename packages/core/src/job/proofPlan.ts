@@ -40,12 +40,12 @@ const YEAR_DAYS = 365;
 /**
  * The days on which the machine is looked at again, from the day of the work: those of the family's proofs, and for a used gear half
  * of the life that it was put to the owner with, a year at the latest, by the use of the job's state. What is on the list already is not asked for twice.
- * @param on ISO date of the day of the work
+ * @param on ISO date of the day of the work; usedGear what is looked at on a used gear, in words, by its name
  */
 export function laterLooks(
   pack: Pick<Pack, 'proofs' | 'gears'>,
   state: Pick<JobState, 'followUps' | 'gears' | 'options'> & MachineUse,
-  on: string,
+  { on, usedGear }: { readonly on: string; readonly usedGear: (name: string) => string },
 ): readonly Extract<EntryPayload, { kind: 'followUpSet' }>[] {
   const look = (what: string, days: number) => ({
     kind: 'followUpSet' as const,
@@ -58,7 +58,7 @@ export function laterLooks(
     .flatMap(({ id, name, afterDays }) => afterDays.map((days) => ({ ...look(name, days), proof: id })));
   const ofDonors = pack.gears
     .filter(({ id }) => state.gears[id]?.chosen?.source === 'shelf')
-    .map(({ name }) => look(`${name}, a used one: its wear`, donorDays(state)))
+    .map(({ name }) => look(usedGear(name), donorDays(state)))
     .filter(({ what }) => !state.followUps.some((each) => each.what === what));
   return [...ofProofs, ...ofDonors];
 }
@@ -77,12 +77,13 @@ export const openFollowUps = ({ followUps }: Pick<JobState, 'followUps'>): reado
 /**
  * What a failed proof tells the tracing: the result of the look that it repeats where failing can mean but one, and that what was set
  * right was not all of it.
+ * @param saw that it failed, in words
  * @returns entries to be written after the failure itself
  */
 export function failedProof(
   { faults, looks }: Pick<Pack, 'faults' | 'looks'>,
   { decided }: Pick<JobState, 'decided'>,
-  { name, failing }: Pick<Proof, 'name' | 'failing'>,
+  { failing, saw }: Pick<Proof, 'failing'> & { readonly saw: string },
 ): readonly EntryPayload[] {
   const look = looks.find(({ id }) => id === failing?.look);
   const fault = faults.find(({ id }) => id === decided?.fault);
@@ -92,7 +93,7 @@ export function failedProof(
       ? [
           {
             kind: 'ownLookRecorded' as const,
-            saw: `Failed after it was set right: ${name}`,
+            saw,
             fault: fault.id,
             speaks: 'against' as const,
             sure: 'fairly' as const,

@@ -13,11 +13,11 @@ export const measuredLength = z.strictObject({ value: lengthMm, plusMinus });
  * (degrees for the protractor). Shop figures of the project; a reading may carry its own.
  */
 export const INSTRUMENTS = {
-  steelRule: { name: 'Steel rule', plusMinus: 0.5 },
-  plasticCaliper: { name: 'Plastic caliper', plusMinus: 0.1 },
-  digitalCaliper: { name: 'Digital caliper', plusMinus: 0.03 },
-  micrometer: { name: 'Micrometer', plusMinus: 0.005 },
-  protractor: { name: 'Protractor', plusMinus: 0.5 },
+  steelRule: { plusMinus: 0.5 },
+  plasticCaliper: { plusMinus: 0.1 },
+  digitalCaliper: { plusMinus: 0.03 },
+  micrometer: { plusMinus: 0.005 },
+  protractor: { plusMinus: 0.5 },
 } as const;
 export type InstrumentId = keyof typeof INSTRUMENTS;
 

@@ -12,7 +12,7 @@ export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, rea
   const done = openAfter({ undo, steps }, reached);
   const holds = statesAfter(pack, stepsNamed(pack.steps, done));
   const look = pack.looks.find((each) => each.id === id);
-  if (!look) return [`there is no look ${id}`];
+  if (!look) return [`unknownLook: ${id}`];
   const powered = look.kind === 'kinematic' && look.power === 'own' ? look.drive.body : undefined;
   const wanted = [
     ...look.while,
@@ -20,9 +20,9 @@ export function forbidden(pack: Pack, { look: id, undo, steps }: LookAdvice, rea
   ];
   const cautioned = look.cautions.flatMap((each) => pack.cautions.find((caution) => caution.id === each)?.without ?? []);
   return [
-    ...wanted.filter((state) => holds.get(state) !== true).map((state) => `${id}: ${state} does not hold`),
-    ...wanted.filter((state) => cautioned.includes(state)).map((state) => `${id}: a caution forbids ${state}`),
-    ...look.needs.filter((step) => !done.includes(step)).map((step) => `${id}: ${step} is not done`),
+    ...wanted.filter((state) => holds.get(state) !== true).map((state) => `stateGone: ${id}, ${state}`),
+    ...wanted.filter((state) => cautioned.includes(state)).map((state) => `cautionForbids: ${id}, ${state}`),
+    ...look.needs.filter((step) => !done.includes(step)).map((step) => `stepNotDone: ${id}, ${step}`),
   ];
 }
 

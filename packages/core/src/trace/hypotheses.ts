@@ -237,9 +237,9 @@ export function shiftsOf(pack: Pack, told: CaseFacts): readonly PriorShift[] {
     const spoken = said
       .map((each) => ({ factor: complaintFactor(pack, each, fault.id), complaint: each.id }))
       .filter(({ factor }) => Math.abs(factor - 1) > 0.05);
-    return [...spoken, ...factShifts(fault, told).map(({ factor, why }) => ({ factor, why }))].map((each) => ({
+    return [...spoken, ...factShifts(fault, told).map(({ factor, why }) => ({ factor, why }))].map((shift) => ({
       fault: fault.id,
-      ...each,
+      ...shift,
     }));
   });
 }

@@ -1,4 +1,4 @@
-import { FAMILIES, findFamily } from '@patient-badger/knowledge';
+import { findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { seeded } from '../testing.ts';
 import { hypothesesOf, priorOf, SOUND } from './hypotheses.ts';

@@ -4,7 +4,6 @@ import { rankLooks } from './advice.ts';
 import { checkPack } from './checkPack.ts';
 import { priorOf } from './hypotheses.ts';
 import { traceNext } from './next.ts';
-import { outcomesOf } from './outcomes.ts';
 import { modelOverrides } from './modelOverrides.ts';
 import { applyOverrides } from './overrides.ts';
 import { packSchema, type Pack } from './pack.ts';

@@ -50,12 +50,12 @@ test('the rules see what is wrong: a hand in it with the supply on, a cover off 
     if (!any) throw new Error('nothing is advised');
     return { ...any, look, undo: [], steps: slide.steps.filter(({ id }) => steps.includes(id)) };
   };
-  expect(unsafe(slide, advice('rock-sides'), [])).toEqual(['rock-sides: a hand in it, and motor could start']);
-  expect(unsafe(slide, advice('both-racks'), openNow(slide, [{ done: 'gearbox-open' }]))).toContain('both-racks: a cover off what runs');
-  expect(unsafe(slide, advice('both-racks'), ['supported'])).toContain('both-racks: moved on props');
-  expect(unsafe(slide, advice('nylon-lamp', ['gearbox-open']), [])).toContain('gearbox-open: a hand in it, and motor could start');
+  expect(unsafe(slide, advice('rock-sides'), [])).toEqual(['handInPowered: rock-sides, motor']);
+  expect(unsafe(slide, advice('both-racks'), openNow(slide, [{ done: 'gearbox-open' }]))).toContain('coverOff: both-racks');
+  expect(unsafe(slide, advice('both-racks'), ['supported'])).toContain('movedOnProps: both-racks');
+  expect(unsafe(slide, advice('nylon-lamp', ['gearbox-open']), [])).toContain('handInPowered: gearbox-open, motor');
   const tractor = findFamily('garden-transaxle') as Pack;
-  expect(unsafe(tractor, advice('speeds'), ['raised'])).toContain('speeds: driven on stands');
+  expect(unsafe(tractor, advice('speeds'), ['raised'])).toContain('drivenOnStands: speeds');
   const bare = { ...slide, looks: slide.looks.map(({ handsAt: _, ...each }) => each) };
-  expect(unsafe(bare, advice('button'), [])).toContain('button: a hand near what turns');
+  expect(unsafe(bare, advice('button'), [])).toContain('handNearTurning: button');
 });

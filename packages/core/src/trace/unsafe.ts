@@ -24,7 +24,7 @@ const COVER = /\b(cover|guard|hood|shield|lid)\b/i;
  */
 export function unsafe(pack: Pack, { look: id, undo, steps }: LookAdvice, reached: readonly string[]): readonly string[] {
   const look = pack.looks.find((each) => each.id === id);
-  if (!look) return [`there is no look ${id}`];
+  if (!look) return [`unknownLook: ${id}`];
   const before = openAfter({ undo, steps: [] }, reached);
   const coming = steps.map((step, i) => ({ step, done: [...before, ...steps.slice(0, i).map((each) => each.id)] }));
   return [
@@ -54,11 +54,11 @@ function wrongWith(pack: Pack, what: Look | Step, { holds, standsOn }: MachineSt
     pack.states.every((state) => !state.powers.includes(body) || holds.get(state.id) === true),
   );
   const wrong: (string | false)[] = [
-    moves === 'powered' && handsAt !== 'off' && `${id}: a hand near what turns`,
-    handsAt !== 'off' && powered.length > 0 && `${id}: a hand in it, and ${powered.join(', ')} could start`,
-    moves === 'powered' && DRIVES_ITS_WHEELS.has(pack.id) && worse(stands, standsOn) === 'stands' && `${id}: driven on stands`,
-    moves !== 'none' && worse(stands, standsOn) === 'props' && movesTheMachine(pack, what) && `${id}: moved on props`,
-    moves === 'powered' && coversOff(pack, holds) && `${id}: a cover off what runs`,
+    moves === 'powered' && handsAt !== 'off' && `handNearTurning: ${id}`,
+    handsAt !== 'off' && powered.length > 0 && `handInPowered: ${id}, ${powered.join(', ')}`,
+    moves === 'powered' && DRIVES_ITS_WHEELS.has(pack.id) && worse(stands, standsOn) === 'stands' && `drivenOnStands: ${id}`,
+    moves !== 'none' && worse(stands, standsOn) === 'props' && movesTheMachine(pack, what) && `movedOnProps: ${id}`,
+    moves === 'powered' && coversOff(pack, holds) && `coverOff: ${id}`,
   ];
   return wrong.filter((each) => each !== false);
 }

@@ -1,6 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  wearOfAUsedOne: (name: Value) => `${name}, a used one: its wear`,
+  failedAfterItWasSet: (name: Value) => `Failed after it was set right: ${name}`,
   aCalendarFileWithEach: 'A calendar file with each day',
   afterDaysAndMonths: 'After days and months',
   afterHowManyHoursOr: 'After how many hours or how far, or how many days?',

@@ -1,6 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  oilAndGrease: 'Oil and grease',
   aCaseOfOil: 'A case of oil',
   aDrop: 'A drop',
   aGuideWhatThePlate: 'A guide: what the plate or the sheet says goes before it.',

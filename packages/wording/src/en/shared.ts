@@ -1,6 +1,20 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  kind2: 'Kind',
+  keyway: 'Keyway',
+  and2: ' and ',
+  orWord: ' or ',
+  moreInline2: 'more',
+  lessInline2: 'less',
+  fitsInline: 'fits',
+  turnsUnit: ' turns',
+  teethUnit: ' teeth',
+  inMm: ', mm',
+  inUnit: (unit: Value) => `, in ${unit}`,
+  spaceKey: 'Space',
+  enterKey: 'Enter',
+  noJsonFile: (name: Value, why: Value) => `${name} is no JSON file: ${why}.`,
   aDevice: 'A device',
   aGreatDeal: 'a great deal',
   aLineWasTakenOut: (about: Value) => `A line was taken out of a model book: ${about}`,
