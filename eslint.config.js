@@ -138,6 +138,8 @@ const WORDED = [
   'packages/core/src/job/entrySamples.ts',
   'packages/core/src/fuzz/*.ts',
   'apps/web/src/testing/**',
+  'apps/server/src/{demo,migrations}/**',
+  'apps/server/src/{testing,testFilled}.ts',
 ];
 
 /** Imports point one way: web, server → wording, knowledge → contract → core. */
@@ -219,6 +221,7 @@ export default tseslint.config(
     ignores: WORDED,
     rules: { 'badger/no-sentences': 'error' },
   },
+  { files: ['apps/server/src/**/*.ts'], ignores: WORDED, rules: { 'badger/no-sentences': ['error', 'whole'] } },
   // A sentence takes what it says.
   { files: ['packages/wording/src/en/*.ts'], rules: { 'max-params': 'off' } },
   { files: KERNELS, rules: { 'max-params': ['error', { max: 6 }] } },

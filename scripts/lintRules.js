@@ -35,8 +35,10 @@ const READ_ATTRIBUTES = new Set(['label', 'title', 'detail', 'aria-label', 'plac
 
 /** Refuses English outside of the catalogue. */
 const noSentences = {
-  meta: { type: 'problem', schema: [] },
+  // `whole`: only what begins like a sentence, where the code is full of another language's.
+  meta: { type: 'problem', schema: [{ enum: ['whole'] }] },
   create: (context) => {
+    const begins = context.options[0] === 'whole' ? /^\s*[“"]?[A-Z][a-z]* / : /^/;
     /** A programmer's note is thrown, in small letters; what people read begins like a sentence. */
     const isThrown = ({ parent }, text) =>
       /^[a-z]/.test(text) &&
@@ -47,7 +49,9 @@ const noSentences = {
     const isRead = ({ parent }) => parent.type === 'JSXAttribute' && READ_ATTRIBUTES.has(parent.name.name);
     const check = (node, text) => {
       if (isName(node) || UNREAD.test(text)) return;
-      if (isRead(node) ? /[A-Za-z]{2}/.test(text) : SENTENCE.test(text) && !isClassNames(text) && !isThrown(node, text))
+      if (
+        isRead(node) ? /[A-Za-z]{2}/.test(text) : SENTENCE.test(text) && begins.test(text) && !isClassNames(text) && !isThrown(node, text)
+      )
         context.report({ node, message: WORDS_MESSAGE });
     };
     return {

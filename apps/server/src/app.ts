@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { constants } from 'node:zlib';
 import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
@@ -82,7 +83,7 @@ export async function buildApp(config: Config, dataSource: DataSource, setupCode
   await app.register(swagger, {
     openapi: {
       openapi: '3.1.0',
-      info: { title: 'Patient Badger', version: '0.1.0', description: 'Operations and records of a small machine shop.' },
+      info: { title: 'Patient Badger', version: '0.1.0', description: t.operationsAndRecords },
     },
     transform: jsonSchemaTransform,
     transformObject: jsonSchemaTransformObject,

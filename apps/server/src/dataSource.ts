@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import type { Pool, PoolClient } from 'pg';
 import { DataSource } from 'typeorm';
 import { ENTITIES } from './entities.ts';
@@ -109,9 +110,7 @@ async function refuseNewer(dataSource: DataSource): Promise<void> {
   const made = await dataSource.query<{ name: string }[]>('SELECT name FROM migrations');
   const [unknown] = made.filter(({ name }) => !knownMigrations().includes(name));
   if (unknown) {
-    throw new NewerDatabase(
-      `This database was made by a newer Patient Badger (it has ${unknown.name}). Start that version or a newer one; nothing was changed.`,
-    );
+    throw new NewerDatabase(t.thisDatabaseWasMadeBy(unknown.name));
   }
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { renderUnicodeCompact } from 'uqr';
 import { buildApp } from './app.ts';
 import type { ProblemCode } from '@patient-badger/contract';
@@ -35,7 +36,7 @@ async function whenThere(config: Config): Promise<DataSource> {
       return dataSource;
     } catch (error) {
       if (error instanceof NewerDatabase) await stand('newerDatabase', error.message);
-      else if (isDatabaseAway(error)) await stand('databaseAway', 'The database does not answer yet; waiting for it.');
+      else if (isDatabaseAway(error)) await stand('databaseAway', t.theDatabaseDoesNotAnswer);
       else throw error;
       await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS));
     }
@@ -54,10 +55,10 @@ try {
   };
   for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => void stop());
   const address = await app.listen({ host: config.HOST, port: config.PORT });
-  console.log(`Patient Badger is at ${address}`);
+  console.log(t.isAt(address));
   const onPhones = phoneAddress(config, config.PORT);
-  if (onPhones) console.log(`${renderUnicodeCompact(onPhones)}\nOn phones: ${onPhones}`);
-  if ((await dataSource.getRepository(shops).count()) === 0) console.log(`Make the shop at ${onPhones ?? address}/?code=${setupCode}`);
+  if (onPhones) console.log(`${renderUnicodeCompact(onPhones)}\n${t.onPhones(onPhones)}`);
+  if ((await dataSource.getRepository(shops).count()) === 0) console.log(t.makeTheShopAt(`${onPhones ?? address}/?code=${setupCode}`));
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exit(1);

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { createHash } from 'node:crypto';
 import { foldJob, intervalDue, openFollowUps, type FollowUp } from '@patient-badger/core';
 import ical, { ICalEventBusyStatus } from 'ical-generator';
@@ -38,7 +39,7 @@ export async function followUpCalendar(dataSource: DataSource, shopId: string, j
     .orderBy('e.seq')
     .getMany();
   const told = list.map(toEntry);
-  const calendar = ical({ name: 'Patient Badger: to be looked at again', prodId: { company: 'Patient Badger', product: 'follow-ups' } });
+  const calendar = ical({ name: t.patientBadgerToBeLooked, prodId: { company: t.patientBadger, product: 'follow-ups' } });
   for (const { id, label, owner } of found)
     for (const each of openFollowUps(foldJob(id, told))) calendar.createEvent(eventOf(each, { label, owner }));
   return calendar.toString();
@@ -49,7 +50,7 @@ export async function dueCalendar(dataSource: DataSource, shopId: string, machin
   const machine = await dataSource.getRepository(machines).findOneBy({ id: machineId, shopId });
   if (!machine) throw new ServerProblem('unknownMachine');
   const { intervals, yearly } = await historyOf(dataSource, shopId, machineId);
-  const calendar = ical({ name: oneLine(`Due again: ${machine.label}`), prodId: { company: 'Patient Badger', product: 'due' } });
+  const calendar = ical({ name: oneLine(t.dueAgain(machine.label)), prodId: { company: t.patientBadger, product: 'due' } });
   const today = new Date().toISOString().slice(0, 10);
   for (const interval of intervals) {
     const due = intervalDue(interval, yearly, today);
@@ -77,6 +78,6 @@ const wholeDay = (day: string) => ({
 const eventOf = ({ id, action, what, due }: FollowUp, { label, owner }: CalendarNote) => ({
   id: `${id}@patient-badger`,
   ...wholeDay(due),
-  summary: action === 'call' ? `Call ${owner || 'the owner'}: ${label}` : `Look again: ${label}`,
+  summary: action === 'call' ? t.call(owner || t.theOwner, label) : t.lookAgain(label),
   description: what,
 });

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { open, rename, rm, stat } from 'node:fs/promises';
@@ -90,7 +91,7 @@ async function inSnapshot(dataSource: DataSource, work: (moment: Snapshot) => Pr
     await runner.query('SET LOCAL idle_in_transaction_session_timeout = 0');
     const there = (await runner.query(`SELECT to_regclass('migrations')::text AS t`)) as [{ t: string | null }];
     const [last] = there[0].t ? ((await runner.query('SELECT name FROM migrations ORDER BY id DESC LIMIT 1')) as { name: string }[]) : [];
-    if (!last) throw new BackupRefused('There is nothing in this database yet.');
+    if (!last) throw new BackupRefused(t.thereIsNothingInThis);
     const [{ snapshot }] = (await runner.query('SELECT pg_export_snapshot() AS snapshot')) as [{ snapshot: string }];
     await work({ snapshot, tables: last.name, counts: await countRows(runner) });
     await runner.commitTransaction();
@@ -122,16 +123,15 @@ async function toDisk(file: string): Promise<void> {
 /** What a backup says of itself, once all of it adds up. @throws BackupRefused */
 export async function checkBackup(file: string): Promise<BackupHeader & { readonly from: number; readonly to: number }> {
   const { size } = await stat(file).catch(() => {
-    throw new BackupRefused(`There is no ${file}.`);
+    throw new BackupRefused(t.thereIsNo(file));
   });
   const to = size - CHECKSUM_BYTES;
   const about = to > 0 ? await readHeader(file) : null;
-  if (!about) throw new BackupRefused('This file is no backup of Patient Badger.');
+  if (!about) throw new BackupRefused(t.thisFileIsNoBackup);
   const sum = createHash('sha256');
   await pipeline(createReadStream(file, { end: to - 1 }), sum);
   const told = await readText(file, to, size);
-  if (told !== sum.digest('hex'))
-    throw new BackupRefused('This backup is damaged or cut short: its checksum does not match. Nothing was restored. Take another one.');
+  if (told !== sum.digest('hex')) throw new BackupRefused(t.thisBackupIsDamagedOr);
   return { ...about, to };
 }
 
@@ -156,8 +156,7 @@ async function readText(file: string, start: number, end: number): Promise<strin
  */
 export async function restoreBackup(url: string, file: string): Promise<BackupHeader> {
   const { from, to, ...about } = await checkBackup(file);
-  if (!knownMigrations().includes(about.tables))
-    throw new BackupRefused('This backup was made by a newer Patient Badger than this one. Restore it with that version or a newer one.');
+  if (!knownMigrations().includes(about.tables)) throw new BackupRefused(t.thisBackupWasMadeBy);
   await refuseUnlessEmpty(url);
   const restore = runTool('pg_restore', url, [
     '--dbname',
@@ -179,7 +178,7 @@ async function refuseUnlessCounted(url: string, counts: Readonly<Record<string, 
   try {
     const found = await countRows(dataSource);
     const other = Object.keys(counts).filter((table) => found[table] !== counts[table]);
-    if (other.length > 0) throw new BackupRefused(`This backup is not whole: rows are missing in ${other.join(', ')}. Take another one.`);
+    if (other.length > 0) throw new BackupRefused(t.thisBackupIsNotWhole(other.join(', ')));
   } finally {
     await dataSource.destroy();
   }
@@ -191,8 +190,7 @@ export async function refuseUnlessEmpty(url: string): Promise<void> {
     url,
     `SELECT count(*)::int AS n FROM information_schema.tables WHERE table_schema NOT IN ('pg_catalog', 'information_schema')`,
   );
-  if ((row?.n ?? 0) > 0)
-    throw new BackupRefused('This database is not empty. What is in it is never overwritten: restore into a new, empty one.');
+  if ((row?.n ?? 0) > 0) throw new BackupRefused(t.thisDatabaseIsNotEmpty);
 }
 
 /** One question to a database that is not open here. */

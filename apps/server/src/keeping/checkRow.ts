@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { bookLine, brokenTextAt, checkPack, entry, facts, packSchema, partAttributes } from '@patient-badger/core';
 import { z } from 'zod';
 import { overridesOf } from '../machines/overrides.ts';
@@ -32,8 +33,6 @@ export function checkRow(table: string, line: string): Row {
     return row;
   } catch (error) {
     const why = error instanceof z.ZodError ? (error.issues[0]?.path.join('.') ?? '') : (error as { path?: string }).path;
-    throw new BackupRefused(
-      `A row of ${table} in this file is none that this program could have written${why ? ` (${why})` : ''}. Nothing was brought in.`,
-    );
+    throw new BackupRefused(t.aRowOfInThis(table, why ? ` (${why})` : ''));
   }
 }

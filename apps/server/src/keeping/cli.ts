@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { createWriteStream } from 'node:fs';
 import { createInterface } from 'node:readline/promises';
 import { Readable } from 'node:stream';
@@ -22,39 +23,39 @@ const COMMANDS: Readonly<Record<string, () => Promise<string>>> = {
   backup: async () => {
     const file = about || `patient-badger-${stamp()}Z.backup`;
     const size = await writeBackup(url, file);
-    return `Backup written: ${file}, ${(size / 1e6).toFixed(1)} MB.`;
+    return t.backupWrittenMb(file, (size / 1e6).toFixed(1));
   },
   restore: async () => {
     needFile('restore');
     const { madeAt } = await restoreBackup(url, about);
     await (await openDataSource(url)).destroy();
-    return `Restored, as it was on ${madeAt}.`;
+    return t.restoredAsItWasOn(madeAt);
   },
   export: async () => {
     const dataSource = await openDataSource(url);
     const [shop] = await dataSource.getRepository(shops).find({ order: { id: 'ASC' }, take: 1 });
-    if (!shop) throw new Error('There is no shop in this database yet.');
+    if (!shop) throw new Error(t.thereIsNoShopIn);
     const file = about || `shop-${stamp()}Z.zip`;
     await pipeline(Readable.from(exportShop(dataSource, shop.id)), createWriteStream(file, { flags: 'wx', mode: 0o600 }));
     await dataSource.destroy();
-    return `${shop.name} written out: ${file}.`;
+    return t.writtenOut(shop.name, file);
   },
   import: async () => {
     needFile('import');
     const { rows, photos } = await importShop(url, about);
-    return `Brought in: ${rows} rows and ${photos} photos. Now give an owner a passphrase: npm run passphrase -- NAME`;
+    return t.broughtInRowsAndPhotos(rows, photos);
   },
   passphrase: async () => {
-    if (!about) throw new Error('Say whose: npm run passphrase -- NAME');
+    if (!about) throw new Error(t.sayWhose);
     const dataSource = await openDataSource(url);
     const person = await dataSource
       .getRepository(people)
       .createQueryBuilder('p')
       .where('lower(p.name) = lower(:about)', { about })
       .getOne();
-    if (!person) throw new Error(`Nobody called ${about} is in the book.`);
-    const given = await ask(`A new passphrase for ${person.name}, at least ${PASSPHRASE_LEAST} letters: `);
-    if (given.length < PASSPHRASE_LEAST) throw new Error(`That has fewer than ${PASSPHRASE_LEAST} letters; nothing was changed.`);
+    if (!person) throw new Error(t.nobodyCalled(about));
+    const given = await ask(t.aNewPassphraseForAt(person.name, PASSPHRASE_LEAST));
+    if (given.length < PASSPHRASE_LEAST) throw new Error(t.fewerLetters(PASSPHRASE_LEAST));
     refuseWeakPassphrase(given, [person.name]);
     const passphrase = await hashSecret(given);
     await dataSource.transaction(async (manager) => {
@@ -63,12 +64,12 @@ const COMMANDS: Readonly<Record<string, () => Promise<string>>> = {
       await writeAudit(manager, { shopId: person.shopId, by: null, what: 'passphraseReset', about: person.name });
     });
     await dataSource.destroy();
-    return `${person.name} signs in with the new passphrase; everything they had signed in is signed out.`;
+    return t.signsInWithTheNew(person.name);
   },
 };
 
 function needFile(name: string): void {
-  if (!about) throw new Error(`Say which file: npm run ${name} -- FILE`);
+  if (!about) throw new Error(t.sayWhichFile(name));
 }
 
 async function ask(question: string): Promise<string> {
@@ -80,7 +81,7 @@ async function ask(question: string): Promise<string> {
 
 const run = COMMANDS[command ?? ''];
 try {
-  if (!run) throw new Error(`Say what: ${Object.keys(COMMANDS).join(', ')}.`);
+  if (!run) throw new Error(t.sayWhat(Object.keys(COMMANDS).join(', ')));
   console.log(await run());
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);

@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { Unzip, UnzipInflate, UnzipPassThrough, type UnzipFile } from 'fflate';
@@ -38,10 +39,7 @@ export async function importShop(url: string, file: string): Promise<ImportCount
 
 async function importAsItWas(url: string, file: string): Promise<ImportCounts> {
   const tables = await tablesOf(file);
-  if (!knownMigrations().includes(tables))
-    throw new BackupRefused(
-      'This shop was written out by a newer Patient Badger than this one. Bring it in with that version or a newer one.',
-    );
+  if (!knownMigrations().includes(tables)) throw new BackupRefused(t.thisShopWasWrittenOut);
   await refuseUnlessEmpty(url);
   const then = await createDataSource(url, { patient: true, upTo: tables }).initialize();
   try {
@@ -76,7 +74,7 @@ async function* pieces(file: string): AsyncGenerator<Piece> {
   const ready: Piece[] = [];
   const unzip = new Unzip((found: UnzipFile) => {
     found.ondata = (error, chunk, final) => {
-      if (error) throw new BackupRefused('This file is damaged: a piece of it cannot be unpacked.');
+      if (error) throw new BackupRefused(t.thisFileIsDamagedA);
       ready.push({ name: found.name, chunk, final });
     };
     found.start();
@@ -87,20 +85,19 @@ async function* pieces(file: string): AsyncGenerator<Piece> {
     try {
       unzip.push(chunk, final);
     } catch {
-      throw new BackupRefused('This file is damaged or cut short: it cannot be unpacked. Nothing was brought in.');
+      throw new BackupRefused(t.thisFileIsDamagedOr);
     }
   };
   let isZip: boolean | null = null;
   let [packed, swollen] = [0, 0];
   const ofPiece = (piece: Piece) => {
-    if ((swollen += piece.chunk.length) > ALWAYS_ALLOWED + MOST_SWELLING * packed)
-      throw new BackupRefused('This file swells to far more than any record. Nothing was brought in.');
+    if ((swollen += piece.chunk.length) > ALWAYS_ALLOWED + MOST_SWELLING * packed) throw new BackupRefused(t.thisFileSwellsToFar);
     return piece;
   };
   for await (const chunk of createReadStream(file, { highWaterMark: 16_384 })) {
     packed += (chunk as Buffer).length;
     isZip ??= (chunk as Buffer).subarray(0, 2).toString() === 'PK';
-    if (!isZip) throw new BackupRefused('This file is no shop that was written out.');
+    if (!isZip) throw new BackupRefused(t.thisFileIsNoShop);
     push(chunk as Buffer);
     for (const piece of ready.splice(0)) yield ofPiece(piece);
   }
@@ -120,7 +117,7 @@ async function tablesOf(file: string): Promise<string> {
       break;
     }
   }
-  throw new BackupRefused('This file is no shop that was written out.');
+  throw new BackupRefused(t.thisFileIsNoShop);
 }
 
 async function takeIn(runner: QueryRunner, file: string): Promise<ImportCounts> {
@@ -134,7 +131,7 @@ async function takeIn(runner: QueryRunner, file: string): Promise<ImportCounts> 
     const lines = waiting.splice(0);
     if (lines.length === 0) return;
     const known = SHOP_TABLES.find(({ name }) => name === table);
-    if (!known) throw new BackupRefused(`This file holds a table that is not known: ${table}.`);
+    if (!known) throw new BackupRefused(t.thisFileHoldsATable(table));
     const checked = lines.map((line) => checkRow(table, line));
     if (table === 'photos') return checked.forEach((row) => metas.set(String(row.hash), row));
     const columns = (await keptColumns(runner, table, known.without)).join(', ');
@@ -146,14 +143,13 @@ async function takeIn(runner: QueryRunner, file: string): Promise<ImportCounts> 
 
   const photoDone = async (name: string, content: Buffer) => {
     const [, kind, hash = ''] = /^(photos|previews)\/([0-9a-f]{64})\.(?:png|jpg)$/.exec(name) ?? [];
-    if (!kind) throw new BackupRefused(`This file holds something that is not known: ${name}.`);
+    if (!kind) throw new BackupRefused(t.thisFileHoldsSomethingThat(name));
     // Previews are made anew: what a stranger lays beside a photo is shown to nobody.
     if (kind === 'previews') return;
     const meta = metas.get(hash);
-    if (!meta || createHash('sha256').update(content).digest('hex') !== hash)
-      throw new BackupRefused(`A photo in this file is not the one that it says: ${name}.`);
+    if (!meta || createHash('sha256').update(content).digest('hex') !== hash) throw new BackupRefused(t.aPhotoInThisFileIs(name));
     const read = photoHeader(content).ok ? readPhoto(content) : null;
-    if (!read?.ok) throw new BackupRefused(`A photo in this file is none, or damaged: ${name}.`);
+    if (!read?.ok) throw new BackupRefused(t.aPhotoInThisFileIsNone(name));
     const { type, width, height, preview } = read.photo;
     await runner.query(
       `INSERT INTO photos (shop_id, hash, type, width, height, bytes, preview)
@@ -177,14 +173,14 @@ async function takeIn(runner: QueryRunner, file: string): Promise<ImportCounts> 
     if (name === 'about.json') continue;
     if (!name.endsWith('.ndjson')) {
       bytes.push(chunk);
-      if ((held += chunk.length) > MOST_PHOTO) throw new BackupRefused('A photo in this file is larger than any can be.');
+      if ((held += chunk.length) > MOST_PHOTO) throw new BackupRefused(t.aPhotoInThisFile);
       if (final) await photoDone(name, Buffer.concat(bytes.splice(0)));
       continue;
     }
     // A sign may lie across two pieces: what is left of it waits for the next.
     const lines = (rest + decoded(words, chunk, final)).split('\n');
     rest = lines.pop() ?? '';
-    if (rest.length > MOST_LINE) throw new BackupRefused('A line in this file is longer than any can be.');
+    if (rest.length > MOST_LINE) throw new BackupRefused(t.aLineInThisFile);
     const table = name.slice(0, -'.ndjson'.length);
     for (const line of lines) {
       waiting.push(line);
@@ -197,8 +193,7 @@ async function takeIn(runner: QueryRunner, file: string): Promise<ImportCounts> 
     name: string;
   }[];
   const missing = there.filter(({ name }) => SHOP_TABLES.some((each) => each.name === name) && !seen.has(`${name}.ndjson`));
-  if (missing.length > 0 || metas.size !== photos.size)
-    throw new BackupRefused('This file is cut short: not everything is in it. Nothing was brought in.');
+  if (missing.length > 0 || metas.size !== photos.size) throw new BackupRefused(t.thisFileIsCutShort);
   return { rows, photos: photos.size };
 }
 
@@ -206,6 +201,6 @@ function decoded(words: InstanceType<typeof TextDecoder>, chunk: Uint8Array, fin
   try {
     return words.decode(chunk, { stream: !final });
   } catch {
-    throw new BackupRefused('This file is damaged: a piece of it is no text. Nothing was brought in.');
+    throw new BackupRefused(t.thisFileIsDamagedAPiece);
   }
 }

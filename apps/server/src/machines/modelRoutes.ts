@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import {
   bookPage,
   bookTakenOut,
@@ -146,7 +147,7 @@ export const modelRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> = as
       // A picture is named by a photo that only this shop has.
       lines: lines
         .filter(({ line }) => line.kind !== 'picture')
-        .map(({ line, at, source, jobId }) => ({ line, at, source: jobId === null ? source : `A job of ${from}` })),
+        .map(({ line, at, source, jobId }) => ({ line, at, source: jobId === null ? source : t.aJobOf(from) })),
     };
   });
 
@@ -229,7 +230,7 @@ async function bringIn(
     shopId,
     by,
     what: 'modelBookImported',
-    about: `${nameOf(model)} from ${from}`,
+    about: t.from(nameOf(model), from),
     after: { lines: lines.length },
   });
   return id;

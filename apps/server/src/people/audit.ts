@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import type { EntityManager } from 'typeorm';
 
 export interface Change {
@@ -25,7 +26,7 @@ export async function writeAudit(manager: EntityManager, { shopId, by, what, abo
 }
 
 /** So many parts, as an audit names them. */
-export const partsText = (count: number): string => (count === 1 ? '1 part' : `${count} parts`);
+export const partsText = (count: number): string => (count === 1 ? t.n1Part : t.parts(count));
 
 function onlyWhatDiffers(before: object | null, after: object | null): readonly [object | null, object | null] {
   if (!before || !after) return [before, after];

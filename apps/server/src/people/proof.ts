@@ -1,3 +1,4 @@
+import { t } from '@patient-badger/wording/server';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 import { writeAudit } from './audit.ts';
@@ -57,7 +58,7 @@ interface OnDevice {
  * @throws ServerProblem `lockedOut`
  */
 export async function provePassphrase(dataSource: DataSource, { shopId, personId, signerId, given }: OnDevice): Promise<boolean> {
-  const place = { name: `#${personId}`, source: `on a device of ${signerId}` };
+  const place = { name: `#${personId}`, source: t.onADeviceOf(signerId) };
   if (!(await countTry(dataSource, place))) throw new ServerProblem('lockedOut');
   const [person] = await dataSource.query<{ passphrase: string | null }[]>(
     'SELECT passphrase FROM people WHERE id = $1 AND shop_id = $2 AND retired_at IS NULL',
