@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/saving';
 import type { MaterialId, OperationInput } from '@patient-badger/core';
 import { runOperation } from '../data/runOperation.ts';
 import { typedNumbers } from '../design/typedNumber.ts';
+import { threeFigures } from '../wording/threeFigures.ts';
 
 export const WAYS = ['stake', 'bond', 'press', 'boreOut', 'solder'] as const;
 export type Way = (typeof WAYS)[number];
@@ -60,7 +61,7 @@ export interface Saving {
 }
 
 const mm = (value: number) => `${value.toFixed(3)} mm`;
-const nm = (value: number) => `${value.toPrecision(3)} N·m`;
+const nm = (value: number) => `${threeFigures(value)} N·m`;
 
 const WARNINGS: Readonly<Record<string, string>> = {
   hubYields: t.theHubYieldsLessInterference,

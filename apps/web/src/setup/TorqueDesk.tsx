@@ -13,6 +13,7 @@ import { typedNumbers } from '../design/typedNumber.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { MaterialChoice } from '../strength/MaterialChoice.tsx';
 import { draftOf, setupField, type DeskProps } from './DeskProps.ts';
+import { threeFigures } from '../wording/threeFigures.ts';
 
 interface TorqueInput {
   readonly value: string;
@@ -72,7 +73,7 @@ export function TorqueDesk({ view: { job, pack }, row, onSet }: DeskProps) {
       {found ? (
         <>
           <Text variant="strong" testID="torque-found">
-            {t.nMFtLbIn(found.newtonMetres.toPrecision(3), found.footPounds.toPrecision(3), found.inchPounds.toPrecision(3))}
+            {t.nMFtLbIn(threeFigures(found.newtonMetres), threeFigures(found.footPounds), threeFigures(found.inchPounds))}
           </Text>
           {found.capNm === undefined ? null : (
             <Text variant={found.warnings.length > 0 ? 'danger' : 'soft'}>

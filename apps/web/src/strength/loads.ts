@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/strength';
 import type { OperationOutput } from '@patient-badger/core';
 import type { JointLoad } from '../driveline/appearance.ts';
+import { threeFigures } from '../wording/threeFigures.ts';
 
 export type StrengthChain = OperationOutput<'strength.chain'>;
 type Link = StrengthChain['links'][number];
@@ -45,4 +46,4 @@ export function loadsOf(
 
 const text = ({ loadNm, capacityNm, utilisation }: Link) => t.ofNM(figure(loadNm), figure(capacityNm), Math.round(utilisation * 100));
 
-const figure = (newtonMetres: number) => String(Number(newtonMetres.toPrecision(3)));
+const figure = threeFigures;

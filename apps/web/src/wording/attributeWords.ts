@@ -58,11 +58,16 @@ export function attributeWords(gear: PartAttributes): readonly (readonly [string
   });
 }
 
-/** The same in a line. @example { teeth: 11, boreDiameterMm: 12 } → 'teeth 11, bore 12 mm' */
-export const attributeLine = (gear: PartAttributes): string =>
-  attributeWords(gear)
-    .map(([name, value]) => `${name.toLowerCase()} ${value}`)
-    .join(', ');
+/** The same in a line. @example { type: 'bevel', teeth: 19, boreDiameterMm: 8, boreShape: 'square' } → '19-tooth bevel, bore 8 mm, square' */
+export function attributeLine({ type, teeth, boreShape, ...rest }: PartAttributes): string {
+  const kind = type === undefined ? undefined : attributeValue('type', type);
+  const head = teeth === undefined ? kind : t.toothed(teeth, kind ?? t.gearWord);
+  const shape = boreShape === undefined ? undefined : attributeValue('boreShape', boreShape).toLowerCase();
+  const others = attributeWords(rest).map(([name, value]) => `${name.toLowerCase()} ${value}`);
+  const bore = others.findIndex((each) => each.startsWith(`${attributeName('boreDiameterMm').toLowerCase()} `));
+  if (shape !== undefined) others.splice(bore < 0 ? others.length : bore + 1, 0, bore < 0 ? t.boreOf(shape) : shape);
+  return [...(head === undefined ? [] : [head]), ...others].join(', ');
+}
 
 /** Less than this is shown as nought. */
 const SHOWN = 0.0005;

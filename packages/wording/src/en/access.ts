@@ -51,7 +51,7 @@ export const t = catalogue({
   leftOut: (skipped: Value) => `Left out: ${skipped}`,
   leftOverStaysInThe: (left: Value) => `${left} left over, stays in the tray`,
   lost: (lost: Value) => `${lost} lost`,
-  minutesAsOneNumberUp: 'Minutes as one number, up to 600.',
+  minutesAsOneNumberUp: 'Enter minutes, up to 600.',
   minutesFromTheMakersManual: 'Minutes from the maker’s manual',
   minutesUsually: (minutes: Value) => `Minutes (usually ${minutes})`,
   missingBeforeWeCame: (missingBefore: Value) => `${missingBefore} missing before we came`,

@@ -25,7 +25,7 @@ export const t = catalogue({
   itIsWhatWasOrdered: 'It is what was ordered: take it',
   itsNumberIfItHas: 'Its number, if it has one',
   lookInTheCatalogue: 'Look in the catalogue',
-  minutesAsOneNumberUp: 'Minutes as one number, up to 6000.',
+  minutesAsOneNumberUp: 'Enter minutes, up to 6000.',
   minutesAsTheFamilyReckons: (more: Value) => `minutes as the family reckons for what was done${more}`,
   minutesAsWrittenDown: 'minutes as written down',
   minutesWorked: 'Minutes worked',

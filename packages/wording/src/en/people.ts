@@ -61,7 +61,7 @@ export const t = catalogue({
   theLastOneCouldNot: (failed: Value) => `The last one could not be made: ${failed}`,
   theLastOneWasMade: (distanceToNow: Value, folder: Value) => `The last one was made ${distanceToNow}, in ${folder}.`,
   theProgram: 'The program',
-  theShopServerWantsLooking: 'The shop server wants looking at',
+  theShopServerWantsLooking: 'The shop server needs attention',
   theyGoToNoneHas: (folder: Value) => `They go to ${folder}; none has been made yet.`,
   thisDevice: 'this device',
   thisOne: ', this one',

@@ -138,7 +138,7 @@ export const t = catalogue({
   train: 'Train',
   trueSpeed: 'true speed',
   turns: '± turns',
-  turnsInForOneOut: (reduction: Value) => `${reduction} turns in for one out`,
+  turnsInForOneOut: (reduction: Value) => `${reduction} input turns per output turn`,
   turnsKmAxleCablePer: (tyre: Value, turnsPerKm: Value, axleRatio: Value, cable: Value, cablePer: Value) =>
     `${tyre}, ${turnsPerKm} turns/km, axle ${axleRatio}, cable ${cable} per ${cablePer}`,
   turnsOfThatGearFor: (unit: Value) => `Turns of that gear for one ${unit} on the drums, counted`,

@@ -33,7 +33,7 @@ export const t = catalogue({
   press: 'Press',
   rootsOfTheTeethMm: 'Roots of the teeth, mm',
   save: (name: Value) => `Save: ${name}`,
-  shallHoldByMm: 'Shall hold by, mm',
+  shallHoldByMm: 'Interference wanted, mm',
   shearStrengthOffTheSheet: 'Shear strength off the sheet, MPa',
   sheetCuresInMinutes: 'Sheet: cures in, minutes',
   sheetGapFromMm: 'Sheet: gap from, mm',

@@ -1,6 +1,9 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  toothed: (teeth: Value, kind: Value) => `${teeth}-tooth ${kind}`,
+  gearWord: 'gear',
+  boreOf: (shape: Value) => `${shape} bore`,
   kind2: 'Kind',
   keyway: 'Keyway',
   and2: ' and ',
@@ -328,8 +331,8 @@ export const t = catalogue({
   whenItWasClosed: (minutes: Value) => ` (${minutes} when it was closed)`,
   wholeAssembly: 'Whole assembly',
   wholeUnit: 'whole unit',
-  whoseFigureItIs: 'Whose figure it is',
-  whoseFigureThatIs: 'Whose figure that is',
+  whoseFigureItIs: 'Source',
+  whoseFigureThatIs: 'Source of the figure',
   width: 'Width',
   wire: 'Wire',
   wireDiameter: 'Wire diameter',

@@ -32,7 +32,7 @@ export const t = catalogue({
   then: (more: Value, text: Value) => `then ${more}${text}`,
   thenOf: 'Then of',
   typeTheStallTorqueAnd: 'Type the stall torque and what is known of at least one link.',
-  whatIfOneWereOf: 'What if one were of something else?',
+  whatIfOneWereOf: 'Try another material',
   whatItBearsNM: 'What it bears, N·m',
   zincCasting: 'Zinc casting',
 });
