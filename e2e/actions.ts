@@ -1,3 +1,4 @@
+import { t as close } from '@patient-badger/wording/close';
 import { t as access } from '@patient-badger/wording/access';
 import { t as photo } from '@patient-badger/wording/photo';
 import { t as shared } from '@patient-badger/wording/shared';
@@ -224,6 +225,8 @@ export async function closeUp(page: Page): Promise<void> {
   await page.getByRole('heading', { name: access.theWayBack }).waitFor();
   await pressAll(page, '[data-testid^="back-"]');
   await proveAll(page);
+  // What is not set, or not fitted, is said in the note.
+  await page.getByLabel(close.noteForNextTime).fill('set by the sheet');
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
 }

@@ -188,7 +188,7 @@ test('odds move after ten closed and proved jobs, with the reason, and an owner 
       { kind: 'takenIn', machineId: machineId.id, family, complaint: 'howls', facts: {} },
       { kind: 'decided', fault: 'bearing-gone', remedy: 'replace', probability: 0.9 },
       ...proofs,
-      { kind: 'closed', outcome: 'repaired', found: 'bearing' },
+      { kind: 'closed', outcome: 'repaired', found: 'bearing', note: 'the owner tries it' },
     ];
     const answer = await page.request.post(`${stage.address}/api/entries`, {
       data: payloads.map((payload) => ({ id: randomUUID(), jobId, at: new Date().toISOString(), by: 'imke', payload })),

@@ -91,6 +91,15 @@ export { failedProof, isProved, isWithin, laterLooks, openFollowUps, openSetting
 export type { Lubricant, Never } from './setup/lubricant.ts';
 export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
 export { handsOf, secondCheckOf, SIGNED_SHEET, type CheckProof } from './job/secondCheck.ts';
+export {
+  checkObstacle,
+  closingObstacles,
+  isChangeable,
+  isMakeable,
+  mergeObstacle,
+  type CheckObstacle,
+  type ClosingObstacle,
+} from './job/obstacles.ts';
 export { toSetRight } from './job/toSetRight.ts';
 export { fit } from './match/fit.ts';
 export {

@@ -229,7 +229,7 @@ test('an apprentice’s closing wants a look-over, and an apprentice’s look-ov
   const takenIn = { kind: 'takenIn', machineId: idOf('machine', 'pruner'), family: 'saw-oil-pump', complaint: 'dry', facts: {} };
   await write(device, apprentice.id, takenIn);
   await write(device, apprentice.id, { kind: 'decided', fault: 'worm-stripped', remedy: 'replace', probability: 0.9 });
-  const close = { kind: 'closed', outcome: 'repaired', found: 'worm' };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'worm', note: 'the owner tries it' };
   expect(await write(device, apprentice.id, close)).toMatchObject({
     status: 'refused',
     sentence: expect.stringContaining('apprentice') as string,

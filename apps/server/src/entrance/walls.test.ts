@@ -200,7 +200,15 @@ const BODIES: Readonly<Record<string, (id: string, table: string) => readonly (o
       [{ id, jobId: randomUUID(), at, by: 'odd', payload: remark }],
       [{ id: randomUUID(), jobId: randomUUID(), at, by: 'odd', payload: takenIn }],
       [{ id: randomUUID(), jobId: id, at, by: 'odd', payload: { kind: 'withdrawn', entry: id } }],
-      [{ id: randomUUID(), jobId: id, at, by: 'odd', payload: { kind: 'closed', outcome: 'repaired', found: 'x' } }],
+      [
+        {
+          id: randomUUID(),
+          jobId: id,
+          at,
+          by: 'odd',
+          payload: { kind: 'closed', outcome: 'repaired', found: 'x', note: 'the owner tries it' },
+        },
+      ],
     ];
   },
   '/api/parts/change': (id) => (isUuid(id) ? [{ ids: [id], change: { stock: 77 } }] : []),

@@ -96,7 +96,7 @@ test('a safety-critical job is closed only once somebody without a hand in it ha
     const answer = await server.inject({ method: 'POST', url: '/api/entries', headers: { 'x-person': entry.by }, payload: [entry] });
     return answer.json<{ status: string; sentence?: string }[]>()[0];
   };
-  const close = { kind: 'closed', outcome: 'repaired', found: 'sector' };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'sector', note: 'the owner tries it' };
   await send('imke', { kind: 'decided', fault: 'sector-stripped', remedy: 'replace', probability: 0.95 });
   expect(await send('imke', close)).toMatchObject({ status: 'refused', sentence: expect.stringContaining('safety-critical') as string });
   await send('imke', { kind: 'secondChecked' });
@@ -112,7 +112,7 @@ test('a job is not closed while something that came off is not back, unless with
     const answer = await server.inject({ method: 'POST', url: '/api/entries', headers: { 'x-person': entry.by }, payload: [entry] });
     return answer.json<{ status: string; sentence?: string }[]>()[0];
   };
-  const close = { kind: 'closed', outcome: 'repaired', found: 'square' };
+  const close = { kind: 'closed', outcome: 'repaired', found: 'square', note: 'the owner tries it' };
   await send({ kind: 'stepDone', step: 'head-off' });
   expect(await send(close)).toMatchObject({ status: 'refused', sentence: expect.stringContaining('not back') as string });
   expect(await send({ kind: 'looseNoted', step: 'head-off', item: 'rivets', what: 'lost', count: 1 })).toMatchObject({ status: 'refused' });
@@ -176,7 +176,7 @@ test('what could hurt somebody when a job was taken in does so until it is close
   expect((await write({ kind: 'gearMade', gear, file: 'x.stl', material: 'nylon' }))?.status).toBe('refused');
   expect((await write({ kind: 'partSaved', gear, way: 'bond', figures: 'gap 0.05' }))?.status).toBe('refused');
   await write({ kind: 'decided', fault: brake.faults[0]?.id, remedy: 'replace', probability: 0.9 });
-  expect(await write({ kind: 'closed', outcome: 'repaired', found: 'x' })).toMatchObject({
+  expect(await write({ kind: 'closed', outcome: 'repaired', found: 'x', note: 'the owner tries it' })).toMatchObject({
     sentence: expect.stringContaining('safety-critical') as string,
   });
   const made = await server.inject({ method: 'POST', url: `/api/jobs/${jobId}/make`, payload: GEAR });

@@ -60,7 +60,7 @@ test('a loose part that the family does not know of keeps the job from being clo
     // The family's own part of that step is accounted for; the spacer is not.
     { kind: 'closingDone', step: 'cover-off', short: [] },
   );
-  const close: EntryPayload = { kind: 'closed', outcome: 'returned', found: 'nothing' };
+  const close: EntryPayload = { kind: 'closed', outcome: 'returned', found: 'nothing', note: 'the owner tries it' };
   const closed = async () => (await send(jobId, close)).answer.json<{ status: string; sentence?: string }[]>()[0];
   const back = (await server.inject(`/api/jobs/${jobId}`)).json<{ entries: { id: string; payload: EntryPayload }[] }>().entries;
   const own = `own-${back.find(({ payload }) => payload.kind === 'ownLooseAdded')?.id}`;

@@ -96,7 +96,7 @@ test('an unknown machine, job or person is refused with a sentence', async () =>
 
 test('a closed job leaves the bench, and comes back when the closing is taken back', async () => {
   const jobId = randomUUID();
-  const closing = entry(jobId, { kind: 'closed', outcome: 'cleaned', found: 'chips' });
+  const closing = entry(jobId, { kind: 'closed', outcome: 'cleaned', found: 'chips', note: 'the owner tries it' });
   const open = async () => (await server.inject('/api/jobs?state=open')).json<JobPage>().rows.some(({ id }) => id === jobId);
   await send([takeIn(jobId)]);
   expect(await open()).toBe(true);

@@ -1,4 +1,13 @@
-import { handsOf, openLedger, secondCheckOf, type CheckProof, type Entry, type JobState, type Pack } from '@patient-badger/core';
+import {
+  checkObstacle,
+  closingObstacles,
+  secondCheckOf,
+  type CheckProof,
+  type Entry,
+  type JobState,
+  type Pack,
+  type Payload,
+} from '@patient-badger/core';
 import type { Role } from '@patient-badger/contract';
 import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
@@ -20,31 +29,37 @@ export interface GateContext {
  * @throws ServerProblem
  */
 export async function refuseCheck(manager: EntityManager, { shopId, pack, state, entry, role }: GateContext): Promise<void> {
-  if (role === 'apprentice') throw new ServerProblem('notForApprentices');
-  const hands = handsOf(state);
+  const { kind } = entry.payload;
+  if (kind !== 'secondChecked' && kind !== 'outsideChecked') return;
   const notFresh = await notFreshFor(manager, shopId, state);
-  if (entry.payload.kind === 'secondChecked') {
-    if (hands.has(entry.by)) throw new ServerProblem('handInIt');
-    if (notFresh.has(entry.by)) throw new ServerProblem('notVouched');
-  } else {
-    const others = await othersHere(manager, shopId, entry.by);
-    if (others.some((id) => !hands.has(id) && !notFresh.has(id))) throw new ServerProblem('notAlone');
-  }
+  const obstacle = checkObstacle(state, {
+    kind,
+    by: entry.by,
+    isApprentice: role === 'apprentice',
+    isFresh: (person) => !notFresh.has(person),
+    others: kind === 'outsideChecked' ? await othersHere(manager, shopId, entry.by) : [],
+  });
+  if (obstacle) throw new ServerProblem(obstacle);
   if (pack.safetyCritical) await refuseUnsigned(manager, entry);
 }
 
 /**
- * Whether the job may be closed: with everything back that came off, or a reason; looked over where someone can be hurt
- * by it, or an apprentice closes it; signed by PIN where someone can be hurt.
- * @throws ServerProblem
+ * Whether the job may be closed so: `closingObstacles` says; signed by PIN where someone can be hurt. What is taken back so
+ * that a job is closed again is held to the closing that then stands, but its ledger must balance.
+ * @throws ServerProblem with the gravest obstacle
  */
 export async function refuseUnfinished(manager: EntityManager, { shopId, pack, state, entry, role }: GateContext): Promise<void> {
-  const despite = entry.payload.kind === 'closed' ? entry.payload.despiteLedger : undefined;
-  if (despite === undefined && openLedger(pack, state).length > 0) throw new ServerProblem('ledgerOpen');
-  if (!pack.safetyCritical && role !== 'apprentice') return;
-  if (secondCheckOf(state, await proofOf(manager, shopId, state)) === null)
-    throw new ServerProblem(pack.safetyCritical ? 'secondCheckMissing' : 'lookOverMissing');
+  const closing = entry.payload.kind === 'closed' ? entry.payload : { ...lastClosing(state), despiteLedger: undefined };
+  const isChecked = secondCheckOf(state, await proofOf(manager, shopId, state)) !== null;
+  const [obstacle] = closingObstacles(pack, state, { ...closing, isApprentice: role === 'apprentice', isChecked });
+  if (obstacle) throw new ServerProblem(obstacle.code);
   if (pack.safetyCritical) await refuseUnsigned(manager, entry);
+}
+
+/** How the job was closed before it was opened again. */
+function lastClosing({ written }: JobState): Payload<'closed'> {
+  const closings = written.flatMap(({ payload }) => (payload.kind === 'closed' ? [payload] : []));
+  return closings.at(-1) ?? { kind: 'closed', outcome: 'returned', found: '' };
 }
 
 /** Signed at that moment: a PIN was given for this very entry by who wrote it. */

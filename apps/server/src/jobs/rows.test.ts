@@ -129,7 +129,7 @@ test('a row changes with its job in the same breath, and a move that is out of d
   expect(await row('open')).toMatchObject({ complaint: 'dry as a bone', machineId });
   await server.dataSource.getRepository(jobs).update({ id: jobId }, { move: { kind: 'nothingElse' }, moveSeq: 1 });
   expect((await row('open'))?.move).not.toEqual({ kind: 'nothingElse' });
-  await send({ kind: 'closed', outcome: 'cleaned', found: 'chips' });
+  await send({ kind: 'closed', outcome: 'cleaned', found: 'chips', note: 'the owner tries it' });
   expect(await row('closed')).toMatchObject({ found: 'chips', move: { kind: 'finished' } });
   await send({ kind: 'reopened', reason: 'still dry' });
   expect(await row('open')).toMatchObject({ closedAt: null, found: null });

@@ -24,7 +24,7 @@ interface Submission {
 
 const SIGNED = new Set(['secondChecked', 'outsideChecked', 'closed', 'withdrawn']);
 
-const CLOSE: EntryPayload = { kind: 'closed', outcome: 'repaired', found: 'sector' };
+const CLOSE: EntryPayload = { kind: 'closed', outcome: 'repaired', found: 'sector', note: 'the owner tries it' };
 const DECIDE: EntryPayload = { kind: 'decided', fault: 'sector-stripped', remedy: 'replace', probability: 0.95 };
 const CHECK: EntryPayload = { kind: 'secondChecked' };
 const WORK: EntryPayload = { kind: 'closingDone', step: 'down' };

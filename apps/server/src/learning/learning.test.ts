@@ -28,7 +28,7 @@ const proofs = (findFamily(FAMILY)?.proofs ?? [])
   .filter(({ phase }) => phase !== 'later')
   .map(({ id }): EntryPayload => ({ kind: 'proofDone', proof: id, passed: true }));
 const decided: EntryPayload = { kind: 'decided', fault: 'worm-stripped', remedy: 'replace', probability: 0.9 };
-const closed: EntryPayload = { kind: 'closed', outcome: 'replaced', found: 'worm' };
+const closed: EntryPayload = { kind: 'closed', outcome: 'replaced', found: 'worm', note: 'the owner tries it' };
 
 /** Read again until the log is read through. */
 async function learnt(): Promise<NonNullable<Learning['learnt']>> {

@@ -1,3 +1,4 @@
+import { isChangeable, mergeObstacle } from '@patient-badger/core';
 import { type machineChange } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';
@@ -27,7 +28,7 @@ export async function changeMachine(
     await holdShop(manager, shopId);
     const before = await locked(manager, shopId, id);
     // What went into another record is that one's now, and is not taken up again beside it.
-    if (before.mergedInto !== null) throw new ServerProblem('otherMachine');
+    if (!isChangeable(before)) throw new ServerProblem('otherMachine');
     if (change.modelId !== undefined && change.modelId !== before.modelId) await refuseModel(manager, before, change.modelId);
     const after = { ...change, ...retiring(retired, before) };
     if (Object.keys(after).length === 0) return;
@@ -54,8 +55,7 @@ export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: 
   await dataSource.transaction(async (manager) => {
     await holdShop(manager, shopId);
     const [from, to] = [await locked(manager, shopId, id), await locked(manager, shopId, into)];
-    if (id === into || from.family !== to.family || to.mergedInto !== null) throw new ServerProblem('otherMachine', { path: 'into' });
-    if (to.retiredAt !== null || from.mergedInto !== null) throw new ServerProblem('otherMachine', { path: 'into' });
+    if (mergeObstacle(onRecord(from), onRecord(to)) !== null) throw new ServerProblem('otherMachine', { path: 'into' });
     // Its jobs come under the model of the other: refused as a change of model is, where they would make no sense there.
     const modelId = to.modelId ?? from.modelId;
     const model = modelId === null ? null : await manager.findOneBy(machineModels, { id: modelId, shopId });
@@ -79,6 +79,8 @@ export async function mergeMachines(dataSource: DataSource, { shopId, by, id }: 
   });
   forgetPacks();
 }
+
+const onRecord = ({ id, family, retiredAt, mergedInto }: MachineRow) => ({ id, family, retired: retiredAt !== null, mergedInto });
 
 async function locked(manager: EntityManager, shopId: string, id: string): Promise<MachineRow> {
   const row = await manager.findOne(machines, { where: { id, shopId }, lock: { mode: 'pessimistic_write' } });

@@ -1,4 +1,4 @@
-import { CoreFailure, type Pack } from '@patient-badger/core';
+import { CoreFailure, isMakeable, type Pack } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import type { DataSource } from 'typeorm';
 import { jobs } from '../jobs/entities.ts';
@@ -40,6 +40,7 @@ export async function madeInJob({ manager }: DataSource, { shopId, jobId, body }
   return { ...(body ?? {}), family: findFamily(job.family) ? job.family : NONE };
 }
 
-function refuseHurtful({ safetyCritical, name }: Pack): void {
-  if (safetyCritical) throw new CoreFailure({ code: 'invalid', path: 'family', detail: { reason: 'safetyCriticalNotMade', name } });
+function refuseHurtful(pack: Pack): void {
+  if (!isMakeable(pack))
+    throw new CoreFailure({ code: 'invalid', path: 'family', detail: { reason: 'safetyCriticalNotMade', name: pack.name } });
 }

@@ -1,5 +1,14 @@
 import { t } from '@patient-badger/wording/close';
-import { isProved, openLedger, secondCheckOf, toSetRight, type Fault, type LedgerLine } from '@patient-badger/core';
+import {
+  closingObstacles,
+  isProved,
+  openLedger,
+  secondCheckOf,
+  toSetRight,
+  type ClosingObstacle,
+  type Fault,
+  type LedgerLine,
+} from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';
@@ -21,22 +30,18 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const [found, setFound] = useState([...(state.decided?.note ? [state.decided.note] : []), ...faults.map(({ name }) => name)].join('; '));
   const [note, setNote] = useState('');
   const [despite, setDespite] = useState('');
-  const open = openLedger(pack, state);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const proved = isProved(pack, state);
-  const isChecked = secondCheckOf(state, arrived) !== null;
   const isApprentice = useMe()?.role === 'apprentice';
-  const needsReason = !proved && note.trim() === '';
+  const isChecked = secondCheckOf(state, arrived) !== null;
+  const closing = { outcome, note, despiteLedger: despite, isApprentice, isChecked };
+  const obstacles = closingObstacles(pack, state, closing);
+  const open = openLedger(pack, state);
+  const proved = isProved(pack, state);
 
   const close = () => {
     if (found.trim() === '') return setRefusal(t.writeInAFewWords);
     if (pack.safetyCritical && isDown) return setRefusal(t.withoutAConnectionNoSafety);
-    if (pack.safetyCritical && !isChecked) return setRefusal(t.somebodyElseMustLookIt);
-    if (isApprentice && !isChecked) return setRefusal(t.anOwnerOrAMechanic);
-    if (open.length > 0 && despite.trim() === '') {
-      return setRefusal(t.theLedgerDoesNotBalance);
-    }
-    if (needsReason) return setRefusal(t.itIsNotProvedProve);
+    if (obstacles[0]) return setRefusal(obstacleText(obstacles[0]));
     setRefusal(null);
     sign({
       kind: 'closed',
@@ -85,6 +90,24 @@ function OpenLines({ lines, reason, onReason }: { lines: readonly LedgerLine[]; 
       <Field label={t.whyItIsClosedAll} value={reason} onChangeText={onReason} />
     </View>
   );
+}
+
+/** What stands in the way, in words. */
+function obstacleText(obstacle: ClosingObstacle): string {
+  switch (obstacle.code) {
+    case 'secondCheckMissing':
+      return t.somebodyElseMustLookIt;
+    case 'lookOverMissing':
+      return t.anOwnerOrAMechanic;
+    case 'ledgerOpen':
+      return t.theLedgerDoesNotBalance;
+    case 'unproved':
+      return t.itIsNotProvedProve;
+    case 'unset':
+      return t.notSet(obstacle.settings.join(', '));
+    case 'unfitted':
+      return t.notFitted(obstacle.gears.join(', '));
+  }
 }
 
 function usual(faults: readonly Fault[], other: string | undefined): Outcome {

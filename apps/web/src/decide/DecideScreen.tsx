@@ -1,3 +1,4 @@
+import { isMakeable } from '@patient-badger/core';
 import { t } from '@patient-badger/wording/decide';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft } from './decision.ts';
@@ -92,7 +93,7 @@ function Deciding({ view }: { view: JobView }) {
         testID="to-strength"
         onPress={() => router.navigate(`/jobs/${job.id}/strength`)}
       />
-      {gear && !pack.safetyCritical ? (
+      {gear && isMakeable(pack) ? (
         <View className="flex-row gap-2">
           <Button
             className="flex-1"

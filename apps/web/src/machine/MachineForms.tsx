@@ -1,3 +1,4 @@
+import { mergeObstacle } from '@patient-badger/core';
 import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/machine';
 import { t as shared } from '@patient-badger/wording/shared';
@@ -73,7 +74,9 @@ function Merge({ machine }: { machine: Machine }) {
   const [words, setWords] = useState('');
   const [open, setOpen] = useState(false);
   const { attempt, problem } = useAttempt();
-  const found = useMachines(useDeferredValue(words.trim()), machine.family).data?.machines.filter(({ id }) => id !== machine.id) ?? [];
+  const found =
+    useMachines(useDeferredValue(words.trim()), machine.family).data?.machines.filter((other) => mergeObstacle(machine, other) === null) ??
+    [];
   const merge = async (into: string) => {
     await attempt(async () => {
       await call(`/api/machines/${machine.id}/merge`, machineSchema, { json: { into } });

@@ -1,3 +1,4 @@
+import { isChangeable } from '@patient-badger/core';
 import { t } from '@patient-badger/wording/machine';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { JobRow, Machine, MachineHistory } from '@patient-badger/contract';
@@ -34,7 +35,7 @@ export function MachineScreen() {
       {machine && history.data ? <DueCard machineId={machine.id} history={history.data} /> : null}
       {history.data ? <Life machineId={id} history={history.data} /> : null}
       {machine && history.data ? <Meters machine={machine} history={history.data} /> : null}
-      {machine && !machine.mergedInto ? <ChangeMachine key={machine.id} machine={machine} /> : null}
+      {machine && isChangeable(machine) ? <ChangeMachine key={machine.id} machine={machine} /> : null}
       {history.data ? (
         <Record history={history.data} machine={machine} />
       ) : (

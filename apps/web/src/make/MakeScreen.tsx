@@ -1,3 +1,4 @@
+import { isMakeable } from '@patient-badger/core';
 import { t } from '@patient-badger/wording/make';
 import { fileOutput, type GearCard, type OperationOutput } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
@@ -24,7 +25,7 @@ import { useMeasuredGear } from './useMeasuredGear.ts';
 /** A gear that nobody sells, drawn by what was measured, for a printer, a mill, a wire or a laser. */
 export const MakeScreen = () => (
   <GearFrame stage="match">
-    {(view, card) => (view.pack.safetyCritical ? <Never view={view} /> : <Making view={view} card={card} />)}
+    {(view, card) => (isMakeable(view.pack) ? <Making view={view} card={card} /> : <Never view={view} />)}
   </GearFrame>
 );
 

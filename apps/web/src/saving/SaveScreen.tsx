@@ -1,3 +1,4 @@
+import { isMakeable } from '@patient-badger/core';
 import { t } from '@patient-badger/wording/saving';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core';
@@ -21,7 +22,7 @@ import { FIELDS, LAY_OUT, NO_SAVING, savingOf, type SavingField, type TypedSavin
 export const SaveScreen = () => (
   <GearFrame stage="match">
     {(view, card) =>
-      view.pack.safetyCritical ? (
+      !isMakeable(view.pack) ? (
         <Card tone="danger">
           <Text variant="danger" testID="never-saved">
             {t.noPartOfThisIs}
