@@ -89,7 +89,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
   await page.goto(`${job}/close`);
   await page.getByTestId('close-job').click();
-  await page.getByText('The ledger does not balance.', { exact: false }).waitFor();
+  await page.getByText(close.theLedgerDoesNotBalance, { exact: false }).waitFor();
 
   const pieces = page.locator('[data-testid^="back-"]');
   for (let i = 0; i < 12 && (await pieces.count()) > 0; i++) {
@@ -146,7 +146,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await done(page, 'Plug lead on');
   await proveAll(page);
   await page.getByTestId('close-job').click();
-  await page.getByText('The ledger does not balance.', { exact: false }).waitFor();
+  await page.getByText(close.theLedgerDoesNotBalance, { exact: false }).waitFor();
   expect(await page.getByText(/Locating screw \(Head off the tube\): 1 on the bench/).isVisible()).toBe(true);
   await page.getByLabel(close.whyItIsClosedAll).fill('Hole worn out, a clamp holds it');
   await page.getByTestId('close-job').click();

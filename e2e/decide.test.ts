@@ -1,3 +1,5 @@
+import { t as decide } from '@patient-badger/wording/decide';
+import { beginning } from '@patient-badger/wording/testing';
 import { t as access } from '@patient-badger/wording/access';
 import { t as saving } from '@patient-badger/wording/saving';
 import { t as strength } from '@patient-badger/wording/strength';
@@ -64,7 +66,7 @@ test('the motorcycle gearbox is decided by the distance it goes in a year, both 
   await page.getByTestId('change-replace').click();
   await page.getByTestId('opt-parts').fill('dear');
   await page.getByTestId('keep-option').click();
-  await page.getByText('The price as one number', { exact: false }).waitFor();
+  await page.getByText(decide.thePriceAsOneNumber).waitFor();
   await page.getByTestId('opt-parts').fill('250');
   await page.getByTestId('keep-option').click();
   await page.getByTestId('keep-option').waitFor({ state: 'detached' });
@@ -164,7 +166,7 @@ test('nylon or metal: the fuse is named, and which link is the fuse next', async
   // The drive line carries it: two newton metres through the mesh, of what each link bears, and after the change.
   await button(page, /^Motor pinion drives.* 124 % then 11.6 of [\d.]+ N·m/).waitFor();
   await button(page, /^Nylon gear on the large.* the fuse: 11.6 of 9 N·m/).waitFor();
-  const fuses = await page.getByText(strength.theFuseWithPlaceName('')).allInnerTexts();
+  const fuses = await page.getByText(beginning(strength.theFuseWithPlaceName(''))).allInnerTexts();
   expect(fuses).toHaveLength(2);
   await page.reload();
   await page.getByTestId('chain-after').waitFor();

@@ -1,3 +1,4 @@
+import { t as peopleWords } from '@patient-badger/wording/people';
 import { t as close } from '@patient-badger/wording/close';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t as shell } from '@patient-badger/wording/shell';
@@ -55,14 +56,14 @@ test('one person alone, in flight mode, passes no second check: it waits for the
   await page.getByTestId('close-job').waitFor();
   await context.setOffline(true);
   await link(page, 'Imke is at the bench').click();
-  await page.getByText('No connection: choose by name.', { exact: false }).waitFor();
+  await page.getByText(peopleWords.noConnectionChooseByName, { exact: false }).waitFor();
   await radio(page, /^Tobin/).click();
   await link(page, 'Tobin is at the bench').waitFor();
   await page.goBack();
   await page.getByTestId('second-check').click();
-  await page.getByText('Written as pending', { exact: false }).waitFor();
+  await page.getByText(close.writtenAsPendingItCounts, { exact: false }).waitFor();
   await page.getByTestId('close-job').click();
-  await page.getByText('Without a connection no safety-critical job is closed', { exact: false }).waitFor();
+  await page.getByText(close.withoutAConnectionNoSafety, { exact: false }).waitFor();
   await context.setOffline(false);
   // The server is told that the phone changed hands, and takes nothing under Tobin's name.
   await page.getByText(shell.isItYou('Tobin')).waitFor();

@@ -1,3 +1,4 @@
+import { problemSentence } from '@patient-badger/wording';
 import { t as access } from '@patient-badger/wording/access';
 import { t as bench } from '@patient-badger/wording/bench';
 import { t as close } from '@patient-badger/wording/close';
@@ -176,7 +177,7 @@ test('a family of the shop’s own: mistakes are named, the mended file is kept,
   await page.getByText(families.cannotBeUsedYet('half.json', 2, families.mistakes)).waitFor();
   await choose(page, 'taken.json', JSON.stringify({ ...own, id: 'auger-gearbox' }));
   await page.getByTestId('keep-family').click();
-  await page.getByText('A family of that id ships with the app.', { exact: false }).waitFor();
+  await page.getByText(problemSentence('familyShips'), { exact: false }).waitFor();
   await choose(page, 'hedge.json', JSON.stringify(own));
   await page.getByTestId('keep-family').click();
   await page.waitForURL(/families\/hedge-head/);

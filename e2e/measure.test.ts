@@ -50,7 +50,7 @@ test('a broken wheel is known on the phone from a piece of its rim; what cannot 
   await page.getByTestId('callout-spanMm').click();
   for (const key of '60.00') await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
-  await page.getByText('The readings are kept.', { exact: false }).waitFor();
+  await page.getByText(gear.theReadingsAreKeptTake, { exact: false }).waitFor();
   await inTime(
     stage.databaseUrl,
     `SELECT count(*)::int AS n FROM entries WHERE payload->>'kind' = 'dimensionRead' AND payload->>'gear' = 'gear'`,
@@ -72,7 +72,7 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await read(page, 'tipDiameterMm', '53.70');
   await read(page, 'spanMm', '17.22');
   // That was over five teeth, not three: no gear is like it. Taken back, it is gone from the sum.
-  await page.getByText('No standard gear reads like this', { exact: false }).waitFor();
+  await page.getByText(gear.noStandardGearReadsLike, { exact: false }).waitFor();
   await page.getByTestId('callout-spanMm').click();
   for (let over = 3; over < 5; over++) await page.getByRole('button', { name: '+', exact: true }).click();
   for (const key of '17.30') await page.keyboard.press(key);
@@ -90,7 +90,7 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await button(page, gear.thereIsALimitOn).click();
   await page.getByLabel(/^How much thinner/).fill('0.01');
   await button(page, gear.useThisLimit).click();
-  await page.getByText('Say whose figure it is', { exact: false }).waitFor();
+  await page.getByText(gear.sayWhoseFigureItIs, { exact: false }).waitFor();
   await page.getByLabel(shared.whoseFigureItIs).fill('workshop sheet 12');
   await button(page, gear.useThisLimit).click();
   await page.getByText('workshop sheet 12', { exact: false }).first().waitFor();
@@ -138,7 +138,7 @@ test('a bevel is known from its teeth, its mate’s and the large end', async ()
   await arrive(page, stage.address, 'Tobin');
   await takeIn(page, /Ferry slip trimmer/, 'Engine revs, the head stands');
   await page.goto(`${page.url().split('?')[0]}/gear/pinion`);
-  await page.getByText('Count the teeth of both', { exact: false }).waitFor();
+  await page.getByText(gear.countTheTeethOfBoth, { exact: false }).waitFor();
   await read(page, 'teeth', '13');
   await read(page, 'mateTeeth', '19');
   // Module 1.5: 1.5 (13 + 2 cos 34.4°) over the tips.

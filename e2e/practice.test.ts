@@ -60,7 +60,7 @@ test('an apprentice traces a hidden fault by the advice’s looks, without a con
   await page.getByTestId('practice-name').click();
   await page.getByTestId(`verdict-${fault}`).click();
   await page.getByTestId('practice-outcome').getByText(practiceWords.right).waitFor();
-  await page.getByText('as long as you', { exact: false }).waitFor();
+  await page.getByText(practiceWords.asLongAsYou, { exact: false }).waitFor();
   expect(await page.getByTestId(/^worth-/).count()).toBe(engineLooks.length);
   expect(engineMinutes).toBeGreaterThan(0);
   await page.getByTestId('practice-another').click();
@@ -78,7 +78,7 @@ test('a gear bought on suspicion and a wrong verdict cost, and nothing of it goe
   await page.goto(`${stage.address}/practice?family=worm-steering-box`);
   await radio(page, practiceWords.second).click();
   await page.getByTestId('practice-begin').click();
-  await page.getByText('On a real one the maker’s manual', { exact: false }).waitFor();
+  await page.getByText(practiceWords.onARealOneThe, { exact: false }).waitFor();
   const { fault } = await asAdvised(page);
   const pack = findFamily('worm-steering-box');
   const wrong = pack?.faults.find((each) => each.id !== fault)?.id ?? '';

@@ -76,7 +76,7 @@ test('a speedometer is proved at four speeds against the reference; dry after a 
   await page.getByTestId('add-follow-up').click();
   await page.getByTestId('follow-up-due').fill('soon');
   await page.getByTestId('keep-follow-up').click();
-  await page.getByText('The day as year-month-day', { exact: false }).waitFor();
+  await page.getByText(prove.theDayAsYearMonth, { exact: false }).waitFor();
   await page.getByTestId('follow-up-due').fill('2031-03-01');
   await page.getByTestId('keep-follow-up').click();
   await page.getByTestId('follow-up').nth(2).waitFor();
@@ -162,7 +162,7 @@ test('a steering box is set in its order by three trials, and locked last; rim p
   expect(await page.getByTestId('not-yet').count()).toBe(0);
   await page.getByTestId('tick-set').click();
   await page.getByTestId('open-oil').click();
-  await page.getByText('Never an additive with active sulphur', { exact: false }).waitFor();
+  await page.getByText(setup.neverAnAdditiveWithActive, { exact: false }).waitFor();
   await page.getByTestId('fill-source').fill('worm oil 460, plate');
   await page.getByTestId('fill-set').click();
   await inTime(
@@ -228,7 +228,7 @@ test('a proof that fails before it goes home leads back with what it showed; wha
   await proveAll(page);
   await page.getByTestId('add-interval').click();
   await page.getByTestId('keep-interval').click();
-  await page.getByText('Say what it wants again', { exact: false }).waitFor();
+  await page.getByText(prove.sayWhatItWantsAgain, { exact: false }).waitFor();
   await page.getByTestId('interval-what').fill('Grease both halves');
   await page.getByTestId('interval-days').fill('90');
   await page.getByTestId('keep-interval').click();

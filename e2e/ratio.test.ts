@@ -27,7 +27,7 @@ test('the old estate car on other tyres: from the sizes to the chosen gear, kept
   await page.getByText('is no tyre size known here', { exact: false }).waitFor();
   await fill('tyre', '195/70R14');
   await page.getByText('Printed size: counts').waitFor();
-  await page.getByText('Axle ratio: propeller-shaft turns', { exact: false }).waitFor();
+  await page.getByText(ratio.axleRatioPropellerShaftTurns, { exact: false }).waitFor();
   await fill('axleRatio', '3.90');
   await fill('drive', 'seven');
   await page.getByText(ratio.driveGearsThatExist, { exact: false }).last().waitFor();
@@ -102,7 +102,7 @@ test('turns counted on both shafts name the tooth counts; a train is reckoned an
   await page.getByText('10 : 37', { exact: true }).waitFor();
   await radio(page, ratio.train).click();
   await page.getByTestId('train-chain').fill('10-40');
-  await page.getByText('Write it like 10:40 12:36', { exact: false }).waitFor();
+  await page.getByText(ratio.writeItLike1040, { exact: false }).waitFor();
   await page.getByTestId('train-chain').fill('10:40 1w:30');
   await expect(page.getByTestId('train-reduction').textContent()).resolves.toBe(ratio.turnsInForOneOut('120.0000'));
   await page.getByTestId('train-wanted').fill('12');

@@ -1,3 +1,4 @@
+import { problemSentence } from '@patient-badger/wording';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { Page } from 'playwright-core';
 import { button, link } from './actions.ts';
@@ -75,7 +76,7 @@ test('of all these screens none asked the network for anything but this server',
 test('an address that leads nowhere says so and leads back', async () => {
   await page.setViewportSize(PHONE);
   await page.goto(`${stage.address}/jobs/0197a000-0000-7000-8000-00000000dead`);
-  await page.getByText('There is no such job in this shop.').waitFor();
+  await page.getByText(problemSentence('unknownJob')).waitFor();
   await page.goto(`${stage.address}/nowhere/at/all`);
   await button(page, shared.toTheBench).click();
   await link(page, /Orchard saw/).waitFor();

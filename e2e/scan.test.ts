@@ -56,7 +56,7 @@ test('a photo is scanned, put right and kept; what it gives is there after a rel
   await board.click({ position: { x: box.width / 2 + radius, y: box.height / 2 } });
   await page.getByLabel(/^Length between the two/).fill('fifty');
   await page.getByTestId('use-length').click();
-  await page.getByText('How long is it?', { exact: false }).waitFor();
+  await page.getByText(scan.howLongIsItType, { exact: false }).waitFor();
   await page.getByLabel(/^Length between the two/).fill('53.75');
   await page.getByTestId('use-length').click();
   await page.getByText(/^Over the tips 5[234]\.\d\d mm/).waitFor();

@@ -1,5 +1,5 @@
 import { t as find } from '@patient-badger/wording/find';
-import { t as shared } from '@patient-badger/wording/shared';
+import { t as machineWords } from '@patient-badger/wording/machine';
 import type { Page } from 'playwright-core';
 import { arrive, button, link } from './actions.ts';
 import type { Stage } from './stage.ts';
@@ -65,7 +65,7 @@ export async function placesOf(stage: Stage, page: Page): Promise<Places> {
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/machines\//);
   const machine = page.url();
-  await button(page, shared.theBookOfThisModel).click();
+  await button(page, machineWords.theBookOf('')).click();
   await page.waitForURL(/\/models\//);
   return { address: stage.address, job, machine, model: page.url() };
 }

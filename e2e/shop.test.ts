@@ -1,3 +1,4 @@
+import { problemSentence } from '@patient-badger/wording';
 import { t as access } from '@patient-badger/wording/access';
 import { t as bench } from '@patient-badger/wording/bench';
 import { t as book } from '@patient-badger/wording/book';
@@ -50,7 +51,7 @@ test.each([
     await page.getByLabel(shared.yourName).fill('Una');
     await page.getByLabel(entrance.aPassphrase).fill('unaunaunauna');
     await page.getByTestId('open-shop').click();
-    await page.getByText('This passphrase is easily guessed.', { exact: false }).waitFor();
+    await page.getByText(problemSentence('weakPassphrase'), { exact: false }).waitFor();
     await page.getByLabel(entrance.aPassphrase).fill(PASSPHRASE);
     await page.getByTestId('open-shop').click();
     await page.getByText(bench.theBenchIsClear).waitFor();
@@ -78,7 +79,7 @@ test.each([
     await page.getByTestId('change-counts').click();
     await page.getByTestId('count-worm-pinion-teeth').fill('none');
     await page.getByTestId('keep-counts').click();
-    await page.getByText('Teeth and starts are counted', { exact: false }).waitFor();
+    await page.getByText(book.teethAndStartsAreCounted, { exact: false }).waitFor();
     await page.getByTestId('count-worm-pinion-teeth').fill('19');
     await page.getByTestId('keep-counts').click();
     await page.getByText(/teeth 19$/).waitFor();
@@ -156,7 +157,7 @@ test('the session runs out in the middle, the network goes, somebody else takes 
   await page.getByTestId('entry').filter({ hasText: 'story one' }).waitFor();
   await page.getByLabel(shell.passphrase).fill('wrong words altogether');
   await page.getByTestId('sign-in').click();
-  await page.getByText('Name and passphrase do not belong together.').waitFor();
+  await page.getByText(problemSentence('wrongPassphrase')).waitFor();
   await page.getByLabel(shell.passphrase).fill('rain on the tin roof');
   await page.getByTestId('sign-in').click();
   await page.getByTestId('sign-in-again').waitFor({ state: 'detached' });

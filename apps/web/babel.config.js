@@ -1,4 +1,7 @@
 module.exports = (api) => {
-  api.cache(true);
-  return { presets: [['babel-preset-expo', { jsxImportSource: 'nativewind' }], 'nativewind/babel'] };
+  api.cache.using(() => process.env.NODE_ENV);
+  return {
+    presets: [['babel-preset-expo', { jsxImportSource: 'nativewind' }], 'nativewind/babel'],
+    plugins: process.env.NODE_ENV === 'production' ? ['./shortKeys.js'] : [],
+  };
 };
