@@ -33,14 +33,14 @@ module.exports = ({ types }) => {
     visitor: {
       Program(path, state) {
         state.taken = new Map();
-        for (const each of path.get('body')) {
-          if (each.isImportDeclaration() && AREA.test(each.node.source.value)) {
-            const of = each.node.specifiers.find((specifier) => specifier.imported?.name === 't');
+        for (const statement of path.get('body')) {
+          if (statement.isImportDeclaration() && AREA.test(statement.node.source.value)) {
+            const of = statement.node.specifiers.find((specifier) => specifier.imported?.name === 't');
             // Another area, another set of keys.
             if (of) renameUses(path, of.local.name, { taken: new Map() });
           }
-          if (!each.isExportNamedDeclaration() || !types.isVariableDeclaration(each.node.declaration)) continue;
-          const [{ id, init }] = each.node.declaration.declarations;
+          if (!statement.isExportNamedDeclaration() || !types.isVariableDeclaration(statement.node.declaration)) continue;
+          const [{ id, init }] = statement.node.declaration.declarations;
           if (id.name !== 't' || init?.callee?.name !== 'catalogue') continue;
           const uses = path.scope.getBinding('t').referencePaths;
           if (uses.some(({ parent }) => types.isMemberExpression(parent) && parent.computed)) continue;

@@ -74,21 +74,21 @@ export type { FollowUp, GearReadings, GearState, JobState, Order } from './job/j
 export { jobSummary } from './job/summary.ts';
 export {
   learnFrom,
-  type ComesBack,
+  type Comeback,
   type FamilyVerdicts,
   type JobSummary,
-  type Learnt,
+  type ShopStatistics,
   type LoggedJob,
-  type MeterRead,
+  type MeterValue,
   type PartLife,
-  type Pays,
+  type Payoff,
 } from './learn/shopLog.ts';
 export { lifeOutput } from './learn/life.ts';
 export { ownPriors, USUAL_EQUIVALENT, withOwnPriors, type FaultCount } from './learn/priors.ts';
 export { intervalDue } from './learn/due.ts';
 export { jobLedger, openLedger } from './job/ledger.ts';
 export { failedProof, isProved, isWithin, laterLooks, openFollowUps, openSettings, proofPlan } from './job/proofPlan.ts';
-export type { Lubricant, Never } from './setup/lubricant.ts';
+export type { Lubricant, LubricantWarning } from './setup/lubricant.ts';
 export { machineRecord, type MachineRecord, type PartInMachine } from './job/machineRecord.ts';
 export { handsOf, secondCheckOf, SIGNED_SHEET, type CheckProof } from './job/secondCheck.ts';
 export {
@@ -137,7 +137,7 @@ export { learnt, type IdentifiedGear } from './book/learnt.ts';
 export { bookKey, bookLine, type BookLine } from './book/line.ts';
 export { differencesOf, modelBook, type GearInBook, type ModelBook, type WrittenLine } from './book/modelBook.ts';
 export { weighByBook } from './book/weighByBook.ts';
-export { draftOptions, guideLife, lifeIn, type DraftGiven, type OptionDraft } from './decide/draft.ts';
+export { draftOptions, guideLife, lifeIn, type DraftFacts, type OptionDraft } from './decide/draft.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from './decide/options.ts';
 export { MATERIALS, MATERIAL_IDS, SHEAR_OF_YIELD, type MaterialId } from './material/materials.ts';
 export { SHEET_TORQUE_UNITS } from './setup/torque.ts';

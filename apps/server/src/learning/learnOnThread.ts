@@ -1,4 +1,4 @@
-import { learnFrom, type JobSummary, type Learnt, type LoggedJob, type MeterRead } from '@patient-badger/core';
+import { learnFrom, type JobSummary, type ShopStatistics, type LoggedJob, type MeterValue } from '@patient-badger/core';
 import pg from 'pg';
 
 export interface LearnTask {
@@ -38,7 +38,7 @@ const METERS = `
     AND (e.payload->'facts' ? 'hours' OR e.payload->'facts' ? 'distanceKm')`;
 
 /** What the whole log of a shop teaches, read page by page on a connection of its own and worked out here, away from whoever is served. */
-export async function work({ databaseUrl, shopId, progress }: LearnTask): Promise<Learnt> {
+export async function work({ databaseUrl, shopId, progress }: LearnTask): Promise<ShopStatistics> {
   const seen = new Int32Array(progress);
   const client = new pg.Client({ connectionString: databaseUrl, statement_timeout: 30_000 });
   await client.connect();
@@ -62,12 +62,14 @@ export async function work({ databaseUrl, shopId, progress }: LearnTask): Promis
       if (!end) break;
       last = end.id;
     }
-    const meters = (await client.query<MeterReading>(METERS, [shopId])).rows.map(({ machine_id: machineId, on, hours, km }): MeterRead => ({
-      machineId,
-      on,
-      hours,
-      km,
-    }));
+    const meters = (await client.query<MeterReading>(METERS, [shopId])).rows.map(
+      ({ machine_id: machineId, on, hours, km }): MeterValue => ({
+        machineId,
+        on,
+        hours,
+        km,
+      }),
+    );
     return learnFrom({ jobs, meters, now: new Date().toISOString() });
   } finally {
     await client.end();

@@ -1,5 +1,5 @@
 import { learning, verdicts, type Learning } from '@patient-badger/contract';
-import type { Learnt } from '@patient-badger/core';
+import type { ShopStatistics } from '@patient-badger/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import type { Config } from '../config.ts';
@@ -17,7 +17,7 @@ interface LearntCache {
   /** The shop's record as far as it was read. */
   readonly seq: number;
   readonly day: string;
-  readonly learnt: Learnt;
+  readonly learnt: ShopStatistics;
 }
 interface Running {
   readonly progress: SharedArrayBuffer;
@@ -26,7 +26,7 @@ interface Running {
 
 /** What the shop's own log teaches; and its verdicts, as they move the priors of the families. */
 export const learningRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource; config: Config }> = async (app, { dataSource, config }) => {
-  const pool = createPool<LearnTask, Learnt>(new URL('./learnOnThread.ts', import.meta.url), LIMITS);
+  const pool = createPool<LearnTask, ShopStatistics>(new URL('./learnOnThread.ts', import.meta.url), LIMITS);
   app.addHook('onClose', () => pool.close());
   const known = new Map<string, LearntCache>();
   const running = new Map<string, Running>();

@@ -1,11 +1,11 @@
-import { draftOptions as drafted, guideLife, type DraftGiven } from '@patient-badger/core';
+import { draftOptions as drafted, guideLife, type DraftFacts } from '@patient-badger/core';
 import { runOperation } from '../data/runOperation.ts';
 import { inOrder, optionsOf, optionsQuestion, worded, type OptionDraft, type Use } from './decision.ts';
 
 const fault = { name: 'Wheel brittle', remedy: { kind: 'replace', text: 'Fit a new wheel.', minutes: 40, part: 'wheel' } };
 const offer = { supplier: 'Hobdray Stores', priceMinor: 1800, leadDays: 4, stock: 0 };
 const given = { faults: [fault], offers: [offer], donors: 1, safetyCritical: false, isPlastic: true, canBeMade: true, unit: 'km' } as const;
-const draftOptions = (facts: DraftGiven) => drafted(facts).map(worded);
+const draftOptions = (facts: DraftFacts) => drafted(facts).map(worded);
 const drafts = draftOptions(given);
 const kinds = (list: readonly OptionDraft[]) => list.map(({ kind }) => kind);
 const use: Use = { perYear: 5000, unit: 'km', horizonYears: 5, costPerDownDayMinor: 0 };

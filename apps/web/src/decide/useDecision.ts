@@ -1,4 +1,4 @@
-import { draftOptions, toSetRight, usualUse, type DraftGiven, type Pack, type UseUnit } from '@patient-badger/core';
+import { draftOptions, toSetRight, usualUse, type DraftFacts, type Pack, type UseUnit } from '@patient-badger/core';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -73,7 +73,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
 }
 
 /** How long this shop's own parts at that place live, as far as its log knows. */
-function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftGiven['ownLife'] {
+function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftFacts['ownLife'] {
   const lives = useLearnt().data?.learnt?.lives;
   return useMemo(() => {
     const life = lives?.find(

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/setup';
-import type { Lubricant, MaterialId, Never } from '@patient-badger/core';
+import type { Lubricant, MaterialId, LubricantWarning } from '@patient-badger/core';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
@@ -21,7 +21,7 @@ const LUBRICANTS: Readonly<Record<Lubricant, string>> = {
   greasePlastic: t.plasticSafeGreaseSyntheticOil,
   instrumentOil: t.instrumentOilOneDrop,
 };
-const NEVERS: Readonly<Record<Never, string>> = {
+const NEVERS: Readonly<Record<LubricantWarning, string>> = {
   activeSulphur: t.neverAnAdditiveWithActive,
   mineralOnPlastic: t.noMineralOilUnlessThe,
   solventOnPlastic: t.noBrakeCleanerOrSolvent,

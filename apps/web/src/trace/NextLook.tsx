@@ -27,7 +27,7 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
       </Card>
     );
   }
-  const [first, second] = next.moves.map((id) => pack.faults.find((each) => each.id === id)?.name);
+  const [first, second] = next.tellsApart.map((id) => pack.faults.find((each) => each.id === id)?.name);
   const aimed = pack.faults.find(({ id }) => id === trace.toLookAt?.fault)?.name;
   const runnerUp = trace.alternatives[0];
   return (

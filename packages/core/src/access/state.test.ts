@@ -1,4 +1,4 @@
-import { Reach, openNow } from './state.ts';
+import { AccessModel, openNow } from './state.ts';
 import { closingStep, step } from './step.ts';
 
 const at = (id: string, minutes: number, more: object = {}) => step.parse({ id, name: id, how: id, minutes, ...more });
@@ -18,7 +18,7 @@ const family = {
     closingStep.parse({ id: 'all-on', name: 'Unit in', how: 'In.', minutes: 8, closes: ['unit-out', 'bench-supply'] }),
   ],
 };
-const reach = new Reach(family);
+const reach = new AccessModel(family);
 const way = (needs: string[], states: string[], reached: string[], blocked: string[] = []) => {
   const found = reach.approachOf({ needs, while: states }, reached, blocked);
   return found && { undo: found.undo.map(({ id }) => id), steps: found.steps.map(({ id }) => id), minutes: found.minutes };

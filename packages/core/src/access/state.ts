@@ -40,7 +40,7 @@ interface Way {
 }
 
 /** Which states hold, and what it takes to get to where something can be done; worked out once for a family. */
-export class Reach {
+export class AccessModel {
   private readonly bit: ReadonlyMap<string, number>;
   private readonly minutes: Float64Array;
   private readonly back: Float64Array;
@@ -231,10 +231,10 @@ function minutesBack({ closing }: Pick<Family, 'closing'>, id: string): number |
   return piece && piece.minutes / piece.closes.length;
 }
 
-const remembered = new WeakMap<Family, Reach>();
+const remembered = new WeakMap<Family, AccessModel>();
 
-export function reachOf(family: Family): Reach {
-  const made = remembered.get(family) ?? new Reach(family);
+export function reachOf(family: Family): AccessModel {
+  const made = remembered.get(family) ?? new AccessModel(family);
   remembered.set(family, made);
   return made;
 }

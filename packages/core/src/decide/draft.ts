@@ -32,7 +32,7 @@ export interface OptionFacts {
   readonly ownFailures?: number;
 }
 
-export interface DraftGiven {
+export interface DraftFacts {
   readonly faults: readonly {
     readonly name: string;
     readonly remedy: { readonly kind: string; readonly text: string; readonly minutes: number; readonly part?: string | undefined };
@@ -107,7 +107,7 @@ export function draftOptions({
   canBeMade,
   unit,
   ownLife,
-}: DraftGiven): readonly OptionDraft[] {
+}: DraftFacts): readonly OptionDraft[] {
   const minutes = faults.reduce((sum, { remedy }) => sum + remedy.minutes, 0);
   const draft: Draft = (kind, more = {}) => ({
     option: kind,

@@ -2,7 +2,7 @@ import { findFamily } from '@patient-badger/knowledge';
 import { seeded } from '../quantity/seeded.ts';
 import type { Pack } from '../trace/pack.ts';
 import { withOwnPriors } from './priors.ts';
-import { learnFrom, type LoggedJob, type MeterRead } from './shopLog.ts';
+import { learnFrom, type LoggedJob, type MeterValue } from './shopLog.ts';
 
 const day = (n: number) => new Date(Date.UTC(2024, 0, 1) + n * 86_400_000).toISOString();
 const NOW = day(1000);
@@ -25,8 +25,8 @@ const job = (id: string, machineId: string, began: number, more: Partial<LoggedJ
   totalMinor: 5000,
   ...more,
 });
-const read = (machineId: string, on: number, hours: number): MeterRead => ({ machineId, on: day(on).slice(0, 10), hours, km: null });
-const learn = (jobs: readonly LoggedJob[], meters: readonly MeterRead[] = []) => learnFrom({ jobs, meters, now: NOW });
+const read = (machineId: string, on: number, hours: number): MeterValue => ({ machineId, on: day(on).slice(0, 10), hours, km: null });
+const learn = (jobs: readonly LoggedJob[], meters: readonly MeterValue[] = []) => learnFrom({ jobs, meters, now: NOW });
 
 test('a part lives from where it was fitted to where its gear was found failed, by the hours in between; the last one still runs', () => {
   const { lives } = learn([job('1', 'm', 0), job('2', 'm', 300)], [read('m', 0, 100), read('m', 300, 180), read('m', 900, 220)]);

@@ -31,7 +31,7 @@ export interface LoggedJob extends JobSummary {
   readonly closedAt: string;
 }
 
-export interface MeterRead {
+export interface MeterValue {
   readonly machineId: string;
   readonly on: string;
   readonly hours: number | null;
@@ -40,7 +40,7 @@ export interface MeterRead {
 
 export interface ShopLog {
   readonly jobs: readonly LoggedJob[];
-  readonly meters: readonly MeterRead[];
+  readonly meters: readonly MeterValue[];
   /** ISO 8601: until when parts that still run have worked. */
   readonly now: string;
 }
@@ -55,7 +55,7 @@ export interface PartLife {
 }
 
 /** The same again: a fault on one machine, a part number in several, a person's jobs that came back. */
-export interface ComesBack {
+export interface Comeback {
   readonly kind: 'machine' | 'part' | 'refused' | 'hand';
   /** The machine, the part number, or the person. */
   readonly of: string;
@@ -68,7 +68,7 @@ export interface ComesBack {
   readonly costMinor: number;
 }
 
-export interface Pays {
+export interface Payoff {
   /** Jobs whose minutes somebody said. */
   readonly timedJobs: number;
   readonly minutesReckoned: number;
@@ -84,12 +84,12 @@ export interface FamilyVerdicts {
   readonly faults: readonly FaultCount[];
 }
 
-export interface Learnt {
+export interface ShopStatistics {
   readonly jobs: number;
   readonly lives: readonly PartLife[];
   readonly verdicts: readonly FamilyVerdicts[];
-  readonly comesBack: readonly ComesBack[];
-  readonly pays: Pays;
+  readonly comesBack: readonly Comeback[];
+  readonly pays: Payoff;
 }
 
 const DAY_MS = 86_400_000;
@@ -107,7 +107,7 @@ const MOST_NAMED = 50;
  * another reason, or still runs, is censored at what it has worked: by the machine's hours or kilometres where its meter was read, else by
  * the calendar. What a machine came with has no life here: nobody knows what was done to it before.
  */
-export function learnFrom({ jobs, meters, now }: ShopLog): Learnt {
+export function learnFrom({ jobs, meters, now }: ShopLog): ShopStatistics {
   const inOrder = [...jobs].sort((p, q) => compare(p.closedAt, q.closedAt) || compare(p.id, q.id));
   const byMachine = grouped(inOrder, ({ machineId }) => machineId);
   const readings = grouped(
@@ -138,7 +138,7 @@ interface OneLife {
 type Meter = { readonly unit: UseUnit; readonly at: (when: string) => number };
 
 /** What a machine's work is counted by: the meter that was read at least twice, else the calendar. */
-function meterOf(readings: readonly MeterRead[]): Meter {
+function meterOf(readings: readonly MeterValue[]): Meter {
   for (const unit of ['hours', 'km'] as const) {
     const read = readings.flatMap(({ on, [unit]: value }) => (value === null ? [] : [{ on, value }]));
     if (new Set(read.map(({ value }) => value)).size < 2) continue;
@@ -193,14 +193,14 @@ function verdictsOf(jobs: readonly LoggedJob[]): readonly FamilyVerdicts[] {
     .sort((p, q) => q.jobs - p.jobs || compare(p.family, q.family));
 }
 
-function sameMachine(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): readonly ComesBack[] {
+function sameMachine(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): readonly Comeback[] {
   const found = [...byMachine].flatMap(([machineId, jobs]) =>
     [
       ...grouped(
         jobs.filter(({ fault }) => fault !== null),
         ({ fault }) => fault ?? '',
       ),
-    ].flatMap(([fault, list]): ComesBack[] =>
+    ].flatMap(([fault, list]): Comeback[] =>
       list.length < 2
         ? []
         : [
@@ -219,8 +219,8 @@ function sameMachine(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): read
   return worst(found);
 }
 
-function samePart(lives: readonly OneLife[]): readonly ComesBack[] {
-  const found = [...grouped(lives, ({ partNumber, family }) => JSON.stringify([partNumber, family]))].flatMap(([, list]): ComesBack[] => {
+function samePart(lives: readonly OneLife[]): readonly Comeback[] {
+  const found = [...grouped(lives, ({ partNumber, family }) => JSON.stringify([partNumber, family]))].flatMap(([, list]): Comeback[] => {
     const failed = list.filter((each) => each.failed);
     const [first] = failed;
     if (!first || failed.length < 2) return [];
@@ -232,9 +232,9 @@ function samePart(lives: readonly OneLife[]): readonly ComesBack[] {
   return worst(found);
 }
 
-function refusedAgain(jobs: readonly LoggedJob[]): readonly ComesBack[] {
+function refusedAgain(jobs: readonly LoggedJob[]): readonly Comeback[] {
   const refused = jobs.flatMap(({ family, refused: list }) => list.map((each) => ({ ...each, family })));
-  const found = [...grouped(refused, ({ partNumber }) => partNumber)].flatMap(([partNumber, list]): ComesBack[] =>
+  const found = [...grouped(refused, ({ partNumber }) => partNumber)].flatMap(([partNumber, list]): Comeback[] =>
     list.length < 2
       ? []
       : [
@@ -253,7 +253,7 @@ function refusedAgain(jobs: readonly LoggedJob[]): readonly ComesBack[] {
 }
 
 /** Whose work came back soon, with the same fault or the same gear: shown of everybody who worked on it, next to all their jobs. */
-function sameHand(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): readonly ComesBack[] {
+function sameHand(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): readonly Comeback[] {
   const all = [...byMachine.values()].flatMap((jobs) =>
     jobs.flatMap((job, i) => {
       const back = jobs
@@ -262,7 +262,7 @@ function sameHand(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): readonl
       return job.hands.map((hand) => ({ hand, back }));
     }),
   );
-  const found = [...grouped(all, ({ hand }) => hand)].flatMap(([hand, list]): ComesBack[] => {
+  const found = [...grouped(all, ({ hand }) => hand)].flatMap(([hand, list]): Comeback[] => {
     const back = list.flatMap((each) => each.back ?? []);
     return back.length === 0
       ? []
@@ -274,7 +274,7 @@ function sameHand(byMachine: ReadonlyMap<string, readonly LoggedJob[]>): readonl
 const isSame = (job: LoggedJob, next: LoggedJob): boolean =>
   (job.fault !== null && job.fault === next.fault) || job.fitted.some(({ gear }) => next.failed.includes(gear));
 
-function paysOf(jobs: readonly LoggedJob[]): Pays {
+function paysOf(jobs: readonly LoggedJob[]): Payoff {
   const timed = jobs.filter(({ minutesTaken }) => minutesTaken !== null);
   const refused = jobs.flatMap((job) => job.refused);
   return {
@@ -289,7 +289,7 @@ function paysOf(jobs: readonly LoggedJob[]): Pays {
 
 const costOf = (jobs: readonly LoggedJob[]): number => jobs.reduce((sum, { totalMinor }) => sum + totalMinor, 0);
 
-const worst = (found: readonly ComesBack[]): readonly ComesBack[] =>
+const worst = (found: readonly Comeback[]): readonly Comeback[] =>
   [...found]
     .sort((p, q) => q.times - p.times || q.costMinor - p.costMinor || compare(`${p.of} ${p.what}`, `${q.of} ${q.what}`))
     .slice(0, MOST_NAMED);

@@ -12,7 +12,7 @@ export const boreGiven = z.strictObject({
   keyWidthMm: lengthMm.optional(),
   keyDepthMm: lengthMm.optional(),
 });
-export type BoreGiven = z.infer<typeof boreGiven>;
+export type BoreSpec = z.infer<typeof boreGiven>;
 
 export interface Hole {
   readonly points: readonly Point[];
@@ -22,7 +22,7 @@ export interface Hole {
 }
 
 /** The hole of a bore, counter-clockwise, its flat or key upwards; null for none. @throws CoreFailure where a size is missing or does not go with the round */
-export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreGiven, toleranceMm: number): Hole | null {
+export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreSpec, toleranceMm: number): Hole | null {
   if (shape === 'none') return null;
   const size = need(sizeMm, 'sizeMm');
   const r = size / 2;

@@ -10,7 +10,7 @@ const given = z.strictObject({
 
 /** A built-in material by its id, or figures off its sheet (MPa, per kelvin). */
 export const material = z.union([z.enum(MATERIAL_IDS as [MaterialId, ...MaterialId[]]), given]);
-export type MaterialGiven = z.infer<typeof material>;
+export type MaterialSpec = z.infer<typeof material>;
 
 /** Softer than any metal: it creeps, whatever its sheet calls it. */
 const PLASTIC_BELOW_MPA = 15_000;
@@ -23,7 +23,7 @@ export interface MaterialAt extends Omit<Material, 'source' | 'plastic' | 'soft'
 }
 
 /** The figures that hold at a temperature in °C: a built-in plastic has lost some stiffness and strength by then. */
-export function materialAt(asked: MaterialGiven, temperatureC: number): MaterialAt {
+export function materialAt(asked: MaterialSpec, temperatureC: number): MaterialAt {
   if (typeof asked !== 'string') {
     const isPlastic = asked.youngsModulusMPa < PLASTIC_BELOW_MPA;
     return { ...asked, isPlastic, isSoft: false, isGuide: false };

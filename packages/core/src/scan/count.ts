@@ -1,6 +1,6 @@
 import { evenAngle, leanOf, straightened, type Lean } from './lean.ts';
 import { median } from '../inference/leastSquares.ts';
-import type { Reach } from './outline.ts';
+import type { RadialExtent } from './outline.ts';
 import { DEPTHS, RAYS, stepAt, type UnrolledRing } from './unwrap.ts';
 
 /** The fewest and most teeth that are looked for. */
@@ -20,10 +20,10 @@ export interface CombCount extends Count {
 }
 
 /** By the wave that the outline makes round the gear: the number of whole waves that stands out most. */
-export const countByOutline = ({ reach }: Reach, lean: Lean): Count | null => strongestWave(straightened(reach, lean));
+export const countByOutline = ({ reach }: RadialExtent, lean: Lean): Count | null => strongestWave(straightened(reach, lean));
 
 /** By light and dark on rings half way up the teeth, without asking what is gear. */
-export function countByShading({ bright }: UnrolledRing, { tip, root }: Reach, lean: Lean): Count | null {
+export function countByShading({ bright }: UnrolledRing, { tip, root }: RadialExtent, lean: Lean): Count | null {
   const [from, to] = [stepAt(root + 0.3 * (tip - root)), stepAt(root + 0.75 * (tip - root))];
   const ring = new Float32Array(RAYS);
   for (let ray = 0; ray < RAYS; ray++) {
@@ -38,7 +38,7 @@ export function countByShading({ bright }: UnrolledRing, { tip, root }: Reach, l
 const LEANS = [0, -0.012, 0.012, -0.024, 0.024, -0.036, 0.036, -0.048, 0.048, -0.06, 0.06];
 
 /** By the teeth one by one: middles between a rising and a falling edge, and the comb that fits them best. */
-export function countByEdges({ reach, tip, root }: Reach): CombCount | null {
+export function countByEdges({ reach, tip, root }: RadialExtent): CombCount | null {
   const seen = toothMiddles(reach, root + 0.45 * (tip - root), root + 0.6 * (tip - root));
   if (seen.length < 4) return null;
   const gaps = seen.map((at, i) => ((seen[(i + 1) % seen.length] as number) - at + 2 * Math.PI) % (2 * Math.PI));

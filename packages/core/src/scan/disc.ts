@@ -4,7 +4,7 @@ import { convexHull, type Point } from './hull.ts';
 import { robustFit } from '../inference/leastSquares.ts';
 import type { Plate } from './picture.ts';
 
-export type NoDisc = 'noGear' | 'cutOff' | 'tooSmall';
+export type DiscRefusal = 'noGear' | 'cutOff' | 'tooSmall';
 
 /** Share of the picture that a gear has to cover at least. */
 const LEAST_AREA = 0.02;
@@ -14,7 +14,7 @@ const LEAST_UNLIKE = Math.log1p(3.5);
 const CUT_OFF = 0.02;
 
 /** The thing on the bench: the largest patch that is unlike the bench, and the ellipse round it. In pixels of the plate. */
-export function findDisc(plate: Plate): Frame | NoDisc {
+export function findDisc(plate: Plate): Frame | DiscRefusal {
   const { width, height } = plate;
   const unlike = unlikeBench(plate).map(Math.log1p);
   const patch = largestPatch(unlike, Math.max(otsu(unlike), LEAST_UNLIKE), width, height);
@@ -26,7 +26,7 @@ export function findDisc(plate: Plate): Frame | NoDisc {
 }
 
 /** The ellipse through most of the points: radius over angle with its first two harmonics, about a centre that follows. */
-export function roundEllipse(points: readonly Point[]): Frame | NoDisc {
+export function roundEllipse(points: readonly Point[]): Frame | DiscRefusal {
   let frame = frameOf(
     points.reduce((sum, [x]) => sum + x, 0) / points.length,
     points.reduce((sum, [, y]) => sum + y, 0) / points.length,

@@ -1,6 +1,6 @@
 import { pictureAngle, straightened, type Lean } from './lean.ts';
 import { median, quantile } from '../inference/leastSquares.ts';
-import type { Reach } from './outline.ts';
+import type { RadialExtent } from './outline.ts';
 import { RAYS } from './unwrap.ts';
 
 export const FLAWS = ['missing', 'short', 'odd'] as const;
@@ -26,7 +26,7 @@ export interface Teeth {
 }
 
 /** Each place of the comb looked at: how high the tooth there stands, how wide it is half way up, and whether it is in step. */
-export function judgeTeeth({ reach: seen }: Reach, teeth: number, phase: number, lean: Lean): Teeth {
+export function judgeTeeth({ reach: seen }: RadialExtent, teeth: number, phase: number, lean: Lean): Teeth {
   const reach = straightened(seen, lean);
   const pitch = RAYS / teeth;
   const at = (place: number) => reach[((Math.round(place) % RAYS) + RAYS) % RAYS] as number;

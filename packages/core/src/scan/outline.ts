@@ -2,7 +2,7 @@ import { quantile } from '../inference/leastSquares.ts';
 import { DEPTHS, RADIUS_STEP, radiusAt, RAYS, stepAt, type UnrolledRing } from './unwrap.ts';
 
 /** How far the gear reaches along each ray, in radii of the frame, with the radii of tips and roots. */
-export interface Reach {
+export interface RadialExtent {
   readonly reach: Float32Array;
   readonly tip: number;
   readonly root: number;
@@ -12,7 +12,7 @@ export interface Reach {
  * The gear's reach along each ray: gear added up from inside the roots outwards, so that a speck in a
  * space or a scratch on a tooth moves it a little and not to the next edge.
  */
-export function reachOf({ gear }: UnrolledRing, root: number): Reach {
+export function reachOf({ gear }: UnrolledRing, root: number): RadialExtent {
   const from = stepAt(root - 0.06);
   const reach = new Float32Array(RAYS);
   const most = stepAt(1.2);

@@ -6,7 +6,7 @@ import { judgeTeeth, type Teeth } from './flaws.ts';
 import { frameOf, type Frame } from './frame.ts';
 import { UPRIGHT } from './lean.ts';
 import { robustFit } from '../inference/leastSquares.ts';
-import { reachOf, rootOf, type Reach } from './outline.ts';
+import { reachOf, rootOf, type RadialExtent } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
 import { DEPTHS, RAYS, stepAt, unroll, type UnrolledRing } from './unwrap.ts';
@@ -81,7 +81,7 @@ function startingFrame(found: Frame | string, factor: number, fine: Plate, { cen
 interface RingFit {
   readonly frame: Frame;
   readonly unrolled: UnrolledRing;
-  readonly reach: Reach;
+  readonly reach: RadialExtent;
 }
 
 /** Unrolls, finds where the tips lie, moves the frame there, and again. What a human put right is not moved. */
@@ -106,7 +106,7 @@ const STILL = 0.002;
 const still = ([radius = 1, ...rest]: readonly number[]) => Math.max(Math.abs(radius - 1), ...rest.map(Math.abs)) < STILL;
 
 /** How the tips run round the frame: crests of the outline, and the ellipse through most of them. */
-function tipsOf({ reach, tip, root }: Reach): readonly number[] | null {
+function tipsOf({ reach, tip, root }: RadialExtent): readonly number[] | null {
   const line = root + 0.6 * (tip - root);
   const crests: { at: number; radius: number }[] = [];
   let from = -1;

@@ -26,7 +26,7 @@ export const lubricantOutput = z.object({
   washFirst: z.boolean(),
   guide: z.literal(true),
 });
-export type Never = (typeof NEVERS)[number];
+export type LubricantWarning = (typeof NEVERS)[number];
 export type Lubricant = (typeof LUBRICANTS)[number];
 
 const PLASTICS: ReadonlySet<MaterialId> = new Set(['acetal', 'nylon', 'nylonGlass', 'pbt']);
@@ -51,7 +51,7 @@ export function lubricantFor({
   const plastic = materials.some((each) => PLASTICS.has(each));
   const yellow = materials.some((each) => YELLOW_METALS.has(each));
   const fast = speedMs > FAST_MS;
-  const nevers: Never[] = [
+  const nevers: LubricantWarning[] = [
     ...(yellow ? (['activeSulphur'] as const) : []),
     ...(plastic ? (['mineralOnPlastic', 'solventOnPlastic'] as const) : []),
     ...(slides && !plastic ? (['engineOilInWorm'] as const) : []),

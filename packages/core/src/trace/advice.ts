@@ -86,7 +86,7 @@ export function faultInformation(belief: Belief, hypotheses: readonly Hypothesis
     const means = new Map(keys.map((key, i) => [key, (sums[i] ?? 0) > 0 ? (joint[i] ?? 0) / (sums[i] ?? 1) : 0]));
     return { ...outcome, likelihood: (key: string) => means.get(key) ?? 0 };
   });
-  return { ...expectedInformation(faults, merged), moves: mostMoved(faults, merged) };
+  return { ...expectedInformation(faults, merged), tellsApart: mostMoved(faults, merged) };
 }
 
 /** The two faults whose probability changes the most on average, whatever the result. */
@@ -115,7 +115,7 @@ function advise(pack: Pack, { look, information, way: { undo, steps, minutes } }
     minutes: look.minutes + minutes,
     lookMinutes: look.minutes,
     expectedBits: information.bits,
-    moves: [...information.moves],
+    tellsApart: [...information.tellsApart],
     results: information.results.map(({ result, probability }) => ({ result, probability })),
     undo: [...undo],
     steps: [...steps],

@@ -25,7 +25,7 @@ const SECOND_FAULT_PRIOR = 0.25;
 const MOST_PAIRS = 240;
 
 /** A fault in the machine, in one of the ways in which it shows. */
-export interface Present {
+export interface PresentFault {
   readonly fault: Pick<Fault, 'id' | 'at' | 'prior' | 'modes'>;
   readonly mode?: FaultMode | undefined;
   /** Bodies whose own power it takes. */
@@ -38,11 +38,11 @@ export interface Present {
 export interface Hypothesis {
   readonly id: string;
   /** Empty for "none of these" and for "nothing else". */
-  readonly faults: readonly Present[];
+  readonly faults: readonly PresentFault[];
   /** Its chance before any look, the machine's facts aside, against the others. */
   readonly share: number;
   /** Faults found already, which are in the machine whatever else is; of what is in the chain and not listed, its stand-in. */
-  readonly besides: readonly Present[];
+  readonly besides: readonly PresentFault[];
   /** Of "none of these", which of the three. */
   readonly none?: NoneKind;
   /** Of what is in the chain and not listed: the joint where it is. */
@@ -50,7 +50,7 @@ export interface Hypothesis {
 }
 
 /** Everything that a hypothesis puts into the machine. */
-export const presentIn = ({ faults, besides }: Hypothesis): readonly Present[] => [...besides, ...faults];
+export const presentIn = ({ faults, besides }: Hypothesis): readonly PresentFault[] => [...besides, ...faults];
 
 /** What a hypothesis counts for when faults are weighed: its faults, "nothing else", or "none of these". */
 export const keysOf = ({ id, faults, none }: Hypothesis): readonly string[] => {
@@ -108,7 +108,7 @@ export const unlistedWays = ({ driveline, faults }: Pack): readonly { readonly j
   );
 
 /** In the chain and not listed: a hypothesis for each such way. */
-function unlistedIn(pack: Pack, besides: readonly Present[] = []): readonly Hypothesis[] {
+function unlistedIn(pack: Pack, besides: readonly PresentFault[] = []): readonly Hypothesis[] {
   const ways = unlistedWays(pack);
   return ways.map(({ joint, mode }) => ({
     id: `unlisted/${joint}/${mode}`,
@@ -121,10 +121,10 @@ function unlistedIn(pack: Pack, besides: readonly Present[] = []): readonly Hypo
 }
 
 /** What is not listed at a joint, as the motion model takes a fault; no table names it. */
-const standIn = (at: string): Present['fault'] => ({ id: `unlisted/${at}`, at, prior: 0, modes: [] });
+const standIn = (at: string): PresentFault['fault'] => ({ id: `unlisted/${at}`, at, prior: 0, modes: [] });
 
 /** Each of these faults in each of its ways, with no other but what was found. */
-export const eachAlone = (faults: readonly Fault[], besides: readonly Present[] = []): readonly Hypothesis[] =>
+export const eachAlone = (faults: readonly Fault[], besides: readonly PresentFault[] = []): readonly Hypothesis[] =>
   faults.flatMap((fault) => singlesOf(fault).map((each) => ({ ...each, besides })));
 
 const singlesOf = (fault: Fault): Omit<Hypothesis, 'besides'>[] =>
@@ -137,7 +137,7 @@ const singlesOf = (fault: Fault): Omit<Hypothesis, 'besides'>[] =>
 /** Share of people who say of a dead driver that it is dead, and not only that what they watch stands (judgement). */
 const SAY_DEAD = 0.6;
 
-type Way = Omit<Present, 'fault'> & { readonly share: number };
+type Way = Omit<PresentFault, 'fault'> & { readonly share: number };
 
 /**
  * The ways in which a fault shows. Where it takes the driver's power, there are two of each: who watches
@@ -157,13 +157,13 @@ function waysOf({ modes }: Fault): readonly Way[] {
 }
 
 /** A found fault in the way in which it shows most often. */
-function usualWay(fault: Fault): Present {
+function usualWay(fault: Fault): PresentFault {
   const [usual] = [...waysOf(fault)].sort((p, q) => q.share - p.share);
   return { fault, mode: usual?.mode, dead: usual?.dead ?? [], told: usual?.told };
 }
 
 /** What else there may be, each by its chance once the first is there. */
-function withNothingElse(pack: Pack, singles: readonly Hypothesis[], besides: readonly Present[]): Hypothesis[] {
+function withNothingElse(pack: Pack, singles: readonly Hypothesis[], besides: readonly PresentFault[]): Hypothesis[] {
   const more = singles.map((single) => {
     const [{ fault } = {}] = single.faults;
     const chances = besides.map((first) => (fault ? chanceOfSecond(pack, first.fault, fault) : 0));
@@ -175,7 +175,7 @@ function withNothingElse(pack: Pack, singles: readonly Hypothesis[], besides: re
 }
 
 /** Chance that the second is in a machine that has the first. */
-function chanceOfSecond(pack: Pack, first: Present['fault'], second: Present['fault']): number {
+function chanceOfSecond(pack: Pack, first: PresentFault['fault'], second: PresentFault['fault']): number {
   const said = pack.together.filter(({ faults }) => faults.includes(first.id) && faults.includes(second.id));
   if (said.some(({ share }) => share === 0)) return 0;
   const total = pack.faults.reduce((sum, { prior }) => sum + prior, 0);
@@ -264,7 +264,7 @@ export const saidOf = (pack: Pack, { facts = {}, complaints = [] }: CaseFacts): 
  * By how much the complaints move what is present. One is made of one of the faults: what the first explains is not counted
  * again for the second. Of several each is made of the fault that brings it oftenest.
  */
-function complainedOf(chances: readonly ReadonlyMap<string, number>[], present: readonly Present[]): number {
+function complainedOf(chances: readonly ReadonlyMap<string, number>[], present: readonly PresentFault[]): number {
   if (present.length === 0) return 1;
   const each = chances.map((factors) => present.map(({ fault }) => factors.get(fault.id) ?? 1));
   const [only] = each;

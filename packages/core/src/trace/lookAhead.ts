@@ -1,7 +1,7 @@
 import { LEAST_LIKELIHOOD, type Belief } from '../inference/belief.ts';
 import { keysOf, NONE_OF_THESE, type Hypothesis } from './hypotheses.ts';
 import { LEAST_BITS } from './advice.ts';
-import { reachOf, type Reach } from '../access/state.ts';
+import { reachOf, type AccessModel } from '../access/state.ts';
 import type { LookOutcome } from './lookOutcome.ts';
 import type { Pack } from './pack.ts';
 import type { PackModel } from './packModel.ts';
@@ -29,7 +29,7 @@ const NO_VERDICT_MINUTES = 30;
 /** Minutes charged for a wrong verdict, so that of two ways to be sure the surer one is taken (judgement: the work done twice). */
 const WRONG_VERDICT_MINUTES = 40;
 
-interface FlatLook {
+interface LookTable {
   readonly id: string;
   readonly minutes: number;
   /** How to get to where it is possible, by what is open. */
@@ -55,8 +55,8 @@ interface Flat {
   readonly ends: Int32Array;
   readonly faults: number;
   readonly none: number;
-  readonly looks: readonly FlatLook[];
-  readonly reach: Reach;
+  readonly looks: readonly LookTable[];
+  readonly reach: AccessModel;
 }
 
 const remembered = new WeakMap<PackModel, Flat>();
@@ -78,7 +78,7 @@ export function lookAhead(pack: Pack, model: PackModel, progress: Progress, conf
   const plans = byRate(flat, belief, seen, reached)
     .slice(0, FIRST_LOOKS)
     .map(({ look, rate }) => {
-      const each = flat.looks[look] as FlatLook;
+      const each = flat.looks[look] as LookTable;
       return { look: each.id, rate, now: minutesOf(each, reached), minutesToVerdict: follow.after(look, belief, seen, reached, 1) };
     })
     .sort((p, q) => p.minutesToVerdict - q.minutesToVerdict);
@@ -133,7 +133,7 @@ function flatten(pack: Pack, model: PackModel): Flat {
 const endsOf = (faultOf: readonly number[]): Int32Array =>
   Int32Array.from(faultOf.flatMap((fault, i) => (fault === faultOf[i + 1] ? [] : [i + 1])));
 
-function approachBy(reach: Reach, ways: ReturnType<Reach['waysTo']>): FlatLook['approach'] {
+function approachBy(reach: AccessModel, ways: ReturnType<AccessModel['waysTo']>): LookTable['approach'] {
   const known = new Map<number, Approach>();
   return (reached) => {
     const before = known.get(reached);
@@ -187,10 +187,10 @@ function rowsOf(outcomes: readonly LookOutcome[], hypotheses: readonly Pick<Hypo
 }
 
 /** Minutes of a look with the opening still to do, and what is to be put back for it, by the shortest of its ways. */
-const minutesOf = (look: FlatLook, reached: number): number => look.minutes + look.approach(reached).minutes;
+const minutesOf = (look: LookTable, reached: number): number => look.minutes + look.approach(reached).minutes;
 
 /** Expected information about the fault (not about how it shows), from m·log m sums over faults and results; the rows add up to one. */
-function bitsOf({ ends }: Flat, look: FlatLook, belief: Float64Array, doubt: number): number {
+function bitsOf({ ends }: Flat, look: LookTable, belief: Float64Array, doubt: number): number {
   let nats = doubt;
   for (const row of look.rows) {
     let seen = 0;
@@ -222,7 +222,7 @@ function follower(flat: Flat, confidence: number) {
   // What was seen, not in which order, decides what is left: ways that meet again are worked out once.
   const known = new Map<string, number>();
   const after = (look: number, belief: Float64Array, seen: string, reached: number, weight: number): number => {
-    const each = flat.looks[look] as FlatLook;
+    const each = flat.looks[look] as LookTable;
     const approach = each.approach(reached);
     let minutes = each.minutes + approach.minutes;
     each.rows.forEach((row, result) => {

@@ -45,7 +45,7 @@ const lookAdvice = z.object({
   minutesToVerdict: z.number().optional(),
   expectedBits: z.number(),
   /** Faults whose probability the look is expected to move the most. */
-  moves: z.array(z.string()),
+  tellsApart: z.array(z.string()),
   results: z.array(z.object({ result: z.string(), probability: z.number() })),
   /** Steps to put back first, latest first, for the look needs what they ended. */
   undo: z.array(step),
