@@ -6,7 +6,7 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { t as shell } from '@patient-badger/wording/shell';
 import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, heading, link, proveAll, takeIn, takePhoto } from './actions.ts';
+import { arrive, button, confirmCautions, heading, link, proveAll, takeIn, takePhoto, sayWhy } from './actions.ts';
 import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -108,6 +108,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
     await page.getByTestId(id).waitFor({ state: 'detached' });
   }
   await proveAll(page);
+  await sayWhy(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
   await context.unroute('**/api/photos');
@@ -149,6 +150,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await page.getByText(close.theLedgerDoesNotBalance, { exact: false }).waitFor();
   expect(await page.getByText(/Locating screw \(Head off the tube\): 1 on the bench/).isVisible()).toBe(true);
   await page.getByLabel(close.whyItIsClosedAll).fill('Hole worn out, a clamp holds it');
+  await sayWhy(page);
   await page.getByTestId('close-job').click();
   await page.getByText(close.closedWithPartsNotBack('Hole worn out')).waitFor();
 });

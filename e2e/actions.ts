@@ -220,13 +220,15 @@ export async function proveAll(page: Page): Promise<void> {
   }
 }
 
+/** What is not set, or not fitted, is said in the note. */
+export const sayWhy = (page: Page) => page.getByLabel(close.noteForNextTime).fill('set by the sheet');
+
 /** The way back, the proof and the closing. */
 export async function closeUp(page: Page): Promise<void> {
   await page.getByRole('heading', { name: access.theWayBack }).waitFor();
   await pressAll(page, '[data-testid^="back-"]');
   await proveAll(page);
-  // What is not set, or not fitted, is said in the note.
-  await page.getByLabel(close.noteForNextTime).fill('set by the sheet');
+  await sayWhy(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
 }

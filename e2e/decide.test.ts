@@ -6,7 +6,7 @@ import { t as strength } from '@patient-badger/wording/strength';
 import { readFile } from 'node:fs/promises';
 import JSZip from 'jszip';
 import type { Page } from 'playwright-core';
-import { arrive, button, link, proveAll, radio } from './actions.ts';
+import { arrive, button, link, proveAll, radio, sayWhy } from './actions.ts';
 import { inTime, PHONE, start, throttleOf, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
@@ -206,6 +206,7 @@ test('a small gear slips on its shaft: four schools compared, it is staked, and 
   await page.goto(`${at}/close`);
   await page.getByRole('heading', { name: access.theWayBack }).waitFor();
   await proveAll(page);
+  await sayWhy(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
   await page.getByTestId('bill').waitFor();

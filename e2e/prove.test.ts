@@ -8,7 +8,7 @@ import { readFile } from 'node:fs/promises';
 import { findFamily } from '@patient-badger/knowledge';
 import ICAL from 'ical.js';
 import type { Page } from 'playwright-core';
-import { arrive, confirmCautions, link, proveAll, radio, takeIn } from './actions.ts';
+import { arrive, confirmCautions, link, proveAll, radio, takeIn, sayWhy } from './actions.ts';
 import { inTime, PHONE, sql, start, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);
@@ -86,6 +86,7 @@ test('a speedometer is proved at four speeds against the reference; dry after a 
   const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((each) => new ICAL.Event(each));
   expect(events.map((each) => each.summary.split(':')[0])).toEqual([shared.lookAgain, shared.lookAgain, expect.stringMatching(/^Call /)]);
   expect(String(events[2]?.startDate)).toBe('2031-03-01');
+  await sayWhy(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
   await page

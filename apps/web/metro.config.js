@@ -24,6 +24,15 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return found ? { type: 'sourceFile', filePath: found.file } : context.resolveRequest(context, name, platform);
 };
 
+// Words of the screens are UTF-8 and not escaped; browsers that run the app know ECMAScript 2020.
+const minifier = config.transformer.minifierConfig;
+config.transformer.minifierConfig = {
+  ...minifier,
+  ecma: 2020,
+  compress: { ...minifier.compress, ecma: 2020, passes: 2 },
+  output: { ...minifier.output, ecma: 2020, ascii_only: false },
+};
+
 // While developing, the server stands beside the bundler: one origin for the screens, as it is in the shop.
 if (process.env.API_PORT) {
   const { createProxyMiddleware } = require('http-proxy-middleware');

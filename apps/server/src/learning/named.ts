@@ -1,13 +1,13 @@
-import type { Learnt as Told } from '@patient-badger/contract';
-import type { Learnt } from '@patient-badger/core';
+import type { Learnt } from '@patient-badger/contract';
+import type { ShopStatistics } from '@patient-badger/core';
 import type { DataSource } from 'typeorm';
 
 /** The same with the names of machines and people, as they are called today. */
 export async function named(
   dataSource: DataSource,
   shopId: string,
-  { lives, verdicts, comesBack, ...rest }: Learnt,
-): Promise<Told> {
+  { lives, verdicts, comesBack, ...rest }: ShopStatistics,
+): Promise<Learnt> {
   const of = (kind: string) => comesBack.filter((each) => each.kind === kind).map((each) => each.of);
   const rows = await dataSource.query<{ id: string; name: string }[]>(
     `SELECT id::text, label AS name FROM machines WHERE shop_id = $1 AND id = ANY($2::uuid[])

@@ -3,6 +3,7 @@ import type { JobState } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { MarkedPhoto } from '../photo/MarkedPhoto.tsx';
 import { WaitingPhoto } from '../photo/WaitingPhoto.tsx';
@@ -33,7 +34,7 @@ export function CaptureBack({ jobId, state, record }: { jobId: string; state: Jo
         testID={`restored-${capture.id}`}
         onPress={() => void write({ kind: 'captureConfirmed', step, capture: capture.id, ok: true })}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

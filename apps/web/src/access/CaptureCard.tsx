@@ -6,6 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
@@ -80,7 +81,7 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
           />
         </>
       )}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { lineText, looseText, tightText } from './looseText.ts';
 
@@ -59,7 +60,7 @@ export function LooseList({ jobId, step, ledger }: Props) {
         testID={`odd-${step.id}`}
         onPress={() => setNoting(!noting)}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

@@ -9,6 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -57,7 +58,7 @@ function OwnStepsToDo({ view: { job, pack, state } }: { view: JobView }) {
           <Button label={shared.itIsDone} testID="own-step-done" onPress={() => void write({ kind: 'stepDone', step: id })} />
         </Card>
       ))}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }
@@ -137,7 +138,7 @@ const Frame = ({ head, problem, onKeep, onDone, children }: FrameProps) => (
   <Card tone="next">
     <Text variant="head">{head}</Text>
     {children}
-    {problem ? <Text variant="danger">{problem}</Text> : null}
+    <Problem text={problem} />
     <FormFoot label={shared.writeItDown} testID="own-keep" onKeep={onKeep} onClose={onDone} />
   </Card>
 );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../wording/words.ts';
 
@@ -45,7 +46,7 @@ export function Snags({ jobId, step, known }: { jobId: string; step: Step; known
             : null}
         </View>
       ))}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

@@ -3,6 +3,7 @@ import type { Step } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -55,7 +56,7 @@ export function StepButtons({ view, step, stuck, onStuck }: Props) {
           </View>
         </View>
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

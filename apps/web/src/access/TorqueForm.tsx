@@ -8,7 +8,7 @@ import { torqueUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 
 /** The maker's figure for a screw, with its unit and where it stands; the app quotes none of its own. */
@@ -50,7 +50,7 @@ export function TorqueForm({ jobId, step, item, known }: { jobId: string; step: 
         testID={`keep-torque-${item}`}
         onPress={() => void keep()}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

@@ -6,6 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { minutesText } from '../wording/words.ts';
@@ -69,7 +70,7 @@ export function WaitCard({ jobId, state, wait }: { jobId: string; state: JobStat
           onReason={(reason) => void write({ kind: 'waitCut', wait: wait.id, reason })}
         />
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

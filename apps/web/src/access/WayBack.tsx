@@ -8,6 +8,7 @@ import { Pressable, View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { useArrows } from '../design/useArrows.ts';
@@ -100,7 +101,7 @@ function Piece({ view, piece }: { view: JobView; piece: PutBack }) {
         </Text>
       ))}
       <Button variant="primary" big disabled={blocked} label={t.done(piece.name)} testID={`back-${piece.id}`} onPress={done} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

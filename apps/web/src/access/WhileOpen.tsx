@@ -3,6 +3,7 @@ import { inReach, openSteps } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../wording/words.ts';
 import { type JobView } from '../job/JobView.ts';
@@ -29,7 +30,7 @@ export function WhileOpen({ view: { job, pack, state } }: { view: JobView }) {
           />
         );
       })}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

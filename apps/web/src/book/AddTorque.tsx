@@ -11,6 +11,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 
@@ -76,7 +77,7 @@ export function AddTorque({ model, pack }: { model: MachineModel; pack: Pack }) 
         maxLength={100}
         testID="torque-source"
       />
-      {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+      <Problem text={wrong ?? problem} />
       <Button variant="primary" label={t.writeItIn} testID="keep-torque" onPress={() => void keep()} />
       <Button variant="quiet" label={shared.close} onPress={() => setOpen(false)} />
     </Card>

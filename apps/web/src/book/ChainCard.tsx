@@ -11,6 +11,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { changedJoints, countsOf, type TypedCounts } from './counts.ts';
@@ -75,7 +76,7 @@ function Form({ model, pack, onDone }: { model: MachineModel; pack: Pack; onDone
           </View>
         </View>
       ))}
-      {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+      <Problem text={wrong ?? problem} />
       <FormFoot label={t.keepTheseCounts} testID="keep-counts" onKeep={() => void keep()} onClose={onDone} />
     </Card>
   );

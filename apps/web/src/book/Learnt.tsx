@@ -7,6 +7,7 @@ import { useBook } from '../data/book.ts';
 import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWanted } from '../gear/useWanted.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -58,7 +59,7 @@ export function Learnt({ view }: { view: JobView }) {
               onPress={() => toggle(line)}
             />
           ))}
-          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Problem text={problem} />
           {open.length === 0 ? null : (
             <Button
               variant="primary"

@@ -13,6 +13,7 @@ import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { attributeName, attributeWords } from '../wording/attributeWords.ts';
@@ -159,7 +160,7 @@ function Line({ model, text, picture, about }: LineProps) {
         <Image source={{ uri: `/api/photos/${picture}/preview` }} aria-label={text} className="h-36 w-48 rounded-md border-2 border-line" />
       ) : null}
       <Button variant="quiet" label={t.takeThisOut} onPress={() => void out()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }
@@ -205,7 +206,7 @@ function AddLine({ model }: { model: MachineModel }) {
         example={t.makersSheet}
         maxLength={100}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button label={t.writeItIn} disabled={what.trim() === '' || source.trim() === ''} onPress={() => void add()} />
     </Card>
   );
@@ -230,7 +231,7 @@ function ChangeForm({ model }: { model: MachineModel }) {
       <Field label={t.maker} value={draft.maker} onChangeText={(maker) => setDraft({ ...draft, maker })} maxLength={80} />
       <Field label={t.modelAsItsPlateHas} value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
       <Field label={t.note} value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} multiline maxLength={2000} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button variant="primary" label={shared.keepThis} onPress={() => void send({ ...draft, note: draft.note.trim() || null })} />
       <Button label={model.retired ? t.offerItAgain : t.offerItNoMore} onPress={() => void send({ retired: !model.retired })} />
       <Button variant="quiet" label={t.itsKindOfChain} onPress={() => router.navigate(`/families/${model.family}`)} />

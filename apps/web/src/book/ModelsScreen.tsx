@@ -13,6 +13,7 @@ import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useWide } from '../design/useMedia.ts';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
@@ -83,7 +84,7 @@ function AddModel() {
       <Field label={t.modelAsItsPlateHas} value={draft.code} onChangeText={(code) => setDraft({ ...draft, code })} maxLength={80} />
       <Field label={t.note} value={draft.note} onChangeText={(note) => setDraft({ ...draft, note })} maxLength={2000} />
       <FamilyChoice families={families} chosen={draft.family} onChoose={(family) => setDraft({ ...draft, family })} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button variant="primary" label={t.addIt} testID="add-model" onPress={() => void add()} />
       <Button variant="quiet" label={shared.notNow} onPress={() => setOpen(false)} />
     </Card>
@@ -112,7 +113,7 @@ function BringIn() {
   return (
     <>
       <Button label={t.bringInAModelBook} detail={t.aFileThatAnotherShop} onPress={() => void bring()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

@@ -8,6 +8,7 @@ import { call } from '../data/api.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { messageOf } from '../wording/messageOf.ts';
@@ -55,7 +56,7 @@ export function BulkChange({ ids, onDone }: { ids: readonly string[]; onDone: ()
           </View>
         ))}
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <View className="flex-row gap-2">
         <Button className="flex-1" label={t.noneOfThem} onPress={onDone} />
         <Button className="flex-1" variant="primary" label={shared.changeThem} testID="change-parts" onPress={() => void apply()} />

@@ -4,6 +4,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { ColumnChoice } from './ColumnChoice.tsx';
 import { type PartsFile } from './partsFile.ts';
@@ -43,7 +44,7 @@ export function ImportPartsScreen() {
         testID="choose-parts"
         onPress={() => void choose()}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {file ? (
         <>
           <ColumnChoice

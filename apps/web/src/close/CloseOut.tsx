@@ -16,6 +16,7 @@ import { useMe } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { type Outcome, OUTCOMES } from '../wording/outcomes.ts';
@@ -69,7 +70,7 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
       <OpenLines lines={open} reason={despite} onReason={setDespite} />
       <Field label={t.whatWasFound} value={found} onChangeText={setFound} />
       <Field label={t.noteForNextTime} value={note} onChangeText={setNote} multiline />
-      {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
+      <Problem text={refusal ?? problem} />
       <Button variant={proved ? 'primary' : 'plain'} big label={t.closeTheJob} testID="close-job" onPress={close} />
       {form}
     </Card>

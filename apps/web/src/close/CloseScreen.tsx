@@ -7,6 +7,7 @@ import { WayBack } from '../access/WayBack.tsx';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -122,7 +123,7 @@ function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault:
           }
         />
       )}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

@@ -7,6 +7,7 @@ import { Learnt } from '../book/Learnt.tsx';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { FollowUps } from '../prove/FollowUps.tsx';
@@ -62,7 +63,7 @@ export function JobRecord({ view }: { view: JobView }) {
           onPress={() => void write({ kind: 'reopened', reason: t.openedAgainFromTheRecord })}
         />
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
@@ -23,7 +24,7 @@ export function OutsideCheck({ view: { job, state, pack } }: { view: JobView }) 
       <Field label={t.whoLookedItOver} value={checker} onChangeText={setChecker} maxLength={120} />
       <Field label={t.licenceOrTheFirm} value={licence} onChangeText={setLicence} maxLength={120} />
       <Field label={t.onYearMonthDay} value={on} onChangeText={setOn} maxLength={10} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button
         variant="danger"
         disabled={!ready}

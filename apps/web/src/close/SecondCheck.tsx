@@ -5,6 +5,7 @@ import { usePerson } from '../data/person.ts';
 import { useMe, useShop } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { OutsideCheck } from './OutsideCheck.tsx';
@@ -53,7 +54,7 @@ export function SecondCheck({ view }: { view: JobView }) {
       {pending ? <Text variant="strong">{t.writtenAsPendingItCounts}</Text> : null}
       {isDown && pack.safetyCritical && !pending ? <Text variant="soft">{t.noConnectionItIsWritten}</Text> : null}
       {alone && me ? <OutsideCheck view={view} /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

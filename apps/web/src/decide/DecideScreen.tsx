@@ -9,6 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -62,7 +63,7 @@ function Deciding({ view }: { view: JobView }) {
       {rateMinor === 0 ? <Text variant="danger">{t.theShopHasNoRate}</Text> : null}
       <UseCard use={use} isAssumed={isAssumed} onChange={setDragged} onKeep={keep} />
       <CostChart ranked={ranked} currency={currency} />
-      {(problem ?? refused) ? <Text variant="danger">{problem ?? refused}</Text> : null}
+      <Problem text={problem ?? refused} />
       <View className="gap-3">
         {ranked.map((option, i) => (
           <OptionCard

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, money, percent } from '../wording/words.ts';
 import type { OptionRow } from './decision.ts';
@@ -48,7 +49,7 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
       <Text variant="soft">{facts.join(', ')}</Text>
       {draft.leaves ? <Text>{t.leaves(draft.leaves)}</Text> : null}
       <Text variant="soft">{draft.why}</Text>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button
         variant="quiet"
         label={draft.partsMinor === null ? t.writeItsPriceOrChange : shared.changeIt}

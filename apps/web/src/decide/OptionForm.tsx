@@ -8,6 +8,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { distanceUnit } from '../preferences/preferences.ts';
 import { keptAmount, shownAmount, unitWord } from '../wording/distance.ts';
@@ -65,7 +66,7 @@ export function OptionForm({ jobId, draft, unit, onDone }: Props) {
       />
       {words('leaves', t.whatItLeavesUndone)}
       <Text variant="soft">{t.livesAndComeBacksAre}</Text>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <FormFoot label={shared.keepIt} testID="keep-option" onKeep={() => void keep()} onClose={onDone} />
     </Card>
   );

@@ -9,6 +9,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -95,7 +96,7 @@ function Quote({ view }: { view: JobView }) {
               onPress={() => void write({ kind: 'quoteAnswered', option: draft.option, by, who: me?.name ?? t.theShop })}
             />
           ))}
-          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Problem text={problem} />
           {answered ? (
             <Button
               variant="primary"

@@ -1,13 +1,12 @@
-import { t } from '@patient-badger/wording/design';
 import { Text as Plain, type TextProps } from 'react-native';
 
 const VARIANTS = {
   body: ['font-body text-[17px] leading-6', 'text-ink'],
   strong: ['font-strong text-[17px] leading-6', 'text-ink'],
   soft: ['font-body text-[15px] leading-5', 'text-soft'],
-  title: [t.fontHeadText26pxLeading, 'text-ink'],
+  title: ['font-head text-[26px] leading-8', 'text-ink'],
   head: ['font-head text-[20px] leading-6', 'text-ink'],
-  label: [t.fontFigureText15pxLeading, 'text-soft'],
+  label: ['font-figure text-[15px] leading-5', 'text-soft'],
   figure: ['font-figure text-[22px] leading-7', 'text-ink'],
   danger: ['font-strong text-[16px] leading-6', 'text-danger'],
 } as const;

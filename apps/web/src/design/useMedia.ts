@@ -20,4 +20,4 @@ export const useReducedMotion = () => useMedia(t.prefersReducedMotionReduce);
 /** From this width on the drive line stands left, the work in the middle, the evidence right. */
 export const WIDE_PX = 1000;
 
-export const useWide = () => useMedia(t.minWidthPx(WIDE_PX));
+export const useWide = () => useMedia(`(min-width: ${WIDE_PX}px)`);

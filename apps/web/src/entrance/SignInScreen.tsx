@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { standing } from '../data/signedOut.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { DoorScreen } from './DoorScreen.tsx';
 import { SignInForm, useSignIn } from '../shell/SignInForm.tsx';
@@ -47,7 +48,7 @@ function SampleShop({ sample: { names, passphrase, pin } }: { sample: Sample }) 
           />
         ))}
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

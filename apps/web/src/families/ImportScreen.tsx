@@ -12,6 +12,7 @@ import { usePerson } from '../data/person.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Screen } from '../shell/Screen.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { pickFamilyFile } from './pickFile.ts';
@@ -48,7 +49,7 @@ export function ImportScreen() {
         testID="choose-file"
         onPress={() => void choose()}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {read ? <Report read={read} /> : null}
     </Screen>
   );

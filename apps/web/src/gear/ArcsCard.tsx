@@ -8,6 +8,7 @@ import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 
 const WORDS = {
@@ -45,7 +46,7 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
             onChangeText={(text) => setTyped({ ...typed, [place]: text })}
           />
         ))}
-        {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+        <Problem text={wrong ?? problem} />
         <View className="flex-row gap-2">
           <Button className="flex-1" label={shared.close} onPress={() => setOpen(false)} />
           <Button className="flex-[2]" variant="primary" label={shared.keepIt} testID="keep-arcs" onPress={() => void keep()} />

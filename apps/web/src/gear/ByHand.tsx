@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PhotoButton } from '../photo/PhotoButton.tsx';
@@ -28,7 +29,7 @@ export function ByHand({ view: { job, state, machine }, card }: { view: JobView;
       ))}
       <Field label={t.whatYouMeasuredOrThe} value={words} onChangeText={setWords} multiline />
       <Button label={shared.writeItDown} disabled={words.trim() === ''} onPress={() => void keep()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <PhotoButton jobId={job.id} about={card.id} state={state} camera={machine?.instruments ?? false} />
       <Button variant="primary" big label={shared.setItRightAndProve} onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
     </>

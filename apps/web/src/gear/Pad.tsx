@@ -6,6 +6,7 @@ import Delete from 'lucide-react-native/icons/delete';
 import { Pressable, View } from 'react-native';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { Choice, Key, Stepper } from '../design/padKeys.tsx';
@@ -57,7 +58,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
           {words.kind === 'count' ? '' : ` ± ${tool.plusMinus}${words.kind === 'length' ? ' mm' : '°'}`}
         </Text>
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <View className="flex-row gap-2">
         <View className="flex-1 flex-row flex-wrap" style={{ gap: 6 }}>
           {KEYS.map((key) => (
@@ -73,8 +74,9 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
           >
             <Delete color={colours.ink} size={24} />
           </Pressable>
-          {words.kind === 'length'
-            ? LENGTH_UNITS.map((other) => (
+          {words.kind === 'length' ? (
+            <View role="radiogroup" aria-label={t.readIn} className="gap-[6px]">
+              {LENGTH_UNITS.map((other) => (
                 <Choice
                   key={other}
                   className="h-[54px]"
@@ -82,8 +84,9 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
                   chosen={other === unit}
                   onPress={() => lengthUnit.set(other)}
                 />
-              ))
-            : null}
+              ))}
+            </View>
+          ) : null}
         </View>
       </View>
       {words.kind === 'length' ? (

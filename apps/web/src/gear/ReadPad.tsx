@@ -1,7 +1,7 @@
 import type { GearCard, GearQuantity, Piece } from '@patient-badger/core';
 import { useRecord } from '../data/useRecord.ts';
 import { Overlay } from '../design/Overlay.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { instrumentOn } from '../instrument/instruments.ts';
 import type { JobView } from '../job/JobView.ts';
 import { Pad } from './Pad.tsx';
@@ -41,7 +41,7 @@ export function ReadPad({ view: { job, state }, card, quantity, words: usual, on
           )
         }
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Overlay>
   );
 }

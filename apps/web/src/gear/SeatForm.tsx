@@ -18,6 +18,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { toolFor } from './padReading.ts';
 import { SEAT_PLACES, SEAT_WORDS, type SeatPlace, type SeatShape } from '../wording/seatWords.ts';
@@ -71,7 +72,7 @@ export function SeatForm({ jobId, card, gear, onClose }: { jobId: string; card: 
         </View>
       ))}
       <Text variant="soft">{t.mmTurnByAQuarter(tool.plusMinus, INSTRUMENT_NAMES[tool.id as keyof typeof INSTRUMENTS])}</Text>
-      {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+      <Problem text={wrong ?? problem} />
       <View className="flex-row gap-2">
         <Button className="flex-1" label={shared.close} onPress={onClose} />
         <Button className="flex-[2]" variant="primary" label={shared.keepIt} testID="keep-seat" onPress={() => void keep()} />

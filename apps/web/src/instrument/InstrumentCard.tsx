@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { figureText, readingText } from '../wording/readingText.ts';
 import { instrumentOn } from './instruments.ts';
@@ -40,7 +41,7 @@ export function InstrumentCard({ jobId, look, kind, sound, resultOf, onTake }: P
         testID={`read-${kind}`}
         onPress={() => ask(zeroed)}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {reading ? (
         <View className="gap-2" aria-live="polite">
           <View className="flex-row flex-wrap items-baseline gap-x-3">

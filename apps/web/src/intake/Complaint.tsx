@@ -10,6 +10,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { complaintsMeant } from '../families/search.ts';
 import { FoundAtService, type Find } from './FoundAtService.tsx';
@@ -66,7 +67,7 @@ export function Complaint({ machine, pack, onOther }: { machine: Machine | Machi
       back="/"
       foot={
         <>
-          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Problem text={problem} />
           <Button variant="primary" big label={t.startTheJob} testID="start-job" onPress={() => void start()} />
         </>
       }

@@ -10,6 +10,7 @@ import { useFamilies, useModels } from '../data/families.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { ModelChoice } from '../families/ModelChoice.tsx';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
@@ -90,7 +91,7 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
           />
         </Card>
       )}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button variant="primary" big label={shared.writeItDown} onPress={() => void add()} />
       <Button variant="quiet" label={t.backToTheList} onPress={onCancel} />
     </>

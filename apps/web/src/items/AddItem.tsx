@@ -10,6 +10,7 @@ import { Field } from '../design/Field.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { attributeName, attributeValue } from '../wording/attributeWords.ts';
@@ -82,7 +83,7 @@ function Form({ view, onDone }: { view: JobView; onDone: () => void }) {
         {typed.state === 'ordered' ? field('supplier', shared.fromWhom) : null}
         {field('partNumber', t.itsNumberIfItHas)}
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <FormFoot label={shared.writeItDown} testID="keep-item" onKeep={() => void keep()} onClose={onDone} />
     </Card>
   );

@@ -9,6 +9,7 @@ import { call } from '../data/api.ts';
 import { useShop } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf, waitText } from '../match/offers.ts';
@@ -71,7 +72,7 @@ export function FromCatalogue({ view, typed, onDone }: { view: JobView; typed: T
           />
         );
       })}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

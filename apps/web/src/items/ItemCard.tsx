@@ -8,6 +8,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { attributeLine, attributeName } from '../wording/attributeWords.ts';
@@ -56,7 +57,7 @@ export function ItemCard({ view, item }: { view: JobView; item: Item }) {
       {item.state === 'arrived' && hasSizes ? <ItemInspection view={view} item={item} /> : null}
       {item.state === 'arrived' && !hasSizes ? <ByEye view={view} item={item} /> : null}
       {item.state === 'accepted' || item.state === 'inHand' ? <Button label={shared.itIsFitted} testID="item-fit" onPress={fit} /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }
@@ -73,7 +74,7 @@ function OrderNow({ view, item }: { view: JobView; item: Item }) {
   return (
     <>
       <Field label={shared.fromWhom} value={supplier} onChangeText={setSupplier} problem={wrong} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button label={shared.ordered} testID="item-order" onPress={order} />
     </>
   );
@@ -98,7 +99,7 @@ function ByEye({ view, item }: { view: JobView; item: Item }) {
         onPress={() => void write({ kind: 'itemAccepted', item: item.id })}
       />
       <Field label={t.orWhatIsWrongWith} value={note} onChangeText={setNote} problem={wrong} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <View>
         <Button variant="danger" label={shared.sendItBack} testID="item-refuse" onPress={refuse} />
       </View>

@@ -6,6 +6,7 @@ import { Overlay } from '../design/Overlay.tsx';
 import { useRecord } from '../data/useRecord.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Pad } from '../gear/Pad.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -80,7 +81,7 @@ export function ItemInspection({ view, item }: { view: JobView; item: Item }) {
           <Button variant="danger" label={shared.sendItBack} testID="item-refuse" onPress={() => refuse(deciding)} />
         </>
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

@@ -6,6 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 
@@ -41,7 +42,7 @@ export function LabourNote({ jobId }: { jobId: string }) {
           <Field label={t.onWhatMayStayEmpty} value={what} onChangeText={setWhat} />
         </View>
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button label={t.writeThemDown} testID="keep-labour" onPress={() => void keep()} />
     </Card>
   );

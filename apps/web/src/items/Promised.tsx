@@ -7,6 +7,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 
 const SOON = [
@@ -41,7 +42,7 @@ export function Promised({ jobId, on }: { jobId: string; on: string | null }) {
       </View>
       <Field label={t.orADayYearMonth} value={typed} onChangeText={setTyped} problem={wrong} maxLength={10} testID="promise-day" />
       {typed ? <Button label={t.promiseThatDay} testID="promise" onPress={() => promise(typed.trim())} /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

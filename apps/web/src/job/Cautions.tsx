@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { useKeys } from '../design/useKeys.ts';
@@ -36,7 +37,7 @@ export function Cautions({ jobId, state, cautions }: { jobId: string; state: Job
           </Card>
         );
       })}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

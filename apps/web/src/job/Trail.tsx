@@ -3,6 +3,7 @@ import { type Pack, type TraceOutput } from '@patient-badger/core';
 import { View } from 'react-native';
 import { useRecord, useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 import { faultName } from '../wording/faultName.ts';
@@ -49,7 +50,7 @@ export function Trail({ view: { job, state, pack, trace } }: { view: JobView }) 
         </View>
       ))}
       {last ? <Button variant="quiet" label={t.takeTheLastLookBack} onPress={() => void takeBack()} /> : null}
-      {(problem ?? notTakenBack) ? <Text variant="danger">{problem ?? notTakenBack}</Text> : null}
+      <Problem text={problem ?? notTakenBack} />
       <ToldByMachine pack={pack} shifts={trace.factShifts} />
     </View>
   );

@@ -11,6 +11,7 @@ import { useAttempt } from '../data/useAttempt.ts';
 import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { percent } from '../wording/words.ts';
 
@@ -38,7 +39,7 @@ export function PriorsList() {
         ) : (
           <Text variant="soft">{t.anOwnerSwitchesIt}</Text>
         )}
-        {problem ? <Text variant="danger">{problem}</Text> : null}
+        <Problem text={problem} />
       </Card>
       {verdicts.map(({ family, jobs, faults }) => {
         const pack = families.find(({ id }) => id === family);

@@ -11,6 +11,7 @@ import { useShop, useWaiting } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
@@ -33,7 +34,7 @@ function Log({ view }: { view: JobView }) {
       <Button label={t.thisMachinesOwnRecord} testID="to-machine" onPress={() => router.navigate(`/machines/${job.machineId}`)} />
       <Field label={t.remark} value={remark} onChangeText={setRemark} multiline />
       <Button label={shared.writeItDown} disabled={remark.trim() === ''} onPress={() => void say()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <View className="overflow-hidden rounded-lg border-2 border-b-0 border-line">
         {[...state.active].reverse().map((entry) => (
           <Line key={entry.id} view={view} entry={entry} />
@@ -78,7 +79,7 @@ function Line({ view: { job, pack }, entry, gone = false }: { view: JobView; ent
           </Pressable>
         )}
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

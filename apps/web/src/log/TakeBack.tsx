@@ -2,7 +2,7 @@ import { t } from '@patient-badger/wording/log';
 import type { EntryPayload } from '@patient-badger/core';
 import { useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { describeEntry } from './describeEntry.ts';
 import type { JobView } from '../job/JobView.ts';
 
@@ -26,7 +26,7 @@ export function TakeBack({ view: { job, state, pack }, kinds }: Props) {
         testID="take-back"
         onPress={() => void takeBack()}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

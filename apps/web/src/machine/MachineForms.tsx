@@ -14,6 +14,7 @@ import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { ModelChoice } from '../families/ModelChoice.tsx';
@@ -53,7 +54,7 @@ export function ChangeMachine({ machine }: { machine: Machine }) {
           onChoose={(next) => setDraft({ ...draft, modelId: next })}
         />
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button
         variant="primary"
         label={shared.keepThis}
@@ -96,7 +97,7 @@ function Merge({ machine }: { machine: Machine }) {
             .map(({ id, label, owner }) => (
               <Button key={id} variant="danger" label={t.into(label)} detail={owner} onPress={() => void merge(id)} />
             ))}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }
@@ -155,7 +156,7 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
             onChangeText={(distance) => setDraft({ ...draft, distance })}
             inputMode="decimal"
           />
-          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Problem text={problem} />
           <Button variant="primary" label={shared.keepTheReading} testID="keep-meter" onPress={() => void keep()} />
         </>
       ) : (

@@ -11,6 +11,7 @@ import { saveBase64 } from '../data/saveFile.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -132,7 +133,7 @@ function Making({ view, card }: { view: JobView; card: GearCard }) {
           ))}
         </View>
         <Text variant="soft">{t.n3MFAndStlAreBodies}</Text>
-        {(failed ?? problem) ? <Text variant="danger">{failed ?? problem}</Text> : null}
+        <Problem text={failed ?? problem} />
         {state.made.some(({ gear }) => gear === card.id) ? <Text testID="made">{t.aFileWasWrittenFor}</Text> : null}
       </Card>
       <Text variant="soft">{t.aMadeGearIsA}</Text>

@@ -11,6 +11,7 @@ import { useBook } from '../data/book.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { type JobView } from '../job/JobView.ts';
 import { OnTheShelf, WORTH } from './OnTheShelf.tsx';
@@ -85,7 +86,7 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
           <Button variant="primary" big label={t.setUpAndProve} onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {contradicted.length > 0 ? (
         <Card tone="danger">
           <Text variant="danger">

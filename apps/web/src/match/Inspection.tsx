@@ -10,6 +10,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { wordsFor, quantityWords } from '../gear/kinds.ts';
 import { ReadPad } from '../gear/ReadPad.tsx';
@@ -113,7 +114,7 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
           <Button variant="danger" big label={shared.sendItBack} testID="refuse" onPress={() => refuse(deciding)} />
         </>
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

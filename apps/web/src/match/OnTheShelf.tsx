@@ -8,6 +8,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
@@ -53,7 +54,7 @@ export function OnTheShelf({ view: { job, state }, card, wanted }: { view: JobVi
           />
         </Card>
       ))}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

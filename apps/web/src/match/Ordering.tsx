@@ -10,7 +10,7 @@ import { call } from '../data/api.ts';
 import { useShop } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { money } from '../wording/words.ts';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf, waitText } from './offers.ts';
@@ -57,7 +57,7 @@ export function Ordering({ view: { job, state }, card, partId }: { view: JobView
         </>
       ) : null}
       {orders.length > 0 ? <Button label={t.ordersAndReceiving} testID="to-orders" onPress={toOrders} /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

@@ -6,6 +6,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 
@@ -36,7 +37,7 @@ export function PlateNumber({ view: { job, state }, card }: { view: JobView; car
         <Card>
           <Field label={t.numberOnThePlate} value={partNumber} onChangeText={setPartNumber} testID="plate-number" />
           <Field label={t.whereThePlateIs} value={where} onChangeText={setWhere} testID="plate-where" />
-          {(refusal ?? problem) ? <Text variant="danger">{refusal ?? problem}</Text> : null}
+          <Problem text={refusal ?? problem} />
           <Button variant="primary" label={shared.writeItDown} testID="keep-plate" onPress={() => void keep()} />
         </Card>
       ) : (

@@ -5,6 +5,7 @@ import { format, parseISO } from 'date-fns';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -65,7 +66,7 @@ function OrderCard({ view, card, order }: { view: JobView; card: GearCard; order
         />
       ) : null}
       {order.state === 'arrived' ? <Inspection view={view} card={card} order={order} /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

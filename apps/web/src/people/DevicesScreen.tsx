@@ -11,6 +11,7 @@ import { useShop } from '../data/shop.ts';
 import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { useAttempt } from '../data/useAttempt.ts';
@@ -50,7 +51,7 @@ function Device({ device: { id, name, personId, since, lastSeen, here } }: { dev
         {t.signedInByOnLast(who, format(parseISO(since), 'd MMM yyyy, HH:mm'), format(parseISO(lastSeen), 'd MMM, HH:mm'))}
       </Text>
       <Button label={t.signOutWithMore(here ? t.thisDevice : name || shared.it)} onPress={() => void signOut()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

@@ -6,6 +6,7 @@ import { call } from '../data/api.ts';
 import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useAttempt } from '../data/useAttempt.ts';
 
@@ -26,7 +27,7 @@ export function SampleParts() {
       <Text variant="head">{shared.madeUpParts}</Text>
       <Text>{t.partsOfMadeUpMakers(count)}</Text>
       <Button label={t.takeThemOut} onPress={() => void remove()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -68,7 +69,7 @@ function Drawing({ view: { job, state }, hash }: { view: JobView; hash: string }
         <Button className="flex-1" label={t.allOff} disabled={strokes.length === 0} onPress={() => setStrokes([])} />
       </View>
       <Button variant="primary" big label={t.keepTheMarks} testID="keep-marks" onPress={() => void keep()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

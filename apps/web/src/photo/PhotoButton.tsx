@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { recordPhoto } from '../data/record.ts';
 import { useWaiting } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { cameraPicture } from '../instrument/instruments.ts';
@@ -45,7 +46,7 @@ export function PhotoButton({ jobId, about, state, camera = false }: Props) {
       {camera ? (
         <Button variant="quiet" label={t.fromTheBenchCamera} onPress={() => void take(() => cameraPicture(jobId, { look: about }))} />
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {waiting.map((item) => (
         <Text key={item.key} variant={item.refused ? 'danger' : 'soft'}>
           {item.refused ?? t.thePhotoIsOnIts}

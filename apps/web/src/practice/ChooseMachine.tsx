@@ -8,6 +8,7 @@ import { usePerson } from '../data/person.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
 import { practiceDone, practiceNow } from './kept.ts';
@@ -41,7 +42,7 @@ export function ChooseMachine() {
       <Segments label={t.howHard} options={GRADES.map(([id, name]) => [id, name] as const)} value={grade} onChange={setGrade} />
       <Text variant="soft">{GRADES.find(([id]) => id === grade)?.[2]}</Text>
       <Button variant="primary" big label={family === '' ? t.bringInAnyMachine : t.bringItIn} testID="practice-begin" onPress={begin} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {progress.length > 0 ? <Text variant="head">{t.howYouComeOn}</Text> : null}
       {progress.map((each) => (
         <FamilyProgress key={each.family} progress={each} />

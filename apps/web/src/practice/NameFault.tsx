@@ -6,6 +6,7 @@ import { runNamedInWorker } from '../data/runInWorker.ts';
 import { useShop } from '../data/shop.ts';
 import { useAttempt } from '../data/useAttempt.ts';
 import { Button } from '../design/Button.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { keepDone, practiceNow, type PracticeDeal, type Score } from './kept.ts';
 
@@ -40,7 +41,7 @@ export function NameFault({ pack, now }: { pack: Pack; now: PracticeDeal }) {
           onPress={() => say(id)}
         />
       ))}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

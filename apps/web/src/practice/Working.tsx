@@ -7,6 +7,7 @@ import { runOperation } from '../data/runOperation.ts';
 import { useShop } from '../data/shop.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { DriveLine } from '../driveline/DriveLine.tsx';
 import { resultName } from '@patient-badger/wording/results';
@@ -42,7 +43,7 @@ export function Working({ pack, now }: Props) {
           <Text variant="strong">{resultName(pack, look, result)}</Text>
         </View>
       ))}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <LooksToTake pack={pack} taken={now.taken} onTake={take} />
       <BuyGear pack={pack} now={now} />
       <Text variant="head">{shared.theChain}</Text>

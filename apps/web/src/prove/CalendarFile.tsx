@@ -3,7 +3,7 @@ import { saveText } from '../data/saveFile.ts';
 import { callText } from '../data/api.ts';
 import { useAttempt } from '../data/useAttempt.ts';
 import { Button } from '../design/Button.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 
 /** Days that the server knows, as a file for any calendar. */
 export function CalendarFile({ path, name, testID }: { path: string; name: string; testID: string }) {
@@ -12,7 +12,7 @@ export function CalendarFile({ path, name, testID }: { path: string; name: strin
   return (
     <>
       <Button label={t.toMyCalendar} detail={t.aCalendarFileWithEach} testID={testID} onPress={() => void save()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

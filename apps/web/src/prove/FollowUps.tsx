@@ -12,6 +12,7 @@ import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { FOLLOW_UP_WORDS } from '../wording/followUpWords.ts';
@@ -61,7 +62,7 @@ export function FollowUps({ view }: { view: JobView }) {
         <Button label={t.lookAgainOrCallThe} testID="add-follow-up" onPress={() => setAdding(true)} />
       )}
       {open.length > 0 ? <CalendarFile path={`/api/jobs/${job.id}/follow-ups.ics`} name="follow-ups.ics" testID="calendar-file" /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }
@@ -132,7 +133,7 @@ function AddFollowUp({ onAdd, onClose }: { onAdd: ReturnType<typeof useRecord>['
       />
       <Field label={action === 'call' ? t.whatToAsk : t.whatToLookAt} value={what} onChangeText={setWhat} testID="follow-up-what" />
       <Field label={t.on} value={due} onChangeText={setDue} testID="follow-up-due" />
-      {wrong ? <Text variant="danger">{wrong}</Text> : null}
+      <Problem text={wrong} />
       <FormFoot label={t.putOnTheList} testID="keep-follow-up" onKeep={() => void keep()} onClose={onClose} />
     </Card>
   );

@@ -9,6 +9,7 @@ import { Field } from '../design/Field.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumbers } from '../design/typedNumber.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -79,7 +80,7 @@ export function Intervals({ view: { job, state } }: { view: JobView }) {
             onChange={(change) => setDraft({ ...draft, ...change })}
           />
           <Field label={shared.whoseFigureThatIs} value={draft.source} onChangeText={(source) => setDraft({ ...draft, source })} />
-          {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+          <Problem text={wrong ?? problem} />
           <FormFoot label={shared.keepIt} testID="keep-interval" onKeep={() => void keep()} onClose={() => setOpen(false)} />
         </Card>
       ) : (

@@ -7,6 +7,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumbers } from '../design/typedNumber.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -117,7 +118,7 @@ export function BackToTrace({ view: { job, pack, state }, proof }: FailedProps) 
           onPress={() => void go()}
         />
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

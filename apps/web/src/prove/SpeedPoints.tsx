@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Figures } from '../design/Figures.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumbers } from '../design/typedNumber.ts';
 import { instrumentOn } from '../instrument/instruments.ts';
@@ -84,7 +85,7 @@ export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoint
           onPress={() => set({ points: [...points, { shown, reference }].slice(0, 50), shown: '', reference: '' })}
         />
       </View>
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {worked && !worked.ok ? <Text variant="danger">{worked.sentence}</Text> : null}
       {found ? (
         <>

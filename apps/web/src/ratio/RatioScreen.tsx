@@ -6,6 +6,7 @@ import { useBook } from '../data/book.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Screen } from '../shell/Screen.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -70,7 +71,7 @@ function Desks({ view }: { view?: JobView | undefined }) {
           onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure`) : undefined}
         />
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

@@ -9,6 +9,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
@@ -117,7 +118,7 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
           ))}
           <Text variant="soft">{shared.layOut(LAY_OUT[draft.way])}</Text>
           <Button variant="primary" label={shared.itIsDone} testID="saved" onPress={keep} />
-          {problem ? <Text variant="danger">{problem}</Text> : null}
+          <Problem text={problem} />
         </Card>
       )}
       <Done view={view} gear={card.id} />

@@ -6,7 +6,7 @@ import ScanSearch from 'lucide-react-native/icons/scan-search';
 import { useState } from 'react';
 import { recordPhoto } from '../data/record.ts';
 import { Button } from '../design/Button.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { useColours } from '../design/useColours.ts';
 import { cameraPicture } from '../instrument/instruments.ts';
 import type { JobView } from '../job/JobView.ts';
@@ -52,7 +52,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
           onPress={() => void take(() => cameraPicture(job.id, { gear: card.id }))}
         />
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {scans.map(({ hash, found }) => (
         <Button
           key={hash}

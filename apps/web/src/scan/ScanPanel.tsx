@@ -9,6 +9,7 @@ import { lengthUnit } from '../preferences/preferences.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Stepper } from '../design/padKeys.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -84,7 +85,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
           <Button variant="primary" big label={t.keepTheCount} testID="keep-scan" onPress={() => void keep()} />
         </Card>
       ) : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {scan.kind === 'done' ? (
         <PutRight
           laying={laying}

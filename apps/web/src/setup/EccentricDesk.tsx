@@ -5,6 +5,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Figures } from '../design/Figures.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
@@ -67,7 +68,7 @@ export function EccentricDesk({ view: { job, state }, onSet }: DeskProps) {
         play={trial.angle.trim() === '' ? {} : { sleeveDeg: Math.max(-360, Math.min(360, typedNumber(trial.angle) || 0)) }}
         onRead={(backlash) => setTrial({ ...trial, backlash })}
       />
-      {(wrong ?? problem) ? <Text variant="danger">{wrong ?? problem}</Text> : null}
+      <Problem text={wrong ?? problem} />
       <Button label={t.keepThisTrial} testID="keep-trial" onPress={() => void keep()} />
       {worked && !worked.ok ? <Text>{worked.sentence}</Text> : null}
       {found ? (

@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
 import { Button } from '../design/Button.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { instrumentOn, type Aim } from '../instrument/instruments.ts';
 import { useInstrument } from '../instrument/useInstrument.ts';
 
@@ -15,7 +15,7 @@ export function ReadDial({ jobId, play, onRead }: { jobId: string; play: NonNull
   return (
     <>
       <Button label={busy ? shared.reading : t.readTheDialIndicator} disabled={busy} testID="read-dial" onPress={() => void ask()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
@@ -111,7 +112,7 @@ function SettingUp({ view }: { view: JobView }) {
           ))}
       </View>
       {other !== null && Other ? <Other view={view} onSet={keep(other)} /> : null}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {state.settings.length > 0 ? (
         <Card testID="settings">
           <Text variant="head">{t.setSoFar}</Text>

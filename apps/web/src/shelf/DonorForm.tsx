@@ -11,7 +11,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
-import { Text } from '../design/Text.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
 import { distanceWord, kmFrom, shownAmount } from '../wording/distance.ts';
@@ -107,7 +107,7 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
       />
       {field('place', inside ? t.whereThatMachineStands : t.whereItLies)}
       {field('note', t.noteMayStayEmpty)}
-      {problems.all ? <Text variant="danger">{problems.all}</Text> : null}
+      <Problem text={problems.all} />
       <Button variant="primary" big label={t.putItOnTheShelf} testID="keep-donor" onPress={() => void keep()} />
     </Card>
   );

@@ -11,6 +11,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { attributeLine } from '../wording/attributeWords.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
@@ -124,7 +125,7 @@ function WriteOff({ item }: { item: ShelfItem }) {
           </View>
         </>
       )}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

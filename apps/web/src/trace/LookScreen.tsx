@@ -20,6 +20,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 import { minutesText, percent } from '../wording/words.ts';
@@ -105,7 +106,7 @@ function Looking({ view, look }: { view: JobView; look: Look }) {
         <Answers pack={pack} look={look} disabled={blocked} keys={ready} before={seen?.result} onSay={say} />
       )}
       <Button variant="quiet" disabled={blocked} label={shared.iCannotTell} onPress={() => say(CANNOT_TELL)} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <PhotoButton jobId={job.id} about={look.id} state={state} camera={machine?.instruments ?? false} />
     </>
   );

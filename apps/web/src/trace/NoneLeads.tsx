@@ -7,6 +7,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { resultName } from '@patient-badger/wording/results';
@@ -77,7 +78,7 @@ function OneUnexplained({ view: { job, pack, state }, look, result }: { view: Jo
           )}
         </>
       )}
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </View>
   );
 }

@@ -8,6 +8,7 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Segments } from '../design/Segments.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { SURE_WORDS } from '../wording/sureWords.ts';
@@ -65,7 +66,7 @@ export function OwnLook({ view: { job, trace } }: { view: JobView }) {
       />
       <Button variant="primary" disabled={!words || !fault} label={t.keepItAsEvidence} testID="keep-own" onPress={() => void keep()} />
       <Button variant="quiet" label={shared.leaveIt} onPress={() => setOpen(false)} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </Card>
   );
 }

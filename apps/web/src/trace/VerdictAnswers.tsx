@@ -7,6 +7,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { type JobView } from '../job/JobView.ts';
 import { leftAtThat } from './leftAtThat.ts';
@@ -21,7 +22,7 @@ export function GoOn({ view: { job }, fault, probability }: { view: JobView; fau
   return (
     <>
       <Button label={t.itIsThatAndI} detail={t.keepsThisOneOnRecord} testID="go-on" onPress={() => void found()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }
@@ -66,7 +67,7 @@ export function NotListed({ view: { job, trace } }: { view: JobView }) {
     <>
       <Field label={t.whatWasIt} value={words} onChangeText={setWords} />
       <Button label={t.decideForThat} disabled={words.trim() === ''} testID="decide-other" onPress={() => void decide()} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }
@@ -102,7 +103,7 @@ export function Accept({
         testID={main ? 'decide' : undefined}
         onPress={() => void accept()}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
     </>
   );
 }

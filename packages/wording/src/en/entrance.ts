@@ -7,8 +7,8 @@ export const t = catalogue({
   anEmptyCatalogue: 'An empty catalogue',
   askedOnceAllOfIt: 'Asked once. All of it can be changed later by an owner.',
   askingTheShopServerWho: 'Asking the shop server who may come in …',
-  atLeastLettersAFew: (pASSPHRASE_LEAST: Value) =>
-    `At least ${pASSPHRASE_LEAST} letters: a few words that have nothing to do with the shop or with each other. Write it down and lock it away.`,
+  atLeastLettersAFew: (value: Value) =>
+    `At least ${value} letters: a few words that have nothing to do with the shop or with each other. Write it down and lock it away.`,
   codeThatTheStartOf: 'Code that the start of the server has printed',
   everythingInItIsInvented: (passphrase: Value, pin: Value) =>
     `Everything in it is invented. Everybody’s passphrase is “${passphrase}”, everybody’s PIN ${pin}.`,

@@ -1,6 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  readIn: 'Read in',
   aHelixAngleIsBelow: 'A helix angle is below 60°, measured against the axis.',
   aLeadAngleIsBelow: 'A lead angle is below 90°.',
   aPieceOfARim: 'A piece of a rim is between 1° and 360°.',

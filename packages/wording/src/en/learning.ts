@@ -1,8 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
-  aFamilyCountsForJobs: (uSUAL_EQUIVALENT: Value) =>
-    `A family counts for ${uSUAL_EQUIVALENT} jobs; each closed and proved job here counts for one. Below three jobs nothing moves.`,
+  aFamilyCountsForJobs: (value: Value) =>
+    `A family counts for ${value} jobs; each closed and proved job here counts for one. Below three jobs nothing moves.`,
   aLifeBeginsWhereA: 'A life begins where a part is noted as fitted, and ends where a later job finds its gear gone.',
   allThatWereFitted: ', all that were fitted',
   anOwnerSwitchesIt: 'An owner switches it.',

@@ -13,7 +13,7 @@ export const t = catalogue({
   onADeviceOf: (name: Value) => `on a device of ${name}`,
   aJobOf: (from: Value) => `A job of ${from}`,
   aLineInThisFile: 'A line in this file is longer than any can be.',
-  aNewPassphraseForAt: (name: Value, pASSPHRASE_LEAST: Value) => `A new passphrase for ${name}, at least ${pASSPHRASE_LEAST} letters: `,
+  aNewPassphraseForAt: (name: Value, value: Value) => `A new passphrase for ${name}, at least ${value} letters: `,
   aPhotoInThisFile: 'A photo in this file is larger than any can be.',
   aPhotoInThisFileIs: (name: Value) => `A photo in this file is not the one that it says: ${name}.`,
   aPhotoInThisFileIsNone: (name: Value) => `A photo in this file is none, or damaged: ${name}.`,

@@ -7,7 +7,7 @@ export const t = catalogue({
   aGuideWhatThePlate: 'A guide: what the plate or the sheet says goes before it.',
   aLipSealCutThrough: 'A lip seal cut through: lip and spring on the side of the oil',
   aOneWayClutchThat: (way: Value) => `A one-way clutch that drives ${way}`,
-  aboutNMByIts: (more: Value, toPrecision: Value) => `${more}about ${toPrecision} N·m by its shear area (guide).`,
+  aboutNMByIts: (more: Value, amount: Value) => `${more}about ${amount} N·m by its shear area (guide).`,
   afterwards: 'Afterwards',
   allowedApartMm: 'Allowed apart, mm',
   allowedAtTheRimMm: 'Allowed at the rim, mm',
@@ -80,8 +80,7 @@ export const t = catalogue({
   mmToo: (figure: Value, more: Value) => `${figure} mm too ${more}.`,
   moreThanTheLimit: 'More than the limit.',
   moreThanThisThreadBears: 'More than this thread bears: ',
-  nMFtLbIn: (toPrecision: Value, toPrecision2: Value, toPrecision3: Value) =>
-    `${toPrecision} N·m, ${toPrecision2} ft·lb, ${toPrecision3} in·lb`,
+  nMFtLbIn: (amount: Value, amount2: Value, amount3: Value) => `${amount} N·m, ${amount2} ft·lb, ${amount3} in·lb`,
   nearDrawItOff: 'near: draw it off',
   neverAnAdditiveWithActive: 'Never an additive with active sulphur: it eats bronze and brass.',
   neverOnTopOfAn: 'Never on top of an unknown grease: two thickeners can run out. Wash first.',

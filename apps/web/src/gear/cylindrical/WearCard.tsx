@@ -11,6 +11,7 @@ import { runOperation } from '../../data/runOperation.ts';
 import { Button } from '../../design/Button.tsx';
 import { Card } from '../../design/Card.tsx';
 import { Field } from '../../design/Field.tsx';
+import { Problem } from '../../design/Problem.tsx';
 import { Text } from '../../design/Text.tsx';
 import { useColours } from '../../design/useColours.ts';
 import { readLimit } from './readLimit.ts';
@@ -100,7 +101,7 @@ function Limit({ jobId, gear }: { jobId: string; gear: string }) {
     <View className="gap-2">
       <Field label={t.howMuchThinnerATooth(unit)} value={typed} onChangeText={setTyped} inputMode="decimal" problem={wrong} />
       <Field label={shared.whoseFigureItIs} example={t.sheetAndPage} value={source} onChangeText={setSource} />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       <Button label={t.useThisLimit} onPress={() => void keep()} />
     </View>
   );

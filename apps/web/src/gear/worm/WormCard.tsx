@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { lengthUnit } from '../../preferences/preferences.ts';
 import { useRecord } from '../../data/useRecord.ts';
 import { Segments } from '../../design/Segments.tsx';
+import { Problem } from '../../design/Problem.tsx';
 import { Text } from '../../design/Text.tsx';
 import type { JobView } from '../../job/JobView.ts';
 import { CardTools } from '../CardTools.tsx';
@@ -62,7 +63,7 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
         value={gear.hand}
         onChange={(hand) => void write({ kind: 'handNoted', gear: card.id, hand })}
       />
-      {problem ? <Text variant="danger">{problem}</Text> : null}
+      <Problem text={problem} />
       {advice && advised ? (
         <NextReading
           name={WORM_WORDS[advised].name}
