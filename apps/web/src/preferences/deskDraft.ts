@@ -16,7 +16,8 @@ export function useDeskDraft<T extends object>(
   const typed = stored.use() as Partial<T>;
   return {
     draft: { ...empty, ...known, ...typed },
-    set: (change: Partial<T>) => stored.set({ ...typed, ...change }),
+    // On what stands there now: an instrument answers after its question, and meanwhile somebody typed.
+    set: (change: Partial<T>) => stored.set({ ...stored.get(), ...change }),
     /** Whether something in the boxes comes from what is known and was not typed here. */
     isFilled: Object.keys(known).some((name) => !(name in typed)),
   };

@@ -14,26 +14,23 @@ import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
 import { settingText } from '../wording/settingText.ts';
 import { limitText } from '../wording/limitText.ts';
-import { BacklashDesk } from './BacklashDesk.tsx';
 import type { DeskProps } from './DeskProps.ts';
+import { BACKLASH, RIM_PLAY, SHIMS, STAND_OFF, TIMING } from './desks.ts';
 import { EccentricDesk } from './EccentricDesk.tsx';
+import { deskOf } from './FigureDesk.tsx';
 import { FillDesk } from './FillDesk.tsx';
 import { OneWayDesk } from './OneWayDesk.tsx';
-import { RimPlayDesk } from './RimPlayDesk.tsx';
 import { SealDesk } from './SealDesk.tsx';
-import { ShimsDesk } from './ShimsDesk.tsx';
-import { StandOffDesk } from './StandOffDesk.tsx';
 import { TickDesk } from './TickDesk.tsx';
-import { TimingDesk } from './TimingDesk.tsx';
 import { TorqueDesk } from './TorqueDesk.tsx';
 
 const DESKS: Readonly<Record<Setting, readonly [name: string, desk: (props: DeskProps) => React.ReactNode]>> = {
-  shims: [t.endFloatShims, ShimsDesk],
-  standOff: [t.standOff, StandOffDesk],
+  shims: [t.endFloatShims, deskOf(SHIMS)],
+  standOff: [t.standOff, deskOf(STAND_OFF)],
   eccentric: [t.eccentricSleeve, EccentricDesk],
-  backlash: [t.backlash, BacklashDesk],
-  rimPlay: [t.playAtTheRim, RimPlayDesk],
-  timing: [t.twoSides, TimingDesk],
+  backlash: [t.backlash, deskOf(BACKLASH)],
+  rimPlay: [t.playAtTheRim, deskOf(RIM_PLAY)],
+  timing: [t.twoSides, deskOf(TIMING)],
   oneWay: [t.oneWayClutch, OneWayDesk],
   seal: [t.lipSeal, SealDesk],
   lock: [t.lock, TickDesk],
