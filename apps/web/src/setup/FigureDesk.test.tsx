@@ -59,7 +59,7 @@ test('what is typed while the dial is read stays', async () => {
   type('pitch', '20');
   answer({ value: 0.3 });
   expect(await screen.findByTestId('backlash-found')).toBeTruthy();
-  expect((screen.getByTestId('setup-at') as HTMLInputElement).value).toBe('40');
+  expect(screen.getByTestId<HTMLInputElement>('setup-at').value).toBe('40');
   expect(screen.getByTestId('backlash-found').textContent).toMatch(/0\.150/);
 });
 

@@ -74,7 +74,7 @@ export const deskOf = (spec: DeskSpec) =>
           testID={setupField}
           typed={draft}
           fields={fields.map(([name, label]) => [name, label] as const)}
-          onChange={(change) => set(change as Record<string, string>)}
+          onChange={(change) => set(change)}
         />
         {dial === undefined ? null : <ReadDial jobId={job.id} play={NOTHING} onRead={(reading) => set({ [dial]: reading })} />}
         {words ? (
