@@ -62,3 +62,10 @@ describe('the case runner', () => {
     expect(runCases(operations, [{ op: 'gear.worm.dimensions', input: {}, expect: { ratio: 1 } }])[0]?.passed).toBe(false);
   });
 });
+
+test('an operation answers to the name under which it was published', () => {
+  const input = { teeth: 40, measurements: { throatDiameterMm: { value: 84, plusMinus: 0.03 } } };
+  expect(operations.runNamed('gear.wheel.identify', input)).toEqual(operations.runNamed('gear.wormWheel.identify', input));
+  expect(operations.nameNow('gear.wheel.identify')).toBe('gear.wormWheel.identify');
+  expect(operations.nameNow('toString')).toBe('toString');
+});

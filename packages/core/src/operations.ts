@@ -16,6 +16,7 @@ import { ratioOperations } from './ratio/operations.ts';
 import { scanOperations } from './scan/operations.ts';
 import { setupOperations } from './setup/operations.ts';
 import { strengthOperations } from './strength/operations.ts';
+import { own } from './operation/own.ts';
 
 /** Every operation by its name, with the schemas that its input and output are inferred from. */
 const registryOf = (families: Families) => ({
@@ -51,7 +52,12 @@ export interface Operations {
   readonly run: <N extends OperationName>(name: N, input: OperationInput<N>) => OperationOutput<N>;
   /** The same for who knows name and input only as data: over HTTP, from a file. @throws CoreFailure also where there is no such operation */
   readonly runNamed: (name: string, input: unknown) => unknown;
+  /** What an operation is called today; a name that there never was stays as it is. */
+  readonly nameNow: (name: string) => string;
 }
+
+/** Names under which operations were published before, which go on being answered. */
+const FORMER_NAMES: Readonly<Record<string, OperationName>> = { 'gear.wheel.identify': 'gear.wormWheel.identify' };
 
 /**
  * The one public door of the core. Families are data and are handed in by whoever opens it.
@@ -59,9 +65,10 @@ export interface Operations {
  */
 export function createOperations(families: Families): Operations {
   const registry = registryOf(families);
+  const nameNow = (name: string): string => own(FORMER_NAMES, name) ?? name;
   const byName = new Map<string, Operation>(Object.entries(registry));
   const runNamed = (name: string, input: unknown): unknown => {
-    const found = byName.get(name);
+    const found = byName.get(nameNow(name));
     if (!found) throw fail('unknownId', 'op', { given: name, known: [...byName.keys()].join(', ') });
     return found.run(input);
   };
@@ -70,5 +77,6 @@ export function createOperations(families: Families): Operations {
     // The map forgets which output belongs to which name; the registry's type remembers.
     run: <N extends OperationName>(name: N, input: OperationInput<N>) => runNamed(name, input) as OperationOutput<N>,
     runNamed,
+    nameNow,
   };
 }

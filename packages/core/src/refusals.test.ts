@@ -118,7 +118,7 @@ const REFUSALS: readonly (readonly [op: string, input: object, path: string, det
     'diameterQuotient',
     { reason: 'diameterAgainstQuotient', diameterMm: 20, module: 2, quotient: 10, given: 9 },
   ],
-  ['gear.wheel.identify', { teeth: 40, measurements: {} }, 'measurements', { reason: 'measureThroatFirst' }],
+  ['gear.wormWheel.identify', { teeth: 40, measurements: {} }, 'measurements', { reason: 'measureThroatFirst' }],
   ['gear.worm.identify', { measurements: {} }, 'measurements', { reason: 'measureWormFirst' }],
   [
     'gear.worm.identify',

@@ -33,7 +33,8 @@ export const operationRoutes: FastifyPluginAsyncZod<{ dataSource: DataSource }> 
     if (!found.ok) throw new CoreFailure(found.failure);
     return found.json;
   };
-  const answer = async (name: string, request: FastifyRequest, reply: FastifyReply): Promise<unknown> => {
+  const answer = async (given: string, request: FastifyRequest, reply: FastifyReply): Promise<unknown> => {
+    const name = operations.nameNow(given);
     const input = MADE.has(name) ? await madeFor(dataSource, request.shopId, request.body) : request.body;
     if (!heavy.has(name)) return operations.runNamed(name, input);
     const json = await onThread({ name, input }, reply);

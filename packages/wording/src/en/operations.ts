@@ -26,7 +26,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'gear.screw.identify': 'Which standard thread was this',
   'gear.sector.identify': 'Which standard gear a sector or piece of a rim was cut from',
   'gear.wear': 'How worn a gear is, against whose limit',
-  'gear.wheel.identify': 'Which standard worm wheel was this',
+  'gear.wormWheel.identify': 'Which standard worm wheel was this',
   'gear.worm.dimensions': 'Worm and wheel from starts, teeth and module',
   'gear.worm.identify': 'Which standard worm was this',
   'learn.due': 'When something is to be looked at again',

@@ -4,7 +4,7 @@ import { Line, Path, Polygon, Rect } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';
 import { useColours } from '../../design/useColours.ts';
 import { CalloutDrawing, DRAWING } from '../CalloutDrawing.tsx';
-import { wormOutline } from './wormOutline.ts';
+import { wormOutline, type WormShape } from './wormOutline.ts';
 import { WORM_WORDS } from './words.ts';
 
 export interface WormShape {

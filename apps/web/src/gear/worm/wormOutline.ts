@@ -1,5 +1,3 @@
-import type { WormShape } from './WormDrawing.tsx';
-
 /** Half of the crest, as a share of the pitch: a 20° flank from a thread as thick as its gap (ISO 53 proportions). */
 const crestShare = (depthMm: number, pitchMm: number) => Math.max(0.06, 0.25 - (0.44 * depthMm * Math.tan((20 * Math.PI) / 180)) / pitchMm);
 

@@ -1,5 +1,5 @@
 import { combined, type GearState, type WormCandidate, type WormQuantity } from '@patient-badger/core';
-import type { WormShape } from './WormDrawing.tsx';
+import type { WormShape } from './wormOutline.ts';
 
 /** What to draw: the candidate where there is one, else a common worm, with what has been read put in. */
 export function shapeOf(candidate: WormCandidate | undefined, gear: GearState): WormShape {

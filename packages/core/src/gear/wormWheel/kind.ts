@@ -12,7 +12,7 @@ export const wormWheel = {
   types: ['wormWheel'],
   quantities: WORM_WHEEL_QUANTITIES,
   operations: {
-    'gear.wheel.identify': operation({
+    'gear.wormWheel.identify': operation({
       input: wheelIdentifyInput,
       output: wheelIdentifyOutput,
       heavy: true,
@@ -20,7 +20,7 @@ export const wormWheel = {
     }),
   },
   identification: {
-    operation: 'gear.wheel.identify',
+    operation: 'gear.wormWheel.identify',
     question: wheelQuestion,
     key: (candidate: WheelCandidate) => sizeKey(candidate),
     wanted: wantedWheel,

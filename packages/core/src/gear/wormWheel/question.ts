@@ -2,7 +2,7 @@ import type { WormWheelQuantity } from './quantities.ts';
 import type { MeasuredGear } from '../measuredGear.ts';
 import { combined, given, countOf } from '../readings.ts';
 
-/** What was read off a worm wheel, as `gear.wheel.identify` takes it; null while the count or any size is missing. */
+/** What was read off a worm wheel, as `gear.wormWheel.identify` takes it; null while the count or any size is missing. */
 export function wheelQuestion({ readings }: MeasuredGear<WormWheelQuantity>): object | null {
   const teeth = countOf(readings.teeth);
   const tip = combined(readings.tipDiameterMm);
