@@ -1,3 +1,14 @@
+/** A worm as it is drawn: what was read of it, or what is usual. Lengths in mm. */
+export interface WormShape {
+  readonly tipMm: number;
+  readonly rootMm: number;
+  readonly pitchMm: number;
+  readonly starts: number;
+  readonly boreMm: number;
+  readonly lengthMm: number;
+  readonly hand: 'right' | 'left';
+}
+
 /** Half of the crest, as a share of the pitch: a 20° flank from a thread as thick as its gap (ISO 53 proportions). */
 const crestShare = (depthMm: number, pitchMm: number) => Math.max(0.06, 0.25 - (0.44 * depthMm * Math.tan((20 * Math.PI) / 180)) / pitchMm);
 
