@@ -7,16 +7,6 @@ import { CalloutDrawing, DRAWING } from '../CalloutDrawing.tsx';
 import { wormOutline, type WormShape } from './wormOutline.ts';
 import { WORM_WORDS } from './words.ts';
 
-export interface WormShape {
-  readonly tipMm: number;
-  readonly rootMm: number;
-  readonly pitchMm: number;
-  readonly starts: number;
-  readonly boreMm: number;
-  readonly lengthMm: number;
-  readonly hand: 'right' | 'left';
-}
-
 const CENTRE = DRAWING.centre;
 const MOST_TALL = 118;
 const MOST_WIDE = 150;
