@@ -135,7 +135,7 @@ const WORDED = [
   'packages/core/src/make/formats.ts',
   'packages/core/src/material/materials.ts',
   'packages/core/src/{cases,contractText}.ts',
-  'packages/core/src/job/entrySamples.ts',
+  'packages/core/src/job/{entrySamples,closingCases}.ts',
   'packages/core/src/fuzz/*.ts',
   'apps/web/src/testing/**',
   'apps/server/src/{demo,migrations}/**',

@@ -28,7 +28,6 @@ export const boreInput = z.strictObject({
 
 /** Why it is judged so; worded by the wording package from the figures beside it. */
 export const BORE_REASONS = ['measureBoreAndShaft', 'measureSeat', 'boreWider', 'hardlyTight', 'interference', 'turningPlay'] as const;
-export type BoreReason = (typeof BORE_REASONS)[number];
 
 const measuredValue = z.object({ value: z.number(), plusMinus: z.number() });
 export const boreOutput = z.object({
