@@ -1,7 +1,8 @@
 import { t } from '@patient-badger/wording/gear';
 import { bevel, type GearCard } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
-import { SizedCard } from '../SizedCard.tsx';
+import { MeasuredCard } from '../MeasuredCard.tsx';
+import { SizedDrawing } from '../SizedDrawing.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { BevelDrawing } from './BevelDrawing.tsx';
 import { bevelLine } from './line.ts';
@@ -9,19 +10,23 @@ import { BEVEL_WORDS } from './words.ts';
 
 /** A bevel, measured at its large end: which it was. */
 export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const identified = useIdentified(bevel, view.state.gears[card.id] ?? { readings: {} }, { view, card });
+  const identified = useIdentified(bevel, view.state.gears[card.id] ?? NOTHING_READ, { view, card });
   return (
-    <SizedCard
+    <MeasuredCard
       view={view}
       card={card}
-      quantities={bevel.quantities}
       words={BEVEL_WORDS}
       heading={t.whichBevelItWas}
       begin={t.countTheTeethOfBoth}
       identified={identified}
       line={bevelLine}
-      label={t.drawingOfTheBevelLarge}
-      drawing={<BevelDrawing />}
+      drawing={({ values, advised, onPick }) => (
+        <SizedDrawing quantities={bevel.quantities} words={BEVEL_WORDS} label={t.drawingOfTheBevelLarge} {...{ values, advised, onPick }}>
+          <BevelDrawing />
+        </SizedDrawing>
+      )}
     />
   );
 }
+
+const NOTHING_READ = { readings: {} };

@@ -1,59 +1,55 @@
 import { methodSentence } from '@patient-badger/wording/readings';
 import { t } from '@patient-badger/wording/gear';
 import { worm, type GearCard, type GearState, type WormQuantity } from '@patient-badger/core';
-import { useState } from 'react';
-import { lengthUnit } from '../../preferences/preferences.ts';
 import { useRecord } from '../../data/useRecord.ts';
 import { Segments } from '../../design/Segments.tsx';
 import { Problem } from '../../design/Problem.tsx';
-import { Text } from '../../design/Text.tsx';
 import type { JobView } from '../../job/JobView.ts';
-import { CardTools } from '../CardTools.tsx';
-import { CandidateList } from '../CandidateList.tsx';
-import { Disagreeing } from '../Disagreeing.tsx';
-import { FindParts } from '../FindParts.tsx';
-import { MoreReadings } from '../MoreReadings.tsx';
-import { Contradiction, NextReading, tellsApart } from '../NextReading.tsx';
-import { ReadPad } from '../ReadPad.tsx';
-import { readValues } from '../readValues.ts';
+import { MeasuredCard } from '../MeasuredCard.tsx';
+import { tellsApart } from '../NextReading.tsx';
 import { shapeOf } from './wormShape.ts';
 import { useIdentified } from '../useIdentified.ts';
 import { WormDrawing } from './WormDrawing.tsx';
 import { wormLine } from './line.ts';
 import { WORM_WORDS } from './words.ts';
 
-const keyOf = worm.identification.key;
+const NOTHING_READ: GearState = { readings: {} };
 
 /** A worm on the bench: which it was, and on to the parts that fit. */
 export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
-  const { job, state, machine } = view;
-  const unit = lengthUnit.use();
-  const { write, problem } = useRecord(job.id);
-  const [quantity, setQuantity] = useState<WormQuantity | null>(null);
-  const [pressed, setPressed] = useState<string | null>(null);
-  const gear: GearState = state.gears[card.id] ?? { readings: {} };
-  const { data, error } = useIdentified(worm, gear, { view, card });
-  const candidates = data?.candidates ?? [];
-  const picked = candidates.find((each) => keyOf(each) === pressed) ?? candidates[0];
-  const advice = data?.nextMeasurement;
+  const gear = view.state.gears[card.id] ?? NOTHING_READ;
+  const identified = useIdentified(worm, gear, { view, card });
+  const advice = identified.data?.nextMeasurement;
   const advised = advice?.quantity as WormQuantity | undefined;
-  const values = readValues(gear, WORM_WORDS, unit);
+  return (
+    <MeasuredCard
+      view={view}
+      card={card}
+      words={WORM_WORDS}
+      heading={t.whichWormItWas}
+      begin={t.tapADimensionOnThe}
+      identified={identified}
+      line={wormLine}
+      drawing={({ picked, values, advised: next, onPick }) => (
+        <WormDrawing shape={shapeOf(picked, gear)} values={values} advised={next} onPick={onPick} />
+      )}
+      more={['leadAngleDeg', 'centreDistanceMm']}
+      caliper={view.machine?.instruments}
+      beside={<Hand jobId={view.job.id} card={card} gear={gear} />}
+      next={
+        advice && advised
+          ? { quantity: advised, name: WORM_WORDS[advised].name, how: methodSentence(advice), why: tellsApart(advice.expectedBits) }
+          : null
+      }
+    />
+  );
+}
 
+/** Which way its thread goes. */
+function Hand({ jobId, card, gear }: { jobId: string; card: GearCard; gear: GearState }) {
+  const { write, problem } = useRecord(jobId);
   return (
     <>
-      <Text variant="title">{card.name}</Text>
-      <WormDrawing shape={shapeOf(picked, gear)} values={values} advised={advised} onPick={setQuantity} />
-      {quantity ? (
-        <ReadPad
-          view={view}
-          card={card}
-          quantity={quantity}
-          words={WORM_WORDS[quantity]}
-          caliper={machine?.instruments}
-          onClose={() => setQuantity(null)}
-        />
-      ) : null}
-      <MoreReadings quantities={['leadAngleDeg', 'centreDistanceMm']} values={values} words={WORM_WORDS} onPick={setQuantity} />
       <Segments
         label={t.handOfTheThread}
         options={[
@@ -64,26 +60,6 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
         onChange={(hand) => void write({ kind: 'handNoted', gear: card.id, hand })}
       />
       <Problem text={problem} />
-      {advice && advised ? (
-        <NextReading
-          name={WORM_WORDS[advised].name}
-          how={methodSentence(advice)}
-          why={tellsApart(advice.expectedBits)}
-          onPress={() => setQuantity(advised)}
-        />
-      ) : null}
-      <Disagreeing readings={gear.readings} words={WORM_WORDS} />
-      {error ? <Contradiction error={error} /> : null}
-      <CandidateList
-        heading={t.whichWormItWas}
-        begin={t.tapADimensionOnThe}
-        lines={error ? undefined : data?.candidates.map((each) => wormLine(each, unit))}
-        noneOfThese={data?.noneOfTheseProbability}
-        picked={picked && keyOf(picked)}
-        onPick={setPressed}
-      />
-      <CardTools jobId={job.id} card={card} gear={gear} />
-      {picked && !error ? <FindParts jobId={job.id} gear={card.id} pick={keyOf(picked)} /> : null}
     </>
   );
 }

@@ -1,8 +1,9 @@
 import { t } from '@patient-badger/wording/gear';
-import { countOf, wormWheel, type GearCard, type GearState } from '@patient-badger/core';
+import { countOf, wormWheel, type GearCard } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
-import { SizedCard } from '../SizedCard.tsx';
+import { MeasuredCard } from '../MeasuredCard.tsx';
+import { SizedDrawing } from '../SizedDrawing.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { wheelLine } from './line.ts';
 import { WHEEL_WORDS } from './words.ts';
@@ -12,23 +13,29 @@ const DRAWN_TEETH = 24;
 
 /** A worm wheel, measured in its throat: which it was. */
 export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
-  const identified = useIdentified(wormWheel, gear, { view, card });
-  const teeth = countOf(gear.readings.teeth);
+  const identified = useIdentified(wormWheel, view.state.gears[card.id] ?? NOTHING_READ, { view, card });
   return (
-    <SizedCard
+    <MeasuredCard
       view={view}
       card={card}
-      quantities={wormWheel.quantities}
       words={WHEEL_WORDS}
       heading={t.whichWheelItWas}
       begin={t.countTheTeethThenMeasure}
       identified={identified}
       line={wheelLine}
-      label={t.drawingOfTheWormWheel}
-      drawing={<WormWheelDrawing teeth={teeth ?? DRAWN_TEETH} />}
-    >
-      <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} />
-    </SizedCard>
+      drawing={({ gear, values, advised, onPick }) => (
+        <SizedDrawing
+          quantities={wormWheel.quantities}
+          words={WHEEL_WORDS}
+          label={t.drawingOfTheWormWheel}
+          {...{ values, advised, onPick }}
+        >
+          <WormWheelDrawing teeth={countOf(gear.readings.teeth) ?? DRAWN_TEETH} />
+        </SizedDrawing>
+      )}
+      extra={({ gear }) => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={countOf(gear.readings.teeth)} />}
+    />
   );
 }
+
+const NOTHING_READ = { readings: {} };
