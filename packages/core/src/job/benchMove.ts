@@ -3,7 +3,8 @@ import { traceNext } from '../trace/next.ts';
 import type { Pack } from '../trace/pack.ts';
 import { traceInput, type TraceOutput } from '../trace/schema.ts';
 import { z } from 'zod';
-import type { EntryPayload } from './entry.ts';
+import type { EntryKind, EntryPayload } from './entry.ts';
+import { ENTRY_RULES, ruleOf } from './entryKinds.ts';
 import type { JobState } from './jobState.ts';
 import { openSteps } from './standing.ts';
 import { toSetRight } from './toSetRight.ts';
@@ -40,39 +41,16 @@ export const askedOf = ({ takenIn, facts, observations, ownLooks, left, handled,
   found: [...found],
 });
 
-const BEARING: ReadonlySet<EntryPayload['kind']> = new Set([
-  'takenIn',
-  'closed',
-  'reopened',
-  'withdrawn',
-  'lookRecorded',
-  'ownLookRecorded',
-  'findingLeft',
-  'stepDone',
-  'stepSkipped',
-  'closingDone',
-  'faultFound',
-  'decided',
-  'dimensionRead',
-  'partChosen',
-  'partOrdered',
-  'partArrived',
-  'partAccepted',
-  'partRefused',
-  'partFitted',
-  'itemAdded',
-  'itemOrdered',
-  'itemArrived',
-  'itemAccepted',
-  'itemRefused',
-  'itemFitted',
-]);
 /** The kinds of entry without which the move could not be worked out. */
-export const MOVE_KINDS: readonly EntryPayload['kind'][] = [...BEARING, 'remark'];
+export const MOVE_KINDS: readonly EntryKind[] = (Object.keys(ENTRY_RULES) as EntryKind[]).filter(
+  (kind) => ENTRY_RULES[kind].bearsOnMove !== undefined,
+);
 
 /** Whether the next move of a job may be another after this entry. */
-export const bearsOnMove = (payload: EntryPayload): boolean =>
-  BEARING.has(payload.kind) || (payload.kind === 'remark' && payload.gear !== undefined);
+export function bearsOnMove(payload: EntryPayload): boolean {
+  const { bearsOnMove: bears } = ruleOf(payload);
+  return bears === true || (bears === 'ofGear' && 'gear' in payload && payload.gear !== undefined);
+}
 
 /** Suspects and next look of a job as it is now. */
 export const traceOfJob = ({ handled, ...asked }: ReturnType<typeof askedOf>, pack: Pack): TraceOutput =>

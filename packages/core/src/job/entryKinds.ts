@@ -4,68 +4,25 @@ import { CANNOT_TELL } from '../trace/next.ts';
 import { inEveryVariant } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel } from '../trace/packModel.ts';
-import type { Entry, EntryKind, EntryPayload, Payload } from './entry.ts';
-import { changeIn, changeOrder, gearOf, lookAgain, putInPlace, type JobDraft } from './jobDraft.ts';
+import type { EntryKind, EntryPayload, Payload } from './entry.ts';
+import {
+  aboutGear,
+  aboutLoose,
+  aboutStep,
+  aboutWait,
+  needCapture,
+  onlyWhereNobodyIsHurt,
+  perhapsAboutGear,
+  placeOf,
+  type EntryRule,
+} from './entryRule.ts';
+import { changeIn, changeOrder, gearOf, lookAgain, putInPlace } from './jobDraft.ts';
 import { isOwnId, ownId } from './withOwn.ts';
-
-type EntryHead = Omit<Entry, 'payload'>;
-type IdList = readonly { readonly id: string }[];
-/** Refuses an id that the list does not have. */
-type Need = (list: IdList, given: string, path: string) => void;
-
-/** Everything that one kind of entry means, in one row. */
-export interface EntryRule<P extends EntryPayload = EntryPayload> {
-  /** Written at the counter: it says of nobody that they had a hand in the machine. */
-  readonly isDesk?: true;
-  /** Work on the machine: a check that came before it has not seen it. */
-  readonly isWork?: true;
-  /** No work, and yet a check that came before it saw something else: a step left out, a wait cut short, a part lost. */
-  readonly changesWhatWasSeen?: true;
-  /** Somebody looked the work over: taken back, a job that was closed on it is open again. */
-  readonly isCheck?: true;
-  /** What lists show of the job may be otherwise after it. */
-  readonly changesRow?: true;
-  /** Refuses what its machine family does not have. */
-  check?(payload: P, pack: Pack, need: Need): void;
-  /** Makes the job what it is after it. */
-  apply(draft: JobDraft, payload: P, written: EntryHead): void;
-}
-
-const aboutGear = { check: ({ gear }: { gear: string }, { gears }: Pack, need: Need) => need(gears, gear, 'gear') };
-const perhapsAboutGear = {
-  check: ({ gear }: { gear?: string | undefined }, { gears }: Pack, need: Need) => void (gear !== undefined && need(gears, gear, 'gear')),
-};
-/** No door leads round it: what can hurt somebody is neither saved nor made here, and not written down as if it were. */
-const onlyWhereNobodyIsHurt = (path: string, reason: 'safetyCriticalNotSaved' | 'safetyCriticalNotMade') => ({
-  check(payload: { gear: string }, pack: Pack, need: Need) {
-    aboutGear.check(payload, pack, need);
-    if (pack.safetyCritical) throw fail('invalid', path, { reason, name: pack.name });
-  },
-});
-const aboutStep = { check: ({ step }: { step: string }, { steps }: Pack, need: Need) => need(steps, step, 'step') };
-const aboutWait = {
-  check: ({ wait }: { wait: string }, { steps, closing }: Pack, need: Need) =>
-    need(
-      [...steps, ...closing].flatMap((each) => each.wait ?? []),
-      wait,
-      'wait',
-    ),
-};
-const aboutLoose = {
-  check({ step, item }: { step: string; item: string }, { steps }: Pack, need: Need) {
-    need(steps, step, 'step');
-    need(steps.find(({ id }) => id === step)?.loose ?? [], item, 'item');
-  },
-};
-const placeOf = ({ step, capture }: { step: string; capture: string }) => JSON.stringify([step, capture]);
-const needCapture = ({ step, capture }: { step: string; capture: string }, { steps }: Pack, need: Need) => {
-  need(steps, step, 'step');
-  need(steps.find(({ id }) => id === step)?.captures ?? [], capture, 'capture');
-};
 
 /** One row for each kind of entry. A kind without a row is a type error, and so is a row without a kind. */
 export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } = {
   takenIn: {
+    bearsOnMove: true,
     isDesk: true,
     changesRow: true,
     check({ complaints = [] }, pack, need) {
@@ -78,6 +35,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     },
   },
   lookRecorded: {
+    bearsOnMove: true,
     check({ look, result }, pack, need) {
       need(pack.looks, look, 'look');
       const results = (packModel(pack).outcomes.get(look) ?? []).map((each) => ({ id: each.result }));
@@ -88,14 +46,17 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     },
   },
   ownLookRecorded: {
+    bearsOnMove: true,
     check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
     apply: (draft, seen, { id }) => void draft.ownLooks.push({ ...seen, entryId: id }),
   },
   findingLeft: {
+    bearsOnMove: true,
     check: ({ look }, { looks }, need) => need(looks, look, 'look'),
     apply: (draft, { look, reason }) => void draft.left.push({ look, reason }),
   },
   stepDone: {
+    bearsOnMove: true,
     ...aboutStep,
     isWork: true,
     apply(draft, { step }) {
@@ -105,6 +66,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     },
   },
   stepSkipped: {
+    bearsOnMove: true,
     ...aboutStep,
     changesWhatWasSeen: true,
     apply(draft, skipped) {
@@ -155,6 +117,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     apply: (draft, { caution }) => void draft.acknowledged.add(caution),
   },
   dimensionRead: {
+    bearsOnMove: true,
     ...aboutGear,
     apply(draft, { gear, quantity, reading, over, instrument, entered, piece }, { id }) {
       const of = gearOf(draft, gear);
@@ -172,11 +135,13 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
   handNoted: { ...aboutGear, apply: (draft, { gear, hand }) => void (gearOf(draft, gear).hand = hand) },
   photoTaken: { apply: (draft, photo) => void draft.photos.push(photo) },
   faultFound: {
+    bearsOnMove: true,
     check: ({ fault }, { faults }, need) => need(faults, fault, 'fault'),
     apply: (draft, { fault }) => void draft.found.add(fault),
   },
   promised: { isDesk: true, changesRow: true, apply: (draft, { on }) => void (draft.promisedOn = on) },
   decided: {
+    bearsOnMove: true,
     isWork: true,
     check({ fault, note }, { faults }, need) {
       if (fault !== NONE_OF_THESE) need(faults, fault, 'fault');
@@ -184,16 +149,18 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     },
     apply: (draft, decided) => void (draft.decided = decided),
   },
-  partChosen: { ...aboutGear, apply: (draft, chosen) => void (gearOf(draft, chosen.gear).chosen = chosen) },
+  partChosen: { bearsOnMove: true, ...aboutGear, apply: (draft, chosen) => void (gearOf(draft, chosen.gear).chosen = chosen) },
   partOrdered: {
+    bearsOnMove: true,
     ...aboutGear,
     apply(draft, order, { id, at }) {
       gearOf(draft, order.gear).orders.set(id, { ...order, id, at, state: 'ordered' });
     },
   },
-  partArrived: { ...aboutGear, apply: (draft, arrived) => changeOrder(draft, arrived, { state: 'arrived' }) },
-  partAccepted: { ...aboutGear, apply: (draft, accepted) => changeOrder(draft, accepted, { state: 'accepted' }) },
+  partArrived: { bearsOnMove: true, ...aboutGear, apply: (draft, arrived) => changeOrder(draft, arrived, { state: 'arrived' }) },
+  partAccepted: { bearsOnMove: true, ...aboutGear, apply: (draft, accepted) => changeOrder(draft, accepted, { state: 'accepted' }) },
   partRefused: {
+    bearsOnMove: true,
     ...aboutGear,
     apply(draft, refusal) {
       // What was read off the refused part goes back with it: the next one is measured anew.
@@ -201,22 +168,28 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
       changeOrder(draft, refusal, { state: 'refused', refusal });
     },
   },
-  partFitted: { ...aboutGear, isWork: true, apply: (draft, fitted) => void (gearOf(draft, fitted.gear).fitted = fitted) },
-  itemAdded: { apply: (draft, added, { id, at }) => void draft.items.set(id, { ...added, id, at, readings: {} }) },
+  partFitted: {
+    bearsOnMove: true,
+    ...aboutGear,
+    isWork: true,
+    apply: (draft, fitted) => void (gearOf(draft, fitted.gear).fitted = fitted),
+  },
+  itemAdded: { bearsOnMove: true, apply: (draft, added, { id, at }) => void draft.items.set(id, { ...added, id, at, readings: {} }) },
   itemOrdered: {
+    bearsOnMove: true,
     apply: (draft, { item, supplier, priceMinor }) =>
       changeIn(draft.items, item, { state: 'ordered', supplier, ...(priceMinor !== undefined && { priceMinor }) }),
   },
-  itemArrived: { apply: (draft, { item }) => changeIn(draft.items, item, { state: 'arrived' }) },
+  itemArrived: { bearsOnMove: true, apply: (draft, { item }) => changeIn(draft.items, item, { state: 'arrived' }) },
   itemMeasured: {
     apply(draft, { item, quantity, reading, instrument, entered }, { id }) {
       const { readings } = draft.items.get(item) ?? {};
       if (readings) (readings[quantity] ??= []).push({ entryId: id, reading, instrument, entered });
     },
   },
-  itemAccepted: { apply: (draft, { item }) => changeIn(draft.items, item, { state: 'accepted' }) },
-  itemRefused: { apply: (draft, refusal) => changeIn(draft.items, refusal.item, { state: 'refused', refusal }) },
-  itemFitted: { isWork: true, apply: (draft, { item }) => changeIn(draft.items, item, { state: 'fitted' }) },
+  itemAccepted: { bearsOnMove: true, apply: (draft, { item }) => changeIn(draft.items, item, { state: 'accepted' }) },
+  itemRefused: { bearsOnMove: true, apply: (draft, refusal) => changeIn(draft.items, refusal.item, { state: 'refused', refusal }) },
+  itemFitted: { bearsOnMove: true, isWork: true, apply: (draft, { item }) => changeIn(draft.items, item, { state: 'fitted' }) },
   labourNoted: { isWork: true, apply: (draft, labour) => void draft.labour.push(labour) },
   optionKept: {
     apply(draft, kept) {
@@ -270,6 +243,7 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     apply: (draft, plate) => putInPlace(draft.plates, plate.partNumber, plate),
   },
   closingDone: {
+    bearsOnMove: true,
     isWork: true,
     // A step without a reassembly of its own is put back under its own name.
     check: ({ step }, { closing, steps }, need) => need([...closing, ...steps], step, 'step'),
@@ -310,10 +284,15 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     },
     apply: (draft, corrected, { at, by }) => void (draft.odometerCorrected = { ...corrected, at, by }),
   },
-  remark: { ...perhapsAboutGear, apply: (draft, remark) => void draft.remarks.push(remark) },
-  closed: { isDesk: true, changesRow: true, apply: (draft, closed, { at, by }) => void (draft.closed = { ...closed, at, by }) },
-  reopened: { isDesk: true, changesRow: true, apply: (draft) => void (draft.closed = null) },
-  withdrawn: { changesRow: true, apply: () => undefined },
+  remark: { ...perhapsAboutGear, bearsOnMove: 'ofGear', apply: (draft, remark) => void draft.remarks.push(remark) },
+  closed: {
+    bearsOnMove: true,
+    isDesk: true,
+    changesRow: true,
+    apply: (draft, closed, { at, by }) => void (draft.closed = { ...closed, at, by }),
+  },
+  reopened: { bearsOnMove: true, isDesk: true, changesRow: true, apply: (draft) => void (draft.closed = null) },
+  withdrawn: { bearsOnMove: true, changesRow: true, apply: () => undefined },
 };
 
 /** The row of an entry's kind. */
