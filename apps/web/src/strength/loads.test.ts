@@ -39,7 +39,7 @@ test('a joint says what it carries of what it bears, the fuse is marked, and the
 
 test('after a change the old fuse says what it would be, and the next one is marked', () => {
   const loads = loadsOf(driveline.joints, bears(5), chain(bears(5), 5000));
-  expect(wordsOf('motor-nylon', loads)).toMatch(/^the fuse: .* of 5 N·m, \d+ %; then .* of 5000 N·m, \d+ %$/);
+  expect(wordsOf('motor-nylon', loads)).toMatch(/^the fuse: .* of 5 N·m, \d+ %; then .* of 5,000 N·m, \d+ %$/);
   expect(wordsOf('ring-chainring', loads)).toMatch(/^(\S+ of 200 N·m, \d+ %); then the fuse: \1$/);
   expect(loads['ring-chainring']?.isFuse).toBe(true);
 });
