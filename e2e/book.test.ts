@@ -41,6 +41,7 @@ test('what a closed job learnt stands in the book of its model, and the next job
   await inTime(stage.databaseUrl, `SELECT line->>'kind' AS kind, count(*)::int AS n FROM book_lines GROUP BY 1 ORDER BY 1`, [
     { kind: 'fault', n: 1 },
     { kind: 'gear', n: 1 },
+    { kind: 'note', n: 1 },
     { kind: 'partProved', n: 1 },
   ]);
 

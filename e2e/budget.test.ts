@@ -14,7 +14,8 @@ async function packed(name: string): Promise<number> {
 
 test.each([
   ['entry', 260 * kB],
-  ['rest', 525 * kB],
+  // Words are asked for by key since they stand in a catalogue: 10 kB more than before.
+  ['rest', 536 * kB],
   // Seventeen families with what owners say for each complaint; they come after the first screen.
   ['operations', 290 * kB],
   ['scan', 182 * kB],

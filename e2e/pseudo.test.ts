@@ -27,12 +27,18 @@ const tooLong = (on: Page) =>
     };
     const texts = [...document.querySelectorAll('[dir=auto]')].filter(shown);
     const said = (element: Element) => (element.textContent ?? '').slice(0, 80);
+    // The first text of a button is its label; what stands below it is a sentence of its own.
+    const isLabel = (element: Element) => {
+      const button = element.closest('button, [role=button], [role=radio], [role=tab]');
+      return button !== null && button.querySelector('[dir=auto]') === element;
+    };
+    // Names of machines and owners are data, and are cut where the screen says so.
+    const isCut = (element: Element) => getComputedStyle(element).textOverflow === 'ellipsis' && !element.textContent?.includes('⟦');
     return {
-      wider: texts.filter((element) => element.scrollWidth > element.clientWidth + 1 && element.clientWidth > 0).map(said),
-      lines: texts
-        .filter((element) => element.closest('button, [role=button], [role=radio], [role=tab]') && linesOf(element) > 2)
+      wider: texts
+        .filter((element) => element.scrollWidth > element.clientWidth + 1 && element.clientWidth > 0 && !isCut(element))
         .map(said),
-      // Words of the catalogue only: names of machines and families are data.
+      lines: texts.filter((element) => isLabel(element) && linesOf(element) > 2).map(said),
       pseudo: texts.some((element) => element.textContent?.includes('⟦')),
     };
   });

@@ -53,7 +53,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('setup-float').fill('0.62');
   await page.getByTestId('setup-least').fill('0.05');
   await page.getByTestId('setup-most').fill('0.15');
-  await page.getByTestId('setup-shims').fill(setup.writeThemLike01x4);
+  await page.getByTestId('setup-shims').fill('0.1x4, 0.2x2, 0.5');
   await page.getByTestId('shim-stack').getByText(setup.mmLeft('1 × 0.5 mm', '0.120')).waitFor();
   await page.getByTestId('shims-set').click();
 

@@ -1,3 +1,4 @@
+import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/intake';
 import { t as shared } from '@patient-badger/wording/shared';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -64,7 +65,13 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
           control={control}
           name={name}
           render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-            <Field label={label} value={value ?? ''} onChangeText={onChange} onBlur={onBlur} problem={error?.message} />
+            <Field
+              label={label}
+              value={value ?? ''}
+              onChangeText={onChange}
+              onBlur={onBlur}
+              problem={error?.message === undefined ? undefined : reasonSentence(error.message)}
+            />
           )}
         />
       ))}
