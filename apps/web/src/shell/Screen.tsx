@@ -43,7 +43,7 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
           <View className="w-2" />
         )}
         <View className="min-h-[52px] flex-1 justify-center">
-          <Text variant="head" role="heading" aria-level={1} numberOfLines={1}>
+          <Text variant="head" role="heading" aria-level={1} numberOfLines={2}>
             {title}
           </Text>
           {under ? (
