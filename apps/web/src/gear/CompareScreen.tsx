@@ -13,6 +13,7 @@ import { compareLine } from './compareLine.ts';
 import { wordsFor, quantityWords } from './kinds.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { PIECE_WORDS } from '../wording/pieceWords.ts';
+import { gearOn } from './gearOn.ts';
 
 /** Two gears side by side, dimension by dimension: the old one against the new, a donor's, or the other side's. */
 export const CompareScreen = () => <GearFrame stage="measure">{(view, card) => <Comparing view={view} card={card} />}</GearFrame>;
@@ -25,7 +26,7 @@ interface MeasureQuestion {
 
 function Comparing({ view, card }: { view: JobView; card: GearCard }) {
   const unit = lengthUnit.use();
-  const gear = view.state.gears[card.id] ?? { readings: {} };
+  const gear = gearOn(view, card);
   const [piece, setPiece] = useState<Piece>(PIECES.find((each) => gear.beside?.[each]) ?? 'new');
   const [asked, setAsked] = useState<MeasureQuestion | null>(null);
   const words = wordsFor(card.type);

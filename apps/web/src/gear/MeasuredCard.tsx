@@ -15,6 +15,7 @@ import { Contradiction, NextReading } from './NextReading.tsx';
 import type { QuantityWords } from './QuantityWords.ts';
 import { ReadPad } from './ReadPad.tsx';
 import { readValues } from './readValues.ts';
+import { gearOn } from './gearOn.ts';
 
 /** A dimension to be read; over so many teeth where it is a span. */
 interface Reading<Quantity> {
@@ -82,7 +83,7 @@ export function MeasuredCard<Quantity extends GearQuantity, Candidate>({
   const unit = lengthUnit.use();
   const [asked, setAsked] = useState<Reading<Quantity> | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
-  const gear: GearState = view.state.gears[card.id] ?? { readings: {} };
+  const gear = gearOn(view, card);
   const ranked = (data?.candidates ?? []).map((candidate) => ({ candidate, line: line(candidate, unit) }));
   const picked = ranked.find((each) => each.line.key === pressed) ?? ranked[0];
   const next = error || isOld ? null : advice;

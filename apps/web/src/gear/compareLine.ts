@@ -13,7 +13,7 @@ export function compareLine(
   const [quantity, over] = key.split('/') as [GearQuantity, string | undefined];
   const kind = words[quantity]?.kind ?? 'length';
   const show = (value: number) => (kind === 'length' ? formatLength(value, unit) : `${value}${kind === 'angle' ? '°' : ''}`);
-  const off = difference === undefined ? '' : `${show(Math.abs(difference))} ${difference > 0 ? shared.moreInline2 : shared.lessInline2}`;
+  const off = difference === undefined ? '' : `${show(Math.abs(difference))} ${difference > 0 ? shared.more : shared.less}`;
   const verdicts = {
     same: t.theSameAsFarAs,
     differs: kind === 'count' ? t.notTheSameCount(off) : t.differs(off),

@@ -77,7 +77,7 @@ export function TorqueDesk({ view: { job, pack }, row, onSet }: DeskProps) {
           </Text>
           {found.capNm === undefined ? null : (
             <Text variant={found.warnings.length > 0 ? 'danger' : 'soft'}>
-              {t.aboutNMByIts(found.warnings.length > 0 ? t.moreThanThisThreadBears : '', found.capNm.toPrecision(2))}
+              {t.aboutNMByIts(found.warnings.length > 0 ? t.moreThanThisThreadBears : '', threeFigures(Number(found.capNm.toPrecision(2))))}
             </Text>
           )}
           <Button

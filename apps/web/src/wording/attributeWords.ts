@@ -3,7 +3,7 @@ import { t } from '@patient-badger/wording/shared';
 import type { AttributeFit, PartAttributes } from '@patient-badger/core';
 
 const NAMES: Readonly<Record<string, string>> = {
-  type: t.kind2,
+  type: t.kind,
   starts: t.starts,
   teeth: t.teeth,
   axialModuleMm: t.axialModule,
@@ -82,7 +82,7 @@ export const differenceText = ({ name, difference }: AttributeFit): string =>
 export const notAsOrdered = (deciding: string, difference: number | undefined): string =>
   t.notWhatWasOrdered(
     attributeName(deciding).toLowerCase(),
-    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? t.moreInline2 : t.lessInline2}`,
+    difference === undefined ? '' : `${attributeValue(deciding, Math.abs(difference))} ${difference > 0 ? t.more : t.less}`,
   );
 
 /** One attribute's verdict as a sentence part. */

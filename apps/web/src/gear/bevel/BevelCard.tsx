@@ -7,10 +7,11 @@ import { useIdentified } from '../useIdentified.ts';
 import { BevelDrawing } from './BevelDrawing.tsx';
 import { bevelLine } from './line.ts';
 import { BEVEL_WORDS } from './words.ts';
+import { gearOn } from '../gearOn.ts';
 
 /** A bevel, measured at its large end: which it was. */
 export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const identified = useIdentified(bevel, view.state.gears[card.id] ?? NOTHING_READ, { view, card });
+  const identified = useIdentified(bevel, gearOn(view, card), { view, card });
   return (
     <MeasuredCard
       view={view}
@@ -28,5 +29,3 @@ export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
     />
   );
 }
-
-const NOTHING_READ = { readings: {} };

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/gear';
-import { cylindrical, type GearCard, type GearState } from '@patient-badger/core';
+import { cylindrical, type GearCard } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
 import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { ArcsCard } from '../ArcsCard.tsx';
@@ -12,12 +12,11 @@ import { MateCard } from './MateCard.tsx';
 import { wantedReading } from './wantedReading.ts';
 import { WearCard } from './WearCard.tsx';
 import { CYLINDRICAL_WORDS } from './words.ts';
-
-const NOTHING_READ: GearState = { readings: {} };
+import { gearOn } from '../gearOn.ts';
 
 /** A spur or helical gear on the bench, whole or broken: which it was, and on to the parts that fit. */
 export function CylindricalCard({ view, card }: { view: JobView; card: GearCard }) {
-  const gear = view.state.gears[card.id] ?? NOTHING_READ;
+  const gear = gearOn(view, card);
   const identified = useIdentified(cylindrical, gear, { view, card });
   const isSector = card.type === 'sector';
   return (

@@ -12,12 +12,11 @@ import { useIdentified } from '../useIdentified.ts';
 import { WormDrawing } from './WormDrawing.tsx';
 import { wormLine } from './line.ts';
 import { WORM_WORDS } from './words.ts';
-
-const NOTHING_READ: GearState = { readings: {} };
+import { gearOn } from '../gearOn.ts';
 
 /** A worm on the bench: which it was, and on to the parts that fit. */
 export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
-  const gear = view.state.gears[card.id] ?? NOTHING_READ;
+  const gear = gearOn(view, card);
   const identified = useIdentified(worm, gear, { view, card });
   const advice = identified.data?.nextMeasurement;
   const advised = advice?.quantity as WormQuantity | undefined;

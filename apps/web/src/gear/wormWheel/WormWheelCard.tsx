@@ -8,12 +8,13 @@ import { useIdentified } from '../useIdentified.ts';
 import { wheelLine } from './line.ts';
 import { WHEEL_WORDS } from './words.ts';
 import { WormWheelDrawing } from './WormWheelDrawing.tsx';
+import { gearOn } from '../gearOn.ts';
 
 const DRAWN_TEETH = 24;
 
 /** A worm wheel, measured in its throat: which it was. */
 export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
-  const identified = useIdentified(wormWheel, view.state.gears[card.id] ?? NOTHING_READ, { view, card });
+  const identified = useIdentified(wormWheel, gearOn(view, card), { view, card });
   return (
     <MeasuredCard
       view={view}
@@ -37,5 +38,3 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
     />
   );
 }
-
-const NOTHING_READ = { readings: {} };

@@ -1,0 +1,8 @@
+import type { GearCard, GearState } from '@patient-badger/core';
+import type { JobView } from '../job/JobView.ts';
+
+/** One object, so that what is worked out for it is found again. */
+const NOTHING_READ: GearState = { readings: {} };
+
+/** What was read of a gear in this job. */
+export const gearOn = ({ state }: Pick<JobView, 'state'>, { id }: Pick<GearCard, 'id'>): GearState => state.gears[id] ?? NOTHING_READ;
