@@ -1,4 +1,4 @@
-import { reasonSentence } from '@patient-badger/wording';
+import { failureSentence } from '@patient-badger/wording';
 import { t as close } from '@patient-badger/wording/close';
 import { t as families } from '@patient-badger/wording/families';
 import { t as gear } from '@patient-badger/wording/gear';
@@ -275,7 +275,7 @@ test('a machine nobody knows is written down without a connection, taken in, pho
   await button(page, shared.takeInAMachine).click();
   await button(page, intake.itIsNotOnThe).click();
   await button(page, shared.writeItDown).click();
-  await page.getByText(reasonSentence('noMachineName')).waitFor();
+  await page.getByText(failureSentence({ code: 'outOfRange', path: 'label', detail: { reason: 'noMachineName' } })).waitFor();
   await page.getByLabel(shared.whatYouCallIt).fill('Windfall saw');
   await page.getByLabel(shared.owner).fill('West orchard');
   await button(page, shared.writeItDown).click();

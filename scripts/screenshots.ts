@@ -22,6 +22,7 @@ import {
   STRIPPED,
   takeIn,
   trace,
+  sayWhy,
 } from '../e2e/actions.ts';
 import jpeg from 'jpeg-js';
 import { gearPhoto } from '../packages/core/src/scan/gearPhoto.ts';
@@ -258,6 +259,7 @@ try {
   const proving = (await page.screenshot()).toString('base64');
   await proveAll(page);
   await page.getByTestId('put-later').click();
+  await sayWhy(page);
   await page.getByTestId('close-job').click();
   await page.getByText(/^Finished \d/).waitFor();
   await page.getByTestId('figures').scrollIntoViewIfNeeded();

@@ -73,7 +73,7 @@ export const machineChange = z
 /** Two records of one machine become one: everything of this one goes into the other. */
 export const machineMerge = z.strictObject({ into: z.uuid() }).meta({ id: 'MachineMerge' });
 
-const meter = z.number().min(0).max(1e7);
+const meter = z.number(because('noMeterFigure')).min(0, because('noMeterFigure')).max(1e7, because('noMeterFigure'));
 /** A meter read on a day, by whoever is asked. */
 export const meterReading = z
   .strictObject({

@@ -2,4 +2,3 @@ export { cellSentence } from './en/cellWords.ts';
 export { failureSentence, rowSentence } from './en/failureSentence.ts';
 export { problemSentence, type ProblemDetail } from './en/problemWords.ts';
 export { remarkSentence } from './en/remarkWords.ts';
-export { reasonSentence } from './en/failureSentence.ts';

@@ -1,4 +1,3 @@
-import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/book';
 import { t as shared } from '@patient-badger/wording/shared';
 import { machineModel, modelDraft } from '@patient-badger/contract';
@@ -21,6 +20,7 @@ import { pickFamilyFile } from '../families/pickFile.ts';
 import { Screen } from '../shell/Screen.tsx';
 import { useAttempt } from '../data/useAttempt.ts';
 import { messageOf } from '../wording/messageOf.ts';
+import { schemaProblem } from '../wording/schemaProblems.ts';
 
 /** Every machine model the shop knows; each has its book. */
 export function ModelsScreen() {
@@ -69,7 +69,7 @@ function AddModel() {
   const { attempt, problem, setProblem } = useAttempt();
   const add = async () => {
     const parsed = modelDraft.safeParse({ ...draft, note: draft.note.trim() || null, id: uuid() });
-    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => reasonSentence(message)).join(' '));
+    if (!parsed.success) return setProblem(schemaProblem(parsed.error, draft));
     await attempt(async () => {
       const { id } = await call('/api/models', machineModel, { json: parsed.data });
       await refresh('models');

@@ -1,7 +1,5 @@
-import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/entrance';
 import { t as shared } from '@patient-badger/wording/shared';
-import { zodResolver } from '@hookform/resolvers/zod';
 import { firstShop, PASSPHRASE_LEAST } from '@patient-badger/contract';
 import { useState } from 'react';
 import { Controller, useForm, useWatch, type FieldPath } from 'react-hook-form';
@@ -20,6 +18,7 @@ import { rateOf } from '../people/rate.ts';
 import { DoorScreen } from './DoorScreen.tsx';
 import { useDeviceName } from '../shell/SignInForm.tsx';
 import { messageOf } from '../wording/messageOf.ts';
+import { schemaResolver } from '../wording/schemaProblems.ts';
 
 type Form = z.input<typeof firstShop>;
 
@@ -33,7 +32,7 @@ export function FirstVisitScreen() {
   const [rate, setRate] = useState('');
   const [code] = useState(codeInAddress);
   const { control, handleSubmit, setValue } = useForm<Form, unknown, z.output<typeof firstShop>>({
-    resolver: zodResolver(firstShop),
+    resolver: schemaResolver(firstShop),
     defaultValues: {
       code,
       shop: { name: '', currency: '', lengthUnit: 'mm', distanceUnit: 'km', torqueUnit: 'N·m', rateMinor: 0 },
@@ -66,14 +65,7 @@ export function FirstVisitScreen() {
       control={control}
       name={name}
       render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-        <Field
-          label={label}
-          value={String(value)}
-          onChangeText={onChange}
-          onBlur={onBlur}
-          problem={error?.message === undefined ? undefined : reasonSentence(error.message)}
-          {...rest}
-        />
+        <Field label={label} value={String(value)} onChangeText={onChange} onBlur={onBlur} problem={error?.message} {...rest} />
       )}
     />
   );

@@ -1,7 +1,5 @@
-import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/intake';
 import { t as shared } from '@patient-badger/wording/shared';
-import { zodResolver } from '@hookform/resolvers/zod';
 import { machineDraft, type MachineDraft } from '@patient-badger/contract';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -16,6 +14,7 @@ import { Text } from '../design/Text.tsx';
 import { ModelChoice } from '../families/ModelChoice.tsx';
 import { FamilyChoice } from '../families/FamilyChoice.tsx';
 import { messageOf } from '../wording/messageOf.ts';
+import { schemaResolver } from '../wording/schemaProblems.ts';
 
 const form = machineDraft.omit({ id: true });
 type Form = z.input<typeof form>;
@@ -45,7 +44,7 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
     setValue,
     formState: { errors },
   } = useForm<Form, unknown, z.output<typeof form>>({
-    resolver: zodResolver(form),
+    resolver: schemaResolver(form),
     defaultValues: { label: '', owner: '', contact: '', serial: '', modelId: null, family: asked ?? '', facts: {} },
   });
   const [family, modelId] = useWatch({ control, name: ['family', 'modelId'] });
@@ -65,13 +64,7 @@ export function NewMachine({ family: asked, onAdded, onCancel }: Props) {
           control={control}
           name={name}
           render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-            <Field
-              label={label}
-              value={value ?? ''}
-              onChangeText={onChange}
-              onBlur={onBlur}
-              problem={error?.message === undefined ? undefined : reasonSentence(error.message)}
-            />
+            <Field label={label} value={value ?? ''} onChangeText={onChange} onBlur={onBlur} problem={error?.message} />
           )}
         />
       ))}

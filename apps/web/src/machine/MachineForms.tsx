@@ -1,5 +1,4 @@
 import { mergeObstacle } from '@patient-badger/core';
-import { reasonSentence } from '@patient-badger/wording';
 import { t } from '@patient-badger/wording/machine';
 import { t as shared } from '@patient-badger/wording/shared';
 import { machine as machineSchema, meterReading, type Machine, type MachineHistory } from '@patient-badger/contract';
@@ -21,6 +20,7 @@ import { ModelChoice } from '../families/ModelChoice.tsx';
 import { distanceUnit } from '../preferences/preferences.ts';
 import { distanceText, kmFrom } from '../wording/distance.ts';
 import { useAttempt } from '../data/useAttempt.ts';
+import { schemaProblem } from '../wording/schemaProblems.ts';
 
 /** What is on record of the machine itself: changed, retired, or made one with another record of it. */
 export function ChangeMachine({ machine }: { machine: Machine }) {
@@ -112,13 +112,14 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
   const figure = (typed: string) => (typed.trim() === '' ? null : typedNumber(typed));
   const keep = async () => {
     const distance = figure(draft.distance);
-    const parsed = meterReading.safeParse({
+    const given = {
       id: uuid(),
       on: draft.on,
       hours: figure(draft.hours),
       km: distance === null ? null : kmFrom(distance, unit),
-    });
-    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => reasonSentence(message)).join(' '));
+    };
+    const parsed = meterReading.safeParse(given);
+    if (!parsed.success) return setProblem(schemaProblem(parsed.error, given));
     await attempt(async () => {
       await call(`/api/machines/${machine.id}/meter`, machineSchema, { json: parsed.data });
       await refresh('machine-history');

@@ -14,6 +14,7 @@ import { Text } from '../design/Text.tsx';
 import { Screen } from '../shell/Screen.tsx';
 import { ROLE_NAMES } from '../wording/roleNames.ts';
 import { useAttempt } from '../data/useAttempt.ts';
+import { schemaProblem } from '../wording/schemaProblems.ts';
 
 const ROLE_OPTIONS = ROLES.map((each) => [each, ROLE_NAMES[each]] as const);
 const made = z.object({ id: z.string() });
@@ -57,7 +58,7 @@ function AddForm() {
   const { attempt, problem, setProblem } = useAttempt();
   const add = async () => {
     const parsed = personDraft.safeParse(draft);
-    if (!parsed.success) return setProblem(parsed.error.issues.map(({ message }) => message).join(' '));
+    if (!parsed.success) return setProblem(schemaProblem(parsed.error, draft));
     await attempt(async () => {
       await call('/api/people', made, { json: parsed.data });
       await refresh('shop');

@@ -17,6 +17,7 @@ import { SampleParts } from './SampleParts.tsx';
 import { rateOf } from './rate.ts';
 import { UnitFields } from './UnitFields.tsx';
 import { messageOf } from '../wording/messageOf.ts';
+import { schemaProblem } from '../wording/schemaProblems.ts';
 
 /** What an owner sets for everybody. */
 export function ShopScreen() {
@@ -58,7 +59,7 @@ function ShopForm({ shop }: { shop: Shop }) {
     const rateMinor = rateOf(rate);
     if (rateMinor === null) return setTold({ bad: shared.theRatePerHourIs });
     const parsed = shopSettings.safeParse({ ...draft, rateMinor });
-    if (!parsed.success) return setTold({ bad: parsed.error.issues.map(({ message }) => message).join(' ') });
+    if (!parsed.success) return setTold({ bad: schemaProblem(parsed.error, { ...draft, rateMinor }) });
     try {
       await call('/api/shop', shopSchema, { json: parsed.data });
       await refresh('shop');

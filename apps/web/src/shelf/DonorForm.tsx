@@ -1,4 +1,3 @@
-import { reasonSentence } from '@patient-badger/wording';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/shelf';
 import { SHELF_CONDITIONS, type ShelfItem } from '@patient-badger/contract';
@@ -17,6 +16,7 @@ import { distanceUnit } from '../preferences/preferences.ts';
 import { distanceWord, kmFrom, shownAmount } from '../wording/distance.ts';
 import { CONDITIONS } from '../wording/shelfWords.ts';
 import { messageOf } from '../wording/messageOf.ts';
+import { schemaProblems } from '../wording/schemaProblems.ts';
 
 interface Props {
   /** What is known of it before anything is typed. */
@@ -63,23 +63,24 @@ export function DonorForm({ attributes, machineId, onKept, ...given }: Props) {
     if (Object.keys(found).length > 0) return setProblems(found);
     if (!attributes) return setProblems({ all: t.putTheDimensionsAboveRight });
     const { name, cameFrom, place, note } = typed;
+    const item = {
+      name,
+      cameFrom,
+      place,
+      note,
+      attributes,
+      machineId: machineId ?? null,
+      workedHours,
+      workedKm: workedKm === null ? null : kmFrom(workedKm, distance),
+      condition,
+      inside,
+    };
     try {
-      await recordShelfItem({
-        name,
-        cameFrom,
-        place,
-        note,
-        attributes,
-        machineId: machineId ?? null,
-        workedHours,
-        workedKm: workedKm === null ? null : kmFrom(workedKm, distance),
-        condition,
-        inside,
-      });
+      await recordShelfItem(item);
       onKept();
     } catch (error) {
       if (!(error instanceof ZodError)) return setProblems({ all: messageOf(error) });
-      setProblems(Object.fromEntries(error.issues.map(({ path, message }) => [String(path[0] ?? 'all'), reasonSentence(message)])));
+      setProblems(Object.fromEntries(schemaProblems(error, item).map(({ path, sentence }) => [path.split('.')[0] || 'all', sentence])));
     }
   };
   return (

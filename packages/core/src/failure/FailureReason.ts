@@ -1,8 +1,35 @@
+/** What a schema gives as the message of its own check. */
+export const SCHEMA_REASONS = [
+  'noMachineName',
+  'notDate',
+  'noMeterFigure',
+  'noMeterReading',
+  'noMaker',
+  'noModelCode',
+  'noFamily',
+  'noSource',
+  'noChange',
+  'noName',
+  'noShopName',
+  'notCurrency',
+  'noPassphrase',
+  'passphraseShort',
+  'notPin',
+  'noItemName',
+  'noOrigin',
+  'noPlace',
+  'notId',
+  'clockUnset',
+  'notPractice',
+  'notPixels',
+] as const;
+
 /**
  * What exactly is wrong where a code alone does not say it. Data, not a sentence: the words live in the
  * wording package, and a reason without words is a type error there.
  */
 export const FAILURE_REASONS = [
+  ...SCHEMA_REASONS,
   'sharesNotOne',
   'faultNotAtJoint',
   'driveOfOtherKind',
@@ -79,32 +106,13 @@ export const FAILURE_REASONS = [
   'noSuspectLikely',
   'pixelsMissing',
   'textBroken',
-  'noMachineName',
-  'notDate',
-  'noMeterReading',
-  'noMaker',
-  'noModelCode',
-  'noFamily',
-  'noSource',
-  'noChange',
-  'noName',
-  'noShopName',
-  'notCurrency',
-  'noPassphrase',
-  'passphraseShort',
-  'notPin',
-  'noItemName',
-  'noOrigin',
-  'noPlace',
-  'notId',
-  'clockUnset',
-  'notPractice',
-  'notPixels',
 ] as const;
 export type FailureReason = (typeof FAILURE_REASONS)[number];
 
+type SchemaReason = (typeof SCHEMA_REASONS)[number];
+
 /** The message of a schema's own check: its reason, which a failure carries on and the wording package words. */
-export const because = (reason: FailureReason): FailureReason => reason;
+export const because = (reason: SchemaReason): SchemaReason => reason;
 
 /** The reason that a schema's message names, if it is one. */
-export const reasonNamed = (message: string): FailureReason | undefined => FAILURE_REASONS.find((reason) => reason === message);
+export const reasonNamed = (message: string): SchemaReason | undefined => SCHEMA_REASONS.find((reason) => reason === message);

@@ -16,13 +16,13 @@ const oneKeyEach = (issue: Issue): Issue[] =>
   issue.code === 'unrecognized_keys' ? issue.keys.map((key) => ({ ...issue, keys: [key] })) : [issue];
 
 function failureOf(nested: Issue, input: unknown): CoreFailure {
-  const reason = reasonNamed(deepest(nested).message);
-  const failure = failureByCode(nested, input);
+  const issue = deepest(nested);
+  const reason = reasonNamed(issue.message);
+  const failure = failureByCode(issue, input);
   return reason === undefined ? failure : new CoreFailure({ ...failure, detail: { ...failure.detail, reason } });
 }
 
-function failureByCode(nested: Issue, input: unknown): CoreFailure {
-  const issue = deepest(nested);
+function failureByCode(issue: Issue, input: unknown): CoreFailure {
   const path = issue.path.map(String);
   const given = printable(at(input, path));
   switch (issue.code) {

@@ -1,5 +1,5 @@
 import { FAILURE_REASONS, type FailureData, type FailureReason } from '@patient-badger/core';
-import { failureSentence, reasonSentence, rowSentence } from './failureSentence.ts';
+import { failureSentence, rowSentence } from './failureSentence.ts';
 import { fieldName } from './fieldName.ts';
 
 test.each<[FailureData, string]>([
@@ -49,11 +49,6 @@ test('a reason goes before the code, and takes its figures from the detail', () 
 
 test.each(FAILURE_REASONS)('%s is a sentence', (reason) => {
   expect(failureSentence({ code: 'invalid', path: 'x', detail: { reason } })).toMatch(/^["“A-Z].*\.$|^\w.*\.$/);
-});
-
-test('a schema’s own reason is its sentence; a message of the library stays as it is', () => {
-  expect(reasonSentence('noShopName')).toBe('Give the shop a name.');
-  expect(reasonSentence('Invalid input')).toBe('Invalid input');
 });
 
 test('a row of a list says which', () => expect(rowSentence(3, { code: 'missing', path: 'teeth' })).toBe('Row 3: The teeth are missing.'));

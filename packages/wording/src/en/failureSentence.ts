@@ -1,4 +1,4 @@
-import { reasonNamed, type FailureData } from '@patient-badger/core';
+import type { FailureData } from '@patient-badger/core';
 import { fieldName, inWords } from './fieldName.ts';
 import { REASON_WORDS } from './reasonWords.ts';
 
@@ -63,12 +63,6 @@ const TYPES: Readonly<Record<string, string>> = {
 /** What a field takes: one of a list, with names of several words taken apart, or a type. */
 const wantedText = ({ oneOf, wanted = 'number' }: NonNullable<FailureData['detail']>): string =>
   oneOf === undefined ? (TYPES[String(wanted)] ?? String(wanted)) : `one of ${String(oneOf).replaceAll(/\w*[a-z][A-Z]\w*/g, inWords)}`;
-
-/** The sentence of a schema's own message: the reason that it names; a message of the schema library as it is. */
-export function reasonSentence(message: string): string {
-  const reason = reasonNamed(message);
-  return reason === undefined ? message : REASON_WORDS[reason]({});
-}
 
 /** The same for a row of a list. @example 'Row 3: The teeth must be a whole number.' */
 export const rowSentence = (row: number, failure: FailureData): string => `Row ${row}: ${failureSentence(failure)}`;

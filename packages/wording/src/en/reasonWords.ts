@@ -99,6 +99,7 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
     `A picture of ${width} by ${height} has ${4 * Number(width) * Number(height)} values, not ${given}.`,
   noMachineName: () => 'Give the machine a name you will know it by.',
   notDate: () => 'Give the day as year-month-day.',
+  noMeterFigure: () => 'A meter shows a figure from 0 to 10,000,000.',
   noMeterReading: () => 'Give hours or a distance.',
   noMaker: () => 'Say who made it.',
   noModelCode: () => 'Give the model as its plate has it.',
