@@ -67,6 +67,7 @@ const FLOORS = {
     'job',
     'testing',
     'instrument',
+    'desk',
     'photo',
     'scan',
     'gear',

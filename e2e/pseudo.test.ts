@@ -46,9 +46,10 @@ const tooLong = (on: Page) =>
 test.each(SCREENS)(
   '%s: with words a third longer nothing is wider than its box, and no button has more than two lines',
   async (_, address) => {
+    await page.setViewportSize(PHONE);
+    await page.goto(address(places));
     for (const size of [PHONE, WIDE]) {
       await page.setViewportSize(size);
-      await page.goto(address(places));
       await settled(page);
       const { pseudo, ...found } = await tooLong(page);
       expect([size.width, pseudo, found]).toEqual([size.width, true, { wider: [], lines: [] }]);

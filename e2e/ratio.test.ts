@@ -79,7 +79,7 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
   await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe(ratio.turnsOfThe('74,565', ratio.cable));
   // With the instrument open it is the gear at the drums that is turned, so often for one on them as was counted.
   await page.getByRole('radio', { name: ratio.gearAtTheDrums2 }).click();
-  await page.getByTestId('odo-per-unit').fill('20');
+  await page.getByTestId('odo-perUnit').fill('20');
   await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe(ratio.turnsOfThe('2,400', ratio.gearAtTheDrums));
   await page.getByRole('radio', { name: ratio.theCable }).click();
   await page.getByTestId('keep-odometer').click();

@@ -10,9 +10,9 @@ import { chromium, type Browser, type BrowserContext, type Page } from 'playwrig
 export const PHONE = { width: 390, height: 844 } as const;
 export const WIDE = { width: 1280, height: 800 } as const;
 
-/** Debian's browser, which asks nobody outside for anything. */
+/** Debian's browser without a window, which asks nobody outside for anything. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',
@@ -106,7 +106,7 @@ export async function throttleOf(page: Page): Promise<(rate: number) => Promise<
 }
 
 async function startServer(cwd: string, env: Record<string, string>): Promise<{ server: ChildProcess; said: () => string }> {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+  const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
     cwd,
     env: { ...process.env, ...env, LOG_LEVEL: 'error', NODE_ENV: 'production' },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -143,13 +143,27 @@ forget_database() {
   rm -rf "${1:?}/cluster"
 }
 
-# build_app: exports the app where its sources are newer than the last export.
+# built_since STAMP PATH…: whether nothing below these paths is newer than the stamp.
+built_since() {
+  local stamp=$1; shift
+  [ -e "$stamp" ] && [ -z "$(find "$@" "$ROOT/package-lock.json" \
+    -path '*/dist' -prune -o -path '*/node_modules' -prune -o -path '*/.expo' -prune -o -type f -newer "$stamp" -print -quit)" ]
+}
+
+# build_app: exports the app and puts the server together where their sources are newer than what was built last.
 build_app() {
+  build_server
+  build_screens
+}
+
+build_server() {
+  built_since "$ROOT/apps/server/dist/main.js" "$ROOT/apps/server" "$ROOT/packages" "$ROOT/scripts/buildServer.ts" && return
+  (cd "$ROOT" && node --import tsx scripts/buildServer.ts) >&2 || die "The server could not be built."
+}
+
+build_screens() {
   local out="$ROOT/apps/web/dist" stamp="$ROOT/apps/web/dist/.built"
-  if [ -e "$stamp" ] && [ -z "$(find "$ROOT/apps/web" "$ROOT/packages" "$ROOT/package-lock.json" \
-    -path '*/dist' -prune -o -path '*/node_modules' -prune -o -path '*/.expo' -prune -o -type f -newer "$stamp" -print -quit)" ]; then
-    return
-  fi
+  built_since "$stamp" "$ROOT/apps/web" "$ROOT/packages" && return
   say "Building the app (a minute or two the first time) …"
   rm -rf "$out"
   (cd "$ROOT/apps/web" && EXPO_NO_TELEMETRY=1 EXPO_OFFLINE=1 CI=1 npx expo export --platform web --output-dir dist) >"$ROOT/.data/build.log" 2>&1 ||

@@ -48,6 +48,6 @@ fi
 export DATABASE_URL PORT
 export STATIC_DIR="$ROOT/apps/web/dist" LOG_LEVEL="${LOG_LEVEL:-warn}"
 cd "$ROOT"
-(as_plain_user node --import tsx apps/server/src/main.ts) &
+(as_plain_user node --enable-source-maps apps/server/dist/main.js) &
 server=$!
 wait "$server"

@@ -8,7 +8,7 @@ cd "$ROOT" || exit 1
 need_node
 mkdir -p "$ROOT/.data" "$ROOT/test-output"
 need_postgres
-need_debian chromium chromium
+need_debian chromium-headless-shell chromium-headless-shell
 need_packages
 
 home=$(database_home test)
@@ -16,6 +16,9 @@ forget_database "$home"
 trap 'stop_database "$home"' EXIT
 TEST_DATABASE_URL=$(start_database "$home" badger) || exit 1
 export TEST_DATABASE_URL
+# Long sweeps take a share that differs from commit to commit; all of them with THOROUGH=1.
+COMMIT=$(git -C "$ROOT" rev-parse HEAD 2>/dev/null || true)
+export COMMIT
 
 passed=0
 failed=0

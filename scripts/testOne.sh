@@ -27,7 +27,7 @@ case "$path" in
   packages/*) project=core ;;
   apps/server/*) project=server; with_database ;;
   apps/web/*) project=screens ;;
-  e2e/*) project=browser; with_database; need_debian chromium chromium; build_app ;;
+  e2e/*) project=browser; with_database; need_debian chromium-headless-shell chromium-headless-shell; build_app ;;
   *) die "$path is below none of packages, apps and e2e, where the tests are." ;;
 esac
 exec npx jest "$path" "$@" --selectProjects "$project"

@@ -6,7 +6,7 @@ ROOT=$(cd "$(dirname "$0")/.." && pwd)
 need_node
 mkdir -p "$ROOT/.data"
 need_postgres
-need_debian chromium chromium
+need_debian chromium-headless-shell chromium-headless-shell
 need_packages
 build_app
 home=$(database_home bench)

@@ -4,6 +4,8 @@ module.exports = {
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
   moduleNameMapper: {
     '^lucide-react-native/icons/(.*)$': '<rootDir>/../../node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+    // Some of their module files end on .mjs, which the preset does not transform.
+    '^(d3-[a-z-]+)$': '<rootDir>/../../node_modules/$1/dist/$1.min.js',
     '\\.css$': '<rootDir>/src/testing/empty.js',
   },
   transformIgnorePatterns: [

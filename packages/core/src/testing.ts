@@ -1,4 +1,28 @@
-export { seeded } from './quantity/seeded.ts';
+import { seeded } from './quantity/seeded.ts';
+
+export { seeded };
+
+const { THOROUGH, COMMIT = '' } = process.env;
+
+/**
+ * So many of what would take minutes, others with each commit that is tested; all of it with `THOROUGH=1`.
+ * In the order of the list.
+ */
+export function sampled<T>(all: readonly T[], few: number): readonly T[] {
+  if (THOROUGH) return all;
+  const random = seeded(parseInt(COMMIT.slice(0, 7) || '0', 16));
+  const chosen = new Set(
+    all
+      .map((_, i) => ({ i, place: random() }))
+      .sort((p, q) => p.place - q.place)
+      .slice(0, few)
+      .map(({ i }) => i),
+  );
+  return all.filter((_, i) => chosen.has(i));
+}
+
+/** How often a property is tried: the first, or with `THOROUGH=1` the second. */
+export const runs = (few: number, many: number): number => (THOROUGH ? many : few);
 
 /** A normal error with standard deviation 1 (Box and Muller 1958). */
 export const gaussian = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -255,7 +255,9 @@ test('with the session of another shop no row of ours is told and none is change
   let tried = 0;
   for (const route of listed) {
     if (route.method === 'POST') expect(Object.keys(BODIES)).toContain(route.url);
-    for (const { id: name, table } of names) {
+    const isSame = route.method === 'GET' && !route.url.includes('/:') && route.url !== '/api/jobs';
+    // What is asked for without an id is the same whatever id is tried.
+    for (const { id: name, table } of isSame ? names.slice(0, 1) : names) {
       const url = route.url.replace(/:(id|hash)/, name);
       const query =
         ({ '/api/jobs': isUuid(name) ? `?machine=${name}` : '', '/api/parts/refusals': '?partNumber=QB-7700-K' } as Record<string, string>)[

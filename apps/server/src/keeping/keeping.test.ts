@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
+import { sampled } from '@patient-badger/core/testing';
 import type { Health } from '@patient-badger/contract';
 import { mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -262,9 +263,17 @@ test('a target that cannot be opened, or a disk that is full at any write, is an
       final: (done) => done(new Error('no space left on device')),
     });
   };
-  for (let n = 0; n < 40; n++)
+  // The header, the first of the rows, and some write behind them.
+  for (const n of [
+    0,
+    1,
+    ...sampled(
+      Array.from({ length: 38 }, (_, i) => i + 2),
+      10,
+    ),
+  ])
     await expect(writeBackup(server.url, join(own, `${n}.backup`), breaksAt(n))).rejects.toThrow(/no space left|ENOENT/);
-  expect(writes).toBeGreaterThan(100);
+  expect(writes).toBeGreaterThan(20);
   expect(await readdir(own)).toEqual([]);
 });
 

@@ -7,7 +7,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { distanceUnit } from '../preferences/preferences.ts';
 import { shownAmount, unitWord } from '../wording/distance.ts';
-import { ReadingChart } from '../ratio/ReadingChart.tsx';
+import { ReadingChart } from '../desk/ReadingChart.tsx';
 
 type Part = Learnt['lives'][number];
 

@@ -4,7 +4,7 @@ import { Card } from '../design/Card.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
-import { MaterialChoice } from '../strength/MaterialChoice.tsx';
+import { MaterialChoice } from '../desk/MaterialChoice.tsx';
 import { guideAllowance, type TypedGear } from './makeQuestion.ts';
 
 type NumberField = Exclude<keyof TypedGear, 'bore' | 'process' | 'material'>;

@@ -16,7 +16,7 @@ import { Text } from '../design/Text.tsx';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
-import { MATERIAL_WORDS } from '../strength/materialWords.ts';
+import { MATERIAL_WORDS } from '../wording/materialWords.ts';
 import { messageOf } from '../wording/messageOf.ts';
 import { GearForm } from './GearForm.tsx';
 import { makeQuestion, NO_GEAR, type TypedGear } from './makeQuestion.ts';

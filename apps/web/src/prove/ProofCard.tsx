@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
+import { Desk } from '../desk/Desk.tsx';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
@@ -13,7 +14,7 @@ import { typedNumbers } from '../design/typedNumber.ts';
 import type { JobView } from '../job/JobView.ts';
 import { limitText } from '../wording/limitText.ts';
 import { SpeedPoints } from './SpeedPoints.tsx';
-import { TurnsDesk } from './TurnsDesk.tsx';
+import { TURNS } from './turns.ts';
 
 interface Props {
   readonly view: JobView;
@@ -62,7 +63,7 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
           onPoints={(points, passed) => done(passed, { points: [...points] })}
         />
       ) : null}
-      {proof.desk === 'turns' ? <TurnsDesk view={view} onCounted={(note, passed) => done(passed, { note })} /> : null}
+      {proof.desk === 'turns' ? <Desk spec={TURNS} context={{ view }} onWrite={({ note, passed }) => done(passed, { note })} /> : null}
       {result?.note ? <Text variant="soft">{result.note}</Text> : null}
       <View role="radiogroup" aria-label={proof.name} className="flex-row gap-2">
         <Button

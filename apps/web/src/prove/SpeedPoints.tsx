@@ -12,7 +12,7 @@ import { instrumentOn } from '../instrument/instruments.ts';
 import { useInstrument } from '../instrument/useInstrument.ts';
 import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
-import { ReadingChart } from '../ratio/ReadingChart.tsx';
+import { ReadingChart } from '../desk/ReadingChart.tsx';
 import { offText } from '../wording/ratioWords.ts';
 
 type Point = NonNullable<Payload<'proofDone'>['points']>[number];

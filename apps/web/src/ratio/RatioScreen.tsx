@@ -10,13 +10,15 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { CountDesk } from './CountDesk.tsx';
-import { knownSpeedometer, trainOf } from './knownFigures.ts';
-import { OdometerDesk } from './OdometerDesk.tsx';
+import { Desk } from '../desk/Desk.tsx';
+import type { DeskSpec } from '../desk/DeskSpec.ts';
+import { COUNT } from './desks/count.ts';
+import { ODOMETER, type Corrected } from './desks/odometer.ts';
+import { SWAP } from './desks/swap.ts';
+import { TRAIN, TRAIN_DESIGN } from './desks/train.ts';
+import { knownSpeedometer } from './knownFigures.ts';
 import type { SpeedometerDraft } from './speedometer.ts';
 import { SpeedometerDesk } from './SpeedometerDesk.tsx';
-import { SwapDesk } from './SwapDesk.tsx';
-import { TrainDesk } from './TrainDesk.tsx';
 
 const DESKS = [
   ['speedometer', t.speedometer],
@@ -25,7 +27,16 @@ const DESKS = [
   ['swap', t.gearSwap],
   ['odometer', t.odometer],
 ] as const;
-type Desk = (typeof DESKS)[number][0];
+type DeskName = (typeof DESKS)[number][0];
+
+/** What is reckoned and not written down. */
+const ANSWERS: Readonly<Record<DeskName, readonly DeskSpec[]>> = {
+  speedometer: [],
+  count: [COUNT],
+  train: [TRAIN, TRAIN_DESIGN],
+  swap: [SWAP],
+  odometer: [],
+};
 
 /** Ratios reckoned by themselves. */
 export const RatioScreen = () => (
@@ -40,10 +51,11 @@ export const JobRatioScreen = () => <JobFrame stage="match">{(view) => <Desks vi
 function Desks({ view }: { view?: JobView | undefined }) {
   const { desk: given } = useLocalSearchParams<{ desk?: string }>();
   const router = useRouter();
-  const [desk, setDesk] = useState<Desk>(DESKS.find(([id]) => id === given)?.[0] ?? 'speedometer');
+  const [desk, setDesk] = useState<DeskName>(DESKS.find(([id]) => id === given)?.[0] ?? 'speedometer');
   const { write, problem } = useRecord(view?.job.id ?? '');
   const book = useBook(view?.machine?.modelId).data?.book;
   const known = view ? knownSpeedometer(view.state, book) : {};
+  const odometer: typeof ODOMETER = { ...ODOMETER, known: () => odometerOf(known, view?.state.facts.distanceKm) };
   return (
     <>
       {view ? <Text variant="title">{t.ratioDesk}</Text> : null}
@@ -60,16 +72,16 @@ function Desks({ view }: { view?: JobView | undefined }) {
           known={known}
         />
       ) : null}
-      {desk === 'count' ? <CountDesk /> : null}
-      {desk === 'train' ? <TrainDesk jobId={view?.job.id} chain={view && trainOf(view.pack)} /> : null}
-      {desk === 'swap' ? <SwapDesk /> : null}
+      {ANSWERS[desk].map((spec) => (
+        <Desk key={spec.id} spec={spec} context={{ view }} />
+      ))}
       {desk === 'odometer' ? (
-        <OdometerDesk
-          jobId={view?.job.id}
-          known={odometerOf(known, view?.state.facts.distanceKm)}
-          onKeep={view && ((corrected) => void write(corrected))}
-          onSheet={view?.state.odometerCorrected ? () => router.navigate(`/jobs/${view.job.id}/disclosure`) : undefined}
-        />
+        <>
+          <Desk spec={odometer} context={{ view }} onWrite={view && ((corrected: Corrected) => void write(corrected))} />
+          {view?.state.odometerCorrected ? (
+            <Button label={t.disclosureSheet} testID="disclosure" onPress={() => router.navigate(`/jobs/${view.job.id}/disclosure`)} />
+          ) : null}
+        </>
       ) : null}
       <Problem text={problem} />
     </>
@@ -78,7 +90,7 @@ function Desks({ view }: { view?: JobView | undefined }) {
 
 /** The odometer's reading as it was taken in, and the cable's turns where the speedometer's figures have them. */
 const odometerOf = ({ cable, cablePer }: Partial<SpeedometerDraft>, distanceKm: unknown) => ({
-  ...(typeof distanceKm === 'number' && { reading: String(distanceKm), unit: 'km' as const }),
+  ...(typeof distanceKm === 'number' && { reading: String(distanceKm), unit: 'km' }),
   ...(cable && { cable }),
   ...(cablePer && { cablePer }),
 });

@@ -9,7 +9,7 @@ import { Text } from '../design/Text.tsx';
 import { CableTurns } from './CableTurns.tsx';
 import { ChangeCard } from './ChangeCard.tsx';
 import { offText } from '../wording/ratioWords.ts';
-import { ReadingChart } from './ReadingChart.tsx';
+import { ReadingChart } from '../desk/ReadingChart.tsx';
 import type { SpeedometerDraft } from './speedometer.ts';
 import { useSpeedometer } from './useSpeedometer.ts';
 import { TyreSources } from './TyreSources.tsx';

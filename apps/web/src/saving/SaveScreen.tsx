@@ -15,7 +15,7 @@ import { typedNumber } from '../design/typedNumber.ts';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
-import { MaterialChoice } from '../strength/MaterialChoice.tsx';
+import { MaterialChoice } from '../desk/MaterialChoice.tsx';
 import { minutesText } from '../wording/words.ts';
 import { FIELDS, LAY_OUT, NO_SAVING, savingOf, type SavingField, type TypedSaving, type Way } from './ways.ts';
 

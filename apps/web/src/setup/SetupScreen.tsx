@@ -4,7 +4,10 @@ import { openSettings, type Pack, type Setting, type SettingTarget } from '@pati
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useShop } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
+import { Desk } from '../desk/Desk.tsx';
+import type { DeskSpec } from '../desk/DeskSpec.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Problem } from '../design/Problem.tsx';
@@ -14,29 +17,30 @@ import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
 import { settingText } from '../wording/settingText.ts';
 import { limitText } from '../wording/limitText.ts';
-import type { DeskProps } from './DeskProps.ts';
-import { BACKLASH, RIM_PLAY, SHIMS, STAND_OFF, TIMING } from './desks.ts';
-import { EccentricDesk } from './EccentricDesk.tsx';
-import { deskOf } from './FigureDesk.tsx';
-import { FillDesk } from './FillDesk.tsx';
-import { OneWayDesk } from './OneWayDesk.tsx';
-import { SealDesk } from './SealDesk.tsx';
-import { TickDesk } from './TickDesk.tsx';
-import { TorqueDesk } from './TorqueDesk.tsx';
+import { BACKLASH } from './desks/backlash.ts';
+import { DONE, ONE_WAY, SEAL } from './desks/done.ts';
+import { ECCENTRIC } from './desks/eccentric.ts';
+import { FILL } from './desks/fill.ts';
+import { RIM_PLAY } from './desks/rimPlay.ts';
+import type { Setup } from './desks/setup.ts';
+import { SHIMS } from './desks/shims.ts';
+import { STAND_OFF } from './desks/standOff.ts';
+import { TIMING } from './desks/timing.ts';
+import { TORQUE } from './desks/torque.ts';
 
-const DESKS: Readonly<Record<Setting, readonly [name: string, desk: (props: DeskProps) => React.ReactNode]>> = {
-  shims: [t.endFloatShims, deskOf(SHIMS)],
-  standOff: [t.standOff, deskOf(STAND_OFF)],
-  eccentric: [t.eccentricSleeve, EccentricDesk],
-  backlash: [t.backlash, deskOf(BACKLASH)],
-  rimPlay: [t.playAtTheRim, deskOf(RIM_PLAY)],
-  timing: [t.twoSides, deskOf(TIMING)],
-  oneWay: [t.oneWayClutch, OneWayDesk],
-  seal: [t.lipSeal, SealDesk],
-  lock: [t.lock, TickDesk],
-  torque: [shared.torque, TorqueDesk],
-  fill: [t.oilAndGrease, FillDesk],
-  afterwards: [t.afterwards, TickDesk],
+const DESKS: Readonly<Record<Setting, readonly [name: string, spec: DeskSpec<Setup>]>> = {
+  shims: [t.endFloatShims, SHIMS],
+  standOff: [t.standOff, STAND_OFF],
+  eccentric: [t.eccentricSleeve, ECCENTRIC],
+  backlash: [t.backlash, BACKLASH],
+  rimPlay: [t.playAtTheRim, RIM_PLAY],
+  timing: [t.twoSides, TIMING],
+  oneWay: [t.oneWayClutch, ONE_WAY],
+  seal: [t.lipSeal, SEAL],
+  lock: [t.lock, DONE],
+  torque: [shared.torque, TORQUE],
+  fill: [t.oilAndGrease, FILL],
+  afterwards: [t.afterwards, DONE],
 };
 /** What a family asks for only where it says what exactly. */
 const ROWS_ONLY: ReadonlySet<Setting> = new Set(['lock', 'afterwards']);
@@ -55,18 +59,19 @@ function SettingUp({ view }: { view: JobView }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [other, setOther] = useState<Setting | null>(null);
   const opened = other === null ? (chosen ?? open[0]?.id) : null;
-  const keep = (setting: Setting, row?: SettingTarget) => (figures: string, source?: string) => {
-    void write({ kind: 'settingMade', setting, figures, ...(source && { source }), ...(row && { wanted: row.id }) });
-    // The next one that is open comes by itself.
-    setChosen(null);
-  };
-  const Other = other === null ? null : DESKS[other][1];
+  const torqueUnit = useShop().data?.torqueUnit;
+  const keep =
+    (setting: Setting, row?: SettingTarget) =>
+    async ({ figures, source }: Setup) => {
+      // What could not be written stays open, with why; else the next one that is open comes by itself.
+      if (await write({ kind: 'settingMade', setting, figures, ...(source && { source }), ...(row && { wanted: row.id }) }))
+        setChosen(null);
+    };
   return (
     <>
       <Text variant="title">{shared.setUp}</Text>
       <Text variant="soft">{t.inThisOrderTheMakers}</Text>
       {pack.settings.map((row, i) => {
-        const Desk = DESKS[row.desk][1];
         const done = !open.includes(row);
         return (
           <View key={row.id} className="gap-2" testID={`setting-${row.id}`}>
@@ -88,7 +93,7 @@ function SettingUp({ view }: { view: JobView }) {
                     {limitText(row.wanted)} {row.wanted.unit} ({row.wanted.source})
                   </Text>
                 ) : null}
-                <Desk view={view} row={row} onSet={keep(row.desk, row)} />
+                <Desk spec={DESKS[row.desk][1]} context={{ view, row, torqueUnit }} onWrite={(set) => void keep(row.desk, row)(set)} />
               </>
             ) : null}
           </View>
@@ -108,7 +113,9 @@ function SettingUp({ view }: { view: JobView }) {
             />
           ))}
       </View>
-      {other !== null && Other ? <Other view={view} onSet={keep(other)} /> : null}
+      {other === null ? null : (
+        <Desk key={other} spec={DESKS[other][1]} context={{ view, torqueUnit }} onWrite={(set) => void keep(other)(set)} />
+      )}
       <Problem text={problem} />
       {state.settings.length > 0 ? (
         <Card testID="settings">

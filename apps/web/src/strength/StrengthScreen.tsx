@@ -19,7 +19,7 @@ import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { capacityOf, fieldsOf, NO_LINK, type LinkField, type TypedLink } from './capacity.ts';
 import { FuseCard } from './FuseCard.tsx';
 import { loadsOf } from './loads.ts';
-import { MaterialChoice } from './MaterialChoice.tsx';
+import { MaterialChoice } from '../desk/MaterialChoice.tsx';
 
 /** Loads along the drive line against what each link bears: which is the fuse, and which next. */
 export const StrengthScreen = () => (

@@ -1,6 +1,7 @@
 import { familyIds, findFamily, FAMILIES } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { createOperations } from '../operations.ts';
+import { runs } from '../testing.ts';
 import { lookChances } from '../trace/lookChances.ts';
 import { packForFacts } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
@@ -76,7 +77,7 @@ test('who takes the looks that were advised is told the same minutes, the same b
       const untouched = run('trace.next', { family: asked.family, facts });
       if (engineLooks[0] !== undefined) expect(untouched.next?.expectedBits).toBeCloseTo(mine.looks[0]?.couldTellBits ?? NaN, 9);
     }),
-    DRAWN,
+    { ...DRAWN, numRuns: runs(8, 25) },
   );
 });
 

@@ -1,6 +1,7 @@
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { openAfter } from '../access/state.ts';
+import { runs, sampled } from '../testing.ts';
 import { evidenceOf } from './evidence.ts';
 import { NOTHING_ELSE, SOUND } from './hypotheses.ts';
 import { traceNext } from './next.ts';
@@ -26,7 +27,11 @@ function allSound(pack: Pack, complaint: string | null): TraceOutput {
 }
 
 test.each(FAMILIES)('$id: a machine on which every look is as it should be gets no verdict, whatever its owner says', (pack) => {
-  for (const complaint of [null, ...pack.complaints.map(({ id }) => id)]) {
+  const owners = sampled(
+    pack.complaints.map(({ id }) => id),
+    1,
+  );
+  for (const complaint of [null, ...owners]) {
     const { verdict, end } = allSound(pack, complaint);
     expect([complaint, verdict, end?.kind]).toEqual([complaint, null, 'noneOfThese']);
   }
@@ -55,7 +60,7 @@ test('no verdict without a finding that it explains, places never above one, and
       for (const { probability } of places) expect(probability).toBeLessThanOrEqual(1);
       expect(noneOfThese.outside + noneOfThese.unlisted + noneOfThese.sound).toBeCloseTo(noneOfTheseProbability, 9);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(40, 60) },
   );
 });
 

@@ -1,6 +1,7 @@
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { openAfter, openNow } from '../access/state.ts';
+import { runs } from '../testing.ts';
 import { forbidden } from './forbidden.ts';
 import { traceNext } from './next.ts';
 import type { Pack } from './pack.ts';
@@ -39,7 +40,7 @@ test.each(FAMILIES)('$id: nothing that is advised could hurt, in any order and w
         observations.push({ look: taken.look, result: list[what % list.length]?.result ?? '' });
       }
     }),
-    { numRuns: 8 },
+    { numRuns: runs(4, 8) },
   );
 });
 

@@ -2,6 +2,7 @@ import { FAMILIES } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { openAfter, reachOf } from '../access/state.ts';
 import { own } from '../operation/own.ts';
+import { runs } from '../testing.ts';
 import { forbidden } from './forbidden.ts';
 import { waysAlone } from './hypotheses.ts';
 import { traceNext } from './next.ts';
@@ -44,7 +45,7 @@ describe.each(FAMILIES)('$id', (pack) => {
           }
         },
       ),
-      { ...DRAWN, numRuns: 12 },
+      { ...DRAWN, numRuns: runs(5, 12) },
     );
   });
 
@@ -81,7 +82,7 @@ describe.each(FAMILIES)('$id', (pack) => {
             .sort();
         expect(looks(other)).toEqual(looks(one));
       }),
-      { ...DRAWN, numRuns: 8 },
+      { ...DRAWN, numRuns: runs(5, 8) },
     );
   });
 });
@@ -110,7 +111,7 @@ describe.each(FAMILIES.filter(({ mirrored }) => Object.keys(mirrored).length > 0
         const [one, two] = [ask(pack, { observations }), ask(pack, { observations: mirrored })];
         for (const { fault, probability } of one.suspects) expect(chanceOf(two, other(fault))).toBeCloseTo(probability, 9);
       }),
-      { ...DRAWN, numRuns: 15 },
+      { ...DRAWN, numRuns: runs(6, 15) },
     );
   });
 

@@ -13,7 +13,7 @@ export interface Curve {
   readonly points: readonly (readonly [x: number, y: number])[];
 }
 
-interface Props {
+export interface ChartProps {
   readonly label: string;
   readonly across: string;
   readonly up: string;
@@ -26,7 +26,7 @@ const [WIDTH, HEIGHT] = [340, 210];
 const EDGE = { left: 46, right: 10, top: 10, bottom: 34 };
 
 /** Curves over a common ground: how far off over speed, turns over speed. */
-export function ReadingChart({ label, across, up, curves, zero = false }: Props) {
+export function ReadingChart({ label, across, up, curves, zero = false }: ChartProps) {
   const colours = useColours();
   const all = curves.flatMap(({ points }) => points);
   const xs = all.map(([x]) => x);

@@ -2,7 +2,7 @@ import { MATERIAL_IDS, type MaterialId } from '@patient-badger/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
-import { MATERIAL_WORDS } from './materialWords.ts';
+import { MATERIAL_WORDS } from '../wording/materialWords.ts';
 
 /** The built-in materials, opened by a press. */
 export function MaterialChoice({

@@ -1,10 +1,19 @@
 import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
 import type { Pack, SettingTarget } from '@patient-badger/core';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { viewAfter } from '../testing/viewAfter.ts';
-import { BACKLASH, RIM_PLAY, SHIMS, STAND_OFF, TIMING } from './desks.ts';
-import { deskOf, type DeskSpec } from './FigureDesk.tsx';
+import { Desk } from '../desk/Desk.tsx';
+import type { DeskSpec } from '../desk/DeskSpec.ts';
+import { BACKLASH } from './desks/backlash.ts';
+import { DONE } from './desks/done.ts';
+import { RIM_PLAY } from './desks/rimPlay.ts';
+import type { Setup } from './desks/setup.ts';
+import { SHIMS } from './desks/shims.ts';
+import { STAND_OFF } from './desks/standOff.ts';
+import { TIMING } from './desks/timing.ts';
+import { TORQUE } from './desks/torque.ts';
 
 const mockRead = jest.fn<Promise<{ value: number } | null>, []>();
 jest.mock('../instrument/useInstrument.ts', () => ({ useInstrument: () => ({ problem: null, busy: false, read: mockRead }) }));
@@ -12,11 +21,10 @@ jest.mock('../instrument/useInstrument.ts', () => ({ useInstrument: () => ({ pro
 const slide = findFamily('slide-rack-drive') as Pack;
 const row = (wanted: SettingTarget['wanted']): SettingTarget => ({ id: 'mesh', desk: 'backlash', name: 'Mesh', how: '', at: 'x', wanted });
 
-function show(spec: DeskSpec, given?: SettingTarget) {
+function show(spec: DeskSpec<Setup>, given?: SettingTarget) {
   localStorage.clear();
   const onSet = jest.fn();
-  const Desk = deskOf({ ...spec, id: `${spec.id}-${Math.random()}` });
-  render(<Desk view={viewAfter(slide)} row={given} onSet={onSet} />);
+  render(<Desk spec={{ ...spec, id: `${spec.id}-${Math.random()}` }} context={{ view: viewAfter(slide), row: given }} onWrite={onSet} />);
   return onSet;
 }
 const type = (name: string, text: string) => fireEvent.change(screen.getByTestId(`setup-${name}`), { target: { value: text } });
@@ -28,7 +36,7 @@ test('nothing is said before enough is typed, and what is worked out is written 
   type('shims', '0.1x4, 0.2x2, 0.5');
   expect(screen.getByTestId('shim-stack').textContent).toBe(t.mmLeft('1 × 0.5 mm', '0.120'));
   fireEvent.click(screen.getByTestId('shims-set'));
-  expect(onSet).toHaveBeenCalledWith(t.mmOfEndFloat('1 × 0.5 mm', '0.12'), 'the sheet');
+  expect(onSet).toHaveBeenCalledWith({ figures: t.mmOfEndFloat('1 × 0.5 mm', '0.12'), source: 'the sheet' });
 });
 
 test('a range that no stack reaches, and one that is upside down, are refused aloud', () => {
@@ -74,4 +82,44 @@ test('play at the rim without the mesh asks for it; two sides out of step say wh
   type('teeth', '12');
   type('module', '2');
   expect(screen.getByTestId('timing-found').textContent).toContain('right');
+});
+
+test('a torque is not tight before its source is written, which is said at its field', () => {
+  const onSet = show(TORQUE);
+  type('value', '10');
+  fireEvent.click(screen.getByTestId('torque-set'));
+  expect(onSet).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert').textContent).toBe(t.sayWhoseFigureItIs);
+  type('source', 'sheet 4');
+  expect(screen.queryByRole('alert')).toBeNull();
+  fireEvent.click(screen.getByTestId('torque-set'));
+  expect(onSet).toHaveBeenCalledWith({ figures: t.tightenedTo(10, 'N·m'), source: 'sheet 4' });
+});
+
+const steering = findFamily('worm-steering-box') as Pack;
+const steeringRow = (id: string) => steering.settings.find((each) => each.id === id);
+const setBy = (wanted: string) => ({ kind: 'settingMade' as const, setting: 'shims' as const, figures: 'x', wanted });
+
+test('a sleeve is locked last: what comes before and is open is named, and nothing once all is set', () => {
+  const before = steering.settings
+    .slice(
+      0,
+      steering.settings.findIndex(({ id }) => id === 'lock'),
+    )
+    .map(({ id }) => id);
+  const [first = '', ...rest] = before;
+  const { rerender } = render(<Desk spec={DONE} context={{ view: viewAfter(steering, ...rest.map(setBy)), row: steeringRow('lock') }} />);
+  expect(screen.getByTestId('not-yet').textContent).toContain(steeringRow(first)?.name.toLowerCase());
+  rerender(<Desk spec={DONE} context={{ view: viewAfter(steering, ...before.map(setBy)), row: steeringRow('lock') }} />);
+  expect(screen.queryByTestId('not-yet')).toBeNull();
+});
+
+test('what is done after the mechanics says in which state of the machine', () => {
+  const brake = findFamily('park-brake-actuator') as Pack;
+  const said: string[] = [];
+  const wanted = brake.settings.find(({ id }) => id === 'fit-run');
+  render(<Desk spec={DONE} context={{ view: viewAfter(brake), row: wanted }} onWrite={({ figures }) => void said.push(figures)} />);
+  expect(screen.getByTestId('machine-state').textContent).toMatch(/^With: ignition on, engine off/);
+  fireEvent.click(screen.getByRole('button', { name: shared.itIsDone }));
+  expect(said).toEqual([wanted?.name]);
 });

@@ -1,0 +1,51 @@
+import { t } from '@patient-badger/wording/setup';
+import { runOperation } from '../../data/runOperation.ts';
+import type { DeskSpec } from '../../desk/DeskSpec.ts';
+import { readShims } from '../readShims.ts';
+import { isNumber, limitsOf, setup, type Setup } from './setup.ts';
+
+const stackText = (stack: readonly { readonly thicknessMm: number; readonly count: number }[]) =>
+  stack.length === 0 ? t.noShim : stack.map(({ thicknessMm, count }) => `${count} × ${thicknessMm} mm`).join(' + ');
+
+/** End float brought into its range by the shims at hand, fewest first. */
+export const SHIMS: DeskSpec<Setup> = {
+  id: 'shims',
+  prefix: 'setup',
+  fields: [
+    ['float', t.endFloatNowMm],
+    ['least', t.wantedFromMm],
+    ['most', t.wantedToMm],
+    {
+      kind: 'text',
+      name: 'words',
+      label: t.shimsAtHandMmAnd,
+      example: '0.1x4, 0.2x2, 0.5',
+      testID: 'setup-shims',
+      problem: (words) => (words.trim() !== '' && readShims(words) === null ? t.writeThemLike01x4 : undefined),
+    },
+    { kind: 'text', name: 'source', label: t.whoseFigureTheRangeIs },
+  ],
+  known: limitsOf,
+  answer: (typed) => {
+    const { float = NaN, least = NaN, most = NaN } = typed.figures;
+    const shims = readShims(typed.texts.words ?? '');
+    if (!isNumber(float, least, most) || shims === null || shims.length === 0) return null;
+    const worked = runOperation('setup.shims', {
+      floatMm: { value: float, plusMinus: 0.02 },
+      wanted: { minMm: least, maxMm: most },
+      shims,
+    });
+    if (!worked.ok) return { problem: worked.sentence };
+    const { stack, leftMm } = worked.output;
+    if (!stack) return { problem: t.noStackOfTheseBrings };
+    return {
+      lines: [{ text: t.mmLeft(stackText(stack), leftMm.toFixed(3)), variant: 'strong', testID: 'shim-stack' }],
+      entry: {
+        label: t.theyAreIn,
+        isPrimary: true,
+        written: setup(typed, t.mmOfEndFloat(stackText(stack), leftMm.toFixed(2))),
+        testID: 'shims-set',
+      },
+    };
+  },
+};

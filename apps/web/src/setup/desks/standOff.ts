@@ -1,0 +1,31 @@
+import { t } from '@patient-badger/wording/setup';
+import { t as shared } from '@patient-badger/wording/shared';
+import { isWithin } from '@patient-badger/core';
+import type { DeskSpec } from '../../desk/DeskSpec.ts';
+import { limitsOf, setup, type Setup } from './setup.ts';
+
+/** A gap by the feeler: a press-on worm from its motor, a shaft from its screw. */
+export const STAND_OFF: DeskSpec<Setup> = {
+  id: 'stand-off',
+  prefix: 'setup',
+  intro: t.theThickestFeelerThatStill,
+  fields: [
+    ['feeler', t.feelerGoesMm],
+    ['least', t.wantedFromMm],
+    ['most', t.wantedToMm],
+    { kind: 'text', name: 'source', label: shared.whoseFigureThatIs },
+  ],
+  known: limitsOf,
+  answer: (typed) => {
+    const { feeler = NaN, least: min = NaN, most: max = NaN } = typed.figures;
+    if (max < min) return { problem: t.theLeastWantedIsMore };
+    if (!(feeler >= 0 && min >= 0 && max >= min)) return null;
+    const within = isWithin({ min, max }, feeler);
+    const isNear = feeler < min;
+    const off = t.mmToo((isNear ? min - feeler : feeler - max).toFixed(2), isNear ? t.nearDrawItOff : t.farPressItOn);
+    return {
+      lines: [{ text: within ? t.within : off, variant: within ? 'strong' : 'danger', testID: 'stand-off-found' }],
+      entry: { written: setup(typed, t.mmByTheFeelerTo(feeler, min, max)), isPrimary: within, testID: 'stand-off-set' },
+    };
+  },
+};
