@@ -69,7 +69,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('timing-set').click();
 
   await radio(page, shared.torque).click();
-  await page.getByTestId('setup-torque').fill('10');
+  await page.getByTestId('setup-value').fill('10');
   await radio(page, 'ft·lb').click();
   await page.getByTestId('torque-found').getByText('13.6 N·m', { exact: false }).waitFor();
   await page.getByTestId('setup-source').fill('sheet 4');
