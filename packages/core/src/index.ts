@@ -140,7 +140,7 @@ export { weighByBook } from './book/weighByBook.ts';
 export { draftOptions, guideLife, lifeIn, type DraftFacts, type OptionDraft } from './decide/draft.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from './decide/options.ts';
 export { MATERIALS, MATERIAL_IDS, SHEAR_OF_YIELD, type MaterialId } from './material/materials.ts';
-export { SHEET_TORQUE_UNITS } from './setup/torque.ts';
+export { SHEET_TORQUE_UNITS, STRENGTH_CLASSES } from './setup/torque.ts';
 export { jobBill, type Bill, type BillLine } from './job/bill.ts';
 export { arrivedItem, orderedItem } from './job/itemAttributes.ts';
 export type { Item } from './job/jobState.ts';

@@ -32,6 +32,11 @@ export class NoAnswer extends Error {
   }
 }
 
+/** The shop server answered, in a form that this app does not read: one of the two is of another version. */
+export class StrangeAnswer extends NoAnswer {
+  override readonly message = t.theShopServerAnswersOtherwise;
+}
+
 /** Reads an answer, and throws where it is none: a Zod schema, or a check of the few fields that a first screen needs. */
 export interface Reader<T> {
   parse(given: unknown): T;
@@ -72,16 +77,25 @@ export async function call<T>(
         },
       }));
     const given: unknown = JSON.parse(text);
-    if (ok) return answer.parse(given);
+    if (ok) return readBy(answer, given);
     const refusal = readRefusal(given);
     if (refusal.code === 'signInFirst') signedOut();
     throw new ApiRefusal(status, refusal);
   } catch (error) {
-    if (error instanceof ApiRefusal) throw error;
+    if (error instanceof ApiRefusal || error instanceof StrangeAnswer) throw error;
     // A portal's page, a proxy's word, half an answer: none of them is the shop server's.
     throw new NoAnswer();
   } finally {
     clearTimeout(timer);
+  }
+}
+
+/** @throws StrangeAnswer where it is data, and not what was asked for */
+function readBy<T>(answer: Reader<T>, given: unknown): T {
+  try {
+    return answer.parse(given);
+  } catch {
+    throw new StrangeAnswer();
   }
 }
 

@@ -74,11 +74,12 @@ export interface OpenJob {
 
 /** One job as it is now: what the server has, what other windows wrote, and what waits on this device. */
 export function useJob(id: string): { open: OpenJob | null; isLoading: boolean; error: Error | null } {
-  const query = useQuery({ queryKey: ['job', id], queryFn: () => call(`/api/jobs/${id}`, job), retry: 1 });
   const packOf = usePackOf();
   const box = useOutbox();
   const local = useMemo(() => entriesHere(box, id), [box, id]);
   const begun = useMemo(() => begunBy(local), [local]);
+  // What was taken in here and is not sent yet, the server does not know.
+  const query = useQuery({ queryKey: ['job', id], queryFn: () => call(`/api/jobs/${id}`, job), retry: 1, enabled: !begun });
   const found = query.data ?? begun;
   const machine = useMachine(found?.machineId);
   const family = found && packOf(found.family, machine?.modelId);

@@ -1,4 +1,5 @@
 import { MATERIAL_IDS, type MaterialId } from '@patient-badger/core';
+import { t } from '@patient-badger/wording/strength';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -12,12 +13,14 @@ export function MaterialChoice({
   testID,
 }: {
   label: string;
-  value: MaterialId;
+  /** None while nobody said. */
+  value: MaterialId | undefined;
   onChange: (id: MaterialId) => void;
   testID?: string;
 }) {
   const [open, setOpen] = useState(false);
-  if (!open) return <Button label={`${label}: ${MATERIAL_WORDS[value]}`} testID={testID} onPress={() => setOpen(true)} />;
+  if (!open)
+    return <Button label={`${label}: ${value ? MATERIAL_WORDS[value] : t.notSaid}`} testID={testID} onPress={() => setOpen(true)} />;
   return (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
       {MATERIAL_IDS.map((id) => (

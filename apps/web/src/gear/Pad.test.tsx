@@ -1,6 +1,8 @@
+import { t } from '@patient-badger/wording/gear';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Pad } from './Pad.tsx';
+import { enteredBefore } from './padReading.ts';
 import type { PadEntry } from './usePad.ts';
 import { WORM_WORDS } from './worm/words.ts';
 
@@ -76,4 +78,18 @@ test('every key of the pad has a name of its own', () => {
   const names = screen.getAllByRole('button').map((button) => button.getAttribute('aria-label'));
   expect(names.every(Boolean)).toBe(true);
   expect(new Set(names).size).toBe(names.length);
+});
+
+test('the last reading comes again in the unit that it was read in', () => {
+  const kept: PadEntry[] = [];
+  render(<Pad words={WORM_WORDS.tipDiameterMm} last="11/16 in" onKeep={(entered) => kept.push(entered)} onClose={() => undefined} />);
+  fireEvent.click(screen.getByRole('button', { name: t.last('11/16 in') }));
+  fireEvent.click(screen.getByTestId('keep-reading'));
+  expect(kept[0]?.reading.value).toBeCloseTo(17.4625, 6);
+  expect(['40.5 mm', '787.4 thou', '20°', '12'].map(enteredBefore)).toEqual([
+    { typed: '40.5', unit: 'mm' },
+    { typed: '787.4', unit: 'thou' },
+    { typed: '20', unit: null },
+    { typed: '12', unit: null },
+  ]);
 });

@@ -22,7 +22,7 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as con
 /** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
 export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
   const colours = useColours();
-  const { unit, typed, setTyped, over, setOver, problem, tool, press, remove, keep, fromCaliper } = usePad({
+  const { unit, typed, again, over, setOver, problem, tool, press, remove, keep, fromCaliper } = usePad({
     words,
     onKeep,
     onClose,
@@ -36,12 +36,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
           {words.name}
         </Text>
         {last ? (
-          <Pressable
-            role="button"
-            aria-label={t.last(last)}
-            className="min-h-[48px] justify-center px-2"
-            onPress={() => setTyped(last.replace(/[^\d./ ]/g, '').trim())}
-          >
+          <Pressable role="button" aria-label={t.last(last)} className="min-h-[48px] justify-center px-2" onPress={() => again(last)}>
             <Text variant="label">{t.last(last)}</Text>
           </Pressable>
         ) : null}

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/gear';
-import { INSTRUMENTS, toMm, type InstrumentId, type LengthUnit } from '@patient-badger/core';
+import { INSTRUMENTS, LENGTH_UNITS, toMm, type InstrumentId, type LengthUnit } from '@patient-badger/core';
 import type { QuantityWords } from './QuantityWords.ts';
 
 type Kind = QuantityWords['kind'];
@@ -15,6 +15,12 @@ export function toolFor(kind: Kind, chosen: InstrumentId): { id: string; plusMin
   if (kind === 'count') return { id: 'counted', plusMinus: 0 };
   const id = LENGTH_TOOLS.find((each) => each === chosen) ?? 'digitalCaliper';
   return { id, plusMinus: INSTRUMENTS[id].plusMinus };
+}
+
+/** A reading as it was entered, taken apart: what was typed, and in which unit where it was a length. @example enteredBefore('11/16 in') // { typed: '11/16', unit: 'inch' } */
+export function enteredBefore(entered: string): { readonly typed: string; readonly unit: LengthUnit | null } {
+  const [, typed = '', unit = ''] = /^([\d./ ]*?)\s*(mm|in|thou|°)?$/.exec(entered) ?? [];
+  return { typed, unit: unit === 'in' ? 'inch' : (LENGTH_UNITS.find((known) => known === unit) ?? null) };
 }
 
 interface PadInput {

@@ -2,7 +2,7 @@ import { t } from '@patient-badger/wording/gear';
 import { parseReading, toMm, trueValue, type InstrumentId, type InstrumentReading, type Measurement } from '@patient-badger/core';
 import { useState } from 'react';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
-import { toolFor, whatIsWrong } from './padReading.ts';
+import { enteredBefore, toolFor, whatIsWrong } from './padReading.ts';
 import type { QuantityWords } from './QuantityWords.ts';
 import { usePadKeys } from './usePadKeys.ts';
 import { messageOf } from '../wording/messageOf.ts';
@@ -60,7 +60,14 @@ export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
       setProblem(messageOf(error));
     }
   };
+  /** The last reading again, in the unit that it was read in. */
+  const again = (entered: string) => {
+    const before = enteredBefore(entered);
+    if (before.unit) lengthUnit.set(before.unit);
+    setProblem(null);
+    setTyped(before.typed);
+  };
   const remove = () => setTyped((was) => was.slice(0, -1));
   usePadKeys({ press, remove, keep, close: onClose });
-  return { unit, typed, setTyped, over, setOver, problem, tool, press, remove, keep, fromCaliper };
+  return { unit, typed, again, over, setOver, problem, tool, press, remove, keep, fromCaliper };
 }

@@ -96,7 +96,10 @@ const LINES: readonly [EntryPayload, string][] = [
   [{ kind: 'sleeveTried', sleeveDeg: 40, backlashMm: { value: 0.2, plusMinus: 0.01 } }, log.sleeveAtMmOfBacklash(40, 0.2)],
   [{ kind: 'settingMade', setting: 'shims', figures: '0.5 mm in', source: 'sheet 3' }, 'Set: 0.5 mm in (sheet 3)'],
   [{ kind: 'partSaved', gear: 'worm', way: 'bond', figures: 'bond: gap 0.05 mm' }, 'Oil pump worm saved: bond: gap 0.05 mm'],
-  [{ kind: 'gearMade', gear: 'worm', file: 'gear-20-m2.3mf', material: strength.nylon }, 'Oil pump worm drawn: gear-20-m2.3mf, nylon'],
+  [
+    { kind: 'gearMade', gear: 'worm', file: 'gear-20-m2.3mf', material: strength.nylonDry },
+    'Oil pump worm drawn: gear-20-m2.3mf, nylon, dry',
+  ],
   [{ kind: 'itemArrived', item: ID }, log.aPartArrived],
   [
     {

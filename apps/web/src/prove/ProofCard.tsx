@@ -26,9 +26,12 @@ interface Props {
 /** One proof: how it is done, what is read and whose limit that is, and whether the machine passed. */
 export function ProofCard({ view, proof, blocked, onWrite }: Props) {
   const result = view.state.proofs.find((each) => each.proof === proof.id);
-  const [text, setText] = useState('');
-  const [figure] = typedNumbers(text);
-  const read = Number.isFinite(figure) ? figure : result?.figure;
+  // Null until somebody types: an emptied field is empty, and what is no number is no figure.
+  const [text, setText] = useState<string | null>(null);
+  const shown = text ?? String(result?.figure ?? '');
+  const [figure] = typedNumbers(shown);
+  const read = Number.isFinite(figure) ? figure : undefined;
+  const wrong = shown.trim() !== '' && read === undefined ? t.thatIsNoNumber : undefined;
   const { figure: asked } = proof;
   const done = (passed: boolean, more: Partial<Payload<'proofDone'>> = {}) =>
     void onWrite({ kind: 'proofDone', proof: proof.id, passed, ...(read !== undefined && { figure: read }), ...more });
@@ -41,8 +44,9 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
           <Field
             label={`${asked.ask}, ${asked.unit}`}
             inputMode="decimal"
-            value={text || String(result?.figure ?? '')}
+            value={shown}
             onChangeText={setText}
+            problem={wrong}
             testID={`figure-${proof.id}`}
           />
           <Text variant="soft">
@@ -68,7 +72,7 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
       <View role="radiogroup" aria-label={proof.name} className="flex-row gap-2">
         <Button
           className="flex-1"
-          disabled={blocked}
+          disabled={blocked || wrong !== undefined}
           label={t.itDoes}
           testID={`passed-${proof.id}`}
           variant={result?.passed ? 'chosen' : 'plain'}
@@ -77,7 +81,7 @@ export function ProofCard({ view, proof, blocked, onWrite }: Props) {
         />
         <Button
           className="flex-1"
-          disabled={blocked}
+          disabled={blocked || wrong !== undefined}
           label={t.itDoesNot}
           testID={`failed-${proof.id}`}
           variant={result?.passed === false ? 'danger' : 'plain'}

@@ -45,7 +45,8 @@ export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoint
       ? runOperation('prove.speedometer', { points: [...points], ...(predicted !== undefined && { predictedPercent: predicted }) })
       : null;
   const found = worked?.ok ? worked.output : null;
-  const passed = found !== null && (found.agrees ?? found.withinRule);
+  // As was reckoned is not yet as is allowed.
+  const passed = found !== null && found.withinRule && found.agrees !== false;
   const ask = async () => {
     const got = await read({ look: proof.failing?.look, speed: shown, zeroed: true });
     if (got) set({ reference: String(Number(got.value.toFixed(1))) });
@@ -110,9 +111,12 @@ export function SpeedPoints({ view: { job, state }, proof, points: kept, onPoint
           {predicted === undefined ? (
             <Text variant={found.withinRule ? 'soft' : 'danger'}>{t.noErrorWasReckonedFor(found.withinRule ? t.within : t.outsideOf)}</Text>
           ) : (
-            <Text variant={found.agrees ? 'body' : 'danger'}>
-              {t.reckoned(offText(predicted), found.agrees ? t.itAgrees : t.itDoesNotAgreeLook)}
-            </Text>
+            <>
+              <Text variant={found.agrees ? 'body' : 'danger'}>
+                {t.reckoned(offText(predicted), found.agrees ? t.itAgrees : t.itDoesNotAgreeLook)}
+              </Text>
+              {found.withinRule ? null : <Text variant="danger">{t.outsideOfWhatIsAllowed}</Text>}
+            </>
           )}
           <Button label={t.writeTheseSpeedsDown} testID="speed-kept" onPress={() => onPoints(points, passed)} />
         </>

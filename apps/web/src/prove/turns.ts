@@ -24,7 +24,7 @@ export const TURNS: DeskSpec<{ readonly note: string; readonly passed: boolean }
     if (!(driven > 0 && counted >= 0 && readTo > 0 && ratio > 0)) return null;
     const worked = runOperation('prove.turns', { driven, counted, readTo, ratio });
     if (!worked.ok) return { problem: worked.sentence };
-    const { agrees, differencePercent } = worked.output;
+    const { agrees, enough, drivenForMore, differencePercent } = worked.output;
     const wanted = Number(worked.output.wanted.toPrecision(4));
     const off = t.too(Math.abs(differencePercent).toFixed(1), differencePercent > 0 ? t.many : t.few);
     return {
@@ -34,11 +34,12 @@ export const TURNS: DeskSpec<{ readonly note: string; readonly passed: boolean }
           variant: agrees ? 'strong' : 'danger',
           testID: 'turns-found',
         },
+        ...(enough ? [] : [{ text: t.tooFewTurns(drivenForMore.toLocaleString('en')), variant: 'danger' } as const]),
       ],
       entry: {
         label: t.writeTheCountDown,
         testID: 'turns-kept',
-        written: { note: t.turnsInCountedWanted(driven, counted, wanted), passed: agrees },
+        written: { note: t.turnsInCountedWanted(driven, counted, wanted), passed: agrees && enough },
       },
     };
   },

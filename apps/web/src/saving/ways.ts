@@ -65,6 +65,8 @@ const nm = (value: number) => `${threeFigures(value)} N·m`;
 
 const WARNINGS: Readonly<Record<string, string>> = {
   hubYields: t.theHubYieldsLessInterference,
+  shaftYields: t.theShaftYieldsLessInterference,
+  torqueBeyondElastic: t.thatTorqueIsReckonedElastic,
   looseAtTemperature: t.atThisTemperatureItIs,
   plasticCreeps: t.plasticCreepsAPressFit,
   tooTight: t.theGapIsTighterThan,
@@ -101,7 +103,10 @@ export function savingOf(typed: TypedSaving): Saving | string {
       if (!worked.ok) return worked.sentence;
       const { torqueNm, gap: judged, forceN } = worked.output;
       return {
-        lines: [t.gap(mm(bore - shaft)), t.carriesNAlongIt(nm(torqueNm), Math.round(forceN))],
+        lines: [
+          t.gap(mm(bore - shaft)),
+          ...(torqueNm === null || forceN === null ? [] : [t.carriesNAlongIt(nm(torqueNm), Math.round(forceN))]),
+        ],
         warnings: said([judged]),
         torqueNm,
       };
@@ -171,13 +176,14 @@ function pressed(
   };
   const worked = runOperation('fit.press', input);
   if (!worked.ok) return worked.sentence;
-  const { torqueNm, pressForceN, hubUtilisation, looseAtC, warnings } = worked.output;
+  const { torqueNm, pressForceN, hubUtilisation, looseAtC, looseBelowC, warnings } = worked.output;
   return {
     lines: [
       ...before,
       t.carriesNToPressIt(nm(torqueNm), Math.round(pressForceN)),
       t.theHubAtOfIts(Math.round(100 * hubUtilisation)),
       ...(looseAtC === null ? [] : [t.looseAtC(Math.round(looseAtC))]),
+      ...(looseBelowC === null ? [] : [t.looseBelowC(Math.round(looseBelowC))]),
     ],
     warnings: warnings.flatMap((name) => WARNINGS[name] ?? []),
     torqueNm,

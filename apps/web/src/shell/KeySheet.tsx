@@ -33,7 +33,8 @@ export function KeySheet() {
   const [open, setOpen] = useState(false);
   useKeys({
     '?': () => setOpen((was) => !was),
-    Escape: () => setOpen(false),
+    // Only while it is open: elsewhere the key shuts what else stands in front.
+    Escape: open ? () => setOpen(false) : undefined,
     b: () => router.navigate('/'),
     n: () => router.navigate('/take-in'),
     f: () => router.navigate('/families'),

@@ -16,7 +16,7 @@ interface Props {
 export const FuseCard = ({ head, pack, chain, testID }: Props) => (
   <Card tone={chain.stallBreaks ? 'danger' : 'next'} testID={testID}>
     <Text variant="label">{head}</Text>
-    <Text variant="head">{t.theFuseWithPlaceName(placeName(pack, chain.fuse))}</Text>
-    <Text>{chain.stallBreaks ? t.theDriverCanBreakIt : t.theDriverCannotBreakIt}</Text>
+    <Text variant="head">{chain.fuse === null ? t.nothingIsReached : t.theFuseWithPlaceName(placeName(pack, chain.fuse))}</Text>
+    {chain.fuse === null ? null : <Text>{chain.stallBreaks ? t.theDriverCanBreakIt : t.theDriverCannotBreakIt}</Text>}
   </Card>
 );

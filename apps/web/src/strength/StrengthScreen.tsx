@@ -117,6 +117,7 @@ function Strength({ view }: { view: JobView }) {
               <LinkForm
                 id={opened.id}
                 fields={fieldsOf(opened)}
+                isMesh={opened.type === 'mesh'}
                 typed={typedOf(opened.id)}
                 onChange={(change) => set({ links: { ...draft.links, [opened.id]: { ...typedOf(opened.id), ...change } } })}
               />
@@ -139,7 +140,7 @@ function drivenBody(joint: Pack['driveline']['joints'][number]): string | undefi
 function startOf({ pack, state }: JobView, id: string, book: ModelBook | undefined): TypedLink {
   const joint = pack.driveline.joints.find((each) => each.id === id);
   const body = joint && drivenBody(joint);
-  const said = `${joint?.material ?? ''} ${pack.driveline.bodies.find((each) => each.id === body)?.material ?? ''}`.toLowerCase();
+  const said = `${joint?.material ?? ''} ${materialOf(pack, body)}`;
   const card = pack.gears.find((each) => each.body === body);
   const face = card && state.gears[card.id]?.readings.faceWidthMm?.at(-1)?.reading.value;
   const known = card && book?.gears[card.id]?.attributes;
@@ -149,14 +150,22 @@ function startOf({ pack, state }: JobView, id: string, book: ModelBook | undefin
     ...NO_LINK,
     ...(size && { moduleMm: String(Number(size.toFixed(4))) }),
     ...(width !== undefined && { faceMm: String(width) }),
-    material: SAID.find(([word]) => said.includes(word))?.[1] ?? 'steel',
+    material: materialSaid(said) ?? 'steel',
+    mate: joint?.type === 'mesh' ? (materialSaid(materialOf(pack, joint.a)) ?? '') : '',
   };
 }
 
+/** What a family says that a body is of. */
+const materialOf = ({ driveline }: Pack, body: string | undefined): string =>
+  driveline.bodies.find(({ id }) => id === body)?.material ?? '';
+
+const materialSaid = (said: string): MaterialId | undefined => SAID.find(([word]) => said.toLowerCase().includes(word))?.[1];
+
 /** Words of a family's materials, the most particular first. */
 const SAID: readonly (readonly [string, MaterialId])[] = [
-  ['glass', 'nylonGlass'],
-  ['nylon', 'nylon'],
+  // In use it is moist.
+  ['glass', 'nylonGlassMoist'],
+  ['nylon', 'nylonMoist'],
   ['plastic', 'acetal'],
   ['acetal', 'acetal'],
   ['zinc', 'zincAlloy'],
@@ -182,14 +191,19 @@ const FIELD_WORDS: Readonly<Record<LinkField, string>> = {
 interface LinkFormProps {
   readonly id: string;
   readonly fields: readonly LinkField[];
+  /** Two gears whose teeth are the same size: what drives it is judged with it. */
+  readonly isMesh: boolean;
   readonly typed: TypedLink;
   readonly onChange: (change: Partial<TypedLink>) => void;
 }
 
-const LinkForm = ({ id, fields, typed, onChange }: LinkFormProps) => (
+const LinkForm = ({ id, fields, isMesh, typed, onChange }: LinkFormProps) => (
   <Card>
     {fields.length > 0 ? (
       <MaterialChoice label={shared.of} value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
+    ) : null}
+    {isMesh ? (
+      <MaterialChoice label={t.itsDriverOf} value={typed.mate || undefined} testID={`mate-${id}`} onChange={(mate) => onChange({ mate })} />
     ) : null}
     <Figures
       typed={typed}

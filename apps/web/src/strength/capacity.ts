@@ -9,6 +9,8 @@ export interface TypedLink {
   /** A capacity off a sheet or a trial; goes before what is worked out. */
   readonly capacity: string;
   readonly material: MaterialId;
+  /** Of what the gear is that drives it; empty while nobody said. */
+  readonly mate: MaterialId | '';
   readonly moduleMm: string;
   readonly faceMm: string;
   readonly pinMm: string;
@@ -22,6 +24,7 @@ export interface TypedLink {
 export const NO_LINK: TypedLink = {
   capacity: '',
   material: 'steel',
+  mate: '',
   moduleMm: '',
   faceMm: '',
   pinMm: '',
@@ -32,7 +35,7 @@ export const NO_LINK: TypedLink = {
   lengthMm: '',
 };
 
-export type LinkField = Exclude<keyof TypedLink, 'material'>;
+export type LinkField = Exclude<keyof TypedLink, 'material' | 'mate'>;
 
 /** What has to be measured of a joint for its capacity to be worked out; none where it is only typed. */
 export function fieldsOf(joint: Joint): readonly LinkField[] {
@@ -60,14 +63,17 @@ export function capacityOf(joint: Joint, typed: TypedLink): number | null {
   if (typed.capacity.trim() !== '' && given > 0) return given;
   const [module, face, pin, shaft] = typedNumbers(typed.moduleMm, typed.faceMm, typed.pinMm, typed.shaftMm);
   const [wall, interference, outer, length] = typedNumbers(typed.wallMm, typed.interferenceMm, typed.outerMm, typed.lengthMm);
-  const tooth = (teeth: number, normalModuleMm: number): number | null => {
+  const tooth = (teeth: number, normalModuleMm: number, driverTeeth?: number): number | null => {
     if (!(normalModuleMm > 0 && face > 0) || teeth < 4) return null;
     const gear = { teeth, normalModuleMm, faceWidthMm: face, material: typed.material };
-    const worked = runOperation('strength.tooth', { gear, torqueNm: 1 });
-    return worked.ok ? worked.output.torqueCapacityNm : null;
+    const mate = typed.mate && driverTeeth !== undefined && driverTeeth >= 4 ? { teeth: driverTeeth, material: typed.mate } : undefined;
+    const worked = runOperation('strength.tooth', { gear, torqueNm: 1, ...(mate && { mate }) });
+    // What breaks first of the two; a surface that yields is wear.
+    return worked.ok ? (worked.output.pair?.breaksAtNm ?? worked.output.torqueCapacityNm) : null;
   };
   switch (joint.type) {
     case 'mesh':
+      return tooth(joint.teethB, module, joint.teethA);
     case 'bevel':
       return tooth(joint.teethB, module);
     case 'worm':

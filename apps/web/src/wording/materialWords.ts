@@ -10,7 +10,9 @@ export const MATERIAL_WORDS: Readonly<Record<MaterialId, string>> = {
   brass: t.brass,
   bronze: t.bronze,
   acetal: t.acetal,
-  nylon: t.nylon,
+  nylon: t.nylonDry,
+  nylonMoist: t.nylonMoist,
   nylonGlass: t.nylonGlassFilled,
+  nylonGlassMoist: t.nylonGlassMoist,
   pbt: 'PBT',
 };

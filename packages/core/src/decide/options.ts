@@ -78,6 +78,7 @@ export function rankOptions({ options, use, rateMinorPerHour, costPerDownDayMino
   options.forEach(({ id }, i) => {
     if (options.findIndex((each) => each.id === id) !== i) throw fail('duplicateId', `options.${i}.id`, { given: id });
   });
+  if (use.unit === 'years' && use.perYear !== 1) throw fail('contradiction', 'use.perYear', { reason: 'yearsAreOneAYear' });
   const list = options.map((option): RankedOption => {
     const costMinor = option.partsMinor + (option.minutes / 60) * rateMinorPerHour;
     const expectedCostMinor = costMinor * (1 + option.comeBackRisk) + option.downtimeDays * costPerDownDayMinor;

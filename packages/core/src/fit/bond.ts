@@ -14,7 +14,9 @@ const joint = {
   factor: positiveUpTo(1).default(0.5),
 };
 export const bondInput = z.strictObject({ ...joint, gapRangeMm: gapRange.optional() });
-export const bondOutput = z.object({ areaMm2: z.number(), forceN: z.number(), torqueNm: z.number(), gap: z.enum(GAPS) });
+const held = { areaMm2: z.number(), forceN: z.number(), torqueNm: z.number(), gap: z.enum(GAPS) };
+/** What it holds is null where the gap is none that the sheet's strength was measured at. */
+export const bondOutput = z.object({ ...held, forceN: z.number().nullable(), torqueNm: z.number().nullable() });
 export type Bond = z.infer<typeof bondOutput>;
 
 /** How a gap on the diameter stands to what a sheet allows. */
@@ -30,11 +32,16 @@ export function judgeGap(gapMm: number, range: z.infer<typeof gapRange> | undefi
  * Strength of cylindrical bonded joints: shear over the whole area, with a factor (as in ISO 10123's pin and collar).
  * @example shaft 10, 12 long, 20 MPa, half counted → 377 mm², 3770 N, 18.85 N·m
  */
-export function bond(input: z.infer<typeof bondInput>): Bond {
-  const { diameterMm: d, lengthMm: length, gapMm, shearStrengthMPa, factor, gapRangeMm } = input;
+export function bond({ gapRangeMm, ...joint }: z.infer<typeof bondInput>): Bond {
+  const gap = judgeGap(joint.gapMm, gapRangeMm, 'gapRangeMm');
+  const sheared = shearedOff(joint);
+  return gap === 'good' || gap === 'noSheet' ? { ...sheared, gap } : { ...sheared, forceN: null, torqueNm: null, gap };
+}
+
+function shearedOff({ diameterMm: d, lengthMm: length, shearStrengthMPa, factor }: Omit<z.infer<typeof bondInput>, 'gapRangeMm'>) {
   const areaMm2 = Math.PI * d * length;
   const forceN = areaMm2 * shearStrengthMPa * factor;
-  return { areaMm2, forceN, torqueNm: (forceN * d) / 2000, gap: judgeGap(gapMm, gapRangeMm, 'gapRangeMm') };
+  return { areaMm2, forceN, torqueNm: (forceN * d) / 2000 };
 }
 
 export const solderInput = z.strictObject({
@@ -44,14 +51,13 @@ export const solderInput = z.strictObject({
   /** It can be had again. */
   replaceable: z.boolean().default(true),
 });
-export const solderOutput = z.object({ ...bondOutput.shape, warnings: z.array(z.enum(['oneChance', 'gapNotForFiller'])) });
+export const solderOutput = z.object({ ...held, warnings: z.array(z.enum(['oneChance', 'gapNotForFiller'])) });
 
 /** A crack or a loose hub soldered: the same area and torque, the filler's own gap, and a warning where there is one chance only. */
 export function solder({ fillerGapMm, replaceable, ...rest }: z.infer<typeof solderInput>): z.infer<typeof solderOutput> {
-  const held = bond(rest);
   const gap = judgeGap(rest.gapMm, fillerGapMm, 'fillerGapMm');
   return {
-    ...held,
+    ...shearedOff(rest),
     gap,
     warnings: [
       ...(replaceable ? [] : (['oneChance'] as const)),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fail } from '../failure/CoreFailure.ts';
 import { material, materialAt } from '../material/material.ts';
 import { lengthMm, positiveUpTo } from '../quantity/bounds.ts';
 
@@ -23,11 +24,15 @@ export const boreOutOutput = z.object({
 /**
  * A bore opened out for a shaft, for a gap or an interference. All on diameters, mm; go and no-go are the two ends of
  * the plug gauge that checks it. The wall is what is left below the roots.
+ * @throws CoreFailure where the bore, as it is or as it would be, goes through the roots
  * @example shaft 12, gap 0.05, bore 11.5, root 20 → bore 12.05, 0.55 to take, go 12.04, no-go 12.06, wall 3.975
  */
 export function boreOut(input: z.infer<typeof boreOutInput>): z.infer<typeof boreOutOutput> {
   const { shaftDiameterMm, gapMm, boreNowMm, rootDiameterMm, toleranceMm, minimumWallMm = 0 } = input;
   const boreDiameterMm = shaftDiameterMm + gapMm;
+  if (boreNowMm >= rootDiameterMm) throw fail('impossibleGeometry', 'boreNowMm', { reason: 'boreThroughRoots', mostMm: rootDiameterMm });
+  if (boreDiameterMm >= rootDiameterMm)
+    throw fail('impossibleGeometry', 'shaftDiameterMm', { reason: 'boreThroughRoots', mostMm: rootDiameterMm });
   const removeMm = boreDiameterMm - boreNowMm;
   const wallMm = (rootDiameterMm - boreDiameterMm) / 2;
   return {
@@ -36,10 +41,7 @@ export function boreOut(input: z.infer<typeof boreOutInput>): z.infer<typeof bor
     goMm: boreDiameterMm - toleranceMm,
     noGoMm: boreDiameterMm + toleranceMm,
     wallMm,
-    warnings: [
-      ...(removeMm <= 0 ? (['nothingToRemove'] as const) : []),
-      ...(wallMm <= 0 || wallMm < minimumWallMm ? (['wallTooThin'] as const) : []),
-    ],
+    warnings: [...(removeMm <= 0 ? (['nothingToRemove'] as const) : []), ...(wallMm < minimumWallMm ? (['wallTooThin'] as const) : [])],
   };
 }
 

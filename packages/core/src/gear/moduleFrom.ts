@@ -1,6 +1,9 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { moduleOfPitch } from '../quantity/length.ts';
 
+/** No gear that a small shop meets has larger teeth. */
+export const MOST_MODULE_MM = 100;
+
 /** The normal module, from the one of the two that was given: m = 25.4 / DP. @throws CoreFailure where neither was, or both and they differ */
 export function moduleFrom(
   { normalModuleMm, diametralPitch }: { normalModuleMm?: number | undefined; diametralPitch?: number | undefined },
@@ -10,6 +13,9 @@ export function moduleFrom(
   if (normalModuleMm === undefined && diametralPitch === undefined) throw fail('missing', at('normalModuleMm'), { or: 'diametralPitch' });
   if (diametralPitch === undefined) return normalModuleMm as number;
   const fromPitch = moduleOfPitch(diametralPitch);
+  // The same bound whichever of the two is given.
+  if (fromPitch > MOST_MODULE_MM)
+    throw fail('outOfRange', at('diametralPitch'), { minimum: moduleOfPitch(MOST_MODULE_MM), maximum: 1000, given: diametralPitch });
   if (normalModuleMm !== undefined && Math.abs(normalModuleMm - fromPitch) > 1e-6 * fromPitch) {
     throw fail('contradiction', at('diametralPitch'), {
       reason: 'pitchAgainstModule',

@@ -12,3 +12,43 @@ export function gamma(x: number): number {
   const base = at + 7.5;
   return Math.sqrt(2 * Math.PI) * base ** (at + 0.5) * Math.exp(-base) * sum;
 }
+
+/** A series or a fraction has come to its end where a term adds less than this share. */
+const LEAST_SHARE = 1e-16;
+const MOST_TERMS = 1000;
+
+/**
+ * The regularized lower incomplete gamma function P(a, x) for a > 0, x ≥ 0: by its series below a + 1, by Lentz' continued
+ * fraction of what is left above (Press, Numerical Recipes, 6.2).
+ * @example lowerGamma(1, 2) // 1 − e⁻²
+ */
+export function lowerGamma(a: number, x: number): number {
+  if (x <= 0) return 0;
+  if (x === Infinity) return 1;
+  const share = Math.exp(a * Math.log(x) - x) / gamma(a);
+  return x < a + 1 ? share * lowerSeries(a, x) : 1 - share * upperFraction(a, x);
+}
+
+function lowerSeries(a: number, x: number): number {
+  let [term, sum] = [1 / a, 1 / a];
+  for (let n = 1; n < MOST_TERMS && term > sum * LEAST_SHARE; n++) {
+    term *= x / (a + n);
+    sum += term;
+  }
+  return sum;
+}
+
+function upperFraction(a: number, x: number): number {
+  let b = x + 1 - a;
+  let [c, d] = [Infinity, 1 / b];
+  let product = d;
+  for (let n = 1; n < MOST_TERMS; n++) {
+    const term = -n * (n - a);
+    b += 2;
+    d = 1 / (term * d + b);
+    c = b + term / c;
+    product *= c * d;
+    if (Math.abs(c * d - 1) < LEAST_SHARE) break;
+  }
+  return product;
+}

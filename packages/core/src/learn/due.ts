@@ -24,21 +24,34 @@ const DAYS_A_YEAR = 365.25;
 /**
  * When something is to be looked at again: by days, or by what the machine works as it is used in a year, whichever comes first. ISO
  * dates; a day begun counts whole.
- * @throws CoreFailure where neither days nor units are given, or units without a use a year and no days
+ * @throws CoreFailure where neither days nor units are given, units without a use a year and no days, or it never comes due
  * @example last on 2026-03-01 at 120 h, every 50 h or 365 days, 100 h a year → 2026-08-30, by use
  */
 export function dueOn({ last, every, perYear, today }: z.infer<typeof dueInput>): z.infer<typeof dueOutput> {
   if (every.days === undefined && every.units === undefined) throw fail('nothingGiven', 'every', { reason: 'noInterval' });
   if (every.days === undefined && perYear === undefined) throw fail('missing', 'perYear');
-  const byUse = every.units !== undefined && perYear !== undefined ? (every.units / perYear) * DAYS_A_YEAR : Infinity;
-  const byDate = every.days ?? Infinity;
-  const dueDate = new Date(Date.parse(last.date) + Math.floor(Math.min(byUse, byDate)) * DAY_MS).toISOString().slice(0, 10);
+  const due = earliest(last.date, every, perYear);
+  if (due === null) throw fail('noAnswer', 'perYear', { reason: 'dueBeyondCalendar' });
   return {
-    dueDate,
+    dueDate: due.on,
     ...(every.units !== undefined && last.reading !== undefined && { dueReading: last.reading + every.units }),
-    by: byUse < byDate ? 'use' : 'date',
-    overdue: today > dueDate,
+    by: due.by,
+    overdue: today > due.on,
   };
+}
+
+/** The last day that an ISO date has four figures for. */
+const LAST_DAY = Date.parse('9999-12-31');
+
+/** The day, and whether use or days bring it; null where use alone would, and not before the calendar ends. */
+function earliest(
+  last: string,
+  { days = Infinity, units }: z.infer<typeof dueInput>['every'],
+  perYear: number | undefined,
+): { readonly on: string; readonly by: 'use' | 'date' } | null {
+  const byUse = units !== undefined && perYear !== undefined ? (units / perYear) * DAYS_A_YEAR : Infinity;
+  const at = Date.parse(last) + Math.floor(Math.min(byUse, days)) * DAY_MS;
+  return at <= LAST_DAY ? { on: new Date(at).toISOString().slice(0, 10), by: byUse < days ? 'use' : 'date' } : null;
 }
 
 interface Interval {
@@ -57,7 +70,7 @@ export function intervalDue(
 ): z.infer<typeof dueOutput> | null {
   const known = unit === undefined ? null : yearly[unit];
   const perYear = known !== null && known > 0 ? known : undefined;
-  return every.days === undefined && perYear === undefined
-    ? null
-    : dueOn({ last: { date: at.slice(0, 10), reading }, every, perYear, today });
+  const date = at.slice(0, 10);
+  if ((every.days === undefined && perYear === undefined) || !earliest(date, every, perYear)) return null;
+  return dueOn({ last: { date, reading }, every, perYear, today });
 }

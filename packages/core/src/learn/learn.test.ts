@@ -1,6 +1,8 @@
 import { familyIds, findFamily } from '@patient-badger/knowledge';
+import fc from 'fast-check';
 import { seeded } from '../testing.ts';
 import type { Pack } from '../trace/pack.ts';
+import { dueInput, dueOn, intervalDue } from './due.ts';
 import { lifeInput, partLife } from './life.ts';
 import { movedPriors } from './priors.ts';
 
@@ -23,6 +25,40 @@ test('of four hundred logs of known lives, many still running, at least 93 of a 
     if (meanInterval && meanInterval.low <= mean && mean <= meanInterval.high) inside++;
   }
   expect(inside).toBeGreaterThanOrEqual(372);
+});
+
+test.each([3, 4, 6])('of a thousand logs of %i failures 93 to 97 of a hundred intervals hold the mean: they are what they say', (count) => {
+  const random = seeded(23);
+  for (const shape of [1, 2.5]) {
+    const mean = shape === 1 ? 1 : 0.887_263_817_5;
+    let inside = 0;
+    for (let i = 0; i < 1000; i++) {
+      const lives = Array.from({ length: count }, () => ({ worked: (-Math.log(1 - random())) ** (1 / shape), failed: true }));
+      const { meanInterval } = partLife({ lives });
+      if (meanInterval && meanInterval.low <= mean && mean <= meanInterval.high) inside++;
+    }
+    expect([shape, inside >= 925 && inside <= 975, inside]).toEqual([shape, true, inside]);
+  }
+});
+
+test('what comes due never comes before it was last done, and a day that no calendar has is refused', () => {
+  const ask = (every: object, perYear?: number) =>
+    dueOn(dueInput.parse({ last: { date: '2026-03-01' }, every, perYear, today: '2026-11-30' }));
+  fc.assert(
+    fc.property(fc.double({ min: 1e-3, max: 1e8, noNaN: true }), fc.double({ min: 1e-3, max: 1e8, noNaN: true }), (units, perYear) => {
+      try {
+        expect(ask({ units }, perYear).dueDate >= '2026-03-01').toBe(true);
+      } catch (error) {
+        expect(error).toMatchObject({ code: 'noAnswer', path: 'perYear' });
+      }
+    }),
+  );
+  expect(() => ask({ units: 1e6 }, 1)).toThrow('noAnswer at perYear');
+  // Days bring it where use never would.
+  expect(ask({ units: 1e6, days: 365 }, 1)).toMatchObject({ dueDate: '2027-03-01', by: 'date' });
+  expect(
+    intervalDue({ every: { units: 1e6 }, unit: 'hours', at: '2026-03-01T00:00:00Z' }, { hours: 1, km: null }, '2026-11-30'),
+  ).toBeNull();
 });
 
 test('the same log in another order, or in another unit, learns the same', () => {

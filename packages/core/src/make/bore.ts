@@ -19,6 +19,8 @@ export interface Hole {
   readonly deviationMm: number;
   /** How far it reaches from the centre. */
   readonly reachMm: number;
+  /** The width of its narrowest place: a tool wider than that does not get in. */
+  readonly narrowestMm: number;
 }
 
 /** The hole of a bore, counter-clockwise, its flat or key upwards; null for none. @throws CoreFailure where a size is missing or does not go with the round */
@@ -29,7 +31,7 @@ export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreSp
   switch (shape) {
     case 'round': {
       const round = arc(r, [0, 2 * Math.PI], toleranceMm);
-      return { ...round, reachMm: r };
+      return { ...round, reachMm: r, narrowestMm: size };
     }
     case 'hexagon':
       return flats(6, r);
@@ -41,7 +43,12 @@ export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreSp
       const half = Math.acos((flat - r) / r);
       const round = arc(r, [Math.PI / 2 + half, 2.5 * Math.PI - half], toleranceMm);
       const end = Math.PI / 2 - half;
-      return { points: [...round.points, [r * Math.cos(end), r * Math.sin(end)]], deviationMm: round.deviationMm, reachMm: r };
+      return {
+        points: [...round.points, [r * Math.cos(end), r * Math.sin(end)]],
+        deviationMm: round.deviationMm,
+        reachMm: r,
+        narrowestMm: flat,
+      };
     }
     case 'key': {
       const [width, depth] = [need(keyWidthMm, 'keyWidthMm'), need(keyDepthMm, 'keyDepthMm')];
@@ -54,6 +61,7 @@ export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreSp
         points: [...round.points, [width / 2, foot], [width / 2, top], [-width / 2, top]],
         deviationMm: round.deviationMm,
         reachMm: Math.hypot(width / 2, top),
+        narrowestMm: width,
       };
     }
   }
@@ -65,7 +73,7 @@ function flats(count: number, inradius: number): Hole {
     const angle = Math.PI / 2 + ((2 * i + 1) * Math.PI) / count;
     return [reachMm * Math.cos(angle), reachMm * Math.sin(angle)];
   });
-  return { points, deviationMm: 0, reachMm };
+  return { points, deviationMm: 0, reachMm, narrowestMm: 2 * inradius };
 }
 
 function need(value: number | undefined, field: string): number {

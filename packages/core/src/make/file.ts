@@ -5,13 +5,14 @@ import { radians } from '../quantity/angle.ts';
 import { lengthMm } from '../quantity/bounds.ts';
 import { gearOutlineToMake, growthOf, madeFor, NO_FAMILY, outlineInput } from './outline.ts';
 import { to3mf, toBase64, toDxf, toStl, toSvg } from './formats.ts';
-import { arc, radiiOf, type Point } from './polyline.ts';
+import { arc, reachOf, type Point } from './polyline.ts';
 import { solidOf, type Face, type Solid, type SolidOptions } from './solid.ts';
 
 export const MADE_FORMATS = ['svg', 'dxf', 'stl', '3mf'] as const;
 export const MADE_PIECES = ['gear', 'threeTeeth', 'bore'] as const;
-/** More triangles than this is no gear that a slicer would take. */
 const MOST_LAYERS = 200;
+/** More triangles than this is no gear that a slicer would take. */
+const MOST_TRIANGLES = 400_000;
 
 export const fileInput = z.strictObject({
   ...outlineInput.shape,
@@ -42,8 +43,10 @@ export function gearSolid(input: FileInput): Solid {
   const helix = input.piece === 'bore' ? 0 : radians(gear.helixAngleDeg);
   const twist = helix === 0 ? 0 : (2 * faceWidthMm * Math.tan(helix)) / cylindricalDimensions(gear).pitchDiameterMm;
   // A straight edge between two layers lies off the helix by no more than a chord does.
-  const tipRadius = Math.max(...radiiOf(face.outline));
+  const tipRadius = reachOf(face.outline).most;
   const layers = Math.min(MOST_LAYERS, Math.max(1, Math.ceil(Math.abs(twist) * Math.sqrt(tipRadius / (8 * chordToleranceMm)))));
+  const triangles = 2 * (layers + 1) * face.outline.length;
+  if (triangles > MOST_TRIANGLES) throw fail('tooMany', 'chordToleranceMm', { maximum: MOST_TRIANGLES, given: triangles });
   return solidOf({ face, heightMm: faceWidthMm * grown, layers, twist, hub: input.piece === 'gear' ? hubOf(input, face) : undefined });
 }
 
@@ -52,7 +55,7 @@ function hubOf({ hub, allowance, chordToleranceMm }: FileInput, { outline, hole 
   if (!hub) return undefined;
   const grown = growthOf(allowance);
   const radius = (hub.diameterMm / 2) * grown;
-  const [least, most] = [Math.max(0, ...radiiOf(hole)), Math.min(...radiiOf(outline))];
+  const [least, most] = [reachOf(hole).most, reachOf(outline).least];
   if (radius <= least || radius >= most)
     throw fail('outOfRange', 'hub.diameterMm', { minimum: (2 * least) / grown, maximum: (2 * most) / grown, given: hub.diameterMm });
   return { ring: arc(radius, [0, 2 * Math.PI], chordToleranceMm).points, heightMm: hub.lengthMm * grown };
@@ -62,7 +65,7 @@ function hubOf({ hub, allowance, chordToleranceMm }: FileInput, { outline, hole 
 function faceOf(input: FileInput): Face {
   const { outline, holes } = gearOutlineToMake(input);
   const [hole] = holes;
-  const [reach, root] = [Math.max(0, ...radiiOf(hole ?? [])), Math.min(...radiiOf(outline))];
+  const [reach, root] = [reachOf(hole ?? []).most, reachOf(outline).least];
   switch (input.piece) {
     case 'gear':
       return { outline, hole };

@@ -1,5 +1,6 @@
 import Drawing from 'dxf-writer';
 import { strToU8, zipSync } from 'fflate';
+import { reachOf } from './polyline.ts';
 import type { Face, Solid } from './solid.ts';
 
 /** A tenth of a µm: more figures than any machine reads, and the file stays small. */
@@ -8,7 +9,7 @@ const figure = (value: number) => String(Number(value.toFixed(4)));
 /** A flat drawing in millimetres: outline and hole as one path, so that the hole is none of the gear. */
 export function toSvg({ outline, hole }: Face): Uint8Array {
   const rings = hole ? [outline, hole] : [outline];
-  const reach = Math.max(...outline.map(([x, y]) => Math.hypot(x, y))) + 1;
+  const reach = reachOf(outline).most + 1;
   // SVG's y goes down: the tooth that stands up shall do so on paper.
   const path = rings.map((ring) => `M${ring.map(([x, y]) => `${figure(x)} ${figure(-y)}`).join('L')}Z`).join('');
   const size = figure(2 * reach);

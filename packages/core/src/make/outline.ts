@@ -6,12 +6,14 @@ import { cutOf, profileOf } from '../gear/cylindrical/profile.ts';
 import { cylindricalInput } from '../gear/cylindrical/schema.ts';
 import { moduleFrom } from '../gear/moduleFrom.ts';
 import { boreGiven, holeOf } from './bore.ts';
-import { alongCurve, arc, offset, turned, withoutDoubles, type Point } from './polyline.ts';
+import { alongCurve, arc, crossesItself, offset, turned, withoutDoubles, type Point } from './polyline.ts';
 
 /** More teeth than a printer or a wire makes in one piece. */
 const MOST_MADE_TEETH = 400;
 /** Finer than any machine of a shop, and coarser would no longer be the gear. mm */
 const FINEST_MM = 0.0005;
+/** More corners than this no machine reads, and a body of them would take minutes. */
+const MOST_CORNERS = 40_000;
 
 const gear = cylindricalInput.omit({ spanTeeth: true, pinDiameterMm: true }).extend({ teeth: z.int().min(4).max(MOST_MADE_TEETH) });
 
@@ -39,6 +41,9 @@ export type OutlineInput = z.infer<typeof outlineInput>;
 /** How many times larger it is drawn, for what it will shrink. */
 export const growthOf = ({ shrinkagePercent }: OutlineInput['allowance']): number => 1 / (1 - shrinkagePercent / 100);
 
+/** Rounding, of mm and of radians. */
+const STRAYED_MM = 1e-9;
+
 const polygon = z.array(z.tuple([z.number(), z.number()]));
 export const outlineOutput = z.object({ outline: polygon, holes: z.array(polygon), deviationMm: z.number() });
 export type Outline = z.infer<typeof outlineOutput>;
@@ -50,7 +55,8 @@ export type Outline = z.infer<typeof outlineOutput>;
  * centre; the kerf moves the outline out and the holes in by half of it.
  *
  * Sources: ISO 21771 (involute), ISO 53 profile A (rack), Litvin (meshing of rack and gear).
- * @throws CoreFailure where teeth are pointed, the bore reaches the roots, or the kerf closes a root's fillet
+ * @throws CoreFailure where teeth are pointed or cross each other, the bore reaches the roots, the kerf closes a root's fillet
+ *   or does not get into the bore, or it would have too many corners
  * @example 20 teeth of module 2, bore 10 → tips at 22 mm, roots at 17.5 mm
  */
 export function gearOutlineToMake({ gear: asked, bore, allowance, chordToleranceMm }: OutlineInput): Outline {
@@ -64,6 +70,8 @@ export function gearOutlineToMake({ gear: asked, bore, allowance, chordTolerance
     throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * rootRadius });
   if (allowance.kerfMm / 2 >= Math.max(tooth.roundingMm, FINEST_MM))
     throw fail('outOfRange', 'allowance.kerfMm', { minimum: 0, maximum: 2 * tooth.roundingMm, given: allowance.kerfMm });
+  if (hole && allowance.kerfMm >= hole.narrowestMm)
+    throw fail('outOfRange', 'allowance.kerfMm', { minimum: 0, maximum: hole.narrowestMm, given: allowance.kerfMm });
   const pitch = (2 * Math.PI) / cut.teeth;
   const upright = (half: number, radius: number, side: 1 | -1): Point => {
     const angle = Math.PI / 2 + side * half;
@@ -82,7 +90,12 @@ export function gearOutlineToMake({ gear: asked, bore, allowance, chordTolerance
   const root = arc(rootRadius, [rootFrom, rootFrom + tooth.rootHalfAngle], chordToleranceMm);
   const right = [...root.points, ...fillet.points, ...flank.points.slice(1)];
   const left = [...right].reverse().map(([x, y]): Point => [-x, y]);
+  // A rack that comes to a point before it is deep enough, or so few teeth cut so deep, leaves a line that is no tooth.
+  const strays = right.some(([x, y]) => x < -STRAYED_MM || Math.atan2(x, y) > pitch / 2 + STRAYED_MM);
+  if (strays || crossesItself(right)) throw fail('impossibleGeometry', 'gear.profileShift', { reason: 'teethCross' });
   const whole = [...right, ...tip.points.slice(1), ...left];
+  if (whole.length * cut.teeth > MOST_CORNERS)
+    throw fail('tooMany', 'chordToleranceMm', { maximum: MOST_CORNERS, given: whole.length * cut.teeth });
   const outline = withoutDoubles(Array.from({ length: cut.teeth }, (_, i) => i * pitch).flatMap((turn) => turned(whole, turn)));
   const grown = growthOf(allowance);
   const drawn = (list: readonly Point[], outwards: number): [number, number][] => {

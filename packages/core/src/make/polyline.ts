@@ -6,8 +6,32 @@ export const turned = (points: readonly Point[], angle: number): readonly Point[
   return points.map(([x, y]): Point => [x * c - y * s, x * s + y * c]);
 };
 
-/** How far each point lies from the centre, mm. */
-export const radiiOf = (points: readonly Point[]): readonly number[] => points.map(([x, y]) => Math.hypot(x, y));
+/** How far from the centre the nearest and the furthest of the points lie, mm; infinite and nought for none. */
+export function reachOf(points: readonly Point[]): { readonly least: number; readonly most: number } {
+  let [least, most] = [Infinity, 0];
+  for (const [x, y] of points) {
+    const radius = Math.hypot(x, y);
+    least = Math.min(least, radius);
+    most = Math.max(most, radius);
+  }
+  return { least, most };
+}
+
+/** Whether two edges of an open line cross, neighbours aside. */
+export function crossesItself(line: readonly Point[]): boolean {
+  for (let i = 0; i + 1 < line.length; i++)
+    for (let k = i + 2; k + 1 < line.length; k++) if (cross([line[i], line[i + 1]] as Edge, [line[k], line[k + 1]] as Edge)) return true;
+  return false;
+}
+
+type Edge = readonly [Point, Point];
+
+function cross([a, b]: Edge, [c, d]: Edge): boolean {
+  // Most edges lie nowhere near each other.
+  if (Math.max(a[0], b[0]) < Math.min(c[0], d[0]) || Math.max(c[0], d[0]) < Math.min(a[0], b[0])) return false;
+  const side = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+}
 
 /** No curve of a tooth needs to be halved more often. */
 const DEEPEST = 14;
@@ -71,8 +95,8 @@ export function areaOf(polygon: readonly Point[]): number {
   }, 0);
 }
 
-/** Points nearer to each other than this are one: a file keeps no more. mm */
-const SAME_POINT = 1e-6;
+/** Points nearer to each other than this are one: a file keeps a tenth of a µm. mm */
+const SAME_POINT = 2e-4;
 
 /** The polygon without points that lie on their neighbour, the last and the first included. */
 export const withoutDoubles = (polygon: readonly Point[]): readonly Point[] =>

@@ -18,6 +18,14 @@ test('a part is taken once what deliveries go wrong in was measured and agrees',
     deciding: 'boreDiameterMm',
   });
   expect(receive({ ordered, arrived: { teeth: 11, faceWidthMm: read(10.02), boreDiameterMm: read(12) } }).verdict).toBe('accept');
+  // Whatever else agrees: what decides and was ordered is measured.
+  const long = { ...ordered, hand: 'right', tipDiameterMm: 39 } as const;
+  for (const left of ['teeth', 'faceWidthMm', 'boreDiameterMm', 'hand', 'tipDiameterMm'] as const) {
+    const all = { teeth: 11, faceWidthMm: read(10), boreDiameterMm: read(12), hand: 'right', tipDiameterMm: read(39) } as const;
+    expect(receive({ ordered: long, arrived: all }).verdict).toBe('accept');
+    const { [left]: _, ...rest } = all;
+    expect(receive({ ordered: long, arrived: rest })).toMatchObject({ verdict: 'measureMore', deciding: left });
+  }
   expect(receive({ ordered: { teeth: 11 }, arrived: { teeth: 11 } }).verdict).toBe('accept');
 });
 

@@ -22,10 +22,8 @@ export const receiveOutput = z.object({
 });
 export type ReceiveResult = z.infer<typeof receiveOutput>;
 
-/** What a wrong delivery differs in, commonest first: these are measured before a part is taken (shop judgement). */
+/** What decides whether it fits, and a wrong delivery differs in, commonest first (shop judgement). */
 const FIRST = ['teeth', 'starts', 'faceWidthMm', 'boreDiameterMm', 'hand', 'tipDiameterMm'] as const;
-/** So many of what was ordered have to be measured and agree. */
-const LEAST = 3;
 /** A difference that lies within so many of its own ± of what is allowed does not settle anything. */
 const TOO_CLOSE = 2;
 
@@ -55,10 +53,8 @@ export function receive(given: z.output<typeof receiveInput>): ReceiveResult {
   }
   const agreed = new Set(attributes.filter(({ state }) => state === 'fits').map(({ name }) => name));
   const open = off[0]?.name ?? named.find((name) => !agreed.has(name)) ?? null;
-  // Of a maker's list the first six tell a wrong delivery; what else the order names counts where it names none of those.
-  const counted = first.length > 0 ? first : named;
-  const least = own.length > 0 ? own.length : Math.min(LEAST, counted.length);
-  const enough = counted.filter((name) => agreed.has(name)).length >= least;
+  // What else the order names counts where it names none of what decides.
+  const enough = (first.length > 0 ? first : named).every((name) => agreed.has(name));
   return off.length === 0 && enough
     ? { verdict: 'accept', deciding: null, attributes }
     : { verdict: 'measureMore', deciding: open, attributes };

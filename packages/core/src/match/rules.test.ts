@@ -139,13 +139,15 @@ test('what stands in for a part is the same, differs, or is not known', () => {
   expect([isOneGear(part, part), isOneGear(part, less), isOneGear(part, { ...part, teeth: 18 })]).toEqual([true, false, false]);
 });
 
-test('a delivery is taken after three dimensions that agree, refused by one that does not', () => {
+test('a delivery is taken once all that decides agrees, refused by one that does not', () => {
   const ordered: PartAttributes = { teeth: 17, starts: 1, faceWidthMm: 10, boreDiameterMm: 8, hand: 'left', tipDiameterMm: 19 };
   const next = (arrived: PartAttributes) => receive({ ordered, arrived });
   expect(next({})).toMatchObject({ verdict: 'measureMore', deciding: 'teeth', attributes: [] });
   expect(next({ teeth: 17 })).toMatchObject({ verdict: 'measureMore', deciding: 'starts' });
   expect(next({ teeth: 17, starts: 1 })).toMatchObject({ verdict: 'measureMore', deciding: 'faceWidthMm' });
-  expect(next({ teeth: 17, starts: 1, faceWidthMm: 10.1 })).toMatchObject({ verdict: 'accept', deciding: null });
+  expect(next({ teeth: 17, starts: 1, faceWidthMm: 10.1 })).toMatchObject({ verdict: 'measureMore', deciding: 'boreDiameterMm' });
+  const rest = { teeth: 17, starts: 1, faceWidthMm: 10.1, boreDiameterMm: 8, hand: 'left' } as const;
+  expect(next({ ...rest, tipDiameterMm: 19 })).toMatchObject({ verdict: 'accept', deciding: null });
   expect(next({ teeth: 17, starts: 1, faceWidthMm: 12 })).toMatchObject({ verdict: 'refuse', deciding: 'faceWidthMm', difference: 2 });
   expect(next({ hand: 'right' })).not.toHaveProperty('difference');
   expect(next({ hand: 'right' })).toMatchObject({ verdict: 'refuse', deciding: 'hand' });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CURVES, MATERIAL_IDS, MATERIALS, shareAt, type Material, type MaterialId } from './materials.ts';
+import { fail } from '../failure/CoreFailure.ts';
+import { CURVES, CURVES_END_C, MATERIAL_IDS, MATERIALS, shareAt, type Material, type MaterialId } from './materials.ts';
 
 const given = z.strictObject({
   youngsModulusMPa: z.number().min(1).max(1e6),
@@ -15,21 +16,27 @@ export type MaterialSpec = z.infer<typeof material>;
 /** Softer than any metal: it creeps, whatever its sheet calls it. */
 const PLASTIC_BELOW_MPA = 15_000;
 
-export interface MaterialAt extends Omit<Material, 'source' | 'plastic' | 'soft'> {
+export interface MaterialAt extends Omit<Material, 'source' | 'plastic' | 'soft' | 'limitC'> {
+  /** Above it nothing is said of it, °C; none where it is off a sheet that does not say. */
+  readonly limitC: number | null;
   readonly isPlastic: boolean;
   readonly isSoft: boolean;
   /** From the built-in table, not off a sheet. */
   readonly isGuide: boolean;
 }
 
-/** The figures that hold at a temperature in °C: a built-in plastic has lost some stiffness and strength by then. */
+/**
+ * The figures that hold at a temperature in °C: a built-in plastic has lost some stiffness and strength by then.
+ * @throws CoreFailure at `temperatureC` where its curves end
+ */
 export function materialAt(asked: MaterialSpec, temperatureC: number): MaterialAt {
   if (typeof asked !== 'string') {
     const isPlastic = asked.youngsModulusMPa < PLASTIC_BELOW_MPA;
-    return { ...asked, isPlastic, isSoft: false, isGuide: false };
+    return { ...asked, limitC: null, isPlastic, isSoft: false, isGuide: false };
   }
   const { source: _, plastic, soft, ...figures }: Material = MATERIALS[asked];
   const curve = CURVES[asked];
+  if (curve && temperatureC > CURVES_END_C) throw fail('outOfRange', 'temperatureC', { maximum: CURVES_END_C, given: temperatureC });
   return {
     ...figures,
     ...(curve && {

@@ -27,7 +27,8 @@ const CLOSEST = 1;
 
 /**
  * A speedometer against a reference at several speeds: shown = offset + (1 + error)·reference by least squares, what is left over
- * (root mean square), and whether it agrees with the error that was reckoned.
+ * (root mean square), and whether it agrees with the error that was reckoned: the slope by itself, and the whole where the
+ * points lie, so that a needle that shows the same too much at every speed does not.
  *
  * Source: linear regression (Bevington, 6); agreement within two standard errors and a percent.
  * @throws CoreFailure where all points are of one speed
@@ -51,7 +52,9 @@ export function speedometerProof({ points, predictedPercent }: z.infer<typeof sp
     standardErrorPercent,
     withinRule: points.every(({ reference, shown }) => shown >= reference && shown - reference <= RULE_SHARE * reference + RULE_MORE),
     ...(predictedPercent !== undefined && {
-      agrees: Math.abs(errorPercent - predictedPercent) <= CLOSEST + 2 * (standardErrorPercent ?? CLOSEST),
+      agrees:
+        Math.abs(errorPercent - predictedPercent) <= CLOSEST + 2 * (standardErrorPercent ?? CLOSEST) &&
+        Math.abs((y / x - 1) * 100 - predictedPercent) <= CLOSEST + (n > 2 ? (200 * Math.sqrt(squares / (n - 2) / n)) / x : 2 * CLOSEST),
     }),
   };
 }

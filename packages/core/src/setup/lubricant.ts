@@ -29,7 +29,7 @@ export const lubricantOutput = z.object({
 export type LubricantWarning = (typeof NEVERS)[number];
 export type Lubricant = (typeof LUBRICANTS)[number];
 
-const PLASTICS: ReadonlySet<MaterialId> = new Set(['acetal', 'nylon', 'nylonGlass', 'pbt']);
+const PLASTICS: ReadonlySet<MaterialId> = new Set(['acetal', 'nylon', 'nylonMoist', 'nylonGlass', 'nylonGlassMoist', 'pbt']);
 const YELLOW_METALS: ReadonlySet<MaterialId> = new Set(['bronze', 'brass']);
 /** Above this a grease is thrown off and an oil may be thinner, m/s (bench judgement). */
 const FAST_MS = 4;

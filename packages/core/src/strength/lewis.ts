@@ -1,5 +1,5 @@
 import { generatedTooth, type FlankPoint } from '../gear/cylindrical/generated.ts';
-import { cutOf, halfAngleAt, profileOf } from '../gear/cylindrical/profile.ts';
+import { cutOf, profileOf } from '../gear/cylindrical/profile.ts';
 
 export interface LewisTooth {
   /** Teeth of the virtual spur gear, z/cos³β; need not be whole. */
@@ -10,20 +10,27 @@ export interface LewisTooth {
   readonly thinning: number;
 }
 
-/** A tooth breaks at its foot: where it is worn to a point the tip crumbles, which is no matter of bending. */
-const FOOT = 0.5;
-/** Points of fillet and flank that are looked at; the least lies in the fillet and is smooth there. */
+export interface LewisForm {
+  /** Y = s²/(6·h·m). */
+  readonly factor: number;
+  /** Where the tooth is weakest: at its foot, or where it is worn to a point just below its tip. */
+  readonly weakestAt: 'foot' | 'tip';
+}
+
+/** Points of fillet and flank that are looked at; the least of a whole tooth lies in the fillet and is smooth there. */
 const POINTS = 240;
+/** The tip of a tooth that runs to a point crumbles to so much at its first load, in modules (judgement). */
+const CRUMBLED = 0.02;
 
 /**
  * Lewis' form factor of a tooth as a rack with tip rounding 0.38 module cuts it, loaded at its tip: the parabola of
- * constant strength from where the load crosses the tooth's middle, touching the fillet; Y = s²/(6·h·m), with s the
- * tooth's thickness and h the arm there.
+ * constant strength from where the load crosses the tooth's middle, touching the fillet or, of a tooth that is worn thin,
+ * the flank; with s the tooth's thickness and h the arm there.
  *
  * Source: Lewis 1892, as in Shigley, Mechanical Engineering Design, 14-1.
- * @example 20 teeth, 20° → 0.32
+ * @example 20 teeth, 20° → 0.32 at the foot
  */
-export function lewisFactor({ teeth, pressureAngleDeg, profileShift, thinning }: LewisTooth): number {
+export function lewisForm({ teeth, pressureAngleDeg, profileShift, thinning }: LewisTooth): LewisForm {
   const cut = cutOf({
     teeth,
     normalModuleMm: 1,
@@ -37,16 +44,25 @@ export function lewisFactor({ teeth, pressureAngleDeg, profileShift, thinning }:
   const tooth = generatedTooth(cut);
   const profile = profileOf(cut);
   const base = profile.baseDiameterMm / 2;
-  const tip = tooth.tipRadiusMm;
-  const loadAngle = Math.acos(Math.min(1, base / tip)) - Math.max(0, halfAngleAt(cut, profile, 2 * tip));
-  const apex = base / Math.cos(loadAngle);
+  const thickness = ({ radiusMm, halfAngle }: FlankPoint) => 2 * radiusMm * halfAngle;
+  // Thickest at the fillet, so the share of the flank that stands is halved down to.
+  let [standing, gone] = [0, 1];
+  if (thickness(tooth.flank(1)) >= CRUMBLED) standing = 1;
+  else for (let i = 0; i < 40; i++) [standing, gone] = halved(standing, gone, (t) => thickness(tooth.flank(t)) >= CRUMBLED);
+  const tip = tooth.flank(standing);
+  const apex = base / Math.cos(Math.acos(Math.min(1, base / tip.radiusMm)) - tip.halfAngle);
   const parabola = ({ radiusMm, halfAngle }: FlankPoint): number => {
     const [half, height] = [radiusMm * Math.sin(halfAngle), apex - radiusMm * Math.cos(halfAngle)];
     return height > 0 ? half ** 2 / height : Infinity;
   };
-  let least = Infinity;
-  for (let i = 0; i <= POINTS; i++) {
-    least = Math.min(least, parabola(tooth.fillet(i / POINTS)), parabola(tooth.flank((FOOT * i) / POINTS)));
-  }
-  return (2 / 3) * least;
+  const least = (of: (t: number) => FlankPoint) =>
+    Array.from({ length: POINTS + 1 }, (_, i) => parabola(of(i / POINTS))).reduce((p, q) => Math.min(p, q));
+  const [fillet, flank] = [least(tooth.fillet), least((t) => tooth.flank(standing * t))];
+  return { factor: (2 / 3) * Math.min(fillet, flank), weakestAt: flank < fillet ? 'tip' : 'foot' };
+}
+
+/** The half of a range in which what holds at its beginning ends. */
+function halved(from: number, to: number, holds: (at: number) => boolean): [number, number] {
+  const middle = (from + to) / 2;
+  return holds(middle) ? [middle, to] : [from, middle];
 }

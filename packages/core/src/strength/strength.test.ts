@@ -1,6 +1,7 @@
+import { FAMILIES } from '@patient-badger/knowledge';
 import fc from 'fast-check';
 import { chainInput, chainStrength } from './chain.ts';
-import { lewisFactor } from './lewis.ts';
+import { lewisForm } from './lewis.ts';
 import { pinInput, pinStrength } from './pin.ts';
 import { toothInput, toothStrength } from './tooth.ts';
 
@@ -30,7 +31,8 @@ const TABLE = [
   [150, 0.46],
   [300, 0.472],
 ] as const;
-const y = (teeth: number, more: object = {}) => lewisFactor({ teeth, pressureAngleDeg: 20, profileShift: 0, thinning: 0, ...more });
+const form = (teeth: number, more: object = {}) => lewisForm({ teeth, pressureAngleDeg: 20, profileShift: 0, thinning: 0, ...more });
+const y = (teeth: number, more: object = {}) => form(teeth, more).factor;
 
 test('form factors are those of the printed table: none further off than 6 %, on the whole within 3 %', () => {
   const off = TABLE.map(([teeth, printed]) => y(teeth) / printed - 1);
@@ -42,9 +44,16 @@ test('a tooth bears more with more teeth and more shift, and less the more is wo
   for (let teeth = 9; teeth < 80; teeth++) expect(y(teeth + 1)).toBeGreaterThan(y(teeth));
   expect(y(12, { profileShift: 0.3 })).toBeGreaterThan(1.2 * y(12));
   expect(y(25, { thinning: 0.2 })).toBeLessThan(0.9 * y(25));
-  // Half of the thickness bears about a quarter.
-  expect(y(40, { thinning: 0.9 }) / y(40)).toBeGreaterThan(0.15);
-  expect(y(40, { thinning: 0.9 }) / y(40)).toBeLessThan(0.45);
+  for (let worn = 0; worn < 1; worn += 0.05) expect(y(25, { thinning: worn + 0.05 })).toBeLessThan(y(25, { thinning: worn }) + 1e-9);
+});
+
+test('a tooth that is worn to a point goes at its tip and bears next to nothing, a whole one at its foot', () => {
+  expect([form(40).weakestAt, form(12).weakestAt, form(40, { thinning: 0.2 }).weakestAt]).toEqual(['foot', 'foot', 'foot']);
+  // Half a module off leaves a tip of a quarter of one, and the parabola touches below it.
+  expect(form(40, { thinning: 0.5 })).toMatchObject({ weakestAt: 'tip' });
+  expect(y(40, { thinning: 0.5 })).toBeCloseTo(0.178, 3);
+  expect(form(40, { thinning: 0.9 })).toMatchObject({ weakestAt: 'tip' });
+  expect(y(40, { thinning: 0.9 })).toBeLessThan(0.06 * y(40));
 });
 
 const tooth = (gear: object = {}, more: object = {}) =>
@@ -145,4 +154,95 @@ test('without efficiencies a worm of one start loses about half, by its lead ang
   const load = loadOf('worming', chain('motor', { efficiencies: {} })) ?? NaN;
   expect(load / 40).toBeGreaterThan(0.45);
   expect(load / 40).toBeLessThan(0.6);
+});
+
+test('steel on nylon is as strong as the nylon, at both gears, whichever is asked first', () => {
+  const size = { normalModuleMm: 1, faceWidthMm: 8 };
+  const asked = (own: object, mate: object, torqueNm: number) =>
+    toothStrength(toothInput.parse({ gear: { ...size, ...own }, mate, torqueNm }));
+  const [steel, nylon] = [
+    { teeth: 12, material: 'steel' },
+    { teeth: 40, material: 'nylon' },
+  ];
+  const alone = toothStrength(toothInput.parse({ gear: { ...size, ...nylon }, torqueNm: 1 })).torqueCapacityNm;
+  const pinion = asked(steel, nylon, 1).pair;
+  const wheel = asked(nylon, steel, 1).pair;
+  expect([pinion?.weaker, wheel?.weaker]).toEqual(['mate', 'gear']);
+  expect(wheel?.breaksAtNm).toBeCloseTo(alone, 9);
+  expect(pinion?.breaksAtNm).toBeCloseTo((alone * 12) / 40, 9);
+  expect(wheel?.wearsAtNm).toBeCloseTo(((pinion?.wearsAtNm ?? NaN) * 40) / 12, 9);
+  // A mate with half the face bears half.
+  expect(asked(steel, { ...nylon, faceWidthMm: 4 }, 1).pair?.breaksAtNm).toBeCloseTo((pinion?.breaksAtNm ?? NaN) / 2, 9);
+});
+
+test('nylon in use bears less than dry, and where the data end nothing is said', () => {
+  expect(tooth({ material: 'nylonMoist' }).torqueCapacityNm).toBeLessThan(0.7 * tooth({ material: 'nylon' }).torqueCapacityNm);
+  expect(tooth().basis).toBe('static');
+  expect(() => tooth({ material: 'acetal' }, { temperatureC: 121 })).toThrow('outOfRange at temperatureC');
+});
+
+const two = {
+  bodies: ['motor', 'shaft', 'one', 'other', 'out', 'spare', 'away'].map((id) => ({ id })),
+  joints: [
+    { id: 'press', type: 'seat', a: 'motor', b: 'shaft', by: 'pressFit' },
+    { id: 'first', type: 'mesh', a: 'shaft', b: 'one', teethA: 10, teethB: 20 },
+    { id: 'second', type: 'mesh', a: 'shaft', b: 'other', teethA: 10, teethB: 30 },
+    { id: 'firstOut', type: 'mesh', a: 'one', b: 'out', teethA: 10, teethB: 30 },
+    { id: 'secondOut', type: 'mesh', a: 'other', b: 'out', teethA: 10, teethB: 20 },
+    { id: 'alone', type: 'mesh', a: 'spare', b: 'away', teethA: 10, teethB: 20 },
+  ],
+};
+const onTwo = (joints: object[], capacities: Record<string, number> = {}) =>
+  chainStrength(
+    chainInput.parse({
+      driveline: { ...two, joints },
+      drive: { body: 'motor', torqueNm: 1 },
+      links: two.joints.map(({ id }) => ({ joint: id, capacityNm: capacities[id] ?? 50 })),
+      efficiencies: { first: 1, second: 1, firstOut: 1, secondOut: 1 },
+    }),
+  );
+
+test('where two ways meet each carries as if alone, in whatever order the joints stand; what is not reached is no fuse', () => {
+  const loads = (joints: object[]) => Object.fromEntries(onTwo(joints).links.map(({ joint, loadNm }) => [joint, loadNm]));
+  const wanted = { press: 1, first: 2, second: 3, firstOut: 6, secondOut: 6, alone: 0 };
+  expect(loads(two.joints)).toEqual(wanted);
+  expect(loads([...two.joints].reverse())).toEqual(wanted);
+  const weak = onTwo(two.joints, { alone: 0.001 });
+  expect(weak.links.find(({ joint }) => joint === 'alone')).toMatchObject({ reached: false });
+  expect(weak.fuse).not.toBe('alone');
+});
+
+test('a way over seats is no longer than one beside it, and three gears in a ring are refused', () => {
+  // A sleeve on the shaft drives the same wheel as the shaft's own teeth.
+  const sleeve = { id: 'press', type: 'seat', a: 'motor', b: 'other', by: 'key' };
+  const own = { id: 'first', type: 'mesh', a: 'motor', b: 'out', teethA: 10, teethB: 20 };
+  const its = { id: 'secondOut', type: 'mesh', a: 'other', b: 'out', teethA: 10, teethB: 30 };
+  const found = chainStrength(
+    chainInput.parse({
+      driveline: { ...two, joints: [sleeve, own, its] },
+      drive: { body: 'motor', torqueNm: 1 },
+      links: ['press', 'first', 'secondOut'].map((joint) => ({ joint, capacityNm: 50 })),
+      efficiencies: { first: 1, secondOut: 1 },
+    }),
+  );
+  expect(Object.fromEntries(found.links.map(({ joint, loadNm }) => [joint, loadNm]))).toEqual({ press: 1, first: 2, secondOut: 3 });
+  const ring = [...two.joints, { id: 'ring', type: 'mesh', a: 'one', b: 'other', teethA: 20, teethB: 30 }];
+  expect(() => onTwo(ring)).toThrow('impossibleGeometry at driveline.joints');
+});
+
+test('no shipped drive line is a ring to its driver', () => {
+  for (const { id, driveline: shipped, order } of FAMILIES) {
+    const links = shipped.joints.map(({ id: joint }) => ({ joint, capacityNm: 1 }));
+    const { fuse } = chainStrength(chainInput.parse({ driveline: shipped, drive: { body: order[0], torqueNm: 1 }, links }));
+    expect([id, fuse]).toEqual([id, expect.any(String)]);
+  }
+});
+
+test('a pin presses the shaft’s own hole most, and must leave something of it', () => {
+  const asked = { pinDiameterMm: 5, shaftDiameterMm: 20, wallMm: 8, torqueNm: 30, pinShearStrengthMPa: 300, seatBearingStrengthMPa: 60 };
+  const found = pinStrength(pinInput.parse({ ...asked, shaftBearingStrengthMPa: 90 }));
+  // 6 · 30 000 / (5 · 20²)
+  expect(found.shaftBearingMPa).toBeCloseTo(90, 9);
+  expect(pinStrength(pinInput.parse({ ...asked, shaftBearingStrengthMPa: 50 })).goesFirst).toBe('shaft');
+  expect(() => pinStrength(pinInput.parse({ ...asked, pinDiameterMm: 20 }))).toThrow('impossibleGeometry at pinDiameterMm');
 });

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { checked } from '../gear/cylindrical/dimensions.ts';
 import { inverseInvolute, involute } from '../gear/cylindrical/involute.ts';
-import { cutOf, profileOf, type Profile } from '../gear/cylindrical/profile.ts';
+import { cutOf, profileOf, type Cut, type Profile } from '../gear/cylindrical/profile.ts';
 import { shared } from '../gear/cylindrical/schema.ts';
 import { fail } from '../failure/CoreFailure.ts';
-import { material, materialAt } from '../material/material.ts';
+import { material, materialAt, type MaterialAt } from '../material/material.ts';
 import { lengthMm, positiveUpTo } from '../quantity/bounds.ts';
-import { lewisFactor } from './lewis.ts';
+import { lewisForm, type LewisForm } from './lewis.ts';
 
 const shift = z.number().min(-2).max(3).default(0);
 const teeth = z.int().min(4).max(2000);
@@ -23,7 +23,8 @@ export const toothInput = z.strictObject({
     faceWidthMm: lengthMm,
     material,
   }),
-  mate: z.strictObject({ teeth, profileShift: shift, material }).optional(),
+  /** Its face is as wide as the gear's unless given. */
+  mate: z.strictObject({ teeth, profileShift: shift, material, faceWidthMm: lengthMm.optional() }).optional(),
   torqueNm: positiveUpTo(1e7),
   temperatureC: z.number().min(-100).max(400).default(20),
 });
@@ -37,6 +38,12 @@ export const toothOutput = z.object({
   contactUtilisation: z.number().optional(),
   torqueCapacityNm: z.number(),
   limitedBy: z.enum(['bending', 'contact']),
+  /** Where the gear's own tooth breaks: at its foot, or worn to a point at its tip. */
+  weakestAt: z.enum(['foot', 'tip']),
+  /** The two together, as torque at this gear: which of them breaks first and when, and when the first surface yields. */
+  pair: z.object({ weaker: z.enum(['gear', 'mate']), breaksAtNm: z.number(), wearsAtNm: z.number() }).optional(),
+  /** What is borne once. Nothing is said of how often. */
+  basis: z.literal('static'),
   guide: z.boolean(),
 });
 export type ToothStrength = z.infer<typeof toothOutput>;
@@ -46,53 +53,103 @@ const YIELD_IN_CONTACT = 1.67;
 
 /**
  * One tooth that carries the whole torque of its gear, statically: bending by Lewis with the load at the tip, contact at
- * the pitch point by Hertz where the mate is known. N·m, MPa, °C. The capacity is the torque at which the first of the two
- * reaches what the material bears at once; nothing is said of fatigue. `guide`: a figure of the built-in materials is in it.
+ * the pitch point by Hertz where the mate is known. N·m, MPa, °C. The capacity is the torque at this gear at which the first
+ * tooth of the two breaks or the first surface of the two yields; a surface that yields is worn and not broken, so `pair`
+ * keeps both apart. Nothing is said of fatigue. `guide`: a figure of the built-in materials is in it.
  *
  * Sources: Lewis 1892 (Y = s²/6hm); ISO 6336-2 for Z_E and Z_H; Johnson for the contact limit.
- * @throws CoreFailure where the gear has no tooth left, or gear and mate never mesh
+ * @throws CoreFailure where the gear has no tooth left, gear and mate never mesh, or nothing is known of a material so warm
  * @example 20 teeth of module 2, 20 wide, steel, 20 N·m → 1000 N, about 80 MPa
  */
 export function toothStrength({ gear, mate, torqueNm, temperatureC }: z.infer<typeof toothInput>): ToothStrength {
+  const own = { ...gear, ...bendingOf(gear, { torqueNm, temperatureC, path: 'gear' }) };
+  const common = {
+    tangentialForceN: own.forceN,
+    lewisFactor: own.factor,
+    bendingStressMPa: own.stressMPa,
+    bendingUtilisation: own.utilisation,
+    weakestAt: own.weakestAt,
+    basis: 'static',
+  } as const;
+  if (!mate) return { ...common, torqueCapacityNm: torqueNm / own.utilisation, limitedBy: 'bending', guide: own.figures.isGuide };
+  const ratio = mate.teeth / gear.teeth;
+  const face = mate.faceWidthMm ?? gear.faceWidthMm;
+  const itsTooth = { ...gear, ...mate, faceWidthMm: face, toothThinningMm: 0 };
+  const other = bendingOf(itsTooth, { torqueNm: torqueNm * ratio, temperatureC, path: 'mate' });
+  const contactStressMPa = contactOf(own, {
+    teeth: mate.teeth,
+    profileShift: mate.profileShift,
+    figures: other.figures,
+    // No more of a face bears than the narrower of the two.
+    faceWidthMm: Math.min(face, gear.faceWidthMm),
+  });
+  const softer = Math.min(own.figures.yieldMPa, other.figures.yieldMPa);
+  const contactUtilisation = contactStressMPa / (YIELD_IN_CONTACT * own.figures.yieldMPa);
+  const [breaksAtNm, wearsAtNm] = [
+    torqueNm / Math.max(own.utilisation, other.utilisation),
+    torqueNm / (contactStressMPa / (YIELD_IN_CONTACT * softer)) ** 2,
+  ];
+  return {
+    ...common,
+    contactStressMPa,
+    contactUtilisation,
+    torqueCapacityNm: Math.min(breaksAtNm, wearsAtNm),
+    limitedBy: breaksAtNm <= wearsAtNm ? 'bending' : 'contact',
+    pair: { weaker: other.utilisation > own.utilisation ? 'mate' : 'gear', breaksAtNm, wearsAtNm },
+    guide: own.figures.isGuide || other.figures.isGuide,
+  };
+}
+
+type Tooth = z.infer<typeof toothInput>['gear'];
+
+interface Bending {
+  readonly cut: Cut;
+  readonly profile: Profile;
+  readonly figures: MaterialAt;
+  readonly forceN: number;
+  readonly factor: number;
+  readonly weakestAt: LewisForm['weakestAt'];
+  readonly stressMPa: number;
+  readonly utilisation: number;
+}
+
+/** One tooth bent by the torque of its gear. */
+function bendingOf(
+  gear: Tooth,
+  { torqueNm, temperatureC, path }: { readonly torqueNm: number; readonly temperatureC: number; readonly path: 'gear' | 'mate' },
+): Bending {
   const cut = cutOf({ ...gear, addendumCoefficient: 1, dedendumCoefficient: 1.25 });
-  const profile = checked(cut, profileOf(cut), {}, 'gear');
-  const own = materialAt(gear.material, temperatureC);
-  const tangentialForceN = (2000 * torqueNm) / profile.pitchDiameterMm;
-  const factor = lewisFactor({
+  const profile = checked(cut, profileOf(cut), {}, path);
+  const figures = materialAt(gear.material, temperatureC);
+  const forceN = (2000 * torqueNm) / profile.pitchDiameterMm;
+  const { factor, weakestAt } = lewisForm({
     teeth: gear.teeth / Math.cos(cut.helixAngle) ** 3,
     pressureAngleDeg: gear.pressureAngleDeg,
     profileShift: gear.profileShift,
     thinning: gear.toothThinningMm / gear.normalModuleMm,
   });
-  if (!(factor > 0)) throw fail('impossibleGeometry', 'gear.toothThinningMm', { reason: 'noToothLeft' });
-  const bendingStressMPa = tangentialForceN / (gear.faceWidthMm * gear.normalModuleMm * factor);
-  const bendingUtilisation = bendingStressMPa / own.yieldMPa;
-  const bending = torqueNm / bendingUtilisation;
-  const guide = own.isGuide || (mate !== undefined && materialAt(mate.material, temperatureC).isGuide);
-  const common = { tangentialForceN, lewisFactor: factor, bendingStressMPa, bendingUtilisation, guide };
-  if (!mate) return { ...common, torqueCapacityNm: bending, limitedBy: 'bending' };
-  const other = materialAt(mate.material, temperatureC);
-  const elastic = Math.sqrt(
-    1 / (Math.PI * ((1 - own.poissonRatio ** 2) / own.youngsModulusMPa + (1 - other.poissonRatio ** 2) / other.youngsModulusMPa)),
-  );
-  const u = mate.teeth / gear.teeth;
-  const contactStressMPa =
-    elastic *
-    zoneFactor(profile, {
-      teeth: gear.teeth + mate.teeth,
-      shifts: gear.profileShift + mate.profileShift,
-      pressureAngle: cut.pressureAngle,
-    }) *
-    Math.sqrt((tangentialForceN * (u + 1)) / (profile.pitchDiameterMm * gear.faceWidthMm * u));
-  const contactUtilisation = contactStressMPa / (YIELD_IN_CONTACT * own.yieldMPa);
-  const contact = torqueNm / contactUtilisation ** 2;
-  return {
-    ...common,
-    contactStressMPa,
-    contactUtilisation,
-    torqueCapacityNm: Math.min(bending, contact),
-    limitedBy: bending <= contact ? 'bending' : 'contact',
-  };
+  if (!(factor > 0)) throw fail('impossibleGeometry', `${path}.toothThinningMm`, { reason: 'noToothLeft' });
+  const stressMPa = forceN / (gear.faceWidthMm * gear.normalModuleMm * factor);
+  return { cut, profile, figures, forceN, factor, weakestAt, stressMPa, utilisation: stressMPa / figures.yieldMPa };
+}
+
+interface Mate {
+  readonly teeth: number;
+  readonly profileShift: number;
+  readonly figures: MaterialAt;
+  readonly faceWidthMm: number;
+}
+
+/** Hertz' stress where two teeth touch at the pitch point, MPa. */
+function contactOf(
+  { cut, profile, figures, forceN, teeth: z, profileShift }: Bending & Pick<Tooth, 'teeth' | 'profileShift'>,
+  mate: Mate,
+): number {
+  const compliance = ({ poissonRatio, youngsModulusMPa }: MaterialAt) => (1 - poissonRatio ** 2) / youngsModulusMPa;
+  const elastic = Math.sqrt(1 / (Math.PI * (compliance(figures) + compliance(mate.figures))));
+  const u = mate.teeth / z;
+  const zone = zoneFactor(profile, { teeth: z + mate.teeth, shifts: profileShift + mate.profileShift, pressureAngle: cut.pressureAngle });
+  return elastic * zone * Math.sqrt((forceN * (u + 1)) / (profile.pitchDiameterMm * mate.faceWidthMm * u));
 }
 
 interface Pair {

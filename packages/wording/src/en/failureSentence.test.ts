@@ -1,4 +1,5 @@
-import { FAILURE_REASONS, type FailureData, type FailureReason } from '@patient-badger/core';
+import { z } from 'zod';
+import { createOperations, FAILURE_REASONS, type FailureData, type FailureReason } from '@patient-badger/core';
 import { failureSentence, rowSentence } from './failureSentence.ts';
 import { fieldName } from './fieldName.ts';
 
@@ -28,6 +29,23 @@ test('a reading is named by what was read, not by its field', () => {
   expect(fieldName('measurements.tipDiameterMm.plusMinus')).toBe('± of the diameter over the tips');
   expect(fieldName('driveline.joints.2.teeth')).toBe('teeth');
   expect(fieldName('')).toBe('input');
+});
+
+const fieldsOf = (schema: unknown, names = new Set<string>()): ReadonlySet<string> => {
+  if (schema === null || typeof schema !== 'object') return names;
+  for (const [key, value] of Object.entries(schema)) {
+    if (key === 'properties') for (const name of Object.keys(value as object)) names.add(name);
+    fieldsOf(value, names);
+  }
+  return names;
+};
+
+test('no field of any operation is said by its inner name: no unit, no code', () => {
+  const { list } = createOperations({ find: () => undefined, ids: () => [] });
+  const names = new Set(list.flatMap(({ input }) => [...fieldsOf(z.toJSONSchema(input, { io: 'input', unrepresentable: 'any' }))]));
+  expect(names.size).toBeGreaterThan(300);
+  const inner = /\b(mm|mpa|nm|px|deg|rpm|minor|ms|rz|k|c|youngs|poisson)\b/;
+  expect([...names].map((name) => [name, fieldName(name)]).filter(([, said]) => inner.test(said ?? ''))).toEqual([]);
 });
 
 test('a reason goes before the code, and takes its figures from the detail', () => {

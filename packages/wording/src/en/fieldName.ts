@@ -32,10 +32,41 @@ const WORDS: Readonly<Record<string, string>> = {
   id: 'name',
   arcDeg: 'arc',
   rgba: 'picture',
+  youngsModulusMPa: 'Young’s modulus',
+  yieldMPa: 'yield strength',
+  poissonRatio: 'Poisson’s ratio',
+  expansionPerK: 'thermal expansion',
+  shearStrengthMPa: 'shear strength',
+  pinShearStrengthMPa: 'shear strength of the pin',
+  seatBearingStrengthMPa: 'bearing strength of the seat',
+  shaftBearingStrengthMPa: 'bearing strength of the shaft',
+  roughnessRzMm: 'roughness depth',
+  fittedAtC: 'temperature when it was fitted',
+  wantedTorqueNm: 'torque wanted',
+  majorMm: 'diameter of the thread',
+  engagedMm: 'length of thread engaged',
+  floatMm: 'end float',
+  minMm: 'lower limit',
+  maxMm: 'upper limit',
+  leftMm: 'left side',
+  rightMm: 'right side',
+  handRpm: 'turns a minute by hand',
+  drillRpm: 'turns a minute of the drill',
+  publishedTurnsPerKm: 'maker’s turns per km',
+  withinPercent: 'limit in percent',
+  rateMinorPerHour: 'rate per hour',
+  partsMinor: 'price of the parts',
+  partMinor: 'price of the part',
+  actMinor: 'cost of doing it',
+  wrongMinor: 'cost of being wrong',
+  readTo: 'figure that it is read to',
+  perYear: 'use a year',
+  yearlyKm: 'km a year',
+  toothThinningMm: 'wear of the tooth',
 };
 
 /** Units and the like at the end of a field's name, which a sentence leaves out. */
-const UNITS = /(Mm|Px|Deg|Percent|Km|Kmh|Minor|Rpm|M)$/;
+const UNITS = /(?<!Per)(Mm|Px|Deg|Percent|Km|Kmh|Minor|Rpm|Nm|MPa|Ms|M|C)$/;
 
 /** A name made of several words, as words. @example inWords('faceWidthMm') // 'face width' */
 export const inWords = (name: string): string =>

@@ -35,6 +35,10 @@ export const t = catalogue({
   many: 'many',
   needleReference: (shown: Value, reference: Value) => `Needle ${shown}, reference ${reference}`,
   needleShows: 'Needle shows',
+  outsideOfWhatIsAllowed:
+    'It is outside of what is usual on roads, in km/h: never too little, at most a tenth and 4 km/h too much (UN Regulation 39); local rules decide.',
+  thatIsNoNumber: 'That is not a number.',
+  tooFewTurns: (turns: Value) => `One tooth more or less would not show yet: put in ${turns} turns or more.`,
   noErrorWasReckonedFor: (more: Value) =>
     `No error was reckoned for this pair. ${more} what is usual on roads, in km/h: never too little, at most a tenth and 4 km/h too much (UN Regulation 39); local rules decide.`,
   on: 'On',

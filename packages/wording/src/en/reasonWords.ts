@@ -66,6 +66,12 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   pinsSink: ({ pinMm }) => `Pins of ${pinMm} mm sink to the root of these spaces: take thicker ones.`,
   nothingBelowRoots: () => 'With so few teeth nothing is left below the roots.',
   tipsBelowBase: () => 'Shifted so far in, the tips lie below the base circle: there is no involute left.',
+  yearsAreOneAYear: () => 'A use counted in years is one a year.',
+  dueBeyondCalendar: () => 'So seldom used, it never comes due: give a number of days as well.',
+  teethCross: () => 'Cut like this, the flanks of a tooth cross each other: more teeth, more shift or a smaller pressure angle.',
+  pinLeavesNoShaft: ({ mostMm }) => `The pin must be thinner than the shaft it crosses: ${mostMm} mm.`,
+  threadBarelyEngaged: ({ leastMm }) => `Half a pitch or less of the thread holds nothing: more than ${leastMm} mm must be engaged.`,
+  drivenInCircle: () => 'These joints drive each other in a circle: nothing in it can turn.',
   noToothLeft: () => 'Thinned so far, no tooth is left at the pitch circle.',
   pitchAgainstModule: ({ diametralPitch, module, given }) =>
     `${diametralPitch} DP is module ${fixed(module, 4)}, not ${given}. Give one of the two.`,
@@ -78,7 +84,7 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   hubWithoutWall: ({ leastMm }) => `The hub must be thicker than its shaft of ${leastMm} mm: measure across the hub.`,
   shaftAllBore: ({ mostMm }) => `The hole in the shaft cannot be as wide as the shaft of ${mostMm} mm.`,
   interferenceOrTorque: () => 'Give the interference or the torque it has to carry, not both.',
-  rangeBackwards: () => 'The smallest gap of the sheet is larger than the largest.',
+  rangeBackwards: () => 'The lower limit is above the upper one.',
   boreThroughRoots: ({ mostMm }) => `This bore reaches the roots of the teeth: it must be well below ${fixed(mostMm, 2)} mm.`,
   safetyCriticalNotMade: ({ name }) =>
     `${name}: somebody could be hurt. A shop-made gear is never offered for it; the maker’s part, or licensed work.`,

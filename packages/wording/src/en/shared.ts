@@ -288,6 +288,7 @@ export const t = catalogue({
   theServerRefusedIt: 'The server refused it.',
   theSettingsOfTheShop: 'The settings of the shop',
   theShop: 'The shop',
+  theShopServerAnswersOtherwise: 'The shop server answers in a form that this app does not know. Reload the app.',
   theShopServerCannotBe: 'The shop server cannot be reached just now.',
   theWeakestLink: 'The weakest link',
   theWholeShopWasWritten: 'The whole shop was written out',

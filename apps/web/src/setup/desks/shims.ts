@@ -36,10 +36,13 @@ export const SHIMS: DeskSpec<Setup> = {
       shims,
     });
     if (!worked.ok) return { problem: worked.sentence };
-    const { stack, leftMm } = worked.output;
+    const { stack, leftMm, plusMinusMm, sure } = worked.output;
     if (!stack) return { problem: t.noStackOfTheseBrings };
     return {
-      lines: [{ text: t.mmLeft(stackText(stack), leftMm.toFixed(3)), variant: 'strong', testID: 'shim-stack' }],
+      lines: [
+        { text: t.mmLeft(stackText(stack), leftMm.toFixed(3)), variant: 'strong', testID: 'shim-stack' },
+        sure ? { text: t.theRangeIsSure(plusMinusMm), variant: 'soft' } : { text: t.theRangeIsNotSure(plusMinusMm), variant: 'danger' },
+      ],
       entry: {
         label: t.theyAreIn,
         isPrimary: true,

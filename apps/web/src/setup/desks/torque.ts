@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { SHEET_TORQUE_UNITS, type MaterialId } from '@patient-badger/core';
+import { SHEET_TORQUE_UNITS, STRENGTH_CLASSES, type MaterialId } from '@patient-badger/core';
 import { runOperation } from '../../data/runOperation.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import { threeFigures } from '../../wording/threeFigures.ts';
@@ -22,6 +22,12 @@ export const TORQUE: DeskSpec<Setup> = {
     ['major', t.threadMm],
     ['pitch', t.pitchMm],
     ['engaged', t.deepInItMm],
+    {
+      kind: 'choice',
+      name: 'class',
+      label: t.strengthClass,
+      options: [['', t.notSaid], ...STRENGTH_CLASSES.map((name) => [name, name] as const)],
+    },
     { kind: 'text', name: 'source', label: shared.whoseFigureItIs },
   ],
   known: ({ torqueUnit }) => (torqueUnit ? { unit: torqueUnit } : {}),
@@ -30,7 +36,13 @@ export const TORQUE: DeskSpec<Setup> = {
     const unit = SHEET_TORQUE_UNITS.find((known) => known === typed.texts.unit);
     if (!(value > 0) || !unit) return null;
     const thread = major > 0 && pitch > 0 && engaged > 0 ? { majorMm: major, pitchMm: pitch, engagedMm: engaged } : undefined;
-    const worked = runOperation('setup.torque', { value, unit, ...(thread && { into: typed.texts.into as MaterialId, thread }) });
+    const strengthClass = STRENGTH_CLASSES.find((name) => name === typed.texts.class);
+    const worked = runOperation('setup.torque', {
+      value,
+      unit,
+      ...(thread && { into: typed.texts.into as MaterialId, thread }),
+      ...(strengthClass && { screw: { strengthClass } }),
+    });
     if (!worked.ok) return { problem: worked.sentence };
     const { newtonMetres, footPounds, inchPounds, capNm, warnings } = worked.output;
     const isTooMuch = warnings.length > 0;
@@ -49,6 +61,7 @@ export const TORQUE: DeskSpec<Setup> = {
                 variant: isTooMuch ? 'danger' : 'soft',
               } as const,
             ]),
+        ...(thread && !strengthClass ? [{ text: t.whatTheScrewBearsIs, variant: 'soft' } as const] : []),
       ],
       entry: {
         label: t.itIsTight,
