@@ -29,7 +29,9 @@ const minifier = config.transformer.minifierConfig;
 config.transformer.minifierConfig = {
   ...minifier,
   ecma: 2020,
-  compress: { ...minifier.compress, ecma: 2020, passes: 2 },
+  compress: { ...minifier.compress, ecma: 2020, passes: 1 },
+  // Locals are named once, over the whole script (`scripts/pack.js`).
+  mangle: false,
   output: { ...minifier.output, ecma: 2020, ascii_only: false },
 };
 

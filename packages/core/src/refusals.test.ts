@@ -237,6 +237,57 @@ const REFUSALS: readonly (readonly [op: string, input: object, path: string, det
     'worked.0.to',
     { reason: 'sectorCountedBack', from: 9, to: 2 },
   ],
+  [
+    'strength.chain',
+    {
+      driveline: {
+        bodies: [{ id: 'a' }, { id: 'b' }, { id: 'c' }],
+        joints: [
+          { id: 'ab', type: 'mesh', a: 'a', b: 'b', teethA: 10, teethB: 20 },
+          { id: 'bc', type: 'mesh', a: 'b', b: 'c', teethA: 20, teethB: 30 },
+          { id: 'ca', type: 'mesh', a: 'c', b: 'a', teethA: 30, teethB: 10 },
+        ],
+      },
+      drive: { body: 'a', torqueNm: 1 },
+      links: [{ joint: 'ab', capacityNm: 1 }],
+    },
+    'driveline.joints',
+    { reason: 'drivenInCircle' },
+  ],
+  [
+    'strength.pin',
+    { pinDiameterMm: 9, shaftDiameterMm: 9, wallMm: 3, torqueNm: 1, pinShearStrengthMPa: 100, seatBearingStrengthMPa: 100 },
+    'pinDiameterMm',
+    { reason: 'pinLeavesNoShaft', mostMm: 9 },
+  ],
+  [
+    'setup.torque',
+    { value: 4, unit: 'N·m', thread: { majorMm: 5, pitchMm: 1.6, engagedMm: 0.8 } },
+    'thread.engagedMm',
+    { reason: 'threadBarelyEngaged', leastMm: 0.8 },
+  ],
+  [
+    'make.outline',
+    { gear: { teeth: 6, normalModuleMm: 1, profileShift: -1 }, bore: { shape: 'none' } },
+    'gear.profileShift',
+    { reason: 'teethCross' },
+  ],
+  [
+    'decide.options',
+    {
+      options: [{ id: 'one', kind: 'replace', partsMinor: 1, minutes: 1, life: { mean: 3 } }],
+      use: { perYear: 2, unit: 'years' },
+      rateMinorPerHour: 0,
+    },
+    'use.perYear',
+    { reason: 'yearsAreOneAYear' },
+  ],
+  [
+    'learn.due',
+    { last: { date: '2026-03-01' }, every: { units: 1e6 }, perYear: 1, today: '2026-11-30' },
+    'perYear',
+    { reason: 'dueBeyondCalendar' },
+  ],
   ['match.fit', { wanted: {}, part: { teeth: 9 } }, 'wanted', { reason: 'nothingWanted' }],
   ['match.fit', { wanted: { teeth: 9 }, part: {} }, 'part', { reason: 'nothingKnownOfPart' }],
   ['match.receive', { ordered: {}, arrived: { teeth: 9 } }, 'ordered', { reason: 'orderSaysNothing' }],

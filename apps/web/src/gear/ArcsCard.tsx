@@ -18,17 +18,28 @@ const WORDS = {
 } as const;
 type Place = keyof typeof WORDS;
 
+interface Props {
+  readonly jobId: string;
+  readonly card: GearCard;
+  readonly gear: GearState;
+  /** Teeth that are there. */
+  readonly teeth: number | undefined;
+  /** Of a piece of a round: the teeth of the whole, by which a tooth is so many degrees. */
+  readonly sectorOf?: number | undefined;
+}
+
 /** A wheel of which only an arc works can often be turned on its shaft, so that fresh teeth come into mesh. */
-export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: GearCard; gear: GearState; teeth: number | undefined }) {
+export function ArcsCard({ jobId, card, gear, teeth, sectorOf }: Props) {
   const { write, problem } = useRecord(jobId);
   const [typed, setTyped] = useState<Partial<Record<Place, string>>>({});
   const [open, setOpen] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
   if (teeth === undefined) return null;
   const { arcs } = gear;
+  const shape = sectorOf === undefined ? {} : ({ shape: 'sector', fullTeeth: Math.max(sectorOf, teeth) } as const);
   const keep = async () => {
     const [from, to, needTeeth] = (['from', 'to', 'needTeeth'] as const).map((place) => Number(typed[place])) as [number, number, number];
-    const checked = runOperation('gear.arcs', { teeth, worked: [{ from, to }], needTeeth });
+    const checked = runOperation('gear.arcs', { teeth, ...shape, worked: [{ from, to }], needTeeth });
     if (!checked.ok) return setWrong(checked.sentence);
     if (await write({ kind: 'arcsNoted', gear: card.id, teeth, from, to, needTeeth })) setOpen(false);
   };
@@ -55,7 +66,8 @@ export function ArcsCard({ jobId, card, gear, teeth }: { jobId: string; card: Ge
     );
   }
   const worked =
-    arcs && runOperation('gear.arcs', { teeth: arcs.teeth, worked: [{ from: arcs.from, to: arcs.to }], needTeeth: arcs.needTeeth });
+    arcs &&
+    runOperation('gear.arcs', { teeth: arcs.teeth, ...shape, worked: [{ from: arcs.from, to: arcs.to }], needTeeth: arcs.needTeeth });
   if (!worked?.ok)
     return <Button label={t.onlyPartOfItWorks} detail={t.freshTeethCanBeTurned} testID="open-arcs" onPress={() => setOpen(true)} />;
   const { positions, workedTeeth } = worked.output;

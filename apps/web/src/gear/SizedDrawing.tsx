@@ -11,6 +11,11 @@ const CALLOUTS = [
   { quantity: 'tipDiameterMm', left: 182, top: 0, to: { x: x + 44, y: y - 60 } },
   { quantity: 'toothHeightMm', left: 0, top: 242, to: { x: x - 62, y: y + 44 } },
   { quantity: 'mateTeeth', left: 182, top: 242, to: { x: x + 66, y: y + 40 } },
+  { quantity: 'axialPitch', left: 182, top: 242, to: { x: x + 52, y: y + 20 } },
+  { quantity: 'starts', left: 0, top: 0, to: { x: x - 62, y: y - 30 } },
+  { quantity: 'arcDeg', left: 182, top: 0, to: { x: x + 40, y: y - 58 } },
+  { quantity: 'pressureAngleDeg', left: 0, top: 306, to: { x: x - 30, y: y + 40 } },
+  { quantity: 'travelMm', left: 0, top: 242, to: { x: x - 50, y: y + 34 } },
   { quantity: 'boreDiameterMm', left: 0, top: 306, to: { x: x - 6, y: y + 14 } },
   { quantity: 'faceWidthMm', left: 182, top: 306, to: { x: x + 16, y: y + 66 } },
 ] as const;

@@ -13,5 +13,7 @@ test.each([
   ['slide-rack-drive', 'rpinion', 'cylindrical'],
   ['trimmer-bevel-head', 'gear', 'bevel'],
   ['sector-steering', 'sector', 'sector'],
-  ['worm-steering-box', 'sector', null],
+  ['worm-steering-box', 'sector', 'wormSector'],
+  ['slide-rack-drive', 'lrack', 'rack'],
+  ['saw-chain-tensioner', 'spindle', 'screw'],
 ])('%s, %s is measured on: %s', (family, gear, kind) => expect(cardOf(family, gear)).toBe(kind));

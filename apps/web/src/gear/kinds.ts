@@ -4,11 +4,23 @@ import { cylindricalView } from './cylindrical/view.ts';
 import type { GearKindView } from './GearKindView.ts';
 import type { KindWords, QuantityWords } from './QuantityWords.ts';
 import { sectorView } from './sector/view.ts';
+import { rackView } from './rack/view.ts';
+import { screwView } from './screw/view.ts';
+import { wormSectorView } from './wormSector/view.ts';
 import { wormView } from './worm/view.ts';
 import { wormWheelView } from './wormWheel/view.ts';
 
 /** Every kind of gear that has a card, the one list. */
-const VIEWS: readonly GearKindView[] = [wormView, cylindricalView, sectorView, bevelView, wormWheelView];
+const VIEWS: readonly GearKindView[] = [
+  wormView,
+  cylindricalView,
+  sectorView,
+  wormSectorView,
+  bevelView,
+  wormWheelView,
+  rackView,
+  screwView,
+];
 
 interface Kind {
   readonly kind: GearKind;

@@ -7,10 +7,11 @@ import { rack } from './rack/kind.ts';
 import { screw } from './screw/kind.ts';
 import { sector } from './sector/kind.ts';
 import { worm } from './worm/kind.ts';
+import { wormSector } from './wormSector/kind.ts';
 import { wormWheel } from './wormWheel/kind.ts';
 
 /** Every kind of gear, the one list: operations, entries of readings, and the gear card all read it. */
-const KINDS = [worm, cylindrical, sector, bevel, wormWheel, rack, screw] as const;
+const KINDS = [worm, cylindrical, sector, wormSector, bevel, wormWheel, rack, screw] as const;
 export const GEAR_KINDS: readonly GearKind[] = KINDS;
 
 type Kind = (typeof KINDS)[number];

@@ -4,9 +4,13 @@ import { freshArcs } from './arcs.ts';
 import { coneAngles } from './bevel/dimensions.ts';
 import { bevelIdentifyInput, identifyBevel } from './bevel/identify.ts';
 import { compareGears } from './compare.ts';
+import type { MeasuredGear } from './measuredGear.ts';
 import { identifyRack, rackIdentifyInput } from './rack/identify.ts';
+import { rack } from './rack/kind.ts';
 import { identifyScrew, screwIdentifyInput } from './screw/identify.ts';
+import { screw } from './screw/kind.ts';
 import { STANDARD_MODULES } from './standardSizes.ts';
+import { fullTeethOf, wormSector } from './wormSector/kind.ts';
 import { identifyWheel, wheelIdentifyInput } from './wormWheel/identify.ts';
 
 const random = seeded(61);
@@ -107,4 +111,55 @@ test('two gears that are alike differ in nothing, and a difference is the same t
 test('a reading may be called as every object is made', () => {
   const { attributes } = compareGears({ first: {}, second: { constructor: { value: 3, plusMinus: 0.1 } } });
   expect(attributes).toEqual([{ name: 'constructor', state: 'notRead', second: 3 }]);
+});
+
+const taken = (value: number, plusMinus: number, over?: number) => [
+  { entryId: 'e', reading: { value, plusMinus }, instrument: 'digitalCaliper', entered: '', ...(over !== undefined && { over }) },
+];
+const measured = (readings: object): MeasuredGear => ({ readings: readings as MeasuredGear['readings'], hand: 'right' });
+
+test('what is read on the cards of rack and screw is what their operations ask, and names the part to look for', () => {
+  const gear = measured({ axialPitch: taken(50.27, 0.03, 8), teeth: taken(40, 0), faceWidthMm: taken(20, 0.03) });
+  const [found] = identifyRack(rackIdentifyInput.parse(rack.identification.question(gear))).candidates;
+  expect(found?.normalModuleMm).toBe(2);
+  expect(found && rack.identification.wanted(found, gear)).toMatchObject({
+    type: 'rack',
+    normalModuleMm: 2,
+    teeth: 40,
+    faceWidthMm: { value: 20 },
+  });
+  // ISO 2904, Tr 12×3, of two starts: ten threads are 30 mm, ten turns 60.
+  const spindle = measured({ axialPitch: taken(30.01, 0.03, 10), travelMm: taken(60, 0.2, 10), tipDiameterMm: taken(12, 0.03) });
+  const [thread] = identifyScrew(screwIdentifyInput.parse(screw.identification.question(spindle))).candidates;
+  expect(thread).toMatchObject({ pitchMm: 3, starts: 2, leadMm: 6 });
+  expect(thread && screw.identification.wanted(thread, spindle)).toMatchObject({
+    type: 'screw',
+    starts: 2,
+    hand: 'right',
+    outsideDiameterMm: { value: 12 },
+  });
+  expect([rack.identification.question(measured({ teeth: taken(9, 0) })), screw.identification.question(measured({}))]).toEqual([
+    null,
+    null,
+  ]);
+});
+
+test('a sector tells its whole round once the arc is long and sharp enough, and then the wheel that it is a piece of', () => {
+  // Eleven pitches of a wheel of 40: 99 degrees.
+  const arc = (plusMinus: number) => ({ arcDeg: taken(99, plusMinus, 11) });
+  expect([fullTeethOf(measured(arc(0.5))), fullTeethOf(measured(arc(2))), fullTeethOf(measured({}))]).toEqual([40, null, null]);
+  // Module 2 by hand: tips on 84 mm, five of forty steps along the rim.
+  const gear = measured({
+    ...arc(0.5),
+    axialPitch: taken((5 * Math.PI * 84) / 40, 0.2, 5),
+    toothHeightMm: taken(4.4, 0.09),
+    teeth: taken(12, 0),
+  });
+  const question = wormSector.identification.question(gear);
+  expect(question).toMatchObject({ teeth: 40 });
+  const [found] = identifyWheel(wheelIdentifyInput.parse(question)).candidates;
+  expect(found?.axialModuleMm).toBe(2);
+  const card = { type: 'sector', body: 'sector' } as const;
+  expect(found && wormSector.identification.wanted(found, gear, card)).toMatchObject({ type: 'sector', teeth: 12, normalModuleMm: 2 });
+  expect(wormSector.identification.question(measured({ ...gear.readings, ...arc(2) }))).toBeNull();
 });

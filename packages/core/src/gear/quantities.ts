@@ -16,7 +16,10 @@ export const GEAR_QUANTITIES = [
   'arcDeg',
   'leadAngleDeg',
   'helixAngleDeg',
+  'pressureAngleDeg',
   'centreDistanceMm',
+  /** What so many turns move. */
+  'travelMm',
   'boreDiameterMm',
   'faceWidthMm',
 ] as const;

@@ -27,7 +27,6 @@ const loaded = z.object({
 });
 const ranked = { links: z.array(loaded), fuse: z.string().nullable(), stallBreaks: z.string().nullable() };
 export const chainOutput = z.object({ ...ranked, after: z.object(ranked).optional() });
-type LoadedLink = z.infer<typeof loaded>;
 type Links = z.infer<typeof link>[];
 
 /**

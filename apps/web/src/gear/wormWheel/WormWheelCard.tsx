@@ -1,7 +1,8 @@
 import { t } from '@patient-badger/wording/gear';
-import { countOf, wormWheel, type GearCard } from '@patient-badger/core';
+import { countOf, wormWheel, type GearCard, type WormWheelQuantity } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
+import { advisedReading } from '../advised.ts';
 import { MeasuredCard } from '../MeasuredCard.tsx';
 import { SizedDrawing } from '../SizedDrawing.tsx';
 import { useIdentified } from '../useIdentified.ts';
@@ -11,6 +12,7 @@ import { WormWheelDrawing } from './WormWheelDrawing.tsx';
 import { gearOn } from '../gearOn.ts';
 
 const DRAWN_TEETH = 24;
+const ADVISED: Readonly<Record<string, WormWheelQuantity>> = { throatDiameterMm: 'tipDiameterMm', toothHeightMm: 'toothHeightMm' };
 
 /** A worm wheel, measured in its throat: which it was. */
 export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
@@ -34,6 +36,7 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
           <WormWheelDrawing teeth={countOf(gear.readings.teeth) ?? DRAWN_TEETH} />
         </SizedDrawing>
       )}
+      next={advisedReading(identified.data?.nextMeasurement, ADVISED, WHEEL_WORDS)}
       extra={({ gear }) => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={countOf(gear.readings.teeth)} />}
     />
   );

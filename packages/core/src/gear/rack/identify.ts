@@ -32,6 +32,8 @@ export const rackIdentifyOutput = z.object({
   nextMeasurement,
 });
 
+export type RackCandidate = z.infer<typeof rackIdentifyOutput>['candidates'][number];
+
 /** How often racks have these pressure angles (judgement). */
 const ANGLES = { 20: 0.8, 14.5: 0.2 } as const;
 /** Pitches measured over, where more were not asked for. */

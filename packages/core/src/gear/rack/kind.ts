@@ -1,13 +1,17 @@
 import { operation } from '../../operation/operation.ts';
 import type { GearKind } from '../GearKind.ts';
 import { rackDimensions, rackInput, rackOutput } from './dimensions.ts';
-import { identifyRack, rackIdentifyInput, rackIdentifyOutput } from './identify.ts';
+import { sizeKey } from '../candidateKey.ts';
+import { identifyRack, rackIdentifyInput, rackIdentifyOutput, type RackCandidate } from './identify.ts';
+import { RACK_QUANTITIES } from './quantities.ts';
+import { rackQuestion } from './question.ts';
+import { wantedRack } from './wanted.ts';
 
-/** Straight racks; computed, not yet measured on a job. */
+/** Straight racks. */
 export const rack = {
   id: 'rack',
   types: ['rack'],
-  quantities: [],
+  quantities: RACK_QUANTITIES,
   operations: {
     'gear.rack.dimensions': operation({
       input: rackInput,
@@ -21,4 +25,11 @@ export const rack = {
       work: identifyRack,
     }),
   },
-} as const satisfies GearKind;
+  identification: {
+    operation: 'gear.rack.identify',
+    question: rackQuestion,
+    /** @example 'module-2-20' */
+    key: (candidate: RackCandidate) => `${sizeKey(candidate)}-${candidate.pressureAngleDeg}`,
+    wanted: wantedRack,
+  },
+} as const satisfies GearKind<RackCandidate>;

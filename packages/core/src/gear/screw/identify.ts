@@ -35,6 +35,8 @@ export const screwIdentifyOutput = z.object({
   nextMeasurement,
 });
 
+export type ScrewCandidate = z.infer<typeof screwIdentifyOutput>['candidates'][number];
+
 const OVER = 10;
 
 /**

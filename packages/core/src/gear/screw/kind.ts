@@ -1,13 +1,16 @@
 import { operation } from '../../operation/operation.ts';
 import type { GearKind } from '../GearKind.ts';
 import { screwDimensions, screwInput, screwOutput } from './dimensions.ts';
-import { identifyScrew, screwIdentifyInput, screwIdentifyOutput } from './identify.ts';
+import { identifyScrew, screwIdentifyInput, screwIdentifyOutput, type ScrewCandidate } from './identify.ts';
+import { SCREW_QUANTITIES } from './quantities.ts';
+import { screwQuestion } from './question.ts';
+import { wantedScrew } from './wanted.ts';
 
-/** Moving screws; computed, not yet measured on a job. */
+/** Moving screws. */
 export const screw = {
   id: 'screw',
   types: ['screw'],
-  quantities: [],
+  quantities: SCREW_QUANTITIES,
   operations: {
     'gear.screw.dimensions': operation({
       input: screwInput,
@@ -21,4 +24,11 @@ export const screw = {
       work: identifyScrew,
     }),
   },
-} as const satisfies GearKind;
+  identification: {
+    operation: 'gear.screw.identify',
+    question: screwQuestion,
+    /** @example 'metric-1.5-1' */
+    key: ({ series, size, starts }: ScrewCandidate) => `${series}-${size}-${starts}`,
+    wanted: wantedScrew,
+  },
+} as const satisfies GearKind<ScrewCandidate>;

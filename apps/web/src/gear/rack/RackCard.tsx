@@ -1,0 +1,39 @@
+import { t } from '@patient-badger/wording/gear';
+import { rack, type GearCard, type RackQuantity } from '@patient-badger/core';
+import type { JobView } from '../../job/JobView.ts';
+import { advisedReading } from '../advised.ts';
+import { gearOn } from '../gearOn.ts';
+import { MeasuredCard } from '../MeasuredCard.tsx';
+import { SizedDrawing } from '../SizedDrawing.tsx';
+import { useIdentified } from '../useIdentified.ts';
+import { rackLine } from './line.ts';
+import { RackDrawing } from './RackDrawing.tsx';
+import { RACK_WORDS } from './words.ts';
+
+const ADVISED: Readonly<Record<string, RackQuantity>> = {
+  pitchMm: 'axialPitch',
+  toothHeightMm: 'toothHeightMm',
+  pressureAngleDeg: 'pressureAngleDeg',
+};
+
+/** A rack, measured along its teeth: which it was. */
+export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
+  const identified = useIdentified(rack, gearOn(view, card), { view, card });
+  return (
+    <MeasuredCard
+      view={view}
+      card={card}
+      words={RACK_WORDS}
+      heading={t.whichRackItWas}
+      begin={t.measureOverSeveralTeeth}
+      identified={identified}
+      line={rackLine}
+      drawing={({ values, advised, onPick }) => (
+        <SizedDrawing quantities={rack.quantities} words={RACK_WORDS} label={t.drawingOfTheRack} {...{ values, advised, onPick }}>
+          <RackDrawing />
+        </SizedDrawing>
+      )}
+      next={advisedReading(identified.data?.nextMeasurement, ADVISED, RACK_WORDS)}
+    />
+  );
+}

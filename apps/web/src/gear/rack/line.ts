@@ -1,0 +1,13 @@
+import { t } from '@patient-badger/wording/gear';
+import { rack, type LengthUnit, type RackCandidate } from '@patient-badger/core';
+import { expectations, sizeText, type CandidateLine } from '../candidateLine.ts';
+
+const NAMES = { pitchMm: t.onePitch, toothHeightMm: t.toothHeight } as const;
+
+export const rackLine = (candidate: RackCandidate, unit: LengthUnit): CandidateLine => ({
+  key: rack.identification.key(candidate),
+  title: t.rackWithSize(sizeText(candidate), candidate.pressureAngleDeg),
+  probability: candidate.probability,
+  detail: t.aTurnOfAPinionMoves((Math.PI * candidate.normalModuleMm).toFixed(3)),
+  expected: expectations(NAMES, candidate, unit),
+});

@@ -1,0 +1,38 @@
+import { t } from '@patient-badger/wording/gear';
+import { screw, type GearCard, type ScrewQuantity } from '@patient-badger/core';
+import type { JobView } from '../../job/JobView.ts';
+import { advisedReading } from '../advised.ts';
+import { gearOn } from '../gearOn.ts';
+import { HandChoice } from '../HandChoice.tsx';
+import { MeasuredCard } from '../MeasuredCard.tsx';
+import { SizedDrawing } from '../SizedDrawing.tsx';
+import { useIdentified } from '../useIdentified.ts';
+import { screwLine } from './line.ts';
+import { ScrewDrawing } from './ScrewDrawing.tsx';
+import { SCREW_WORDS } from './words.ts';
+
+const ADVISED: Readonly<Record<string, ScrewQuantity>> = { pitchMm: 'axialPitch', leadMm: 'travelMm', starts: 'starts' };
+
+/** A moving screw: which thread drives its nut. */
+export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
+  const gear = gearOn(view, card);
+  const identified = useIdentified(screw, gear, { view, card });
+  return (
+    <MeasuredCard
+      view={view}
+      card={card}
+      words={SCREW_WORDS}
+      heading={t.whichScrewItWas}
+      begin={t.measureOverSeveralThreads}
+      identified={identified}
+      line={screwLine}
+      drawing={({ values, advised, onPick }) => (
+        <SizedDrawing quantities={screw.quantities} words={SCREW_WORDS} label={t.drawingOfTheScrew} {...{ values, advised, onPick }}>
+          <ScrewDrawing />
+        </SizedDrawing>
+      )}
+      beside={<HandChoice jobId={view.job.id} card={card} gear={gear} />}
+      next={advisedReading(identified.data?.nextMeasurement, ADVISED, SCREW_WORDS)}
+    />
+  );
+}

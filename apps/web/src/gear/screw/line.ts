@@ -1,0 +1,16 @@
+import { t } from '@patient-badger/wording/gear';
+import { screw, type LengthUnit, type ScrewCandidate } from '@patient-badger/core';
+import { expectations, type CandidateLine } from '../candidateLine.ts';
+
+const NAMES = { pitchMm: t.onePitch, leadMm: t.travelOfOneTurn } as const;
+
+export const screwLine = (candidate: ScrewCandidate, unit: LengthUnit): CandidateLine => ({
+  key: screw.identification.key(candidate),
+  title:
+    candidate.series === 'metric'
+      ? t.pitchMmWithStarts(candidate.size, candidate.starts)
+      : t.threadsAnInchWithStarts(candidate.size, candidate.starts),
+  probability: candidate.probability,
+  detail: t.oneTurnMovesTheNut(candidate.leadMm.toFixed(3)),
+  expected: expectations(NAMES, candidate, unit),
+});

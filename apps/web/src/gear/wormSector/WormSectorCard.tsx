@@ -1,0 +1,49 @@
+import { t } from '@patient-badger/wording/gear';
+import { countOf, fullTeethOf, wormSector, type GearCard, type WormSectorQuantity } from '@patient-badger/core';
+import { Text } from '../../design/Text.tsx';
+import type { JobView } from '../../job/JobView.ts';
+import { advisedReading } from '../advised.ts';
+import { ArcsCard } from '../ArcsCard.tsx';
+import { gearOn } from '../gearOn.ts';
+import { MeasuredCard } from '../MeasuredCard.tsx';
+import { SizedDrawing } from '../SizedDrawing.tsx';
+import { useIdentified } from '../useIdentified.ts';
+import { wheelLine } from '../wormWheel/line.ts';
+import { WORM_SECTOR_WORDS } from './words.ts';
+import { WormSectorDrawing } from './WormSectorDrawing.tsx';
+
+const DRAWN_TEETH = 14;
+const ADVISED: Readonly<Record<string, WormSectorQuantity>> = { rimPitchMm: 'axialPitch', toothHeightMm: 'toothHeightMm' };
+
+/** A sector that a worm drives: the wheel that it is a piece of, the arc that has worked and what is left fresh. */
+export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }) {
+  const gear = gearOn(view, card);
+  const identified = useIdentified(wormSector, gear, { view, card });
+  const teeth = countOf(gear.readings.teeth);
+  const full = fullTeethOf(gear);
+  return (
+    <MeasuredCard
+      view={view}
+      card={card}
+      words={WORM_SECTOR_WORDS}
+      heading={t.whichWheelItIsAPieceOf}
+      begin={t.countTeethOverAnArc}
+      identified={identified}
+      line={wheelLine}
+      drawing={({ values, advised, onPick }) => (
+        <SizedDrawing
+          quantities={wormSector.quantities}
+          words={WORM_SECTOR_WORDS}
+          label={t.drawingOfTheSector}
+          {...{ values, advised, onPick }}
+        >
+          <WormSectorDrawing teeth={teeth ?? DRAWN_TEETH} />
+        </SizedDrawing>
+      )}
+      more={['leadAngleDeg']}
+      next={advisedReading(identified.data?.nextMeasurement, ADVISED, WORM_SECTOR_WORDS)}
+      beside={full === null ? null : <Text variant="soft">{t.aWholeRoundWouldHave(full)}</Text>}
+      extra={() => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} sectorOf={full ?? undefined} />}
+    />
+  );
+}
