@@ -27,6 +27,10 @@ interface Props<Quantity extends GearQuantity> {
   readonly values: Readonly<Partial<Record<Quantity, string>>>;
   readonly advised: Quantity | undefined;
   readonly onPick: (quantity: Quantity) => void;
+  /** Where a callout points on this drawing, from its middle, where it is not where it is on a round gear. */
+  readonly spots?: Readonly<Partial<Record<Quantity, readonly [right: number, down: number]>>>;
+  /** How its axis lies, or that it has none. */
+  readonly axis?: 'upright' | 'level' | 'none';
   /** The gear itself. */
   readonly children: ReactNode;
 }
@@ -39,17 +43,27 @@ export function SizedDrawing<Quantity extends GearQuantity>({
   values,
   advised,
   onPick,
+  spots,
+  axis = 'upright',
   children,
 }: Props<Quantity>) {
   const colours = useColours();
   const callouts = CALLOUTS.flatMap((callout) => {
     const quantity = quantities.find((one) => one === callout.quantity);
-    return quantity === undefined ? [] : [{ ...callout, quantity }];
+    if (quantity === undefined) return [];
+    const [right, down] = spots?.[quantity] ?? [callout.to.x - x, callout.to.y - y];
+    return [{ ...callout, quantity, to: { x: x + right, y: y + down } }];
   });
   return (
     <CalloutDrawing<Quantity> {...{ label, callouts, values, words, advised, onPick }}>
       {children}
-      <Line x1={x} y1={y - 92} x2={x} y2={y + 92} stroke={colours.soft} strokeDasharray="14 4 3 4" />
+      {axis === 'none' ? null : (
+        <Line
+          {...(axis === 'upright' ? { x1: x, y1: y - 92, x2: x, y2: y + 92 } : { x1: x - 104, y1: y, x2: x + 104, y2: y })}
+          stroke={colours.soft}
+          strokeDasharray="14 4 3 4"
+        />
+      )}
     </CalloutDrawing>
   );
 }

@@ -16,6 +16,14 @@ const ADVISED: Readonly<Record<string, RackQuantity>> = {
   pressureAngleDeg: 'pressureAngleDeg',
 };
 
+const SPOTS = {
+  teeth: [-55, -17],
+  toothHeightMm: [-84, 0],
+  axialPitch: [52, -17],
+  pressureAngleDeg: [-24, 0],
+  faceWidthMm: [24, 60],
+} as const;
+
 /** A rack, measured along its teeth: which it was. */
 export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
   const identified = useIdentified(rack, gearOn(view, card), { view, card });
@@ -29,7 +37,14 @@ export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
       identified={identified}
       line={rackLine}
       drawing={({ values, advised, onPick }) => (
-        <SizedDrawing quantities={rack.quantities} words={RACK_WORDS} label={t.drawingOfTheRack} {...{ values, advised, onPick }}>
+        <SizedDrawing
+          quantities={rack.quantities}
+          words={RACK_WORDS}
+          label={t.drawingOfTheRack}
+          spots={SPOTS}
+          axis="none"
+          {...{ values, advised, onPick }}
+        >
           <RackDrawing />
         </SizedDrawing>
       )}

@@ -13,6 +13,8 @@ import { SCREW_WORDS } from './words.ts';
 
 const ADVISED: Readonly<Record<string, ScrewQuantity>> = { pitchMm: 'axialPitch', leadMm: 'travelMm', starts: 'starts' };
 
+const SPOTS = { starts: [-81, -6], tipDiameterMm: [46, -26], axialPitch: [64, 26], travelMm: [-54, 40], faceWidthMm: [8, 24] } as const;
+
 /** A moving screw: which thread drives its nut. */
 export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
   const gear = gearOn(view, card);
@@ -27,7 +29,14 @@ export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
       identified={identified}
       line={screwLine}
       drawing={({ values, advised, onPick }) => (
-        <SizedDrawing quantities={screw.quantities} words={SCREW_WORDS} label={t.drawingOfTheScrew} {...{ values, advised, onPick }}>
+        <SizedDrawing
+          quantities={screw.quantities}
+          words={SCREW_WORDS}
+          label={t.drawingOfTheScrew}
+          spots={SPOTS}
+          axis="level"
+          {...{ values, advised, onPick }}
+        >
           <ScrewDrawing />
         </SizedDrawing>
       )}

@@ -15,6 +15,15 @@ import { WormSectorDrawing } from './WormSectorDrawing.tsx';
 const DRAWN_TEETH = 14;
 const ADVISED: Readonly<Record<string, WormSectorQuantity>> = { rimPitchMm: 'axialPitch', toothHeightMm: 'toothHeightMm' };
 
+const SPOTS = {
+  teeth: [-47, -54],
+  arcDeg: [47, -54],
+  toothHeightMm: [-74, -28],
+  axialPitch: [68, -42],
+  boreDiameterMm: [-8, 66],
+  faceWidthMm: [26, 24],
+} as const;
+
 /** A sector that a worm drives: the wheel that it is a piece of, the arc that has worked and what is left fresh. */
 export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }) {
   const gear = gearOn(view, card);
@@ -35,6 +44,7 @@ export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }
           quantities={wormSector.quantities}
           words={WORM_SECTOR_WORDS}
           label={t.drawingOfTheSector}
+          spots={SPOTS}
           {...{ values, advised, onPick }}
         >
           <WormSectorDrawing teeth={teeth ?? DRAWN_TEETH} />
