@@ -4,6 +4,7 @@ const { projects } = require('./jest.config.cjs');
 const chosen = projects.find((each) => each.displayName === (process.env.MUTATE_PROJECT ?? 'core'));
 module.exports = {
   ...chosen,
+  ...(process.env.MUTATE_TESTS && { testMatch: [], testRegex: [process.env.MUTATE_TESTS] }),
   rootDir: process.cwd(),
   testTimeout: 30_000,
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',

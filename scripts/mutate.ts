@@ -10,8 +10,10 @@ import { seeded } from '@patient-badger/core';
 /**
  * Breaks the code in small ways and counts how often a test notices.
  *
- *   npm run mutate [-- TARGET… [--sample N] [--seeds N]]     (default: the figures that can hurt, 300 mutants, three seeds)
+ *   npm run mutate [-- TARGET… [--sample N] [--seeds N] [--near]]   (default: the figures that can hurt, 300 mutants, three seeds)
  *   npm run mutate -- all                                    (these and every folder of core and server)
+ *
+ * `--near` runs only the tests beside the targets and those of every operation: minutes for hours, and a lower bound.
  *
  * The whole would run for days, so each target is tried on random samples, seeded by the commit with 1, 2 and 3 added, and
  * the three are averaged: nobody can write tests for a sample that is known beforehand. Figures go to docs/testing.md by hand,
@@ -117,20 +119,35 @@ function sampleOf(places: readonly Place[], wanted: number, seed: number): reado
   return chosen;
 }
 
-/** The share of a sample that tests noticed, in per cent. */
-async function run(name: string, sample: number, seed: number): Promise<number> {
-  const target = TARGETS[name];
-  if (!target) throw new Error(`There is no target ${name}. Known: ${Object.keys(TARGETS).join(', ')}.`);
-  const mutate = sampleOf(await placesIn(target.files, target.only), sample, seed);
+/** Where a target's mutants are. */
+const isOf = ({ files, only }: Target, file: string): boolean =>
+  only === undefined ? file.startsWith(`${files}/`) : file === join(files, only);
+
+/** Tests beside the targets, and those that ask every operation: what only others notice counts as missed then. */
+const nearTo = (targets: readonly Target[]): string =>
+  [...new Set(targets.map(({ files }) => `${files}/.*\\.test\\.ts$`)), '/(goldenCases|refusals|operations)\\.test\\.ts$'].join('|');
+
+interface Draw {
+  readonly sample: number;
+  readonly seed: number;
+  /** Only the tests beside. */
+  readonly near: boolean;
+}
+
+/** The share of a sample that tests noticed, in per cent, of each target of one project; they share the first run of all tests. */
+async function run(names: readonly string[], { sample, seed, near }: Draw): Promise<ReadonlyMap<string, number>> {
+  const targets = names.map((name) => TARGETS[name] as Target);
+  const [{ project }] = targets as [Target];
+  const samples = await Promise.all(targets.map(async ({ files, only }) => sampleOf(await placesIn(files, only), sample, seed)));
   await mkdir('.cache/mutate', { recursive: true });
-  const base = `.cache/mutate/${name.replace('/', '-')}-${seed}`;
+  const base = `.cache/mutate/${project}-${seed}`;
   const [report, config] = [`${base}.json`, `${base}.conf.json`];
   await writeFile(
     config,
     JSON.stringify({
-      mutate,
+      mutate: [...new Set(samples.flat())],
       testRunner: 'jest',
-      jest: { projectType: 'custom', configFile: 'jest.mutate.cjs', enableFindRelatedTests: true },
+      jest: { projectType: 'custom', configFile: 'jest.mutate.cjs', enableFindRelatedTests: !near },
       coverageAnalysis: 'perTest',
       plugins: ['@stryker-mutator/jest-runner'],
       reporters: ['json'],
@@ -143,8 +160,9 @@ async function run(name: string, sample: number, seed: number): Promise<number> 
     }),
   );
   await new Promise<void>((resolve, reject) => {
-    const child = spawn('npx', ['stryker', 'run', config], { stdio: 'inherit', env: { ...process.env, MUTATE_PROJECT: target.project } });
-    child.once('exit', (code) => (code === 0 ? resolve() : reject(new Error(`the run of ${name} ended with ${code}`))));
+    const env = { ...process.env, MUTATE_PROJECT: project, ...(near && { MUTATE_TESTS: nearTo(targets) }) };
+    const child = spawn('npx', ['stryker', 'run', config], { stdio: 'inherit', env });
+    child.once('exit', (code) => (code === 0 ? resolve() : reject(new Error(`the run of ${project} ended with ${code}`))));
   });
   const { files } = JSON.parse(await readFile(report, 'utf8')) as {
     files: Record<
@@ -152,30 +170,38 @@ async function run(name: string, sample: number, seed: number): Promise<number> 
       { mutants: { status: string; location: { start: { line: number } }; mutatorName: string; replacement?: string }[] }
     >;
   };
-  const all = Object.entries(files).flatMap(([file, { mutants }]) => mutants.map((each) => ({ file, ...each })));
-  const count = (...statuses: string[]) => all.filter(({ status }) => statuses.includes(status)).length;
-  const [noticed, missed] = [count('Killed', 'Timeout'), count('Survived', 'NoCoverage')];
+  const all = Object.entries(files).flatMap(([file, { mutants }]) => mutants.map((mutant) => ({ file, ...mutant })));
   for (const { file, status, location, mutatorName, replacement } of all)
     if (status === 'Survived' || status === 'NoCoverage')
       console.log(
         `  ${status === 'Survived' ? 'survived' : 'not run'}  ${file}:${location.start.line} ${mutatorName} → ${(replacement ?? '').slice(0, 60).replace(/\s+/g, ' ')}`,
       );
-  return (100 * noticed) / Math.max(1, noticed + missed);
+  const shareOf = (target: Target): number => {
+    const own = all.filter(({ file }) => isOf(target, file));
+    const count = (...statuses: string[]) => own.filter(({ status }) => statuses.includes(status)).length;
+    const [noticed, missed] = [count('Killed', 'Timeout'), count('Survived', 'NoCoverage')];
+    return (100 * noticed) / Math.max(1, noticed + missed);
+  };
+  return new Map(names.map((name, i) => [name, shareOf(targets[i] as Target)]));
 }
 
 const given = process.argv.slice(2).filter((each) => each !== '--');
 const flags = ['--sample', '--seeds'];
 const flagOf = (flag: string, usual: number) => (given.includes(flag) ? Number(given[given.indexOf(flag) + 1]) : usual);
 const [sample, seeds] = [flagOf('--sample', 300), flagOf('--seeds', 3)];
-const named = given.filter((each, i) => !flags.includes(each) && !flags.includes(given[i - 1] ?? ''));
+const named = given.filter((word, i) => !word.startsWith('--') && !flags.includes(given[i - 1] ?? ''));
 const names = named.length === 0 ? Object.keys(SAFETY) : named.flatMap((each) => (each === 'all' ? Object.keys(TARGETS) : each));
-const lines: string[] = [];
-for (const name of names) {
-  const shares: number[] = [];
-  for (let seed = 1; seed <= seeds; seed++) shares.push(await run(name, sample, seed));
-  const mean = shares.reduce((sum, share) => sum + share, 0) / shares.length;
-  lines.push(
-    `${name}: ${mean.toFixed(1)} % noticed (${TARGETS[name]?.wanted} wanted; ${shares.map((share) => share.toFixed(1)).join(', ')})`,
+for (const name of names) if (!TARGETS[name]) throw new Error(`There is no target ${name}. Known: ${Object.keys(TARGETS).join(', ')}.`);
+const near = given.includes('--near');
+const shares = new Map<string, number[]>(names.map((name) => [name, []]));
+for (const project of new Set(names.map((name) => TARGETS[name]?.project)))
+  for (let seed = 1; seed <= seeds; seed++) {
+    const together = names.filter((name) => TARGETS[name]?.project === project);
+    for (const [name, share] of await run(together, { sample, seed, near })) shares.get(name)?.push(share);
+  }
+for (const [name, list] of shares) {
+  const mean = list.reduce((sum, share) => sum + share, 0) / list.length;
+  console.log(
+    `${name}: ${mean.toFixed(1)} % noticed (${TARGETS[name]?.wanted} wanted; ${list.map((share) => share.toFixed(1)).join(', ')})`,
   );
 }
-console.log(lines.join('\n'));
