@@ -2,9 +2,10 @@
 const { projects } = require('./jest.config.cjs');
 
 const chosen = projects.find((each) => each.displayName === (process.env.MUTATE_PROJECT ?? 'core'));
+const { testMatch, ...rest } = chosen;
 module.exports = {
-  ...chosen,
-  ...(process.env.MUTATE_TESTS && { testMatch: [], testRegex: [process.env.MUTATE_TESTS] }),
+  ...rest,
+  ...(process.env.MUTATE_TESTS ? { testRegex: [process.env.MUTATE_TESTS] } : { testMatch }),
   rootDir: process.cwd(),
   testTimeout: 30_000,
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
