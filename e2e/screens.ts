@@ -1,3 +1,4 @@
+import { sampled } from '@patient-badger/core/testing';
 import { t as find } from '@patient-badger/wording/find';
 import { t as machineWords } from '@patient-badger/wording/machine';
 import type { Page } from 'playwright-core';
@@ -49,6 +50,9 @@ export const SCREENS: readonly (readonly [name: string, address: (places: Places
   ['closing', ({ job }) => `${job}/close`],
   ['log', ({ job }) => `${job}/log`],
 ];
+
+/** Half of them with each commit, the other half with another. */
+export const SOME_SCREENS = [...sampled(SCREENS, Math.ceil(SCREENS.length / 2))];
 
 /** Signs in and finds a job, a machine and a model, the machine by the keyboard alone. */
 export async function placesOf(stage: Stage, page: Page): Promise<Places> {

@@ -12,7 +12,7 @@ import { Text } from '../design/Text.tsx';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { DeskLines } from './DeskLines.tsx';
 import { DeskList } from './DeskList.tsx';
-import { deskInput } from './deskInput.ts';
+import { deskInput, textOf } from './deskInput.ts';
 import type { DeskContext, DeskEntry, DeskField, DeskInput, DeskSpec, FigureField, OtherField } from './DeskSpec.ts';
 import { MaterialChoice } from './MaterialChoice.tsx';
 import { ReadDial } from './ReadDial.tsx';
@@ -54,7 +54,7 @@ export function Desk<Written>({ spec, context, onWrite }: Props<Written>) {
       {list && view ? <DeskList list={list} prefix={prefix} context={context} /> : null}
       <Problem text={answer && 'problem' in answer ? answer.problem : null} />
       <DeskLines lines={found?.lines ?? []} />
-      {found?.entry && onWrite ? <Written entry={found.entry} typed={typed} onMissing={setMissing} onWrite={onWrite} /> : null}
+      {found?.entry && onWrite ? <WriteButton entry={found.entry} typed={typed} onMissing={setMissing} onWrite={onWrite} /> : null}
       {foot ? <Text variant="soft">{foot}</Text> : null}
     </Frame>
   );
@@ -64,19 +64,19 @@ export function Desk<Written>({ spec, context, onWrite }: Props<Written>) {
 const Part = ({ children }: { children: ReactNode }) => <View className="gap-3">{children}</View>;
 
 /** The press that writes the answer down; what it wants first is said at its field. */
-function Written<W>({
+function WriteButton<Written>({
   entry: { label = shared.writeItDown, testID, isPrimary, wants = NOTHING, written },
   typed,
   onMissing,
   onWrite,
 }: {
-  readonly entry: DeskEntry<W>;
+  readonly entry: DeskEntry<Written>;
   readonly typed: DeskInput;
   readonly onMissing: (missing: Readonly<Record<string, string>>) => void;
-  readonly onWrite: (written: W) => void;
+  readonly onWrite: (written: Written) => void;
 }) {
   const press = () => {
-    const missing = Object.entries(wants).filter(([name]) => (typed.texts[name] ?? '').trim() === '');
+    const missing = Object.entries(wants).filter(([name]) => textOf(typed, name) === '');
     onMissing(Object.fromEntries(missing));
     if (missing.length === 0) onWrite(written);
   };

@@ -7,3 +7,6 @@ export function deskInput(texts: Readonly<Record<string, string>>): DeskInput {
   const figures = typedNumbers(...Object.values(texts));
   return { texts, figures: Object.fromEntries(names.map((name, i) => [name, figures[i] ?? NaN])) };
 }
+
+/** What was typed in a field, without the spaces around it. */
+export const textOf = ({ texts }: DeskInput, name: string): string => (texts[name] ?? '').trim();

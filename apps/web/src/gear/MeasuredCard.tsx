@@ -35,7 +35,7 @@ export interface DrawnCard<Quantity extends GearQuantity, Candidate> extends OnC
   readonly onPick: (quantity: Quantity) => void;
 }
 
-interface Props<Quantity extends GearQuantity, Candidate> {
+export interface MeasuredCardProps<Quantity extends GearQuantity, Candidate> {
   readonly view: JobView;
   readonly card: GearCard;
   readonly words: Readonly<Record<Quantity, QuantityWords>>;
@@ -79,7 +79,7 @@ export function MeasuredCard<Quantity extends GearQuantity, Candidate>({
   beside,
   ofPicked,
   extra,
-}: Props<Quantity, Candidate>) {
+}: MeasuredCardProps<Quantity, Candidate>) {
   const unit = lengthUnit.use();
   const [asked, setAsked] = useState<Reading<Quantity> | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);

@@ -6,19 +6,30 @@ import { CalloutDrawing, DRAWING } from './CalloutDrawing.tsx';
 import type { QuantityWords } from './QuantityWords.ts';
 
 const { x, y } = DRAWING.centre;
-const CALLOUTS = [
-  { quantity: 'teeth', left: 0, top: 0, to: { x: x - 40, y: y - 62 } },
-  { quantity: 'tipDiameterMm', left: 182, top: 0, to: { x: x + 44, y: y - 60 } },
-  { quantity: 'toothHeightMm', left: 0, top: 242, to: { x: x - 62, y: y + 44 } },
-  { quantity: 'mateTeeth', left: 182, top: 242, to: { x: x + 66, y: y + 40 } },
-  { quantity: 'axialPitch', left: 182, top: 242, to: { x: x + 52, y: y + 20 } },
-  { quantity: 'starts', left: 0, top: 0, to: { x: x - 62, y: y - 30 } },
-  { quantity: 'arcDeg', left: 182, top: 0, to: { x: x + 40, y: y - 58 } },
-  { quantity: 'pressureAngleDeg', left: 0, top: 306, to: { x: x - 30, y: y + 40 } },
-  { quantity: 'travelMm', left: 0, top: 242, to: { x: x - 50, y: y + 34 } },
-  { quantity: 'boreDiameterMm', left: 0, top: 306, to: { x: x - 6, y: y + 14 } },
-  { quantity: 'faceWidthMm', left: 182, top: 306, to: { x: x + 16, y: y + 66 } },
+type Spots = Readonly<Partial<Record<GearQuantity, readonly [right: number, down: number]>>>;
+
+/** Where the box of each dimension stands; of two at one place no kind has both. */
+const BOXES = [
+  { quantity: 'teeth', left: 0, top: 0 },
+  { quantity: 'starts', left: 0, top: 0 },
+  { quantity: 'tipDiameterMm', left: 182, top: 0 },
+  { quantity: 'arcDeg', left: 182, top: 0 },
+  { quantity: 'toothHeightMm', left: 0, top: 242 },
+  { quantity: 'travelMm', left: 0, top: 242 },
+  { quantity: 'mateTeeth', left: 182, top: 242 },
+  { quantity: 'axialPitch', left: 182, top: 242 },
+  { quantity: 'boreDiameterMm', left: 0, top: 306 },
+  { quantity: 'pressureAngleDeg', left: 0, top: 306 },
+  { quantity: 'faceWidthMm', left: 182, top: 306 },
 ] as const;
+const ON_A_ROUND: Spots = {
+  teeth: [-40, -62],
+  tipDiameterMm: [44, -60],
+  toothHeightMm: [-62, 44],
+  mateTeeth: [66, 40],
+  boreDiameterMm: [-6, 14],
+  faceWidthMm: [16, 66],
+};
 
 interface Props<Quantity extends GearQuantity> {
   readonly quantities: readonly Quantity[];
@@ -27,10 +38,10 @@ interface Props<Quantity extends GearQuantity> {
   readonly values: Readonly<Partial<Record<Quantity, string>>>;
   readonly advised: Quantity | undefined;
   readonly onPick: (quantity: Quantity) => void;
-  /** Where a callout points on this drawing, from its middle, where it is not where it is on a round gear. */
-  readonly spots?: Readonly<Partial<Record<Quantity, readonly [right: number, down: number]>>>;
+  /** Where the callouts point, from the middle of the drawing; as on a round gear unless given. */
+  readonly spots?: Spots | undefined;
   /** How its axis lies, or that it has none. */
-  readonly axis?: 'upright' | 'level' | 'none';
+  readonly axis?: 'upright' | 'level' | 'none' | undefined;
   /** The gear itself. */
   readonly children: ReactNode;
 }
@@ -43,16 +54,16 @@ export function SizedDrawing<Quantity extends GearQuantity>({
   values,
   advised,
   onPick,
-  spots,
+  spots = ON_A_ROUND,
   axis = 'upright',
   children,
 }: Props<Quantity>) {
   const colours = useColours();
-  const callouts = CALLOUTS.flatMap((callout) => {
-    const quantity = quantities.find((one) => one === callout.quantity);
+  const callouts = BOXES.flatMap((box) => {
+    const quantity = quantities.find((one) => one === box.quantity);
     if (quantity === undefined) return [];
-    const [right, down] = spots?.[quantity] ?? [callout.to.x - x, callout.to.y - y];
-    return [{ ...callout, quantity, to: { x: x + right, y: y + down } }];
+    const [right, down] = spots[quantity] ?? [0, 0];
+    return [{ ...box, quantity, to: { x: x + right, y: y + down } }];
   });
   return (
     <CalloutDrawing<Quantity> {...{ label, callouts, values, words, advised, onPick }}>

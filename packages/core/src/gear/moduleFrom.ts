@@ -1,8 +1,6 @@
 import { fail } from '../failure/CoreFailure.ts';
+import { MOST_DIAMETRAL_PITCH, MOST_MODULE_MM } from '../quantity/bounds.ts';
 import { moduleOfPitch } from '../quantity/length.ts';
-
-/** No gear that a small shop meets has larger teeth. */
-export const MOST_MODULE_MM = 100;
 
 /** The normal module, from the one of the two that was given: m = 25.4 / DP. @throws CoreFailure where neither was, or both and they differ */
 export function moduleFrom(
@@ -15,7 +13,11 @@ export function moduleFrom(
   const fromPitch = moduleOfPitch(diametralPitch);
   // The same bound whichever of the two is given.
   if (fromPitch > MOST_MODULE_MM)
-    throw fail('outOfRange', at('diametralPitch'), { minimum: moduleOfPitch(MOST_MODULE_MM), maximum: 1000, given: diametralPitch });
+    throw fail('outOfRange', at('diametralPitch'), {
+      minimum: moduleOfPitch(MOST_MODULE_MM),
+      maximum: MOST_DIAMETRAL_PITCH,
+      given: diametralPitch,
+    });
   if (normalModuleMm !== undefined && Math.abs(normalModuleMm - fromPitch) > 1e-6 * fromPitch) {
     throw fail('contradiction', at('diametralPitch'), {
       reason: 'pitchAgainstModule',

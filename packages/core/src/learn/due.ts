@@ -30,28 +30,27 @@ const DAYS_A_YEAR = 365.25;
 export function dueOn({ last, every, perYear, today }: z.infer<typeof dueInput>): z.infer<typeof dueOutput> {
   if (every.days === undefined && every.units === undefined) throw fail('nothingGiven', 'every', { reason: 'noInterval' });
   if (every.days === undefined && perYear === undefined) throw fail('missing', 'perYear');
-  const due = earliest(last.date, every, perYear);
+  const due = dueFrom({ last, every, perYear, today });
   if (due === null) throw fail('noAnswer', 'perYear', { reason: 'dueBeyondCalendar' });
-  return {
-    dueDate: due.on,
-    ...(every.units !== undefined && last.reading !== undefined && { dueReading: last.reading + every.units }),
-    by: due.by,
-    overdue: today > due.on,
-  };
+  return due;
 }
 
 /** The last day that an ISO date has four figures for. */
 const LAST_DAY = Date.parse('9999-12-31');
 
-/** The day, and whether use or days bring it; null where use alone would, and not before the calendar ends. */
-function earliest(
-  last: string,
-  { days = Infinity, units }: z.infer<typeof dueInput>['every'],
-  perYear: number | undefined,
-): { readonly on: string; readonly by: 'use' | 'date' } | null {
+/** The same; null where it does not come due before the calendar ends. */
+function dueFrom({ last, every, perYear, today }: z.infer<typeof dueInput>): z.infer<typeof dueOutput> | null {
+  const { days = Infinity, units } = every;
   const byUse = units !== undefined && perYear !== undefined ? (units / perYear) * DAYS_A_YEAR : Infinity;
-  const at = Date.parse(last) + Math.floor(Math.min(byUse, days)) * DAY_MS;
-  return at <= LAST_DAY ? { on: new Date(at).toISOString().slice(0, 10), by: byUse < days ? 'use' : 'date' } : null;
+  const at = Date.parse(last.date) + Math.floor(Math.min(byUse, days)) * DAY_MS;
+  if (at > LAST_DAY) return null;
+  const dueDate = new Date(at).toISOString().slice(0, 10);
+  return {
+    dueDate,
+    ...(units !== undefined && last.reading !== undefined && { dueReading: last.reading + units }),
+    by: byUse < days ? 'use' : 'date',
+    overdue: today > dueDate,
+  };
 }
 
 interface Interval {
@@ -70,7 +69,5 @@ export function intervalDue(
 ): z.infer<typeof dueOutput> | null {
   const known = unit === undefined ? null : yearly[unit];
   const perYear = known !== null && known > 0 ? known : undefined;
-  const date = at.slice(0, 10);
-  if ((every.days === undefined && perYear === undefined) || !earliest(date, every, perYear)) return null;
-  return dueOn({ last: { date, reading }, every, perYear, today });
+  return dueFrom({ last: { date: at.slice(0, 10), reading }, every, perYear, today });
 }

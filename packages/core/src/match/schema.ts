@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { measuredLength } from '../quantity/measured.ts';
-import { MOST_TEETH, countUpTo, lengthMm, name, plusMinus, positiveUpTo } from '../quantity/bounds.ts';
+import { MOST_DIAMETRAL_PITCH, MOST_TEETH, countUpTo, lengthMm, name, plusMinus, positiveUpTo } from '../quantity/bounds.ts';
 
 const length = z.union([lengthMm, measuredLength]);
 const angle = z.union([z.number().min(-360).max(360), z.strictObject({ value: z.number().min(-360).max(360), plusMinus })]);
@@ -21,7 +21,7 @@ export const partAttributes = z.strictObject({
   teeth: count.optional(),
   axialModuleMm: length.optional(),
   normalModuleMm: length.optional(),
-  diametralPitch: positiveUpTo(1000).optional(),
+  diametralPitch: positiveUpTo(MOST_DIAMETRAL_PITCH).optional(),
   pressureAngleDeg: angle.optional(),
   helixAngleDeg: angle.optional(),
   leadAngleDeg: angle.optional(),

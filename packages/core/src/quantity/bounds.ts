@@ -21,6 +21,9 @@ export const positiveUpTo = (most: number) =>
 /** Teeth, starts, threads: whole and at least one. */
 export const countUpTo = (most: number) => z.int().positive().max(most);
 export const MOST_TEETH = 2000;
+/** No gear that a small shop meets has larger teeth, or finer ones. */
+export const MOST_MODULE_MM = 100;
+export const MOST_DIAMETRAL_PITCH = 1000;
 /** How far something turns or travels, with its sign. */
 const MOST_MOTION = 1e9;
 /** How uncertain a reading can be and still be one. */

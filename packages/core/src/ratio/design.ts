@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { nearestOneStage, nearestTwoStages, stageOf } from './nearestTrains.ts';
-import { lengthMm, positiveUpTo } from '../quantity/bounds.ts';
+import { MOST_MODULE_MM, lengthMm, positiveUpTo } from '../quantity/bounds.ts';
 
 /** Of so many gears every pair is looked at, and every two pairs where there are two stages. */
 const MOST_GEARS = 400;
@@ -11,7 +11,7 @@ export const designInput = z.strictObject({
   stages: z.union([z.literal(1), z.literal(2)]),
   /** Gears that can be had: teeth and module; only alike modules mesh. */
   gears: z
-    .array(z.strictObject({ teeth: z.int().positive().max(2000), normalModuleMm: positiveUpTo(100) }))
+    .array(z.strictObject({ teeth: z.int().positive().max(2000), normalModuleMm: positiveUpTo(MOST_MODULE_MM) }))
     .min(2)
     .max(MOST_GEARS),
   centreDistanceMm: lengthMm.optional(),

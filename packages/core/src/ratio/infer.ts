@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { measured } from '../quantity/measured.ts';
 import { nearestOneStage, nearestTwoStages, stageOf, type Stage } from './nearestTrains.ts';
-import { MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../quantity/bounds.ts';
+import { MOST_MODULE_MM, MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../quantity/bounds.ts';
 
 const counts = z.array(countUpTo(MOST_TEETH)).min(1).max(300);
 
@@ -16,7 +16,7 @@ export const inferInput = z.strictObject({
   /** Counts that exist: others are left out. */
   available: counts.optional(),
   /** Shafts that far apart, with gears of this module: only pairs that reach it within what a shift can make up. */
-  centre: z.strictObject({ distanceMm: lengthMm, normalModuleMm: positiveUpTo(100) }).optional(),
+  centre: z.strictObject({ distanceMm: lengthMm, normalModuleMm: positiveUpTo(MOST_MODULE_MM) }).optional(),
 });
 
 export const inferOutput = z.object({

@@ -82,7 +82,8 @@ interface Way {
 
 /** How far a body lies from the driver: joints that turn something against something, then all of them. */
 type Distance = readonly [steps: number, joints: number];
-const isNearer = ([a, b]: Distance, [c, d]: Distance): boolean => a < c || (a === c && b < d);
+/** Below nought where the first is nearer. */
+const compare = ([a, b]: Distance, [c, d]: Distance): number => a - c || b - d;
 
 /** The torque at the driven body of each joint that the driver's torque reaches, nearest first; where ways meet, the larger goes on. */
 function loadsOf({ joints }: Driveline, drive: { body: string; torqueNm: number }, efficiencies: Readonly<Record<string, number>>) {
@@ -95,18 +96,18 @@ function loadsOf({ joints }: Driveline, drive: { body: string; torqueNm: number 
   const distances = distancesFrom(drive.body, ways);
   const torques = new Map([[drive.body, drive.torqueNm]]);
   const loads = new Map<string, number>();
-  const nearestFirst = [...distances].sort(([, p], [, q]) => p[0] - q[0] || p[1] - q[1]).map(([body]) => body);
+  const nearestFirst = [...distances].sort(([, p], [, q]) => compare(p, q)).map(([body]) => body);
   for (const from of nearestFirst) {
     for (const way of ways.filter((each) => each.from === from)) {
       const [here, there] = [distances.get(from), distances.get(way.to)];
-      if (!here || !there || isNearer(there, here)) continue;
-      const isAsFar = !isNearer(here, there);
+      const further = here && there ? compare(there, here) : -1;
+      if (further < 0) continue;
       // Two as far from the driver as each other that drive each other: round such a ring nothing turns.
-      if (isAsFar && ways.some(({ joint, from: other, to }) => joint === way.joint && other === way.to && to === from))
+      if (further === 0 && ways.some(({ joint, from: other, to }) => joint === way.joint && other === way.to && to === from))
         throw fail('impossibleGeometry', 'driveline.joints', { reason: 'drivenInCircle' });
       const carried = (torques.get(from) ?? 0) * way.torque;
       loads.set(way.joint, Math.max(loads.get(way.joint) ?? 0, carried));
-      if (!isAsFar) torques.set(way.to, Math.max(torques.get(way.to) ?? 0, carried));
+      if (further > 0) torques.set(way.to, Math.max(torques.get(way.to) ?? 0, carried));
     }
   }
   return loads;
@@ -122,7 +123,7 @@ function distancesFrom(driver: string, ways: readonly Way[]): ReadonlyMap<string
       if (!here) continue;
       const there: Distance = [here[0] + steps, here[1] + 1];
       const before = distances.get(to);
-      if (before && !isNearer(there, before)) continue;
+      if (before && compare(there, before) >= 0) continue;
       distances.set(to, there);
       grows = true;
     }

@@ -21,6 +21,7 @@ export interface LewisForm {
 const POINTS = 240;
 /** The tip of a tooth that runs to a point crumbles to so much at its first load, in modules (judgement). */
 const CRUMBLED = 0.02;
+const HALVINGS = 40;
 
 /**
  * Lewis' form factor of a tooth as a rack with tip rounding 0.38 module cuts it, loaded at its tip: the parabola of
@@ -44,11 +45,17 @@ export function lewisForm({ teeth, pressureAngleDeg, profileShift, thinning }: L
   const tooth = generatedTooth(cut);
   const profile = profileOf(cut);
   const base = profile.baseDiameterMm / 2;
-  const thickness = ({ radiusMm, halfAngle }: FlankPoint) => 2 * radiusMm * halfAngle;
+  const stands = (share: number): boolean => {
+    const { radiusMm, halfAngle } = tooth.flank(share);
+    return 2 * radiusMm * halfAngle >= CRUMBLED;
+  };
   // Thickest at the fillet, so the share of the flank that stands is halved down to.
-  let [standing, gone] = [0, 1];
-  if (thickness(tooth.flank(1)) >= CRUMBLED) standing = 1;
-  else for (let i = 0; i < 40; i++) [standing, gone] = halved(standing, gone, (t) => thickness(tooth.flank(t)) >= CRUMBLED);
+  let [standing, gone] = stands(1) ? [1, 1] : [0, 1];
+  for (let i = 0; standing < gone && i < HALVINGS; i++) {
+    const middle = (standing + gone) / 2;
+    if (stands(middle)) standing = middle;
+    else gone = middle;
+  }
   const tip = tooth.flank(standing);
   const apex = base / Math.cos(Math.acos(Math.min(1, base / tip.radiusMm)) - tip.halfAngle);
   const parabola = ({ radiusMm, halfAngle }: FlankPoint): number => {
@@ -59,10 +66,4 @@ export function lewisForm({ teeth, pressureAngleDeg, profileShift, thinning }: L
     Array.from({ length: POINTS + 1 }, (_, i) => parabola(of(i / POINTS))).reduce((p, q) => Math.min(p, q));
   const [fillet, flank] = [least(tooth.fillet), least((t) => tooth.flank(standing * t))];
   return { factor: (2 / 3) * Math.min(fillet, flank), weakestAt: flank < fillet ? 'tip' : 'foot' };
-}
-
-/** The half of a range in which what holds at its beginning ends. */
-function halved(from: number, to: number, holds: (at: number) => boolean): [number, number] {
-  const middle = (from + to) / 2;
-  return holds(middle) ? [middle, to] : [from, middle];
 }

@@ -5,7 +5,7 @@ import { cutOf, profileOf, type Cut, type Profile } from '../gear/cylindrical/pr
 import { shared } from '../gear/cylindrical/schema.ts';
 import { fail } from '../failure/CoreFailure.ts';
 import { material, materialAt, type MaterialAt } from '../material/material.ts';
-import { lengthMm, positiveUpTo } from '../quantity/bounds.ts';
+import { MOST_MODULE_MM, lengthMm, positiveUpTo } from '../quantity/bounds.ts';
 import { lewisForm, type LewisForm } from './lewis.ts';
 
 const shift = z.number().min(-2).max(3).default(0);
@@ -14,7 +14,7 @@ const teeth = z.int().min(4).max(2000);
 export const toothInput = z.strictObject({
   gear: z.strictObject({
     teeth,
-    normalModuleMm: positiveUpTo(100),
+    normalModuleMm: positiveUpTo(MOST_MODULE_MM),
     pressureAngleDeg: shared.pressureAngleDeg,
     helixAngleDeg: shared.helixAngleDeg,
     profileShift: shift,

@@ -1,8 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
 import { bevel, type GearCard } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
-import { MeasuredCard } from '../MeasuredCard.tsx';
-import { SizedDrawing } from '../SizedDrawing.tsx';
+import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { BevelDrawing } from './BevelDrawing.tsx';
 import { bevelLine } from './line.ts';
@@ -13,7 +12,7 @@ import { gearOn } from '../gearOn.ts';
 export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
   const identified = useIdentified(bevel, gearOn(view, card), { view, card });
   return (
-    <MeasuredCard
+    <SizedCard
       view={view}
       card={card}
       words={BEVEL_WORDS}
@@ -21,11 +20,9 @@ export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
       begin={t.countTheTeethOfBoth}
       identified={identified}
       line={bevelLine}
-      drawing={({ values, advised, onPick }) => (
-        <SizedDrawing quantities={bevel.quantities} words={BEVEL_WORDS} label={t.drawingOfTheBevelLarge} {...{ values, advised, onPick }}>
-          <BevelDrawing />
-        </SizedDrawing>
-      )}
+      quantities={bevel.quantities}
+      label={t.drawingOfTheBevelLarge}
+      picture={() => <BevelDrawing />}
     />
   );
 }

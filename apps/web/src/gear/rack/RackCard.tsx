@@ -1,10 +1,8 @@
 import { t } from '@patient-badger/wording/gear';
 import { rack, type GearCard, type RackQuantity } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
-import { advisedReading } from '../advised.ts';
 import { gearOn } from '../gearOn.ts';
-import { MeasuredCard } from '../MeasuredCard.tsx';
-import { SizedDrawing } from '../SizedDrawing.tsx';
+import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { rackLine } from './line.ts';
 import { RackDrawing } from './RackDrawing.tsx';
@@ -28,7 +26,7 @@ const SPOTS = {
 export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
   const identified = useIdentified(rack, gearOn(view, card), { view, card });
   return (
-    <MeasuredCard
+    <SizedCard
       view={view}
       card={card}
       words={RACK_WORDS}
@@ -36,19 +34,12 @@ export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
       begin={t.measureOverSeveralTeeth}
       identified={identified}
       line={rackLine}
-      drawing={({ values, advised, onPick }) => (
-        <SizedDrawing
-          quantities={rack.quantities}
-          words={RACK_WORDS}
-          label={t.drawingOfTheRack}
-          spots={SPOTS}
-          axis="none"
-          {...{ values, advised, onPick }}
-        >
-          <RackDrawing />
-        </SizedDrawing>
-      )}
-      next={advisedReading(identified.data?.nextMeasurement, ADVISED, RACK_WORDS)}
+      quantities={rack.quantities}
+      label={t.drawingOfTheRack}
+      spots={SPOTS}
+      axis="none"
+      picture={() => <RackDrawing />}
+      advised={ADVISED}
     />
   );
 }

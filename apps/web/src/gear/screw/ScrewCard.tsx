@@ -1,11 +1,9 @@
 import { t } from '@patient-badger/wording/gear';
 import { screw, type GearCard, type ScrewQuantity } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
-import { advisedReading } from '../advised.ts';
 import { gearOn } from '../gearOn.ts';
 import { HandChoice } from '../HandChoice.tsx';
-import { MeasuredCard } from '../MeasuredCard.tsx';
-import { SizedDrawing } from '../SizedDrawing.tsx';
+import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { screwLine } from './line.ts';
 import { ScrewDrawing } from './ScrewDrawing.tsx';
@@ -20,7 +18,7 @@ export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
   const gear = gearOn(view, card);
   const identified = useIdentified(screw, gear, { view, card });
   return (
-    <MeasuredCard
+    <SizedCard
       view={view}
       card={card}
       words={SCREW_WORDS}
@@ -28,20 +26,13 @@ export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
       begin={t.measureOverSeveralThreads}
       identified={identified}
       line={screwLine}
-      drawing={({ values, advised, onPick }) => (
-        <SizedDrawing
-          quantities={screw.quantities}
-          words={SCREW_WORDS}
-          label={t.drawingOfTheScrew}
-          spots={SPOTS}
-          axis="level"
-          {...{ values, advised, onPick }}
-        >
-          <ScrewDrawing />
-        </SizedDrawing>
-      )}
+      quantities={screw.quantities}
+      label={t.drawingOfTheScrew}
+      spots={SPOTS}
+      axis="level"
+      picture={() => <ScrewDrawing />}
       beside={<HandChoice jobId={view.job.id} card={card} gear={gear} />}
-      next={advisedReading(identified.data?.nextMeasurement, ADVISED, SCREW_WORDS)}
+      advised={ADVISED}
     />
   );
 }

@@ -2,11 +2,9 @@ import { t } from '@patient-badger/wording/gear';
 import { countOf, fullTeethOf, wormSector, type GearCard, type WormSectorQuantity } from '@patient-badger/core';
 import { Text } from '../../design/Text.tsx';
 import type { JobView } from '../../job/JobView.ts';
-import { advisedReading } from '../advised.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
 import { gearOn } from '../gearOn.ts';
-import { MeasuredCard } from '../MeasuredCard.tsx';
-import { SizedDrawing } from '../SizedDrawing.tsx';
+import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { wheelLine } from '../wormWheel/line.ts';
 import { WORM_SECTOR_WORDS } from './words.ts';
@@ -31,7 +29,7 @@ export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }
   const teeth = countOf(gear.readings.teeth);
   const full = fullTeethOf(gear);
   return (
-    <MeasuredCard
+    <SizedCard
       view={view}
       card={card}
       words={WORM_SECTOR_WORDS}
@@ -39,19 +37,12 @@ export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }
       begin={t.countTeethOverAnArc}
       identified={identified}
       line={wheelLine}
-      drawing={({ values, advised, onPick }) => (
-        <SizedDrawing
-          quantities={wormSector.quantities}
-          words={WORM_SECTOR_WORDS}
-          label={t.drawingOfTheSector}
-          spots={SPOTS}
-          {...{ values, advised, onPick }}
-        >
-          <WormSectorDrawing teeth={teeth ?? DRAWN_TEETH} />
-        </SizedDrawing>
-      )}
+      quantities={wormSector.quantities}
+      label={t.drawingOfTheSector}
+      spots={SPOTS}
+      picture={() => <WormSectorDrawing teeth={teeth ?? DRAWN_TEETH} />}
       more={['leadAngleDeg']}
-      next={advisedReading(identified.data?.nextMeasurement, ADVISED, WORM_SECTOR_WORDS)}
+      advised={ADVISED}
       beside={full === null ? null : <Text variant="soft">{t.aWholeRoundWouldHave(full)}</Text>}
       extra={() => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} sectorOf={full ?? undefined} />}
     />

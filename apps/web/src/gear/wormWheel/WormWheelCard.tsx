@@ -2,9 +2,7 @@ import { t } from '@patient-badger/wording/gear';
 import { countOf, wormWheel, type GearCard, type WormWheelQuantity } from '@patient-badger/core';
 import type { JobView } from '../../job/JobView.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
-import { advisedReading } from '../advised.ts';
-import { MeasuredCard } from '../MeasuredCard.tsx';
-import { SizedDrawing } from '../SizedDrawing.tsx';
+import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { wheelLine } from './line.ts';
 import { WHEEL_WORDS } from './words.ts';
@@ -18,7 +16,7 @@ const ADVISED: Readonly<Record<string, WormWheelQuantity>> = { throatDiameterMm:
 export function WormWheelCard({ view, card }: { view: JobView; card: GearCard }) {
   const identified = useIdentified(wormWheel, gearOn(view, card), { view, card });
   return (
-    <MeasuredCard
+    <SizedCard
       view={view}
       card={card}
       words={WHEEL_WORDS}
@@ -26,17 +24,10 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
       begin={t.countTheTeethThenMeasure}
       identified={identified}
       line={wheelLine}
-      drawing={({ gear, values, advised, onPick }) => (
-        <SizedDrawing
-          quantities={wormWheel.quantities}
-          words={WHEEL_WORDS}
-          label={t.drawingOfTheWormWheel}
-          {...{ values, advised, onPick }}
-        >
-          <WormWheelDrawing teeth={countOf(gear.readings.teeth) ?? DRAWN_TEETH} />
-        </SizedDrawing>
-      )}
-      next={advisedReading(identified.data?.nextMeasurement, ADVISED, WHEEL_WORDS)}
+      quantities={wormWheel.quantities}
+      label={t.drawingOfTheWormWheel}
+      picture={(gear) => <WormWheelDrawing teeth={countOf(gear.readings.teeth) ?? DRAWN_TEETH} />}
+      advised={ADVISED}
       extra={({ gear }) => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={countOf(gear.readings.teeth)} />}
     />
   );

@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/ratio';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { EntryPayload } from '@patient-badger/core';
 import { runOperation } from '../../data/runOperation.ts';
+import { textOf } from '../../desk/deskInput.ts';
 import type { DeskField, DeskInput, DeskSpec } from '../../desk/DeskSpec.ts';
 import { minutesText } from '../../wording/words.ts';
 
@@ -89,7 +90,7 @@ export const ODOMETER: DeskSpec<Corrected> = {
         testID: 'keep-odometer',
         isPrimary: true,
         wants: { reason: t.theSheetNeedsTheReason },
-        written: { kind: 'odometerCorrected', before: reading, after: newReading, missed, unit, reason: (typed.texts.reason ?? '').trim() },
+        written: { kind: 'odometerCorrected', before: reading, after: newReading, missed, unit, reason: textOf(typed, 'reason') },
       },
     };
   },

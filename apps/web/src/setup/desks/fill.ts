@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/setup';
 import type { Lubricant, LubricantWarning, MaterialId } from '@patient-badger/core';
 import { runOperation } from '../../data/runOperation.ts';
+import { textOf } from '../../desk/deskInput.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import type { Setup } from './setup.ts';
 
@@ -66,7 +67,9 @@ export const FILL: DeskSpec<Setup> = {
     const joint = view?.pack.driveline.joints.find(({ id }) => id === row?.at);
     return { first, second, slides: joint?.type === 'worm' || second === 'bronze' ? 'yes' : 'no' };
   },
-  answer: ({ texts, figures: { speed = NaN } }) => {
+  answer: (typed) => {
+    const { texts, figures } = typed;
+    const { speed = NaN } = figures;
     const worked = runOperation('setup.lubricant', {
       materials: [texts.first as MaterialId, texts.second as MaterialId],
       holds: texts.holds as 'oil' | 'grease' | 'drop',
@@ -88,7 +91,7 @@ export const FILL: DeskSpec<Setup> = {
         testID: 'fill-set',
         isPrimary: true,
         wants: { source: t.sayWhatWentIn },
-        written: { figures: t.filled((texts.source ?? '').trim()), source: t.byThePairGuide(grade) },
+        written: { figures: t.filled(textOf(typed, 'source')), source: t.byThePairGuide(grade) },
       },
     };
   },

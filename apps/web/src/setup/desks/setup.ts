@@ -1,3 +1,4 @@
+import { textOf } from '../../desk/deskInput.ts';
 import type { DeskContext, DeskInput } from '../../desk/DeskSpec.ts';
 
 /** What a desk of setting up writes: how it was set, and whose figure that is. */
@@ -7,13 +8,13 @@ export interface Setup {
 }
 
 /** How it was set, with the source where one was typed. */
-export const setup = ({ texts }: DeskInput, figures: string): Setup => {
-  const source = (texts.source ?? '').trim();
+export const setup = (typed: DeskInput, figures: string): Setup => {
+  const source = textOf(typed, 'source');
   return { figures, ...(source && { source }) };
 };
 
 /** Whose limit it is; one that somebody typed without saying so is typed. */
-export const sourceOf = ({ texts }: DeskInput): string => (texts.source ?? '').trim() || 'typed';
+export const sourceOf = (typed: DeskInput): string => textOf(typed, 'source') || 'typed';
 
 export const isNumber = (...figures: readonly number[]): boolean => figures.every((figure) => Number.isFinite(figure));
 

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { degrees, radians } from '../../quantity/angle.ts';
-import { lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
+import { MOST_MODULE_MM, lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
 
 export const bevelInput = z.strictObject({
   pinionTeeth: z.int().min(4).max(1000),
   wheelTeeth: z.int().min(4).max(1000),
-  outerModuleMm: positiveUpTo(100),
+  outerModuleMm: positiveUpTo(MOST_MODULE_MM),
   shaftAngleDeg: z.number().positive().lt(180).default(90),
   pressureAngleDeg: z.number().positive().lt(45).default(20),
   faceWidthMm: lengthMm.optional(),

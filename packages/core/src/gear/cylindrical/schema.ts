@@ -1,10 +1,18 @@
 import { z } from 'zod';
-import { MOST_READINGS, MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
+import {
+  MOST_DIAMETRAL_PITCH,
+  MOST_MODULE_MM,
+  MOST_READINGS,
+  MOST_TEETH,
+  countUpTo,
+  lengthMm,
+  positiveUpTo,
+} from '../../quantity/bounds.ts';
 import { measuredLength } from '../../quantity/measured.ts';
 
 export const shared = {
-  normalModuleMm: positiveUpTo(100).optional(),
-  diametralPitch: positiveUpTo(1000).optional(),
+  normalModuleMm: positiveUpTo(MOST_MODULE_MM).optional(),
+  diametralPitch: positiveUpTo(MOST_DIAMETRAL_PITCH).optional(),
   pressureAngleDeg: z.number().positive().lt(45).default(20),
   helixAngleDeg: z.number().gt(-60).lt(60).default(0),
 };

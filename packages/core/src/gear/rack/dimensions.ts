@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { moduleFrom } from '../moduleFrom.ts';
-import { positiveUpTo } from '../../quantity/bounds.ts';
+import { MOST_DIAMETRAL_PITCH, MOST_MODULE_MM, positiveUpTo } from '../../quantity/bounds.ts';
 
 export const rackInput = z.strictObject({
   teeth: z.int().positive().max(10_000),
-  normalModuleMm: positiveUpTo(100).optional(),
-  diametralPitch: positiveUpTo(1000).optional(),
+  normalModuleMm: positiveUpTo(MOST_MODULE_MM).optional(),
+  diametralPitch: positiveUpTo(MOST_DIAMETRAL_PITCH).optional(),
   pressureAngleDeg: z.number().positive().lt(45).default(20),
   pinionTeeth: z.int().min(4).max(2000).optional(),
 });

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { degrees, radians } from '../../quantity/angle.ts';
-import { MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
+import { MOST_MODULE_MM, MOST_TEETH, countUpTo, lengthMm, positiveUpTo } from '../../quantity/bounds.ts';
 
 export const wormDimensionsInput = z.strictObject({
   starts: countUpTo(100),
   wheelTeeth: countUpTo(MOST_TEETH),
-  axialModuleMm: positiveUpTo(100),
+  axialModuleMm: positiveUpTo(MOST_MODULE_MM),
   wormPitchDiameterMm: lengthMm.optional(),
   diameterQuotient: positiveUpTo(10_000).optional(),
   normalPressureAngleDeg: z.number().positive().lt(45).default(20),

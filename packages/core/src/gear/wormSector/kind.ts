@@ -2,12 +2,13 @@ import type { PartAttributes } from '../../match/schema.ts';
 import type { GearKind } from '../GearKind.ts';
 import type { GearOfFamily, MeasuredGear } from '../measuredGear.ts';
 import { combined, countOf, given, latestOver } from '../readings.ts';
-import { seatOf } from '../seatOf.ts';
 import type { WheelCandidate } from '../wormWheel/identify.ts';
 import { wormWheel } from '../wormWheel/kind.ts';
 import { wantedWheel } from '../wormWheel/wanted.ts';
 import { WORM_SECTOR_QUANTITIES, type WormSectorQuantity } from './quantities.ts';
 
+/** A wheel of fewer is none. */
+const LEAST_TEETH = 4;
 /** An arc that leaves more doubt than this about the count of the whole round says nothing yet, teeth. */
 const SURE_TEETH = 0.35;
 
@@ -35,7 +36,6 @@ function question(gear: MeasuredGear<WormSectorQuantity>): object | null {
     },
   };
 }
-const LEAST_TEETH = 4;
 
 /** The sector to look for: the wheel that it is a piece of, by the teeth that are there. */
 function wanted(candidate: WheelCandidate, gear: MeasuredGear<WormSectorQuantity>, card: GearOfFamily): PartAttributes {
@@ -46,7 +46,6 @@ function wanted(candidate: WheelCandidate, gear: MeasuredGear<WormSectorQuantity
     type: 'sector',
     ...(teeth !== undefined && { teeth }),
     ...given('leadAngleDeg', combined(gear.readings.leadAngleDeg)),
-    ...seatOf(gear, card),
   };
 }
 
