@@ -7,9 +7,12 @@ cd "$ROOT" || exit 1
 
 need_node
 mkdir -p "$ROOT/.data" "$ROOT/test-output"
+# Debian's packages and npm's come from two places: neither waits for the other.
+need_packages & packages=$!
 need_postgres
 need_debian chromium-headless-shell chromium-headless-shell
-need_packages
+wait "$packages" || exit 1
+printf 'ready after %s s\n' "$SECONDS"
 
 home=$(database_home test)
 forget_database "$home"
@@ -27,7 +30,8 @@ count() { passed=$((passed + $1)); failed=$((failed + $2)); }
 # begin NAME COMMAND…: one thing that holds or does not, beside what else runs; `finish NAME…` waits for it and counts.
 begin() {
   local name=$1; shift
-  ("$@" >"$ROOT/test-output/$name.log" 2>&1; echo $? >"$ROOT/test-output/$name.rc") &
+  rm -f "$ROOT/test-output/$name.rc"
+  (SECONDS=0; "$@" >"$ROOT/test-output/$name.log" 2>&1; echo $? >"$ROOT/test-output/$name.rc"; echo $SECONDS >"$ROOT/test-output/$name.seconds") &
   pids[$name]=$!
 }
 finish() {
@@ -35,7 +39,7 @@ finish() {
   for name in "$@"; do
     wait "${pids[$name]}" 2>/dev/null || true
     if [ "$(cat "$ROOT/test-output/$name.rc" 2>/dev/null)" = 0 ]; then
-      printf 'ok    %s\n' "$name"; count 1 0
+      printf 'ok    %s (%s s)\n' "$name" "$(cat "$ROOT/test-output/$name.seconds")"; count 1 0
     else
       printf 'FAIL  %s\n' "$name"; tail -n 60 "$ROOT/test-output/$name.log"; count 0 1
     fi
@@ -76,5 +80,5 @@ begin unused npm run -s unused
 finish lint unused
 if [ "$(cat "$ROOT/test-output/build.rc")" = 0 ]; then jest_projects browser; else count 0 1; fi
 
-printf '\n%s passed, %s failed\n' "$passed" "$failed"
+printf '\nafter %s s\n%s passed, %s failed\n' "$SECONDS" "$passed" "$failed"
 [ "$failed" = 0 ]
