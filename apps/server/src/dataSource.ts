@@ -14,6 +14,7 @@ import { BenchAndNear1700000000011 } from './migrations/1700000000011-BenchAndNe
 import { FollowUpsAndLearning1700000000012 } from './migrations/1700000000012-FollowUpsAndLearning.ts';
 import { HandOvers1700000000013 } from './migrations/1700000000013-HandOvers.ts';
 import { RowsToldAgain1700000000014 } from './migrations/1700000000014-RowsToldAgain.ts';
+import { ListsInOrder1700000000015 } from './migrations/1700000000015-ListsInOrder.ts';
 import { PlatesFound1700000000010 } from './migrations/1700000000010-PlatesFound.ts';
 import { PeopleAndSessions1700000000008 } from './migrations/1700000000008-PeopleAndSessions.ts';
 
@@ -36,6 +37,7 @@ const MIGRATIONS = [
   FollowUpsAndLearning1700000000012,
   HandOvers1700000000013,
   RowsToldAgain1700000000014,
+  ListsInOrder1700000000015,
 ];
 
 /** Every state that the tables were ever in, the first one first, by the change that led to it. */

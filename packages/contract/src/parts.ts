@@ -120,7 +120,8 @@ export const partList = z.object({
   teeth: z.coerce.number().int().min(1).max(5000).optional(),
   order: z.enum(['partNumber', 'price', 'size']).default('partNumber'),
   down: z.enum(['yes', 'no']).default('no'),
-  from: z.coerce.number().int().min(0).max(100_000).default(0),
+  /** The last part of the page before. */
+  after: z.uuid().optional(),
   limit: z.coerce.number().int().min(1).max(200).default(50),
 });
 export const partPage = z.array(part).meta({ id: 'PartPage' });

@@ -1,5 +1,4 @@
 import {
-  bearsOnMove,
   checkEntry,
   CoreFailure,
   foldJob,
@@ -13,12 +12,13 @@ import {
 import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
-import { CHANNEL } from '../people/channels.ts';
+import { holdShop } from '../machines/tellRows.ts';
 import { shops } from '../people/entities.ts';
 import { ServerProblem } from '../problems.ts';
 import { jobWords } from '../words.ts';
 import { entries, jobs, type EntryRow, type JobRow } from './entities.ts';
 import { refuseCheck, refuseUnfinished } from './gate.ts';
+import { twinsOf, writeEntries, type Connection } from './writeEntries.ts';
 
 /** An entry whose form is sound; of a take-in the pack of its machine is known. */
 export interface EntrySubmission {
@@ -34,16 +34,16 @@ export interface Outcome {
   readonly seq: number;
 }
 
-type KnownEntry = Pick<EntryRow, 'id' | 'shopId' | 'jobId'> & { readonly seq: number };
+/** Behind every number that the record gave: where an entry stands that is not written yet, whatever its device says of it. */
+const UNWRITTEN = 2 ** 52;
 /** Entries that may check a job, or close it. */
 const GATED = new Set(['secondChecked', 'outsideChecked', 'closed', 'withdrawn']);
 
 type JobNow = Pick<JobRow, 'id' | 'shopId' | 'machineId' | 'family' | 'closed' | 'safetyCritical'>;
 
 /**
- * Entries into the record in one transaction, in the order given, each answered for itself: where it is, or
- * why not. The shop's row is held until the commit, so numbers follow the order of commits: who has read up
- * to one number has missed nothing before it.
+ * Entries into the record in one transaction, in the order given, each answered for itself: where it is, or why not. For
+ * those that open, check or close a job, or work on one: what the record has of it is read, and nobody writes meanwhile.
  */
 export async function commit(
   dataSource: DataSource,
@@ -51,61 +51,91 @@ export async function commit(
   { list, onJob }: { readonly list: readonly EntrySubmission[]; readonly onJob: (job: JobNow) => void },
 ): Promise<readonly (Outcome | Error)[]> {
   return dataSource.transaction(async (manager) => {
-    const [[shop]] = await manager.query<[[{ last_seq: string }]]>(
-      'UPDATE shops SET last_seq = last_seq + $2 WHERE id = $1 RETURNING last_seq',
-      [shopId, list.length],
-    );
-    const writing = await beginWriting(manager, shopId, list);
-    const outcomes: (Outcome | Error)[] = [];
-    let seq = Number(shop.last_seq) - list.length;
-    for (const checked of list) {
-      try {
-        outcomes.push(await writing.write(checked, ++seq));
-      } catch (error) {
-        if (!(error instanceof Error) || !isRefusal(error)) throw error;
-        outcomes.push(error);
-      }
+    await holdShop(manager, shopId);
+    const connection = await connectionOf(manager);
+    const checking = await beginChecking(manager, shopId, {
+      list,
+      known: new Set(
+        (
+          await twinsOf(
+            connection,
+            list.map(({ entry }) => entry.id),
+          )
+        ).keys(),
+      ),
+    });
+    const refusals = new Map<EntrySubmission, Error>();
+    for (const each of list) {
+      const refusal = await refusalOf(() => checking.check(each));
+      if (refusal) refusals.set(each, refusal);
     }
-    await writing.finish();
-    writing.jobs().forEach(onJob);
-    // Heard by every server process on this database, once this transaction is committed.
-    if (outcomes.some((each) => 'status' in each && each.status === 'stored')) {
-      await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ shopId })]);
+    const outcomes = await writeSound(connection, shopId, { list, refusals });
+    for (const { job, pack } of checking.moved()) {
+      await writeRow(manager, { state: foldJob(job.id, await entriesOf(manager, job.id)), pack, shopId });
     }
+    checking.jobs().forEach(onJob);
     return outcomes;
   });
 }
 
-/** Said of the entry by the house; anything else broke the transaction. */
-export const isRefusal = (error: Error) => error instanceof ServerProblem || error instanceof CoreFailure;
+/** The connection of a transaction. */
+const connectionOf = async ({ queryRunner }: EntityManager): Promise<Connection> => {
+  if (!queryRunner) throw new Error('not within a transaction');
+  return (await queryRunner.connect()) as Connection;
+};
 
-async function beginWriting(manager: EntityManager, shopId: string, list: readonly EntrySubmission[]) {
-  const ids = list.map(({ entry }) => entry.id);
+/** What the house says of an entry; anything else broke the transaction. */
+export async function refusalOf(check: () => Promise<void>): Promise<Error | null> {
+  try {
+    await check();
+    return null;
+  } catch (error) {
+    if (error instanceof ServerProblem || error instanceof CoreFailure) return error;
+    throw error;
+  }
+}
+
+interface CheckedEntries {
+  readonly list: readonly EntrySubmission[];
+  readonly refusals: ReadonlyMap<EntrySubmission, Error>;
+}
+
+/** Writes what was not refused; what came of each, in the order given. */
+export async function writeSound(
+  connection: Connection,
+  shopId: string,
+  { list, refusals }: CheckedEntries,
+): Promise<readonly (Outcome | Error)[]> {
+  const outcomes = [
+    ...(await writeEntries(
+      connection,
+      shopId,
+      list.filter((each) => !refusals.has(each)),
+    )),
+  ];
+  return list.flatMap((each) => refusals.get(each) ?? outcomes.shift() ?? []);
+}
+
+const entriesOf = async (manager: EntityManager, jobId: string): Promise<Entry[]> =>
+  (await manager.find(entries, { where: { jobId } })).map(toEntry);
+
+interface Arrival {
+  readonly list: readonly EntrySubmission[];
+  /** Ids of entries that the record has. */
+  readonly known: Set<string>;
+}
+
+/** Checks entries one after another: each stands on those before it, of which none is written yet. */
+async function beginChecking(manager: EntityManager, shopId: string, { list, known }: Arrival) {
   const jobIds = [...new Set(list.map(({ entry }) => entry.jobId))];
-  const before = await manager
-    .createQueryBuilder(entries, 'e')
-    .select(['e.id', 'e.shopId', 'e.jobId', 'e.seq'])
-    .where('e.id = ANY(:ids)', { ids })
-    .getMany();
-  const known = new Map<string, KnownEntry>(before.map((each) => [each.id, each]));
   const found = await manager
     .createQueryBuilder(jobs, 'j')
     .select(['j.id', 'j.shopId', 'j.machineId', 'j.family', 'j.closed', 'j.safetyCritical'])
     .where('j.id = ANY(:jobIds)', { jobIds })
     .getMany();
   const jobsNow = new Map<string, JobNow>(found.map((each) => [each.id, each]));
-  const unwritten: EntryRow[] = [];
-  const lastSeq = new Map<string, { readonly seq: number; readonly bears: boolean }>();
-  const moved = new Set<string>();
-
-  const writeOut = async () => {
-    const rows = unwritten.splice(0);
-    if (rows.length > 0) await manager.insert(entries, rows);
-  };
-  const stateOf = async (id: string): Promise<JobState> => {
-    await writeOut();
-    return foldJob(id, (await manager.find(entries, { where: { jobId: id } })).map(toEntry));
-  };
+  const pending: Entry[] = [];
+  const moved = new Map<string, { readonly job: JobNow; readonly pack: Pack }>();
 
   const begin = async ({ jobId, at, payload }: Entry, { safetyCritical }: Pack): Promise<JobNow> => {
     if (payload.kind !== 'takenIn') throw new ServerProblem('unknownJob', { path: 'jobId' });
@@ -118,24 +148,24 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
 
   const refuseAtGate = async ({ entry, role }: EntrySubmission, pack: Pack) => {
     if (!GATED.has(entry.payload.kind)) return;
-    await writeOut();
-    const before = (await manager.find(entries, { where: { jobId: entry.jobId } })).map(toEntry);
-    const gated = { shopId, pack, state: foldJob(entry.jobId, before), entry, role };
+    const { jobId } = entry;
+    const before = [...(await entriesOf(manager, jobId)), ...pending.filter((each) => each.jobId === jobId)];
+    const gated = { shopId, pack, state: foldJob(jobId, before), entry, role };
     if (ruleOf(entry.payload).isCheck) return refuseCheck(manager, gated);
     // Whatever closes a job goes through one gate: also the taking back of what had opened it again.
-    const closes = gated.state.closed === null && foldJob(entry.jobId, [...before, entry]).closed !== null;
+    const closes = gated.state.closed === null && foldJob(jobId, [...before, entry]).closed !== null;
     if (closes) await refuseUnfinished(manager, gated);
   };
 
   return {
     jobs: () => [...jobsNow.values()],
-    async write(checked: EntrySubmission, seq: number): Promise<Outcome> {
-      const { entry } = checked;
-      const twin = known.get(entry.id);
-      if (twin) {
-        if (twin.jobId !== entry.jobId || twin.shopId !== shopId) throw new ServerProblem('invalidInput', { path: 'id' });
-        return { status: 'known', seq: twin.seq };
-      }
+    /** Jobs whose rows these entries change otherwise than by their number. */
+    moved: () => [...moved.values()],
+    /** @throws ServerProblem, CoreFailure */
+    async check(checked: EntrySubmission): Promise<void> {
+      // Its twin went through all this.
+      if (known.has(checked.entry.id)) return;
+      const entry = { ...checked.entry, seq: UNWRITTEN + pending.length };
       const { payload } = entry;
       const there = jobsNow.get(entry.jobId);
       if (there && there.shopId !== shopId) throw new ServerProblem('unknownJob', { path: 'jobId' });
@@ -143,28 +173,11 @@ async function beginWriting(manager: EntityManager, shopId: string, list: readon
       if (!pack) throw new ServerProblem('unknownJob', { path: 'jobId' });
       checkEntry(payload, pack);
       const job = there ?? (await begin(entry, pack));
-      await refuseAtGate(checked, pack);
-      unwritten.push({ ...entry, seq, at: new Date(entry.at), shopId, heldBy: entry.by, device: checked.device });
-      known.set(entry.id, { id: entry.id, shopId, jobId: job.id, seq });
-      lastSeq.set(job.id, { seq, bears: bearsOnMove(payload) || lastSeq.get(job.id)?.bears === true });
+      await refuseAtGate({ ...checked, entry }, pack);
+      pending.push(entry);
+      known.add(entry.id);
       const rule = ruleOf(payload);
-      if (rule.changesRow || ((rule.isWork || rule.changesWhatWasSeen) && job.closed)) moved.add(job.id);
-      return { status: 'stored', seq };
-    },
-    async finish() {
-      await writeOut();
-      for (const id of moved) {
-        const job = jobsNow.get(id);
-        if (job) await writeRow(manager, { state: await stateOf(id), pack: await packOfJob(manager, job), shopId });
-      }
-      if (lastSeq.size > 0) {
-        const latest = [...lastSeq.values()];
-        await manager.query(
-          `UPDATE jobs j SET seq = n.seq, move_seq = CASE WHEN j.move_seq = j.seq AND NOT n.bears THEN n.seq ELSE j.move_seq END
-           FROM unnest($1::uuid[], $2::bigint[], $3::boolean[]) AS n(id, seq, bears) WHERE j.id = n.id`,
-          [[...lastSeq.keys()], latest.map(({ seq }) => seq), latest.map(({ bears }) => bears)],
-        );
-      }
+      if (rule.changesRow || ((rule.isWork || rule.changesWhatWasSeen) && job.closed)) moved.set(job.id, { job, pack });
     },
   };
 }

@@ -135,6 +135,24 @@ test('a row changes with its job in the same breath, and a move that is out of d
   expect(await row('open')).toMatchObject({ closedAt: null, found: null });
 });
 
+test('the bench is read in its order from an index, however much stands on it', async () => {
+  const { dataSource } = server;
+  await dataSource.query(
+    `INSERT INTO jobs (id, shop_id, machine_id, family, closed, taken_in_at, promised_on)
+     SELECT gen_random_uuid(), shop_id, machine_id, family, false, now() - n * interval '1 minute', CASE WHEN n % 3 = 0 THEN date '2026-01-01' + n END
+     FROM (SELECT * FROM jobs LIMIT 1) one, generate_series(1, 3000) n`,
+  );
+  await dataSource.query('ANALYZE jobs');
+  const query = jest.spyOn(dataSource, 'query');
+  await page('state=open');
+  const [text, values] = query.mock.calls.find(([each]) => each.includes('FROM jobs j')) ?? [];
+  query.mockRestore();
+  const plan = JSON.stringify(await dataSource.query(`EXPLAIN ${text ?? ''}`, values));
+  expect(plan).toContain('jobs_on_bench');
+  expect(plan).not.toContain('Sort');
+  await dataSource.query("DELETE FROM jobs WHERE complaint = '' AND seq = 0");
+});
+
 test('rows made anew are the rows that were kept', async () => {
   const before = [...(await everyPage('state=open')), ...(await everyPage('state=closed'))].map(({ move: _, ...each }) => each);
   await server.dataSource.query("UPDATE jobs SET complaint = '', closed = false, closed_at = NULL, found = 'nonsense', seq = 1");

@@ -76,13 +76,17 @@ async function* linesOf(
   shopId: string,
 ): AsyncGenerator<string> {
   const columns = await keptColumns(runner, name, without);
-  for (let from = 0; ; from += BATCH) {
+  const key = order.split(', ');
+  for (let after: readonly string[] | null = null; ;) {
+    const behind = after ? `AND (${order}) > (${key.map((_, i) => `$${i + 3}`).join(', ')})` : '';
     const rows = (await runner.query(
-      `SELECT row_to_json(x)::text AS line FROM (SELECT ${columns.join(', ')} FROM ${name} t WHERE ${ofShop} ORDER BY ${order} OFFSET $2 LIMIT $3) x`,
-      [shopId, from, BATCH],
-    )) as { line: string }[];
-    if (rows.length === 0) return;
+      `SELECT row_to_json(x)::text AS line, ARRAY[${key.map((column) => `${column}::text`).join(', ')}] AS key
+       FROM (SELECT ${columns.join(', ')} FROM ${name} t WHERE ${ofShop} ${behind} ORDER BY ${order} LIMIT $2) x`,
+      [shopId, BATCH, ...(after ?? [])],
+    )) as { line: string; key: readonly string[] }[];
+    const last = rows.at(-1);
+    if (!last) return;
     yield rows.map(({ line }) => `${line}\n`).join('');
-    if (rows.length < BATCH) return;
+    after = last.key;
   }
 }

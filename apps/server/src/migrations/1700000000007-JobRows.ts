@@ -56,7 +56,7 @@ export class JobRows1700000000007 implements MigrationInterface {
       ALTER TABLE jobs DROP COLUMN complaint, DROP COLUMN taken_in_at, DROP COLUMN closed_at, DROP COLUMN found, DROP COLUMN outcome,
         DROP COLUMN seq, DROP COLUMN move, DROP COLUMN move_seq, DROP COLUMN words;
       CREATE INDEX jobs_by_bench ON jobs (shop_id, closed);
-      CREATE INDEX jobs_of_machine ON jobs (shop_id, machine_id);
+      CREATE INDEX jobs_of_machine ON jobs (machine_id);
       DROP INDEX entries_in_order; DROP INDEX entries_of_job;
       ALTER TABLE entries DROP COLUMN seq;
       CREATE INDEX entries_of_job ON entries (job_id, "at");

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Part } from '@patient-badger/contract';
 import { PERSON_HEADER } from '@patient-badger/contract';
 import { guessMapping, readPartRow } from '@patient-badger/core';
@@ -15,10 +16,34 @@ const change = (payload: object, headers: Record<string, string> = { [PERSON_HEA
   server.inject({ method: 'POST', url: '/api/parts/change', headers, payload });
 
 test('the catalogue is read page by page, in the order asked for, each part once', async () => {
-  const [first, second] = [await page('limit=40&order=price'), await page('limit=40&from=40&order=price')];
-  const prices = [...first, ...second].map(({ priceMinor }) => priceMinor);
+  for (const order of ['partNumber', 'price', 'size']) {
+    for (const down of ['no', 'yes']) {
+      const query = `order=${order}&down=${down}`;
+      const whole = await page(`limit=200&${query}`);
+      const paged: Part[] = [];
+      for (let after = ''; paged.length < whole.length;) {
+        const next = await page(`limit=30&${query}${after}`);
+        paged.push(...next);
+        after = `&after=${next.at(-1)?.id ?? ''}`;
+      }
+      expect(paged.slice(0, whole.length).map(({ id }) => id)).toEqual(whole.map(({ id }) => id));
+    }
+  }
+  const prices = (await page('limit=200&order=price')).map(({ priceMinor }) => priceMinor);
   expect(prices).toEqual([...prices].sort((p, q) => p - q));
-  expect(new Set([...first, ...second].map(({ id }) => id)).size).toBe(80);
+});
+
+test('a page goes on from the part that ended the one before, whatever came in between; one that nobody knows is refused', async () => {
+  const first = await page('limit=10');
+  await server.dataSource.query(
+    `INSERT INTO parts (id, shop_id, part_number, name, supplier, type, attributes, price_minor, lead_days, stock, claims)
+     SELECT gen_random_uuid(), shop_id, '000-' || n, name, supplier, type, attributes, price_minor, lead_days, stock, claims
+     FROM parts, generate_series(1, 5) n WHERE id = $1`,
+    [first[0]?.id],
+  );
+  const second = await page(`limit=10&after=${first.at(-1)?.id ?? ''}`);
+  expect(second.some(({ id }) => first.some((each) => each.id === id))).toBe(false);
+  expect((await server.inject(`/api/parts?after=${randomUUID()}`)).statusCode).toBe(400);
 });
 
 test('words, the beginning of a number, kind and teeth narrow it down', async () => {

@@ -3,14 +3,18 @@ import type { DataSource } from 'typeorm';
 import type { z } from 'zod';
 import type { Actor } from '../people/actor.ts';
 import { partsText, writeAudit } from '../people/audit.ts';
+import { ServerProblem } from '../problems.ts';
 import { beginningPattern } from '../words.ts';
 import { parts, type PartRow } from './entities.ts';
 
-/** Fixed words only: nothing that was sent gets into the statement but as a value. */
+/**
+ * Fixed words only: nothing that was sent gets into the statement but as a value. Each ends with what no two parts of a
+ * shop share, and an index holds it; parts without a size stand behind those that have one.
+ */
 const ORDERS = {
   partNumber: ['part_number'],
   price: ['price_minor', 'part_number'],
-  size: ['module_mm', 'teeth', 'part_number'],
+  size: ["coalesce(module_mm, 'infinity'::float8)", 'coalesce(teeth, 0)', 'part_number'],
 } as const;
 
 /** By words of the name or supplier, or by the beginning of a part number. */
@@ -19,18 +23,24 @@ export function textCondition(text: string, bind: (value: unknown) => string): s
   return `(lower(part_number) LIKE ${begins} OR words @@ plainto_tsquery('simple', ${bind(text)}))`;
 }
 
-/** A page of the catalogue: by words or the beginning of a number, by kind and teeth, in one of a few orders. */
+/** A page of the catalogue, behind the part that ended the page before: by words or the beginning of a number, by kind and teeth. */
 export async function listParts(dataSource: DataSource, shopId: string, asked: z.output<typeof partList>): Promise<readonly PartRow[]> {
-  const { text, kind, teeth, order, down, from, limit } = asked;
+  const { text, kind, teeth, order, down, after, limit } = asked;
   const values: unknown[] = [shopId];
   const bind = (value: unknown) => `$${values.push(value)}`;
   const where = ['p.shop_id = $1'];
   if (kind) where.push(`p.type = ${bind(kind)}`);
   if (teeth !== undefined) where.push(`p.teeth = ${bind(teeth)}`);
   if (text) where.push(textCondition(text, bind));
-  const by = ORDERS[order].map((column) => `p.${column}${down === 'yes' ? ' DESC' : ''}`).join(', ');
+  const columns = ORDERS[order].join(', ');
+  if (after !== undefined) {
+    if (!(await dataSource.getRepository(parts).existsBy({ id: after, shopId })))
+      throw new ServerProblem('invalidInput', { path: 'after' });
+    where.push(`(${columns}) ${down === 'yes' ? '<' : '>'} (SELECT ${columns} FROM parts WHERE id = ${bind(after)})`);
+  }
+  const by = ORDERS[order].map((column) => `${column}${down === 'yes' ? ' DESC' : ''}`).join(', ');
   const rows = await dataSource.query<{ id: string }[]>(
-    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(limit)} OFFSET ${bind(from)}`,
+    `SELECT p.id FROM parts p WHERE ${where.join(' AND ')} ORDER BY ${by} LIMIT ${bind(limit)}`,
     values,
   );
   const ids = rows.map(({ id }) => id);

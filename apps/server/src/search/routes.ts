@@ -34,7 +34,7 @@ async function beginning(dataSource: DataSource, { shopId, words }: SearchQuery)
     findMachines(dataSource, shopId, { words, retired: 'yes', most: FOUND_OF_EACH }),
     platesOf(dataSource, shopId, words),
     jobRows(dataSource, shopId, { words, most: FOUND_OF_EACH }),
-    listParts(dataSource, shopId, { text: words, order: 'partNumber', down: 'no', from: 0, limit: FOUND_OF_EACH }),
+    listParts(dataSource, shopId, { text: words, order: 'partNumber', down: 'no', limit: FOUND_OF_EACH }),
     modelsOf(dataSource, shopId, words),
   ]);
   return { machines: machines.map(toMachine), plates, jobs: jobs.rows.map(toJob), parts: parts.map(toPart), models: models.map(toModel) };

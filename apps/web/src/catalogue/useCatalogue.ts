@@ -4,8 +4,6 @@ import { call } from '../data/api.ts';
 
 /** Rows asked for at a time; the next are fetched before the last of them is reached. */
 const PAGE = 100;
-/** The server goes no deeper: who looks further wants words, not scrolling. */
-const DEEPEST = 100_000;
 
 export type Order = 'partNumber' | 'price' | 'size';
 
@@ -27,9 +25,9 @@ export function useCatalogue({ text, teeth, order, down }: CatalogueQuery) {
   }).toString();
   const pages = useInfiniteQuery({
     queryKey: ['catalogue', query],
-    queryFn: ({ pageParam }) => call(`/api/parts?${query}&from=${pageParam}`, partPage),
-    initialPageParam: 0,
-    getNextPageParam: (last: readonly Part[], all) => (last.length < PAGE || all.length * PAGE >= DEEPEST ? null : all.length * PAGE),
+    queryFn: ({ pageParam }) => call(`/api/parts?${query}${pageParam && `&after=${pageParam}`}`, partPage),
+    initialPageParam: '',
+    getNextPageParam: (last: readonly Part[]) => (last.length < PAGE ? null : last.at(-1)?.id),
     placeholderData: keepPreviousData,
   });
   return { ...pages, parts: pages.data?.pages.flat() ?? [] };
