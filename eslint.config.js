@@ -34,6 +34,7 @@ const FLOORS = {
     'practice',
     'job',
     'book',
+    'doors',
   ],
   'apps/server/src': [
     'threads',

@@ -4,7 +4,7 @@
  *
  *   npm run bench:access
  */
-import { openingTo, stepsThatFree, type Pack } from '@patient-badger/core';
+import { openingTo, stepsThatFree, type Pack } from '@patient-badger/core/machine';
 import { FAMILIES } from '@patient-badger/knowledge';
 
 const placesOf = (pack: Pack) =>

@@ -3,7 +3,7 @@
  * long one to that of the short one, which is the baseline of the same run: 1 where the work grows with the entries, 10
  * where it grows with their square.
  */
-import { foldJob, type Entry, type EntryPayload } from '@patient-badger/core';
+import { foldJob, type Entry, type EntryPayload } from '@patient-badger/core/job';
 
 const JOB = '0197a000-0000-7000-8000-000000000001';
 const [SHORT, LONG, MOST_RATIO] = [2000, 20_000, 3];

@@ -8,7 +8,7 @@ import type { NextMeasurement } from '../packages/core/src/gear/identifySchema.t
  * Baselines in the same run: the table look-up (tip diameter over teeth + 2, nearest standard size, 20°),
  * and the same dimensions measured in a random order.
  */
-import { cylindricalDimensions, cylindricalInput, identifyCylindrical, identifyInput, type IdentifyInput } from '@patient-badger/core';
+import { cylindricalDimensions, cylindricalInput, identifyCylindrical, identifyInput, type IdentifyInput } from '@patient-badger/core/gear';
 import { DIAMETRAL_PITCHES, STANDARD_MODULES } from '../packages/core/src/gear/standardSizes.ts';
 import { gaussian, seeded } from '../packages/core/src/testing.ts';
 

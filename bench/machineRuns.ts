@@ -2,7 +2,16 @@ import { t as families } from '@patient-badger/wording/families';
 import { t as trace } from '@patient-badger/wording/trace';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CANNOT_TELL, likeliestResults, packForFacts, packModel, SOUND, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import {
+  CANNOT_TELL,
+  likeliestResults,
+  packForFacts,
+  packModel,
+  SOUND,
+  traceInput,
+  traceNext,
+  type Pack,
+} from '@patient-badger/core/machine';
 import { openAfter } from '../packages/core/src/access/state.ts';
 import { forbidden } from '../packages/core/src/trace/forbidden.ts';
 

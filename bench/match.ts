@@ -16,7 +16,7 @@ import { searchParts } from '../apps/server/src/parts/search.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { sql } from '../e2e/stage.ts';
 import { layInParts, MODULES } from './manyParts.ts';
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 
 const SHOP_ID = 'shed';
 const PARTS = Number(process.argv[2] ?? 1_000_000);

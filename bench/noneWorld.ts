@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { CANNOT_TELL, packModel, settledOnSight, type FaultMode, type Pack } from '@patient-badger/core';
+import { CANNOT_TELL, packModel, settledOnSight, type FaultMode, type Pack } from '@patient-badger/core/machine';
 import { drawn } from '../packages/core/src/practice/hidden.ts';
 import { unlistedWays } from '../packages/core/src/trace/hypotheses.ts';
 import { lookMotion } from '../packages/core/src/trace/lookMotion.ts';

@@ -7,7 +7,7 @@
  * Baseline in the same run: bright runs counted on one circle half way up the teeth, which is given the
  * true centre and radius. Then the time for a photo of twelve megapixels.
  */
-import { scanTeeth } from '@patient-badger/core';
+import { scanTeeth } from '@patient-badger/core/gear';
 import jpeg from 'jpeg-js';
 import { gearPhoto } from '../packages/core/src/scan/gearPhoto.ts';
 import type { Picture } from '../packages/core/src/scan/picture.ts';

@@ -8,7 +8,7 @@
  * Baseline in the same run: a plain polar unwrap about the middle of the largest dark or light patch.
  */
 import { createRequire } from 'node:module';
-import { scanTeeth } from '@patient-badger/core';
+import { scanTeeth } from '@patient-badger/core/gear';
 import jpeg from 'jpeg-js';
 import { chromium } from 'playwright-core';
 import { CHROMIUM } from '../e2e/stage.ts';

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { keysOf, likeliestResults, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core';
+import { keysOf, likeliestResults, packModel, traceInput, traceNext, type Pack } from '@patient-badger/core/machine';
 import { openAfter } from '../packages/core/src/access/state.ts';
 import { forbidden } from '../packages/core/src/trace/forbidden.ts';
 

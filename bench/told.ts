@@ -14,7 +14,7 @@
  * replaying what was done, not by the code that plans.
  */
 import { join } from 'node:path';
-import { packForFacts, type Pack } from '@patient-badger/core';
+import { packForFacts, type Pack } from '@patient-badger/core/machine';
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import { follow, machinesIn, soundMachines } from './machineRuns.ts';
 import { byItself, storiesIn, told } from './storyRuns.ts';

@@ -19,7 +19,7 @@ import {
   traceNext,
   type Pack,
   type TraceOutput,
-} from '@patient-badger/core';
+} from '@patient-badger/core/machine';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { chancesOf, complaintChances, drawn, possibleTruths, wayTo, type Truth } from '../packages/core/src/practice/hidden.ts';
 import { noneMachines } from './noneWorld.ts';

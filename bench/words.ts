@@ -8,7 +8,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { findByWords } from '../packages/core/src/trace/words.ts';
 

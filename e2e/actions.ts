@@ -3,7 +3,7 @@ import { t as access } from '@patient-badger/wording/access';
 import { t as photo } from '@patient-badger/wording/photo';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t as traceWords } from '@patient-badger/wording/trace';
-import { likeliestResults, packModel, SOUND, waysAlone, type FaultMode, type Pack } from '@patient-badger/core';
+import { likeliestResults, packModel, SOUND, waysAlone, type FaultMode, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';

@@ -9,7 +9,7 @@ import { t as photoWords } from '@patient-badger/wording/photo';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t as shell } from '@patient-badger/wording/shell';
 import { t as traceWords } from '@patient-badger/wording/trace';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
 import { PNG } from 'pngjs';

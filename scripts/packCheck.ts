@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { explainPack } from '@patient-badger/core';
+import { explainPack } from '@patient-badger/core/machine';
 import { familyIds } from '@patient-badger/knowledge';
 import { failureSentence, remarkSentence } from '@patient-badger/wording';
 

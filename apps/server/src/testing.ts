@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { PERSON_HEADER, type JobPage, type JobRow } from '@patient-badger/contract';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';

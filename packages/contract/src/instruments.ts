@@ -1,4 +1,4 @@
-import { instrumentReading, READING_UNITS } from '@patient-badger/core';
+import { instrumentReading, READING_UNITS } from '@patient-badger/core/gear';
 import { z } from 'zod';
 
 /** What an instrument on the bench is asked. */

@@ -1,4 +1,4 @@
-import { benchMove, entry } from '@patient-badger/core';
+import { benchMove, entry } from '@patient-badger/core/job';
 import { z } from 'zod';
 
 /** A job is its entries; what it is now is folded from them, here and on the server alike. */

@@ -1,4 +1,5 @@
-import { lifeOutput, USE_UNITS } from '@patient-badger/core';
+import { USE_UNITS } from '@patient-badger/core';
+import { lifeOutput } from '@patient-badger/core/job';
 import { z } from 'zod';
 
 const faultCount = z.object({ fault: z.string(), count: z.int() });

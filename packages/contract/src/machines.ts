@@ -1,4 +1,6 @@
-import { because, bookLine, facts, modelOverrides } from '@patient-badger/core';
+import { because } from '@patient-badger/core';
+import { bookLine } from '@patient-badger/core/job';
+import { facts, modelOverrides } from '@patient-badger/core/machine';
 import { z } from 'zod';
 
 const text = z.string().trim();

@@ -1,4 +1,5 @@
-import { because, partAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core';
+import { because } from '@patient-badger/core';
+import { partAttributes, matchFitOutput, PART_TYPES } from '@patient-badger/core/parts';
 import { z } from 'zod';
 
 /** What one seller says and asks. */

@@ -1,4 +1,6 @@
-import { SCHEMA_REASONS, entry, failureFromZod, packSchema, type FailureReason } from '@patient-badger/core';
+import { SCHEMA_REASONS, failureFromZod, type FailureReason } from '@patient-badger/core';
+import { entry } from '@patient-badger/core/job';
+import { packSchema } from '@patient-badger/core/machine';
 import type { z } from 'zod';
 import { bookWriting, machineDraft, meterReading, modelDraft } from './machines.ts';
 import { partChange } from './parts.ts';

@@ -1,4 +1,5 @@
-import { because, partAttributes } from '@patient-badger/core';
+import { because } from '@patient-badger/core';
+import { partAttributes } from '@patient-badger/core/parts';
 import { z } from 'zod';
 
 const text = z.string().trim();

@@ -1,4 +1,4 @@
-import { checkPack, packSchema, type Pack } from '@patient-badger/core';
+import { checkPack, packSchema, type Pack } from '@patient-badger/core/machine';
 import augerGearbox from './families/auger-gearbox.json' with { type: 'json' };
 import constantMeshGearbox from './families/constant-mesh-gearbox.json' with { type: 'json' };
 import dashOdometerCable from './families/dash-odometer-cable.json' with { type: 'json' };

@@ -1,11 +1,10 @@
+import { CoreFailure } from '@patient-badger/core';
+import { checkEntry, openLedger } from '@patient-badger/core/job';
 import {
   applyOverrides,
-  checkEntry,
   checkPack,
-  CoreFailure,
   isLoaded,
   motion,
-  openLedger,
   likeliestResults,
   packModel,
   packSchema,
@@ -14,7 +13,7 @@ import {
   reassembly,
   type KinematicLook,
   type Pack,
-} from '@patient-badger/core';
+} from '@patient-badger/core/machine';
 import { FAMILIES, familyIds, findFamily } from './families.ts';
 import { SNAGS } from './snags.ts';
 import { SCENARIO, scenarioEntryPayload } from './scenario.ts';

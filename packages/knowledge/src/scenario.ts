@@ -1,4 +1,6 @@
-import { entryPayload, facts, hiddenTruth, modelOverrides } from '@patient-badger/core';
+import { entryPayload } from '@patient-badger/core/job';
+import { facts, modelOverrides } from '@patient-badger/core/machine';
+import { hiddenTruth } from '@patient-badger/core/practice';
 import { z } from 'zod';
 import skarrow from './scenario/skarrow.json' with { type: 'json' };
 

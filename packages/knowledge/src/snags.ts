@@ -1,4 +1,4 @@
-import { snag, type LooseKind, type Snag } from '@patient-badger/core';
+import { snag, type LooseKind, type Snag } from '@patient-badger/core/machine';
 import { z } from 'zod';
 import file from './snags.json' with { type: 'json' };
 

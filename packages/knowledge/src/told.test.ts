@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { packForFacts, type Pack } from '@patient-badger/core';
+import { packForFacts, type Pack } from '@patient-badger/core/machine';
 import { byItself, storiesIn, told } from '../../../bench/storyRuns.ts';
 import { FAMILIES, findFamily } from './families.ts';
 

@@ -1,5 +1,5 @@
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
-import { partSizeMm, type PartAttributes } from '@patient-badger/core';
+import { partSizeMm, type PartAttributes } from '@patient-badger/core/parts';
 import { idOf } from '../idOf.ts';
 import { plainParts } from './plainParts.ts';
 import { spurParts, type SpurOffer } from './spurParts.ts';

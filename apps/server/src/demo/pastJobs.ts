@@ -1,4 +1,6 @@
-import { applyOverrides, seeded, type Entry, type EntryPayload, type Facts, type Fault, type Pack } from '@patient-badger/core';
+import { seeded } from '@patient-badger/core';
+import type { Entry, EntryPayload } from '@patient-badger/core/job';
+import { applyOverrides, type Facts, type Fault, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { idOf } from '../idOf.ts';

@@ -1,4 +1,4 @@
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import type { SpurOffer } from './spurParts.ts';
 
 /** Deep-groove ball bearings of the sizes that small machines have: bore, outside diameter, width in mm (ISO 15). */

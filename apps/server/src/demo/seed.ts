@@ -1,4 +1,4 @@
-import { foldJob, type Entry } from '@patient-badger/core';
+import { foldJob, type Entry } from '@patient-badger/core/job';
 import { findFamily } from '@patient-badger/knowledge';
 import { SCENARIO, scenarioEntryPayload } from '@patient-badger/knowledge/scenario';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';

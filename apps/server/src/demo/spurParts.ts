@@ -1,4 +1,4 @@
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 
 export interface SpurOffer {
   readonly name: string;

@@ -1,5 +1,5 @@
 import { findFamily } from '@patient-badger/knowledge';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import type { JobPage, MachinePage, OwnFamily, Problem } from '@patient-badger/contract';
 import { randomUUID } from 'node:crypto';
 import { sign, testServer, type TestServer } from '../testing.ts';

@@ -1,4 +1,4 @@
-import { explainPack, isCopyOf } from '@patient-badger/core';
+import { explainPack, isCopyOf } from '@patient-badger/core/machine';
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import { failureSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';

@@ -1,5 +1,5 @@
 import { importState, PERSON_HEADER, type ImportState } from '@patient-badger/contract';
-import { guessMapping, readPartRow } from '@patient-badger/core';
+import { guessMapping, readPartRow } from '@patient-badger/core/parts';
 import Papa from 'papaparse';
 import { randomUUID } from 'node:crypto';
 import { cookiesOf, testServer, type TestServer } from '../testing.ts';

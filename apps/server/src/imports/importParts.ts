@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Duplicates, ImportState, PartDraftSent } from '@patient-badger/contract';
-import { isOneGear, partSizeMm, type PartAttributes } from '@patient-badger/core';
+import { isOneGear, partSizeMm, type PartAttributes } from '@patient-badger/core/parts';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 

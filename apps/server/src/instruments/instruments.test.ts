@@ -1,4 +1,5 @@
-import { resultOfTurns, type KinematicLook, type Pack } from '@patient-badger/core';
+import { resultOfTurns } from '@patient-badger/core/gear';
+import type { KinematicLook, Pack } from '@patient-badger/core/machine';
 import type { InstrumentAnswer, JobPage, JobRow, Problem } from '@patient-badger/contract';
 import { findFamily } from '@patient-badger/knowledge';
 import { PNG } from 'pngjs';

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
-import { fromMm, standInDimension, standInLook, standInPhoto, standInPlay, standInSpeed, type Picture } from '@patient-badger/core';
+import { fromMm } from '@patient-badger/core';
+import type { Picture } from '@patient-badger/core/gear';
+import { standInDimension, standInLook, standInPhoto, standInPlay, standInSpeed } from '@patient-badger/core/practice';
 import type { InstrumentAnswer, instrumentQuestion } from '@patient-badger/contract';
 import { PNG } from 'pngjs';
 import type { DataSource } from 'typeorm';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Machine } from '@patient-badger/contract';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import { everyJobRow, sendEntries, testServer, type TestServer } from '../testing.ts';
 
 jest.setTimeout(30_000);

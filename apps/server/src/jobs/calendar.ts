@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/server';
 import { createHash } from 'node:crypto';
-import { foldJob, intervalDue, openFollowUps, type FollowUp } from '@patient-badger/core';
+import { foldJob, intervalDue, openFollowUps, type FollowUp } from '@patient-badger/core/job';
 import ical, { ICalEventBusyStatus } from 'ical-generator';
 import { In, type DataSource } from 'typeorm';
 import { machines } from '../machines/entities.ts';

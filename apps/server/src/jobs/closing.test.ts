@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { CLOSING_CASES, closedAs } from '@patient-badger/core/closingCases';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { problemSentence } from '@patient-badger/wording';
 import { idOf } from '../idOf.ts';

@@ -1,14 +1,6 @@
-import {
-  checkEntry,
-  CoreFailure,
-  foldJob,
-  jobSummary,
-  openFollowUps,
-  ruleOf,
-  type Entry,
-  type JobState,
-  type Pack,
-} from '@patient-badger/core';
+import { CoreFailure } from '@patient-badger/core';
+import { checkEntry, foldJob, jobSummary, openFollowUps, ruleOf, type Entry, type JobState } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import type { Role } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import { packOfJob } from '../machines/packs.ts';
@@ -65,9 +57,9 @@ export async function commit(
       ),
     });
     const refusals = new Map<EntrySubmission, Error>();
-    for (const each of list) {
-      const refusal = await refusalOf(() => checking.check(each));
-      if (refusal) refusals.set(each, refusal);
+    for (const submission of list) {
+      const refusal = await refusalOf(() => checking.check(submission));
+      if (refusal) refusals.set(submission, refusal);
     }
     const outcomes = await writeSound(connection, shopId, { list, refusals });
     for (const { job, pack } of checking.moved()) {

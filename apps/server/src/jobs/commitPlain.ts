@@ -1,4 +1,4 @@
-import { checkEntry, ruleOf } from '@patient-badger/core';
+import { checkEntry, ruleOf } from '@patient-badger/core/job';
 import type { DataSource } from 'typeorm';
 import { poolOf } from '../dataSource.ts';
 import { packOfJob } from '../machines/packs.ts';

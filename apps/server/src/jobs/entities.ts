@@ -1,4 +1,4 @@
-import { type BenchMove, type EntryPayload, type JobSummary } from '@patient-badger/core';
+import type { BenchMove, EntryPayload, JobSummary } from '@patient-badger/core/job';
 import { EntitySchema, type ValueTransformer } from 'typeorm';
 
 /** PostgreSQL's bigint comes as text; counts of entries stay far below 2^53. */

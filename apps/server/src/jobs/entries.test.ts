@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, EntryPayload } from '@patient-badger/core';
+import type { Entry, EntryPayload } from '@patient-badger/core/job';
 import type { EntryReceipt, Job, JobPage, MachinePage } from '@patient-badger/contract';
 import { idOf } from '../idOf.ts';
 import { serverOn, testServer, type TestServer } from '../testing.ts';

@@ -5,9 +5,9 @@ import {
   type CheckProof,
   type Entry,
   type JobState,
-  type Pack,
   type Payload,
-} from '@patient-badger/core';
+} from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import type { Role } from '@patient-badger/contract';
 import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';

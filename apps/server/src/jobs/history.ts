@@ -1,5 +1,5 @@
 import type { MachineHistory } from '@patient-badger/contract';
-import { foldJob, machineRecord, yearlyUse, type Entry } from '@patient-badger/core';
+import { foldJob, machineRecord, yearlyUse, type Entry } from '@patient-badger/core/job';
 import type { DataSource } from 'typeorm';
 import { toEntry } from './commit.ts';
 import { entries, jobs } from './entities.ts';

@@ -1,13 +1,5 @@
-import {
-  applyOverrides,
-  foldJob,
-  nextMove,
-  withOwnPriors,
-  type FaultCount,
-  type BenchMove,
-  type Entry,
-  type ModelOverrides,
-} from '@patient-badger/core';
+import { foldJob, nextMove, withOwnPriors, type FaultCount, type BenchMove, type Entry } from '@patient-badger/core/job';
+import { applyOverrides, type ModelOverrides } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { ownPack } from '../machines/ownPack.ts';
 

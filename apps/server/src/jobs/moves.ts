@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type BenchMove } from '@patient-badger/core';
+import { MOVE_KINDS, type BenchMove } from '@patient-badger/core/job';
 import type { DataSource } from 'typeorm';
 import { families, machineModels, machines } from '../machines/entities.ts';
 import { createPool } from '../threads/pool.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { JobPage, JobRow } from '@patient-badger/contract';
-import { foldJob, nextMove, withOwnPriors } from '@patient-badger/core';
+import { foldJob, nextMove, withOwnPriors } from '@patient-badger/core/job';
 import pg from 'pg';
 import { idOf } from '../idOf.ts';
 import { packOfJob } from '../machines/packs.ts';

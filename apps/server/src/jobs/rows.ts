@@ -1,5 +1,5 @@
 import type { JobPage, JobQuery, JobRow } from '@patient-badger/contract';
-import { foldJob } from '@patient-badger/core';
+import { foldJob } from '@patient-badger/core/job';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 import { beginningsQuery, wordsOf } from '../words.ts';

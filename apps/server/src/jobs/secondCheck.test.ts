@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import type { EntryReceipt, JobPage } from '@patient-badger/contract';
 import { idOf } from '../idOf.ts';
 import jpeg from 'jpeg-js';

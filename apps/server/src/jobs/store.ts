@@ -1,4 +1,6 @@
-import { brokenTextAt, CoreFailure, entry as entrySchema, failureFromZod, type Entry, type Pack } from '@patient-badger/core';
+import { brokenTextAt, CoreFailure, failureFromZod } from '@patient-badger/core';
+import { entry as entrySchema, type Entry } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import type { EntryReceipt } from '@patient-badger/contract';
 import { failureSentence } from '@patient-badger/wording';
 import type { DataSource } from 'typeorm';

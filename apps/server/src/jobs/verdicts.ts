@@ -1,4 +1,4 @@
-import type { FamilyVerdicts, FaultCount } from '@patient-badger/core';
+import type { FamilyVerdicts, FaultCount } from '@patient-badger/core/job';
 import type { EntityManager } from 'typeorm';
 
 /** Closed and proved jobs whose decision is a fault of the list, counted by family; none where the shop keeps the families' own priors. */

@@ -1,4 +1,4 @@
-import { bearsOnMove } from '@patient-badger/core';
+import { bearsOnMove } from '@patient-badger/core/job';
 import { CHANNEL } from '../people/channels.ts';
 import { ServerProblem } from '../problems.ts';
 import type { EntrySubmission, Outcome } from './commit.ts';

@@ -1,5 +1,8 @@
 import { t } from '@patient-badger/wording/server';
-import { bookLine, brokenTextAt, checkPack, entry, facts, packSchema, partAttributes } from '@patient-badger/core';
+import { brokenTextAt } from '@patient-badger/core';
+import { bookLine, entry } from '@patient-badger/core/job';
+import { checkPack, facts, packSchema } from '@patient-badger/core/machine';
+import { partAttributes } from '@patient-badger/core/parts';
 import { z } from 'zod';
 import { overridesOf } from '../machines/overrides.ts';
 import { BackupRefused } from './backup.ts';

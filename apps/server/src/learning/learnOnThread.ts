@@ -1,4 +1,4 @@
-import { learnFrom, type JobSummary, type ShopStatistics, type LoggedJob, type MeterValue } from '@patient-badger/core';
+import { learnFrom, type JobSummary, type ShopStatistics, type LoggedJob, type MeterValue } from '@patient-badger/core/job';
 import pg from 'pg';
 
 export interface LearnTask {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { JobRow, Learning, Machine } from '@patient-badger/contract';
 import { findFamily } from '@patient-badger/knowledge';
-import type { EntryPayload, FamilyVerdicts } from '@patient-badger/core';
+import type { EntryPayload, FamilyVerdicts } from '@patient-badger/core/job';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import ICAL from 'ical.js';
 import { work } from './learnOnThread.ts';

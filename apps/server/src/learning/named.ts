@@ -1,5 +1,5 @@
 import type { Learnt } from '@patient-badger/contract';
-import type { ShopStatistics } from '@patient-badger/core';
+import type { ShopStatistics } from '@patient-badger/core/job';
 import type { DataSource } from 'typeorm';
 
 /** The same with the names of machines and people, as they are called today. */

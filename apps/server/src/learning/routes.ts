@@ -1,5 +1,5 @@
 import { learning, verdicts, type Learning } from '@patient-badger/contract';
-import type { ShopStatistics } from '@patient-badger/core';
+import type { ShopStatistics } from '@patient-badger/core/job';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
 import type { Config } from '../config.ts';

@@ -1,4 +1,4 @@
-import { foldJob } from '@patient-badger/core';
+import { foldJob } from '@patient-badger/core/job';
 import type { DataSource } from 'typeorm';
 import { toEntry, writeRow } from '../jobs/commit.ts';
 import { entries } from '../jobs/entities.ts';

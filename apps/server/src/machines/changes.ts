@@ -1,4 +1,4 @@
-import { isChangeable, mergeObstacle } from '@patient-badger/core';
+import { isChangeable, mergeObstacle } from '@patient-badger/core/job';
 import { type machineChange } from '@patient-badger/contract';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { z } from 'zod';

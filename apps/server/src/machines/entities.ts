@@ -1,4 +1,5 @@
-import { type Facts, type HiddenTruth, type ModelOverrides } from '@patient-badger/core';
+import type { Facts, ModelOverrides } from '@patient-badger/core/machine';
+import type { HiddenTruth } from '@patient-badger/core/practice';
 import { EntitySchema } from 'typeorm';
 import { overridesOf } from './overrides.ts';
 

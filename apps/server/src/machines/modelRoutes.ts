@@ -9,7 +9,7 @@ import {
   modelDraft,
   type ModelBookFile,
 } from '@patient-badger/contract';
-import { bookKey, checkLines, type BookLine } from '@patient-badger/core';
+import { bookKey, checkLines, type BookLine } from '@patient-badger/core/job';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource, EntityManager } from 'typeorm';
 import { z } from 'zod';

@@ -1,4 +1,6 @@
-import { checkEntry, CoreFailure, type Pack } from '@patient-badger/core';
+import { CoreFailure } from '@patient-badger/core';
+import { checkEntry } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';
 

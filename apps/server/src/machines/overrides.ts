@@ -1,4 +1,4 @@
-import { modelOverrides, type ModelOverrides } from '@patient-badger/core';
+import { modelOverrides, type ModelOverrides } from '@patient-badger/core/machine';
 
 /**
  * What a model has otherwise, as any release wrote it: fields that came later (`put`, `without`, `faults`) are empty in

@@ -1,4 +1,4 @@
-import { checkPack, packSchema, type Pack } from '@patient-badger/core';
+import { checkPack, packSchema, type Pack } from '@patient-badger/core/machine';
 
 /** Own families as last read, by shop and id: the same version gives the same pack, so that what was worked out for it is found again. */
 const read = new Map<string, { readonly version: number; readonly pack: Pack }>();

@@ -1,4 +1,4 @@
-import { applyOverrides, type ModelOverrides, type Pack } from '@patient-badger/core';
+import { applyOverrides, type ModelOverrides, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import type { EntityManager } from 'typeorm';
 import { ServerProblem } from '../problems.ts';

@@ -1,4 +1,6 @@
-import { CoreFailure, isMakeable, type Pack } from '@patient-badger/core';
+import { CoreFailure } from '@patient-badger/core';
+import { isMakeable } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import type { DataSource } from 'typeorm';
 import { jobs } from '../jobs/entities.ts';

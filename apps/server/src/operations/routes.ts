@@ -1,5 +1,6 @@
 import { OPERATION_SUMMARIES } from '@patient-badger/wording/operations';
-import { CoreFailure, fileOutput } from '@patient-badger/core';
+import { CoreFailure } from '@patient-badger/core';
+import { fileOutput } from '@patient-badger/core/gear';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Part } from '@patient-badger/contract';
 import { PERSON_HEADER } from '@patient-badger/contract';
-import { guessMapping, readPartRow } from '@patient-badger/core';
+import { guessMapping, readPartRow } from '@patient-badger/core/parts';
 import Papa from 'papaparse';
 import { testServer, type TestServer } from '../testing.ts';
 

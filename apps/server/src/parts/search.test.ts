@@ -31,7 +31,7 @@ test('the pinion that fits comes first; the same in another width hangs on its w
 });
 
 test('what the index leaves out could not have been among the best: the same twenty as judging every part', async () => {
-  const { fit } = await import('@patient-badger/core');
+  const { fit } = await import('@patient-badger/core/parts');
   const every = await server.dataSource.getRepository(parts).findBy({ shopId: 'skarrow', type: 'spur' });
   const best = every
     .map((row) => fit({ wanted, part: row.attributes }).probability)

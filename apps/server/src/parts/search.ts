@@ -1,5 +1,6 @@
 import type { Listing, partSearch } from '@patient-badger/contract';
-import { dimensionsOf, fit, partSizeMm, plain, type PartAttributes, type MatchFit } from '@patient-badger/core';
+import { plain } from '@patient-badger/core';
+import { dimensionsOf, fit, partSizeMm, type PartAttributes, type MatchFit } from '@patient-badger/core/parts';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { textCondition } from './partList.ts';

@@ -1,5 +1,5 @@
 import type { Part } from '@patient-badger/contract';
-import { PART_COLUMNS, writePartRow } from '@patient-badger/core';
+import { PART_COLUMNS, writePartRow } from '@patient-badger/core/parts';
 import Papa from 'papaparse';
 import { MoreThan, type DataSource } from 'typeorm';
 import { partsWithDetails } from './partDetails.ts';

@@ -1,4 +1,4 @@
-import { type PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { EntitySchema } from 'typeorm';
 
 export interface ShelfRow {

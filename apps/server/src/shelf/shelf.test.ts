@@ -9,7 +9,7 @@ import {
   type MachinePage,
   type ShelfItem,
 } from '@patient-badger/contract';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import { testServer, type TestServer } from '../testing.ts';
 
 let server: TestServer;

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import type { JobState } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import { captureAbout, type CaptureRecord, type JobState } from '@patient-badger/core';
+import { captureAbout, type CaptureRecord, type JobState } from '@patient-badger/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/access';
 import { operations } from '../data/operations.ts';
-import { type ClosingStep, type LedgerLine } from '@patient-badger/core';
+import type { ClosingStep, LedgerLine } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import type { LedgerLine, LooseNote, Step } from '@patient-badger/core';
+import type { LedgerLine, LooseNote, Step } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/access';
-import { accessPlan, openSteps, stepsThatFree, type Aim } from '@patient-badger/core';
+import { openSteps } from '@patient-badger/core/job';
+import { accessPlan, stepsThatFree, type Aim } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

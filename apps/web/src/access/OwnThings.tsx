@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { MOST_STEPS, openSteps, type LooseKind } from '@patient-badger/core';
+import { MOST_STEPS, openSteps } from '@patient-badger/core/job';
+import type { LooseKind } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

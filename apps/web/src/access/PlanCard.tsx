@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { type AccessPlan, type Step } from '@patient-badger/core';
+import type { AccessPlan, Step } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { accessPlan, captureRecords, stepsNamed, reassembly, type LooseItem } from '@patient-badger/core';
+import { captureRecords } from '@patient-badger/core/job';
+import { accessPlan, stepsNamed, reassembly, type LooseItem } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Text } from '../design/Text.tsx';

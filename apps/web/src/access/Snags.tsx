@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import type { Step } from '@patient-badger/core';
+import type { Step } from '@patient-badger/core/machine';
 import { snagsFor } from '@patient-badger/knowledge';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,8 @@
 import { containing } from '@patient-badger/wording/testing';
 import { t as access } from '@patient-badger/wording/access';
 import 'fake-indexeddb/auto';
-import type { EntryPayload, Pack } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';

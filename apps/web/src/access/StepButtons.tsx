@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import type { Step } from '@patient-badger/core';
+import type { Step } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { jobLedger, longest, type Step } from '@patient-badger/core';
+import { jobLedger } from '@patient-badger/core/job';
+import { longest, type Step } from '@patient-badger/core/machine';
 import { SNAGS } from '@patient-badger/knowledge';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';

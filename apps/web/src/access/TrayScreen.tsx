@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/access';
-import { jobLedger, type LedgerLine } from '@patient-badger/core';
+import { jobLedger } from '@patient-badger/core/job';
+import type { LedgerLine } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

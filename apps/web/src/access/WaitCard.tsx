@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/access';
-import { waitState, type JobState, type Wait } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
+import { waitState, type Wait } from '@patient-badger/core/machine';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,7 +1,8 @@
 import { t as access } from '@patient-badger/wording/access';
 import { t as photo } from '@patient-badger/wording/photo';
 import 'fake-indexeddb/auto';
-import { captureAbout, type EntryPayload, type Pack } from '@patient-badger/core';
+import { captureAbout, type EntryPayload } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { outbox } from '../data/outbox.ts';

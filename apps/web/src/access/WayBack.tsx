@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { jobLedger, piecesBack, reassembly, type PutBack } from '@patient-badger/core';
+import { jobLedger, piecesBack } from '@patient-badger/core/job';
+import { reassembly, type PutBack } from '@patient-badger/core/machine';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/access';
-import type { JobState, Wait } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
+import type { Wait } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { WaitCard } from './WaitCard.tsx';

@@ -1,4 +1,4 @@
-import type { LedgerLine, LooseItem } from '@patient-badger/core';
+import type { LedgerLine, LooseItem } from '@patient-badger/core/machine';
 import { clockText } from './clockText.ts';
 import { lineText, looseText, tightText } from './looseText.ts';
 

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import type { LedgerLine, LooseItem } from '@patient-badger/core';
+import type { LedgerLine, LooseItem } from '@patient-badger/core/machine';
 
 /** What a loose part is, as one would say it at the bench. */
 export function looseText({ name, count, size, lengthMm, drive }: LooseItem): string {

@@ -1,4 +1,4 @@
-import { captureAbout, captureRecords, type CaptureRecord } from '@patient-badger/core';
+import { captureAbout, captureRecords, type CaptureRecord } from '@patient-badger/core/job';
 import { useWaiting } from '../data/shop.ts';
 import type { JobView } from '../job/JobView.ts';
 

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/access';
-import { cautionsOn, type Caution, type Step, type Wait } from '@patient-badger/core';
+import { cautionsOn, type Caution, type Step, type Wait } from '@patient-badger/core/machine';
 import type { JobView } from '../job/JobView.ts';
 import { useUnacknowledged } from '../job/Cautions.tsx';
 import { useCaptures, type CaptureHere } from './useCaptures.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/access';
-import { advisedLooks, toSetRight, type Aim } from '@patient-badger/core';
+import { toSetRight } from '@patient-badger/core/job';
+import { advisedLooks, type Aim } from '@patient-badger/core/machine';
 import { placeName } from '../driveline/placeName.ts';
 import type { JobView } from '../job/JobView.ts';
 

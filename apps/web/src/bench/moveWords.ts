@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/bench';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { BenchMove } from '@patient-badger/core';
+import type { BenchMove } from '@patient-badger/core/job';
 import { minutesText, percent } from '../wording/words.ts';
 
 export interface Move {

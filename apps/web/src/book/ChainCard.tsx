@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/book';
 import { t as shared } from '@patient-badger/wording/shared';
 import { machineModel, type MachineModel } from '@patient-badger/contract';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '../data/api.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/book';
-import { bookKey, learnt, type BookLine, type GearCard, type IdentifiedGear } from '@patient-badger/core';
+import { bookKey, learnt, type BookLine, type IdentifiedGear } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { bookPage } from '@patient-badger/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { call } from '../data/api.ts';

@@ -1,7 +1,8 @@
 import { t } from '@patient-badger/wording/book';
 import { t as shared } from '@patient-badger/wording/shared';
 import { bookPage, machineModel, type BookPage, type MachineModel } from '@patient-badger/contract';
-import { bookKey, type ModelBook, type Pack } from '@patient-badger/core';
+import { bookKey, type ModelBook } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Image } from 'react-native';

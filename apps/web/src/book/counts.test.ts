@@ -1,4 +1,4 @@
-import { applyOverrides, modelOverrides, type Pack } from '@patient-badger/core';
+import { applyOverrides, modelOverrides, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { changedJoints, countsOf } from './counts.ts';
 

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/book';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { typedNumber } from '../design/typedNumber.ts';
 
 const LABELS = { teethA: t.drivingTeeth, teethB: t.drivenTeeth, starts: 'starts', teeth: 'teeth' } as const;

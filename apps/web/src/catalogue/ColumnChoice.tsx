@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/catalogue';
 import { t as shared } from '@patient-badger/wording/shared';
-import { PART_FIELDS, type ColumnMapping, type PartField } from '@patient-badger/core';
+import { PART_FIELDS, type ColumnMapping, type PartField } from '@patient-badger/core/parts';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/catalogue';
-import { type ColumnMapping, type PartField } from '@patient-badger/core';
+import type { ColumnMapping, PartField } from '@patient-badger/core/parts';
 import { cellSentence } from '@patient-badger/wording';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';

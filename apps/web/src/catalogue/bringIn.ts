@@ -1,5 +1,5 @@
 import { importState, uploadState, type Duplicates, type ImportState } from '@patient-badger/contract';
-import type { PartDraft } from '@patient-badger/core';
+import type { PartDraft } from '@patient-badger/core/parts';
 import { v4 as uuid } from 'uuid';
 import { ApiRefusal, call } from '../data/api.ts';
 

@@ -8,7 +8,7 @@ import {
   type PartDraft,
   type PartField,
   type PartLengthUnit,
-} from '@patient-badger/core';
+} from '@patient-badger/core/parts';
 import Papa from 'papaparse';
 
 export type Row = Readonly<Record<string, string | undefined>>;

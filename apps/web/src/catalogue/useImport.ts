@@ -1,5 +1,5 @@
 import type { Duplicates, ImportState } from '@patient-badger/contract';
-import type { ColumnMapping, PartField, PartLengthUnit } from '@patient-badger/core';
+import type { ColumnMapping, PartField, PartLengthUnit } from '@patient-badger/core/parts';
 import { useRef, useState } from 'react';
 import { beginImport, followImport } from './bringIn.ts';
 import { checkRows, mended, readPartsFile, type FileCheck, type PartsFile } from './partsFile.ts';

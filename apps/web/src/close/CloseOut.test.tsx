@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/close';
 import { beginning } from '@patient-badger/wording/testing';
 import { CLOSING_CASES } from '@patient-badger/core/closingCases';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { OUTCOMES } from '../wording/outcomes.ts';

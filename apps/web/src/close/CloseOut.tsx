@@ -1,14 +1,6 @@
 import { t } from '@patient-badger/wording/close';
-import {
-  closingObstacles,
-  isProved,
-  openLedger,
-  secondCheckOf,
-  toSetRight,
-  type ClosingObstacle,
-  type Fault,
-  type LedgerLine,
-} from '@patient-badger/core';
+import { closingObstacles, isProved, openLedger, secondCheckOf, toSetRight, type ClosingObstacle } from '@patient-badger/core/job';
+import type { Fault, LedgerLine } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/close';
 import { t as shared } from '@patient-badger/wording/shared';
-import { findsParts, openSettings, toSetRight, type Fault } from '@patient-badger/core';
+import { findsParts, openSettings, toSetRight } from '@patient-badger/core/job';
+import type { Fault } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { WayBack } from '../access/WayBack.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/close';
-import { isProved } from '@patient-badger/core';
+import { isProved } from '@patient-badger/core/job';
 import { format, parseISO } from 'date-fns';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';

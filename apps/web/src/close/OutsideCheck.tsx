@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/close';
-import { SIGNED_SHEET } from '@patient-badger/core';
+import { SIGNED_SHEET } from '@patient-badger/core/job';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Button } from '../design/Button.tsx';

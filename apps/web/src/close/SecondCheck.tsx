@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/close';
-import { handsOf, secondCheckOf, type CheckProof } from '@patient-badger/core';
+import { handsOf, secondCheckOf, type CheckProof } from '@patient-badger/core/job';
 import type { Person } from '@patient-badger/contract';
 import { usePerson } from '../data/person.ts';
 import { useMe, useShop } from '../data/shop.ts';

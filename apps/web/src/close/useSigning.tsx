@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/close';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import { useState } from 'react';
 import { newEntryId } from '../data/record.ts';
 import { useConnection, useMe } from '../data/shop.ts';

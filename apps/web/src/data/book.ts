@@ -1,4 +1,4 @@
-import { modelBook, type GearInBook, type ModelBook } from '@patient-badger/core';
+import { modelBook, type GearInBook, type ModelBook } from '@patient-badger/core/job';
 import { bookPage, type BookPage } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

@@ -1,4 +1,4 @@
-import { applyOverrides, checkPack, packSchema, type Pack } from '@patient-badger/core';
+import { applyOverrides, checkPack, packSchema, type Pack } from '@patient-badger/core/machine';
 import { machineModel, ownFamily } from '@patient-badger/contract';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { useQuery } from '@tanstack/react-query';

@@ -1,4 +1,4 @@
-import type { Entry } from '@patient-badger/core';
+import type { Entry } from '@patient-badger/core/job';
 import type { Job } from '@patient-badger/contract';
 import type { QueryClient } from '@tanstack/react-query';
 

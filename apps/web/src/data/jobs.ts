@@ -1,4 +1,5 @@
-import { foldJob, packForFacts, type Entry, type JobState, type Pack } from '@patient-badger/core';
+import { foldJob, type Entry, type JobState } from '@patient-badger/core/job';
+import { packForFacts, type Pack } from '@patient-badger/core/machine';
 import { job, machine, machineHistory, machinePage, shelfItem, type Job, type Machine, type ShelfItem } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

@@ -1,4 +1,5 @@
-import { withOwnPriors, type Pack } from '@patient-badger/core';
+import { withOwnPriors } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { learning, verdicts, type Learning } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

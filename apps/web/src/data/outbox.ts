@@ -1,4 +1,4 @@
-import type { Entry } from '@patient-badger/core';
+import type { Entry } from '@patient-badger/core/job';
 import type { MachineDraft, ShelfDraft } from '@patient-badger/contract';
 import { createStore, promisifyRequest, type UseStore } from 'idb-keyval';
 

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/shared';
-import { entry, withoutBrokenText, type Entry, type EntryPayload } from '@patient-badger/core';
+import { withoutBrokenText } from '@patient-badger/core';
+import { entry, type Entry, type EntryPayload } from '@patient-badger/core/job';
 import { machineDraft, shelfDraft, type MachineDraft, type ShelfDraft } from '@patient-badger/contract';
 import { v7 as uuid } from 'uuid';
 import type { z } from 'zod';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import type { Entry, EntryPayload } from '@patient-badger/core';
+import type { Entry, EntryPayload } from '@patient-badger/core/job';
 import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import { oncePerPress } from './oncePerPress.ts';
 import { record } from './record.ts';

@@ -1,4 +1,5 @@
-import { foldJob, type Entry, type EntryPayload, type Pack } from '@patient-badger/core';
+import { foldJob, type Entry, type EntryPayload } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { renderHook } from '@testing-library/react';
 import { traceOf, useTrace } from './useTrace.ts';

@@ -1,4 +1,5 @@
-import { askedOf, traceOfJob, type JobState, type Pack, type TraceOutput } from '@patient-badger/core';
+import { askedOf, traceOfJob, type JobState } from '@patient-badger/core/job';
+import type { Pack, TraceOutput } from '@patient-badger/core/machine';
 import { useMemo } from 'react';
 
 /** Suspects and next look of a job as it is now. */

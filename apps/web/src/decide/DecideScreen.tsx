@@ -1,4 +1,4 @@
-import { isMakeable } from '@patient-badger/core';
+import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/decide';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft } from './decision.ts';

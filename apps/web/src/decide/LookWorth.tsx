@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/decide';
-import { advisedLooks, lookChances } from '@patient-badger/core';
+import { advisedLooks, lookChances } from '@patient-badger/core/machine';
 import type { OptionDraft } from './decision.ts';
 import { useRouter } from 'expo-router';
 import { runOperation } from '../data/runOperation.ts';

@@ -1,4 +1,4 @@
-import { draftOptions as drafted, guideLife, type DraftFacts } from '@patient-badger/core';
+import { draftOptions as drafted, guideLife, type DraftFacts } from '@patient-badger/core/parts';
 import { runOperation } from '../data/runOperation.ts';
 import { inOrder, optionsOf, optionsQuestion, worded, type OptionDraft, type Use } from './decision.ts';
 

@@ -1,14 +1,7 @@
 import { t } from '@patient-badger/wording/decide';
-import {
-  OPTION_KINDS,
-  lifeIn,
-  type JobState,
-  type OperationInput,
-  type OptionDraft as DraftFigures,
-  type OptionKind,
-  type RankedOption,
-  type UseUnit,
-} from '@patient-badger/core';
+import type { OperationInput, UseUnit } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
+import { OPTION_KINDS, lifeIn, type OptionDraft as DraftFigures, type OptionKind, type RankedOption } from '@patient-badger/core/parts';
 import { optionText, type OptionText } from '@patient-badger/wording/options';
 import { shownAmount, unitWord, type DistanceUnit } from '../wording/distance.ts';
 

@@ -1,4 +1,4 @@
-import { draftOptions } from '@patient-badger/core';
+import { draftOptions } from '@patient-badger/core/parts';
 import { worded, type OptionDraft } from './decision.ts';
 import { readOption, typedOption } from './readOption.ts';
 

@@ -1,4 +1,7 @@
-import { draftOptions, toSetRight, usualUse, type DraftFacts, type Pack, type UseUnit } from '@patient-badger/core';
+import { usualUse, type UseUnit } from '@patient-badger/core';
+import { toSetRight } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
+import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

@@ -1,4 +1,6 @@
-import type { EntryPayload, MaterialId, SettingTarget } from '@patient-badger/core';
+import type { MaterialId } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
+import type { SettingTarget } from '@patient-badger/core/machine';
 import type { ReactNode } from 'react';
 import type { Aim } from '../instrument/instruments.ts';
 import type { JobView } from '../job/JobView.ts';

@@ -1,6 +1,6 @@
 import { t as drivelineWords } from '@patient-badger/wording/driveline';
 import { t as ratio } from '@patient-badger/wording/ratio';
-import { motion, traceInput, traceNext, type MotionOutput, type Pack } from '@patient-badger/core';
+import { motion, traceInput, traceNext, type MotionOutput, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { depthByPlace } from './depth.ts';

@@ -1,4 +1,4 @@
-import type { FaultMode, Joint } from '@patient-badger/core';
+import type { FaultMode, Joint } from '@patient-badger/core/machine';
 import type { ReactElement } from 'react';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import type { Colours } from '../design/useColours.ts';

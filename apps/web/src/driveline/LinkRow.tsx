@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/driveline';
-import { type FaultMode, type Joint } from '@patient-badger/core';
+import type { FaultMode, Joint } from '@patient-badger/core/machine';
 import { LinkGlyph } from './LinkGlyph.tsx';
 import { type Appearance } from './appearance.ts';
 import { Row } from './StationRow.tsx';

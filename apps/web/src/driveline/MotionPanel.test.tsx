@@ -1,6 +1,6 @@
 import { t as drivelineWords } from '@patient-badger/wording/driveline';
 import { t as log } from '@patient-badger/wording/log';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { areTwins, branchesAt, jointBetween } from './branches.ts';

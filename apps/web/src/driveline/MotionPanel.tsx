@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/driveline';
 import { t as shared } from '@patient-badger/wording/shared';
 import { operations } from '../data/operations.ts';
-import { type Fault, type Pack } from '@patient-badger/core';
+import type { Fault, Pack } from '@patient-badger/core/machine';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

@@ -1,4 +1,4 @@
-import { type FaultMode, type MotionOutput, type Pack, type TraceOutput } from '@patient-badger/core';
+import type { FaultMode, MotionOutput, Pack, TraceOutput } from '@patient-badger/core/machine';
 import { type ReactNode } from 'react';
 import { type Colours } from '../design/useColours.ts';
 

@@ -1,4 +1,4 @@
-import { bodiesOf, type Joint, type Pack } from '@patient-badger/core';
+import { bodiesOf, type Joint, type Pack } from '@patient-badger/core/machine';
 
 export type Branch = Pack['branches'][number];
 

@@ -1,4 +1,4 @@
-import { stepsToReach, type Pack } from '@patient-badger/core';
+import { stepsToReach, type Pack } from '@patient-badger/core/machine';
 
 /** For each place: how many opening steps lie before the easiest look at it. */
 export function depthByPlace(pack: Pack, reached: readonly string[]): Record<string, number> {

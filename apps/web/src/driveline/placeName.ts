@@ -1,4 +1,4 @@
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 
 /** The name of a body, joint or auxiliary. */
 export const placeName = ({ driveline, auxiliaries }: Pick<Pack, 'driveline' | 'auxiliaries'>, id: string): string =>

@@ -1,4 +1,4 @@
-import { slides, type Driveline, type Joint } from '@patient-badger/core';
+import { slides, type Driveline, type Joint } from '@patient-badger/core/machine';
 
 export type StationShape = 'driver' | 'drum' | 'arm' | 'worm' | 'wheel' | 'bevel' | 'sector' | 'screw' | 'nut' | 'rack' | 'cage' | 'slider';
 

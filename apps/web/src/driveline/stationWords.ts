@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/driveline';
-import { slides, type MotionOutput, type Pack } from '@patient-badger/core';
+import { slides, type MotionOutput, type Pack } from '@patient-badger/core/machine';
 
 type BodyMotion = MotionOutput['bodies'][string];
 

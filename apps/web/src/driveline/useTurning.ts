@@ -1,4 +1,4 @@
-import type { MotionOutput } from '@patient-badger/core';
+import type { MotionOutput } from '@patient-badger/core/machine';
 import { useEffect, useState } from 'react';
 import { useReducedMotion } from '../design/useMedia.ts';
 

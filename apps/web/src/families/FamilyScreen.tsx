@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/families';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';

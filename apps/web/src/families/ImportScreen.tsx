@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/families';
 import { t as shared } from '@patient-badger/wording/shared';
-import { explainPack, type PackReport } from '@patient-badger/core';
+import { explainPack, type PackReport } from '@patient-badger/core/machine';
 import { failureSentence, remarkSentence } from '@patient-badger/wording';
 import { ownFamily } from '@patient-badger/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/families';
-import { type ModelOverrides, type Pack } from '@patient-badger/core';
+import type { ModelOverrides, Pack } from '@patient-badger/core/machine';
 
 /** What a model has otherwise than its family, in words. */
 export function differenceText(pack: Pack, overrides: ModelOverrides | null): string {

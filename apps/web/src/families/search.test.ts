@@ -1,5 +1,5 @@
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { complaintsMeant, searchFamilies } from './search.ts';
 
 test.each([

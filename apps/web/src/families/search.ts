@@ -1,4 +1,4 @@
-import { findByWords, type Pack } from '@patient-badger/core';
+import { findByWords, type Pack } from '@patient-badger/core/machine';
 
 export interface FamilyMatch {
   readonly pack: Pack;

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { GearCard, GearState } from '@patient-badger/core';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import { differencesOf, type GearCard } from '@patient-badger/core';
+import { differencesOf } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useGearInBook } from '../data/book.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t as gear } from '@patient-badger/wording/gear';
-import { identifyCylindrical, identifyInput, identifyWorm, type WormIdentification } from '@patient-badger/core';
+import { identifyCylindrical, identifyInput, identifyWorm, type WormIdentification } from '@patient-badger/core/gear';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { CandidateList } from './CandidateList.tsx';
 import { wormLine } from './worm/line.ts';

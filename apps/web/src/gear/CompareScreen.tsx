@@ -1,5 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
-import { comparable, type GearCard, type GearQuantity, type Piece, PIECES } from '@patient-badger/core';
+import { comparable, type GearQuantity } from '@patient-badger/core/gear';
+import { type Piece, PIECES } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { lengthUnit } from '../preferences/preferences.ts';

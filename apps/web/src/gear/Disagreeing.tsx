@@ -1,5 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
-import { disagreement, formatLength, type GearQuantity, type GearReadings } from '@patient-badger/core';
+import { formatLength } from '@patient-badger/core';
+import { disagreement, type GearQuantity } from '@patient-badger/core/gear';
+import type { GearReadings } from '@patient-badger/core/job';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';

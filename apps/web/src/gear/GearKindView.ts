@@ -1,4 +1,5 @@
-import type { GearCard, MeasuredKindId } from '@patient-badger/core';
+import type { MeasuredKindId } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { ComponentType } from 'react';
 import type { JobView } from '../job/JobView.ts';
 import type { KindWords } from './QuantityWords.ts';

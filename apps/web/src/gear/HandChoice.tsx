@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import type { GearCard, GearState } from '@patient-badger/core';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useRecord } from '../data/useRecord.ts';
 import { Segments } from '../design/Segments.tsx';
 import { Problem } from '../design/Problem.tsx';

@@ -1,4 +1,7 @@
-import type { GearCard, GearQuantity, GearState, LengthUnit } from '@patient-badger/core';
+import type { LengthUnit } from '@patient-badger/core';
+import type { GearQuantity } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState, type ReactNode } from 'react';
 import { t } from '@patient-badger/wording/gear';
 import { Text } from '../design/Text.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/gear';
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';

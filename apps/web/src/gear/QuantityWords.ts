@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { GearQuantity } from '@patient-badger/core';
+import type { GearQuantity } from '@patient-badger/core/gear';
 
 /** A dimension in words of the bench, and how it is taken. */
 export interface QuantityWords {

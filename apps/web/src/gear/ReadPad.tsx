@@ -1,4 +1,6 @@
-import type { GearCard, GearQuantity, Piece } from '@patient-badger/core';
+import type { GearQuantity } from '@patient-badger/core/gear';
+import type { Piece } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useRecord } from '../data/useRecord.ts';
 import { Overlay } from '../design/Overlay.tsx';
 import { Problem } from '../design/Problem.tsx';

@@ -1,6 +1,8 @@
 import { boreReasons, FIT_USE_WORDS } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/gear';
-import { formatLength, type GearCard, type GearState } from '@patient-badger/core';
+import { formatLength } from '@patient-badger/core';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { runOperation } from '../data/runOperation.ts';

@@ -1,16 +1,10 @@
 import { INSTRUMENT_NAMES } from '@patient-badger/wording/instruments';
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import {
-  type INSTRUMENTS,
-  parseReading,
-  SEAT_SHAPES,
-  toMm,
-  type GearCard,
-  type GearState,
-  type LengthUnit,
-  type Measurement,
-} from '@patient-badger/core';
+import { type INSTRUMENTS, parseReading, toMm, type LengthUnit, type Measurement } from '@patient-badger/core';
+import { SEAT_SHAPES } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { instrument, lengthUnit } from '../preferences/preferences.ts';

@@ -1,4 +1,5 @@
-import type { GearQuantity, GearState, NextMeasurement } from '@patient-badger/core';
+import type { GearQuantity, NextMeasurement } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
 import type { ComponentProps, ReactNode } from 'react';
 import { advisedReading } from './advised.ts';
 import { MeasuredCard, type MeasuredCardProps } from './MeasuredCard.tsx';

@@ -1,4 +1,4 @@
-import type { GearQuantity } from '@patient-badger/core';
+import type { GearQuantity } from '@patient-badger/core/gear';
 import type { ReactNode } from 'react';
 import { Line } from 'react-native-svg';
 import { useColours } from '../design/useColours.ts';

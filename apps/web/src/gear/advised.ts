@@ -1,5 +1,5 @@
 import { methodSentence } from '@patient-badger/wording/readings';
-import type { GearQuantity, NextMeasurement } from '@patient-badger/core';
+import type { GearQuantity, NextMeasurement } from '@patient-badger/core/gear';
 import { tellsApart } from './NextReading.tsx';
 import type { QuantityWords } from './QuantityWords.ts';
 

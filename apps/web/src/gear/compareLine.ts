@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import { formatLength, type Comparison, type GearQuantity, type LengthUnit } from '@patient-badger/core';
+import { formatLength, type LengthUnit } from '@patient-badger/core';
+import type { Comparison, GearQuantity } from '@patient-badger/core/gear';
 import type { KindWords } from './QuantityWords.ts';
 const NOT_READ = 'measure';
 

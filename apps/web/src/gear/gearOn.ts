@@ -1,4 +1,5 @@
-import type { GearCard, GearState } from '@patient-badger/core';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../job/JobView.ts';
 
 /** One object, so that what is worked out for it is found again. */

@@ -1,4 +1,4 @@
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { kindFor } from './kinds.ts';
 

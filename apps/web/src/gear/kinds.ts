@@ -1,4 +1,5 @@
-import { GEAR_KINDS, gearKindOf, type GearCard, type GearKind, type GearQuantity, type Pack } from '@patient-badger/core';
+import { GEAR_KINDS, gearKindOf, type GearKind, type GearQuantity } from '@patient-badger/core/gear';
+import type { GearCard, Pack } from '@patient-badger/core/machine';
 import { bevelView } from './bevel/view.ts';
 import { cylindricalView } from './cylindrical/view.ts';
 import type { GearKindView } from './GearKindView.ts';

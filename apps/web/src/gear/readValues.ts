@@ -1,4 +1,6 @@
-import { formatLength, type GearQuantity, type GearState, type LengthUnit } from '@patient-badger/core';
+import { formatLength, type LengthUnit } from '@patient-badger/core';
+import type { GearQuantity } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
 import type { KindWords } from './QuantityWords.ts';
 
 /** The last reading of each dimension as it is shown on the drawing. @example { axialPitch: '12.57 mm / 4' } */

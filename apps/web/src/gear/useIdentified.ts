@@ -1,12 +1,7 @@
-import {
-  weighByBook,
-  type PartAttributes,
-  type GearCard,
-  type GearInBook,
-  type GearState,
-  type OperationName,
-  type OperationOutput,
-} from '@patient-badger/core';
+import type { OperationName, OperationOutput } from '@patient-badger/core';
+import { weighByBook, type GearInBook, type GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useGearInBook } from '../data/book.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { parseReading, toMm, trueValue, type InstrumentId, type InstrumentReading, type Measurement } from '@patient-badger/core';
+import { parseReading, toMm, type InstrumentId, type Measurement } from '@patient-badger/core';
+import { trueValue, type InstrumentReading } from '@patient-badger/core/gear';
 import { useState } from 'react';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { enteredBefore, toolFor, whatIsWrong } from './padReading.ts';

@@ -1,4 +1,7 @@
-import type { PartAttributes, GearCard, GearKind, GearState, Pack, RankedCandidate } from '@patient-badger/core';
+import type { GearKind, RankedCandidate } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard, Pack } from '@patient-badger/core/machine';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { useGearInBook } from '../data/book.ts';
 import { kindFor } from './kinds.ts';
 import { useAnswer, withBook } from './useIdentified.ts';

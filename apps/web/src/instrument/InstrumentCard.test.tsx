@@ -1,7 +1,7 @@
 import { t as instrumentWords } from '@patient-badger/wording/instrument';
 import { t as prove } from '@patient-badger/wording/prove';
 import { t as setup } from '@patient-badger/wording/setup';
-import type { InstrumentReading } from '@patient-badger/core';
+import type { InstrumentReading } from '@patient-badger/core/gear';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { InstrumentCard } from './InstrumentCard.tsx';
 import { TypedFigure } from './TypedFigure.tsx';

@@ -1,6 +1,6 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/instrument';
-import type { InstrumentReading } from '@patient-badger/core';
+import type { InstrumentReading } from '@patient-badger/core/gear';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

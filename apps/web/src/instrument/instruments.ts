@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/instrument';
-import type { InstrumentKind, InstrumentReading } from '@patient-badger/core';
+import type { InstrumentReading } from '@patient-badger/core/gear';
+import type { InstrumentKind } from '@patient-badger/core/machine';
 import { instrumentAnswer, type InstrumentQuestion } from '@patient-badger/contract';
 import { call } from '../data/api.ts';
 

@@ -1,4 +1,4 @@
-import type { InstrumentReading } from '@patient-badger/core';
+import type { InstrumentReading } from '@patient-badger/core/gear';
 import { useState } from 'react';
 import type { Aim, Instrument } from './instruments.ts';
 import { messageOf } from '../wording/messageOf.ts';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/intake';
 import { t as shared } from '@patient-badger/wording/shared';
-import { AT_SERVICE, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core';
+import { AT_SERVICE, type Complaint as Said, type Facts, type Pack } from '@patient-badger/core/machine';
 import type { Machine, MachineDraft } from '@patient-badger/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

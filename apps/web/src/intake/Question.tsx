@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/intake';
-import { type Facts, type Pack } from '@patient-badger/core';
+import type { Facts, Pack } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/intake';
-import { VARIANT_FACT, type Pack } from '@patient-badger/core';
+import { VARIANT_FACT, type Pack } from '@patient-badger/core/machine';
 
 /** Which of the family's orders of parts this machine has, as a question like the others. */
 export const variantQuestion = ({ variants }: Pack): Pack['questions'][number] => ({

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
-import { dimensionsOf, PLAIN_TYPES, type PlainType } from '@patient-badger/core';
+import { dimensionsOf, PLAIN_TYPES, type PlainType } from '@patient-badger/core/parts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

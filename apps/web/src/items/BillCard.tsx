@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/items';
-import { jobBill, type BillLine } from '@patient-badger/core';
+import { jobBill, type BillLine } from '@patient-badger/core/job';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
 import { Card } from '../design/Card.tsx';

@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
 import { partMatch, type Part } from '@patient-badger/contract';
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { z } from 'zod';

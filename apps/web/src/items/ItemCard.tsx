@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
-import { dimensionsOf, orderedItem, type Item, type PartAttributes } from '@patient-badger/core';
+import { orderedItem, type Item } from '@patient-badger/core/job';
+import { dimensionsOf, type PartAttributes } from '@patient-badger/core/parts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';

@@ -1,6 +1,8 @@
 import { t } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrivedItem, dimensionsOf, orderedItem, plain, type Item, type PlainQuantity } from '@patient-badger/core';
+import { plain } from '@patient-badger/core';
+import { arrivedItem, orderedItem, type Item } from '@patient-badger/core/job';
+import { dimensionsOf, type PlainQuantity } from '@patient-badger/core/parts';
 import { useState } from 'react';
 import { Overlay } from '../design/Overlay.tsx';
 import { useRecord } from '../data/useRecord.ts';

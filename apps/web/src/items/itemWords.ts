@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { Item, PlainQuantity } from '@patient-badger/core';
+import type { Item } from '@patient-badger/core/job';
+import type { PlainQuantity } from '@patient-badger/core/parts';
 import type { QuantityWords } from '../gear/QuantityWords.ts';
 import { attributeName } from '../wording/attributeWords.ts';
 

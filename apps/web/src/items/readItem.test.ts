@@ -1,4 +1,4 @@
-import { entryPayload } from '@patient-badger/core';
+import { entryPayload } from '@patient-badger/core/job';
 import { NO_ITEM, readItem } from './readItem.ts';
 
 const phone = { ...NO_ITEM, name: ' Lip seal 20x35x7 ', count: '2', price: '4,50', supplier: 'Hobdray Stores' };

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
-import { dimensionsOf, type EntryPayload, type PartAttributes, type PlainQuantity, type PlainType } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
+import { dimensionsOf, type PartAttributes, type PlainQuantity, type PlainType } from '@patient-badger/core/parts';
 import { typedNumber } from '../design/typedNumber.ts';
 
 type ItemEntry = Extract<EntryPayload, { kind: 'itemAdded' }>;

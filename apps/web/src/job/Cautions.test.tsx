@@ -1,6 +1,7 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import 'fake-indexeddb/auto';
-import { foldJob, type JobState, type Pack } from '@patient-badger/core';
+import { foldJob, type JobState } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { outbox } from '../data/outbox.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/shared';
-import type { Caution, JobState } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
+import type { Caution } from '@patient-badger/core/machine';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Text } from '../design/Text.tsx';

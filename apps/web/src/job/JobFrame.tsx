@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { toSetRight, withOwn } from '@patient-badger/core';
+import { toSetRight, withOwn } from '@patient-badger/core/job';
 import { useLocalSearchParams, type Href } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';

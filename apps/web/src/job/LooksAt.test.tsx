@@ -1,5 +1,5 @@
 import { t as shared } from '@patient-badger/wording/shared';
-import { traceInput, traceNext, type LookAdvice, type Pack } from '@patient-badger/core';
+import { traceInput, traceNext, type LookAdvice, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { priceText, worthText } from '../wording/lookWords.ts';
 import { closedMinutes } from './closedMinutes.ts';

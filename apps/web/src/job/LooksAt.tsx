@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { advisedLooks } from '@patient-badger/core';
+import { advisedLooks } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

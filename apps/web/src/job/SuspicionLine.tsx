@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { openSteps } from '@patient-badger/core';
+import { openSteps } from '@patient-badger/core/job';
 import { useState } from 'react';
 import { depthByPlace } from '../driveline/depth.ts';
 import { DriveLine } from '../driveline/DriveLine.tsx';

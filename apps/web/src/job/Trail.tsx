@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { type Pack, type TraceOutput } from '@patient-badger/core';
+import type { Pack, TraceOutput } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { useRecord, useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';

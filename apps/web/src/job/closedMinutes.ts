@@ -1,4 +1,4 @@
-import { stepsToReach, type Pack } from '@patient-badger/core';
+import { stepsToReach, type Pack } from '@patient-badger/core/machine';
 
 /** What a look would cost with everything still closed. */
 export function closedMinutes(pack: Pack, lookId: string): number {

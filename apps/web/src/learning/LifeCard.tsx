@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/learning';
-import { guideLife, type Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
+import { guideLife } from '@patient-badger/core/parts';
 import type { Learnt } from '@patient-badger/contract';
 import { useState } from 'react';
 import { Button } from '../design/Button.tsx';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/learning';
 import { t as shared } from '@patient-badger/wording/shared';
-import { ownPriors, USUAL_EQUIVALENT } from '@patient-badger/core';
+import { ownPriors, USUAL_EQUIVALENT } from '@patient-badger/core/job';
 import { shop as shopSchema } from '@patient-badger/contract';
 import { View } from 'react-native';
 import { call } from '../data/api.ts';

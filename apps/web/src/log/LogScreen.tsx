@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/log';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { Entry } from '@patient-badger/core';
+import type { Entry } from '@patient-badger/core/job';
 import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

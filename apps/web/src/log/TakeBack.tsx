@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/log';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import { useTakeBack } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Problem } from '../design/Problem.tsx';

@@ -5,7 +5,9 @@ import { t as ratio } from '@patient-badger/wording/ratio';
 import { t as setup } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t as strength } from '@patient-badger/wording/strength';
-import { entryPayload, type EntryPayload, type Pack, type ScanRead } from '@patient-badger/core';
+import type { ScanRead } from '@patient-badger/core/gear';
+import { entryPayload, type EntryPayload } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { describeEntry } from './describeEntry.ts';
 

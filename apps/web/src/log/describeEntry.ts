@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/log';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { EntryPayload, Pack, Payload } from '@patient-badger/core';
+import type { EntryPayload, Payload } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { SNAGS } from '@patient-badger/knowledge';
 import { SEAT_WORDS } from '../wording/seatWords.ts';
 import { quantityWords } from '../gear/kinds.ts';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/machine';
-import { intervalDue } from '@patient-badger/core';
+import { intervalDue } from '@patient-badger/core/job';
 import type { MachineHistory } from '@patient-badger/contract';
 import { format, parseISO } from 'date-fns';
 import { Card } from '../design/Card.tsx';

@@ -1,4 +1,4 @@
-import { mergeObstacle } from '@patient-badger/core';
+import { mergeObstacle } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/machine';
 import { t as shared } from '@patient-badger/wording/shared';
 import { machine as machineSchema, meterReading, type Machine, type MachineHistory } from '@patient-badger/contract';

@@ -1,4 +1,4 @@
-import { isChangeable } from '@patient-badger/core';
+import { isChangeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/machine';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { JobRow, Machine, MachineHistory } from '@patient-badger/contract';

@@ -1,4 +1,4 @@
-import type { PartInMachine } from '@patient-badger/core';
+import type { PartInMachine } from '@patient-badger/core/job';
 import { partText } from './partText.ts';
 
 const part: PartInMachine = {

@@ -1,6 +1,8 @@
-import { isMakeable } from '@patient-badger/core';
+import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/make';
-import { fileOutput, type GearCard, type OperationOutput } from '@patient-badger/core';
+import type { OperationOutput } from '@patient-badger/core';
+import { fileOutput } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';

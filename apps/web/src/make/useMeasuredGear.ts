@@ -1,4 +1,6 @@
-import type { GearCard, GearKind, OperationOutput } from '@patient-badger/core';
+import type { OperationOutput } from '@patient-badger/core';
+import type { GearKind } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import { plain } from '@patient-badger/core';
 import { kindFor } from '../gear/kinds.ts';
 import { useAnswer } from '../gear/useIdentified.ts';

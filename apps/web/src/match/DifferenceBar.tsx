@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/match';
-import type { AttributeFit } from '@patient-badger/core';
+import type { AttributeFit } from '@patient-badger/core/parts';
 import { View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { attributeName, fitText } from '../wording/attributeWords.ts';

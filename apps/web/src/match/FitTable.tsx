@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { AttributeFit } from '@patient-badger/core';
+import type { AttributeFit } from '@patient-badger/core/parts';
 import Check from 'lucide-react-native/icons/check';
 import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
 import Hammer from 'lucide-react-native/icons/hammer';

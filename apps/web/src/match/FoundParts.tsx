@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import { type PartAttributes, type GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { partMatch, type PartMatch } from '@patient-badger/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';

@@ -1,6 +1,9 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrivedAttributes, type PartAttributes, type GearCard, type GearQuantity, type Order } from '@patient-badger/core';
+import { arrivedAttributes, type GearQuantity } from '@patient-badger/core/gear';
+import type { Order } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { refusals } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 import type { Part } from '@patient-badger/contract';
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { linkText } from './NamedInstead.tsx';
 
 const attributes: PartAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, faceWidthMm: 10, material: 'steel' };

@@ -1,6 +1,6 @@
 import { t as learning } from '@patient-badger/wording/learning';
 import type { ShelfItem } from '@patient-badger/contract';
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { donorsFor } from './OnTheShelf.tsx';
 
 const wanted: PartAttributes = { type: 'spur', teeth: 11, normalModuleMm: 3, boreDiameterMm: 12 };

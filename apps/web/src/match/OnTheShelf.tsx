@@ -1,7 +1,8 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
 import { operations } from '../data/operations.ts';
-import { type PartAttributes, type GearCard, type MatchFit } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
+import type { PartAttributes, MatchFit } from '@patient-badger/core/parts';
 import type { ShelfItem } from '@patient-badger/contract';
 import { useShelf } from '../data/jobs.ts';
 import { useRecord } from '../data/useRecord.ts';

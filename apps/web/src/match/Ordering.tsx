@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
 import { part as partSchema, type Listing } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';

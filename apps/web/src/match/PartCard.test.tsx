@@ -1,5 +1,5 @@
 import { t as matchWords } from '@patient-badger/wording/match';
-import { fit, matchFitInput, type PartAttributes } from '@patient-badger/core';
+import { fit, matchFitInput, type PartAttributes } from '@patient-badger/core/parts';
 import type { PartMatch } from '@patient-badger/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, within } from '@testing-library/react';

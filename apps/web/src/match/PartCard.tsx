@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { AttributeFit } from '@patient-badger/core';
+import type { AttributeFit } from '@patient-badger/core/parts';
 import type { PartMatch } from '@patient-badger/contract';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,8 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import { findsParts } from '@patient-badger/core';
-import type { PartAttributes, GearCard } from '@patient-badger/core';
+import { findsParts } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { GearCard, JobState } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
-import { type GearCard, type Order } from '@patient-badger/core';
+import type { Order } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { format, parseISO } from 'date-fns';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/match';
-import type { ModelBook } from '@patient-badger/core';
+import type { ModelBook } from '@patient-badger/core/job';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { attributeName } from '../wording/attributeWords.ts';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/photo';
-import type { JobState } from '@patient-badger/core';
+import type { JobState } from '@patient-badger/core/job';
 import Camera from 'lucide-react-native/icons/camera';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/practice';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { useShop } from '../data/shop.ts';
 import { Card } from '../design/Card.tsx';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/practice';
 import { t as shared } from '@patient-badger/wording/shared';
-import { cautionsOn, wayTo, type Look, type Pack } from '@patient-badger/core';
+import { cautionsOn, type Look, type Pack } from '@patient-badger/core/machine';
+import { wayTo } from '@patient-badger/core/practice';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/practice';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { usePerson } from '../data/person.ts';
 import { runNamedInWorker } from '../data/runInWorker.ts';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/practice';
 import { t as shared } from '@patient-badger/wording/shared';
-import { packForFacts, type Pack } from '@patient-badger/core';
+import { packForFacts, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { useState } from 'react';
 import { Button } from '../design/Button.tsx';

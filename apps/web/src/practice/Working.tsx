@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/practice';
 import { t as shared } from '@patient-badger/wording/shared';
-import { PART_MINOR, type Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
+import { PART_MINOR } from '@patient-badger/core/practice';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/prove';
 import { t as shared } from '@patient-badger/wording/shared';
-import { laterLooks, openFollowUps, usualUse, type FollowUp, type Payload } from '@patient-badger/core';
+import { usualUse } from '@patient-badger/core';
+import { laterLooks, openFollowUps, type FollowUp, type Payload } from '@patient-badger/core/job';
 import { addDays, format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/prove';
-import { failedProof, isWithin, type Entry, type EntryPayload, type Payload, type Proof } from '@patient-badger/core';
+import { failedProof, isWithin, type Entry, type EntryPayload, type Payload } from '@patient-badger/core/job';
+import type { Proof } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

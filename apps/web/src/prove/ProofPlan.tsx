@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/prove';
 import { t as shared } from '@patient-badger/wording/shared';
-import { cautionsOn, proofPlan, type ProofPhase } from '@patient-badger/core';
+import { proofPlan } from '@patient-badger/core/job';
+import { cautionsOn, type ProofPhase } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Card } from '../design/Card.tsx';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/prove';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { Payload, Proof } from '@patient-badger/core';
+import type { Payload } from '@patient-badger/core/job';
+import type { Proof } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/ratio';
-import { type Takeoff } from '@patient-badger/core';
+import type { Takeoff } from '@patient-badger/core';
 import { Pressable, View } from 'react-native';
 import { Text } from '../design/Text.tsx';
 import { offText } from '../wording/ratioWords.ts';

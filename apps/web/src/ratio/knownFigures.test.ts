@@ -1,4 +1,5 @@
-import { modelBook, type BookLine, type JobState, type Pack } from '@patient-badger/core';
+import { modelBook, type BookLine, type JobState } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { readTrain } from './readTrain.ts';
 import { knownSpeedometer, trainOf } from './knownFigures.ts';

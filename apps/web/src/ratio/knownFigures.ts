@@ -1,4 +1,5 @@
-import type { JobState, ModelBook, Pack } from '@patient-badger/core';
+import type { JobState, ModelBook } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import type { SpeedometerDraft } from './speedometer.ts';
 
 /** A train as one writes it, off the counts of the drive line in their order; empty where a stage has none. */

@@ -1,7 +1,7 @@
-import { isMakeable } from '@patient-badger/core';
+import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/saving';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
 import { addDays, format, parseISO } from 'date-fns';
 import { useNow } from '../access/useNow.ts';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/scan';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import ScanSearch from 'lucide-react-native/icons/scan-search';
 import { useState } from 'react';

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/scan';
 import { t as shared } from '@patient-badger/wording/shared';
-import { parseReading, toMm, type ScanScale } from '@patient-badger/core';
+import { parseReading, toMm } from '@patient-badger/core';
+import type { ScanScale } from '@patient-badger/core/gear';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lengthUnit } from '../preferences/preferences.ts';

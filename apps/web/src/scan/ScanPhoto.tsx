@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/scan';
-import type { ScanRead } from '@patient-badger/core';
+import type { ScanRead } from '@patient-badger/core/gear';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Path, Text as SvgText } from 'react-native-svg';

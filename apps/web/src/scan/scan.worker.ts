@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/scan';
-import { scanTeeth, type Scan, type ScanCorrection, type ScanProgress, type ScanScale } from '@patient-badger/core';
+import { scanTeeth, type Scan, type ScanCorrection, type ScanProgress, type ScanScale } from '@patient-badger/core/gear';
 import { expose } from 'comlink';
 
 let photo: { readonly blob: Blob; readonly pixels: ImageData } | undefined;

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/scan';
-import type { EntryPayload, ScanRead } from '@patient-badger/core';
+import type { ScanRead } from '@patient-badger/core/gear';
+import type { EntryPayload } from '@patient-badger/core/job';
 import type { ScanExtras } from './useScan.ts';
 
 interface ScanEntry extends ScanExtras {

@@ -1,5 +1,5 @@
 import { t as scan } from '@patient-badger/wording/scan';
-import type { ScanRead } from '@patient-badger/core';
+import type { ScanRead } from '@patient-badger/core/gear';
 import { clockAt, scanLines, sureness } from './scanWords.ts';
 
 const found: ScanRead = {

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/scan';
-import { formatLength, type LengthUnit, type ScanRead } from '@patient-badger/core';
+import { formatLength, type LengthUnit } from '@patient-badger/core';
+import type { ScanRead } from '@patient-badger/core/gear';
 
 type FlawKind = ScanRead['flaws'][number]['kind'];
 

@@ -1,4 +1,4 @@
-import type { ScanCorrection, ScanScale } from '@patient-badger/core';
+import type { ScanCorrection, ScanScale } from '@patient-badger/core/gear';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { photoFile } from './photoFile.ts';

@@ -1,4 +1,4 @@
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import type { Waiting } from '../data/outbox.ts';
 import { changeText, textOf } from './noteText.ts';
 

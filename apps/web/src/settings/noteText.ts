@@ -1,4 +1,4 @@
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import type { Waiting } from '../data/outbox.ts';
 
 /** The fields in which people write freely, the one that says most first. */

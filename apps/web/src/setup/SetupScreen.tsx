@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { openSettings, type Pack, type Setting, type SettingTarget } from '@patient-badger/core';
+import { openSettings } from '@patient-badger/core/job';
+import type { Pack, Setting, SettingTarget } from '@patient-badger/core/machine';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { View } from 'react-native';

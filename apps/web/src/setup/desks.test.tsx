@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { Pack, SettingTarget } from '@patient-badger/core';
+import type { Pack, SettingTarget } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { viewAfter } from '../testing/viewAfter.ts';

@@ -1,6 +1,6 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/shelf';
-import { GEAR_TYPES, partAttributes, type PartAttributes } from '@patient-badger/core';
+import { GEAR_TYPES, partAttributes, type PartAttributes } from '@patient-badger/core/parts';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,7 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/shelf';
 import { SHELF_CONDITIONS, type ShelfItem } from '@patient-badger/contract';
-import type { PartAttributes } from '@patient-badger/core';
+import type { PartAttributes } from '@patient-badger/core/parts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ZodError } from 'zod';

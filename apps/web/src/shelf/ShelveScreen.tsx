@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shelf';
-import type { GearCard } from '@patient-badger/core';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/strength';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { placeName } from '../driveline/placeName.ts';

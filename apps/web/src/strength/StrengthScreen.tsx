@@ -1,6 +1,9 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/strength';
-import { partSizeMm, plain, type MaterialId, type ModelBook, type Pack } from '@patient-badger/core';
+import { plain, type MaterialId } from '@patient-badger/core';
+import type { ModelBook } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
+import { partSizeMm } from '@patient-badger/core/parts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useBook } from '../data/book.ts';

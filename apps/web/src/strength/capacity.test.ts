@@ -1,4 +1,4 @@
-import type { Driveline } from '@patient-badger/core';
+import type { Driveline } from '@patient-badger/core/machine';
 import { capacityOf, fieldsOf, NO_LINK } from './capacity.ts';
 
 type Joint = Driveline['joints'][number];

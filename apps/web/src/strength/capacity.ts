@@ -1,4 +1,5 @@
-import { MATERIALS, SHEAR_OF_YIELD, type Driveline, type MaterialId } from '@patient-badger/core';
+import { MATERIALS, SHEAR_OF_YIELD, type MaterialId } from '@patient-badger/core';
+import type { Driveline } from '@patient-badger/core/machine';
 import { runOperation } from '../data/runOperation.ts';
 import { typedNumber, typedNumbers } from '../design/typedNumber.ts';
 

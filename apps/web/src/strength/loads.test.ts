@@ -1,6 +1,6 @@
 import { t as strength } from '@patient-badger/wording/strength';
 import { FAMILIES } from '@patient-badger/knowledge';
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { branchesAt, jointBetween } from '../driveline/branches.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { loadsOf } from './loads.ts';

@@ -1,4 +1,5 @@
-import { foldJob, type Entry, type EntryPayload, type Pack } from '@patient-badger/core';
+import { foldJob, type Entry, type EntryPayload } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { traceOf } from '../data/useTrace.ts';
 import type { JobView } from '../job/JobView.ts';
 

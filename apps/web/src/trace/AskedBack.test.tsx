@@ -1,5 +1,5 @@
 import { t as trace } from '@patient-badger/wording/trace';
-import { settledOnSight, type Pack } from '@patient-badger/core';
+import { settledOnSight, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { AskedBack } from './AskedBack.tsx';

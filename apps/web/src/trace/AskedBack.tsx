@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/trace';
-import { type Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';

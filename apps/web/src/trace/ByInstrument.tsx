@@ -1,16 +1,6 @@
 import { t } from '@patient-badger/wording/trace';
-import {
-  resultOfFigure,
-  resultOfTurns,
-  slides,
-  soundMovement,
-  trueValue,
-  type InstrumentReading,
-  type KinematicLook,
-  type Look,
-  type Pack,
-  type TableLook,
-} from '@patient-badger/core';
+import { resultOfFigure, resultOfTurns, trueValue, type InstrumentReading } from '@patient-badger/core/gear';
+import { slides, soundMovement, type KinematicLook, type Look, type Pack, type TableLook } from '@patient-badger/core/machine';
 import { Text } from '../design/Text.tsx';
 import { InstrumentCard } from '../instrument/InstrumentCard.tsx';
 import { figureText } from '../wording/readingText.ts';

@@ -1,19 +1,19 @@
 import { resultName } from '@patient-badger/wording/results';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
+import type { InstrumentReading } from '@patient-badger/core/gear';
+import { openSteps } from '@patient-badger/core/job';
 import {
   CANNOT_TELL,
   cautionsOn,
   healthyMisread,
   lookWants,
-  openSteps,
   packModel,
   reachOf,
   settledOnSight,
-  type InstrumentReading,
   type Look,
   type Pack,
-} from '@patient-badger/core';
+} from '@patient-badger/core/machine';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,7 @@
 import { resultName } from '@patient-badger/wording/results';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
-import type { LookAdvice, TraceOutput } from '@patient-badger/core';
+import type { LookAdvice, TraceOutput } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

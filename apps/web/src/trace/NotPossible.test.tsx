@@ -1,6 +1,7 @@
 import { t as trace } from '@patient-badger/wording/trace';
 import 'fake-indexeddb/auto';
-import { lookWants, openSteps, reachOf, type EntryPayload, type Look, type Pack } from '@patient-badger/core';
+import { openSteps, type EntryPayload } from '@patient-badger/core/job';
+import { lookWants, reachOf, type Look, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { outbox } from '../data/outbox.ts';

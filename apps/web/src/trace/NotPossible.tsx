@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/trace';
-import { openSteps, statesLacking, type Look, type Step } from '@patient-badger/core';
+import { openSteps } from '@patient-badger/core/job';
+import { statesLacking, type Look, type Step } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';

@@ -1,6 +1,6 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
-import type { Step } from '@patient-badger/core';
+import type { Step } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { StepButtons } from '../access/StepButtons.tsx';

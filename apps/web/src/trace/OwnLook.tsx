@@ -1,6 +1,6 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
-import type { OwnLook as Seen } from '@patient-badger/core';
+import type { OwnLook as Seen } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/trace';
-import { ownPriors, type Pack } from '@patient-badger/core';
+import { ownPriors } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { useFamilyVerdicts } from '../data/learnt.ts';
 import { Text } from '../design/Text.tsx';
 import { percent } from '../wording/words.ts';

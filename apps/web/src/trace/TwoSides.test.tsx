@@ -1,4 +1,4 @@
-import type { KinematicLook, Pack } from '@patient-badger/core';
+import type { KinematicLook, Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { TwoSides } from './TwoSides.tsx';

@@ -1,6 +1,6 @@
 import { sideName } from '@patient-badger/wording/results';
 import { t } from '@patient-badger/wording/trace';
-import { packModel, sideOutcomes, type KinematicLook, type Pack } from '@patient-badger/core';
+import { packModel, sideOutcomes, type KinematicLook, type Pack } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';

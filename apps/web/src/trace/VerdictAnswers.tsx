@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/trace';
-import { NONE_OF_THESE, toSetRight, type Fault } from '@patient-badger/core';
+import { toSetRight } from '@patient-badger/core/job';
+import { NONE_OF_THESE, type Fault } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/trace';
-import { type TraceOutput } from '@patient-badger/core';
+import type { TraceOutput } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';

@@ -1,4 +1,4 @@
-import type { Fault } from '@patient-badger/core';
+import type { Fault } from '@patient-badger/core/machine';
 import type { JobView } from '../job/JobView.ts';
 
 /** The faults of the verdict besides this one: two that are there beyond doubt are shown, and decided, as two. */

@@ -1,4 +1,4 @@
-import type { KinematicLook, Pack } from '@patient-badger/core';
+import type { KinematicLook, Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { seeText } from './seeText.ts';
 

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/trace';
-import { inputToSee, slides, type KinematicLook, type Pack } from '@patient-badger/core';
+import { inputToSee, slides, type KinematicLook, type Pack } from '@patient-badger/core/machine';
 import { placeName } from '../driveline/placeName.ts';
 
 /**

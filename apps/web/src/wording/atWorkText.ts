@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import type { Look, Step } from '@patient-badger/core';
+import type { Look, Step } from '@patient-badger/core/machine';
 
 const HANDS = { off: t.handsClearOfIt, near: t.handsBesideIt, in: t.handsInIt } as const;
 const STANDS = { ground: t.onTheGround, stands: t.onStands, props: t.onProps, bench: t.onTheBenchInline } as const;

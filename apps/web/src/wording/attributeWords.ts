@@ -1,6 +1,6 @@
 import { workText } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/shared';
-import type { AttributeFit, PartAttributes } from '@patient-badger/core';
+import type { AttributeFit, PartAttributes } from '@patient-badger/core/parts';
 
 const NAMES: Readonly<Record<string, string>> = {
   type: t.kind,

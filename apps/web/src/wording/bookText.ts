@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/shared';
-import type { BookLine, Pack } from '@patient-badger/core';
+import type { BookLine } from '@patient-badger/core/job';
+import type { Pack } from '@patient-badger/core/machine';
 import { attributeName, attributeWords } from './attributeWords.ts';
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import type { Payload } from '@patient-badger/core';
+import type { Payload } from '@patient-badger/core/job';
 import { amountText, type DistanceUnit } from './distance.ts';
 
 /** After what something is due again: by use, by date, or whichever comes first. */

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { type LookAdvice } from '@patient-badger/core';
+import type { LookAdvice } from '@patient-badger/core/machine';
 import { minutesText } from './words.ts';
 
 /** What a look costs, what it did before something was opened, and what it would tell as things stand. */

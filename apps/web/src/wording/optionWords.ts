@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import type { OptionKind } from '@patient-badger/core';
+import type { OptionKind } from '@patient-badger/core/parts';
 
 export const OPTION_WORDS: Readonly<Record<OptionKind, string>> = {
   clean: t.clean,

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { type EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 
 export type Outcome = Extract<EntryPayload, { kind: 'closed' }>['outcome'];
 

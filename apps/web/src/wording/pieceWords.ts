@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { type Piece } from '@patient-badger/core';
+import type { Piece } from '@patient-badger/core/job';
 
 export const PIECE_WORDS: Readonly<Record<Piece, { readonly choice: string; readonly column: string }>> = {
   new: { choice: t.newPart, column: t.new2 },

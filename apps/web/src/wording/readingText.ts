@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { trueValue, type InstrumentReading } from '@patient-badger/core';
+import { trueValue, type InstrumentReading } from '@patient-badger/core/gear';
 
 const UNITS: Readonly<Record<InstrumentReading['unit'], string>> = {
   mm: ' mm',

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import type { BoreSeat, SEAT_SHAPES } from '@patient-badger/core';
+import type { BoreSeat, SEAT_SHAPES } from '@patient-badger/core/gear';
 
 export type SeatShape = (typeof SEAT_SHAPES)[number];
 

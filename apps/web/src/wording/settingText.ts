@@ -1,4 +1,4 @@
-import type { Payload } from '@patient-badger/core';
+import type { Payload } from '@patient-badger/core/job';
 
 /** What was set, and whose figure that is where it was said. */
 export const settingText = ({ figures, source }: Pick<Payload<'settingMade'>, 'figures' | 'source'>): string =>

@@ -1,4 +1,4 @@
-import type { Pack } from '@patient-badger/core';
+import type { Pack } from '@patient-badger/core/machine';
 
 /** States of a machine within a sentence. */
 export const statesText = ({ states }: Pick<Pack, 'states'>, ids: readonly string[]): string =>

@@ -1,4 +1,4 @@
-import type { CellCode, CellProblem } from '@patient-badger/core';
+import type { CellCode, CellProblem } from '@patient-badger/core/parts';
 
 const CELL_WORDS: Readonly<Record<CellCode, (detail: NonNullable<CellProblem['detail']>) => string>> = {
   notOneNumber: () => 'That is not one number.',

@@ -1,4 +1,5 @@
-import type { AttributeFit, OperationOutput } from '@patient-badger/core';
+import type { OperationOutput } from '@patient-badger/core';
+import type { AttributeFit } from '@patient-badger/core/parts';
 import { catalogue } from '../catalogue.ts';
 
 type Wear = OperationOutput<'gear.wear'>;

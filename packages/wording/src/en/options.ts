@@ -1,4 +1,4 @@
-import type { OptionDraft, OptionKind } from '@patient-badger/core';
+import type { OptionDraft, OptionKind } from '@patient-badger/core/parts';
 import { catalogue } from '../catalogue.ts';
 
 /** What an option is called, what it leaves undone or takes from the machine, and why it is there. */

@@ -1,4 +1,4 @@
-import type { PackRemark, RemarkCode } from '@patient-badger/core';
+import type { PackRemark, RemarkCode } from '@patient-badger/core/machine';
 
 const REMARK_WORDS: Readonly<Record<RemarkCode, (detail: PackRemark['detail']) => string>> = {
   notInTextbook: ({ id }) => `The look "${id}" is not in the textbook order, so the benchmark never takes it.`,

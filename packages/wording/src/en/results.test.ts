@@ -1,4 +1,4 @@
-import { packModel, type KinematicLook, type Pack } from '@patient-badger/core';
+import { packModel, type KinematicLook, type Pack } from '@patient-badger/core/machine';
 import { FAMILIES } from '@patient-badger/knowledge';
 import { resultName, sideName } from './results.ts';
 

@@ -1,4 +1,4 @@
-import { AT_SERVICE, CANNOT_TELL, packModel, type KinematicLook, type Pack } from '@patient-badger/core';
+import { AT_SERVICE, CANNOT_TELL, packModel, type KinematicLook, type Pack } from '@patient-badger/core/machine';
 import { catalogue } from '../catalogue.ts';
 
 export const t = catalogue({

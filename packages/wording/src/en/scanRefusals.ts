@@ -1,4 +1,4 @@
-import type { Scan } from '@patient-badger/core';
+import type { Scan } from '@patient-badger/core/gear';
 import { catalogue } from '../catalogue.ts';
 
 type ScanRefusal = Extract<Scan, { read: false }>['reason'];

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { bevel, type GearCard } from '@patient-badger/core';
+import { bevel } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';

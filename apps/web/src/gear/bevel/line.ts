@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { bevel, type BevelCandidate, type LengthUnit } from '@patient-badger/core';
+import type { LengthUnit } from '@patient-badger/core';
+import { bevel, type BevelCandidate } from '@patient-badger/core/gear';
 import { expectations, sizeText, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = {

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { cylindrical, type GearCard } from '@patient-badger/core';
+import { cylindrical } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { ArcsCard } from '../ArcsCard.tsx';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { formatLength, gearOutline, type Cut, type CylindricalQuantity } from '@patient-badger/core';
+import { formatLength } from '@patient-badger/core';
+import { gearOutline, type Cut, type CylindricalQuantity } from '@patient-badger/core/gear';
 import { Circle, Line, Polygon } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';
 import { useColours } from '../../design/useColours.ts';

@@ -1,15 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
-import {
-  cutOf,
-  formatLength,
-  gearOutline,
-  meshQuestion,
-  profileOf,
-  wearQuestion,
-  type Candidate,
-  type GearState,
-  type Mesh,
-} from '@patient-badger/core';
+import { formatLength } from '@patient-badger/core';
+import { cutOf, gearOutline, meshQuestion, profileOf, wearQuestion, type Candidate, type Mesh } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
 import { View } from 'react-native';
 import Svg, { G, Polygon } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';

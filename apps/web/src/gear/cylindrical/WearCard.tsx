@@ -1,7 +1,10 @@
 import { wearLimitSource, wearReasons } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import { cutOf, formatLength, wearQuestion, type Candidate, type GearCard, type GearState } from '@patient-badger/core';
+import { formatLength } from '@patient-badger/core';
+import { cutOf, wearQuestion, type Candidate } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Polyline } from 'react-native-svg';

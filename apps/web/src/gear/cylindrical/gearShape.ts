@@ -1,4 +1,5 @@
-import { combined, cutOf, profileOf, type Candidate, type CylindricalQuantity, type GearState } from '@patient-badger/core';
+import { combined, cutOf, profileOf, type Candidate, type CylindricalQuantity } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
 import type { GearShape } from './GearDrawing.tsx';
 
 /** Drawn while nothing is known. */

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { cylindrical, formatLength, type Candidate, type LengthUnit } from '@patient-badger/core';
+import { formatLength, type LengthUnit } from '@patient-badger/core';
+import { cylindrical, type Candidate } from '@patient-badger/core/gear';
 import { expectation, expectations, signed, sizeText, WORN_MM, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = { tipDiameterMm: t.overTheTipsUnworn, rootDiameterMm: t.root } as const;

@@ -1,5 +1,7 @@
 import { t as gearWords } from '@patient-badger/wording/gear';
-import { cylindricalQuestion, identifyCylindrical, identifyInput, type GearCard, type GearState } from '@patient-badger/core';
+import { cylindricalQuestion, identifyCylindrical, identifyInput } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { wantedReading } from './wantedReading.ts';
 
 const spur: GearCard = { id: 'gear', name: 'Gear', body: 'gear', type: 'spur' };

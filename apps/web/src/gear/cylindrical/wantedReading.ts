@@ -1,6 +1,8 @@
 import { t } from '@patient-badger/wording/gear';
 import { methodSentence } from '@patient-badger/wording/readings';
-import type { CylindricalQuantity, GearCard, GearState, Identification } from '@patient-badger/core';
+import type { CylindricalQuantity, Identification } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
+import type { GearCard } from '@patient-badger/core/machine';
 import { tellsApart } from '../NextReading.tsx';
 import { CYLINDRICAL_WORDS } from './words.ts';
 

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { CylindricalQuantity } from '@patient-badger/core';
+import type { CylindricalQuantity } from '@patient-badger/core/gear';
 import { COMMON_WORDS, type QuantityWords } from '../QuantityWords.ts';
 
 /** The dimensions of a spur or helical gear in words of the bench, and how each is taken. */

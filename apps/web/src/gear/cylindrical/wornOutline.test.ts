@@ -1,4 +1,4 @@
-import { cutOf, profileOf } from '@patient-badger/core';
+import { cutOf, profileOf } from '@patient-badger/core/gear';
 import { exaggeration, wornTeeth } from './wornOutline.ts';
 
 const cut = cutOf({

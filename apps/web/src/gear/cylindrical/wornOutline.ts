@@ -1,4 +1,4 @@
-import { gearOutline, profileOf, type Cut } from '@patient-badger/core';
+import { gearOutline, profileOf, type Cut } from '@patient-badger/core/gear';
 
 type Point = readonly [x: number, y: number];
 

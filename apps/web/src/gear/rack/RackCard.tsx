@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { rack, type GearCard, type RackQuantity } from '@patient-badger/core';
+import { rack, type RackQuantity } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { gearOn } from '../gearOn.ts';
 import { SizedCard } from '../SizedCard.tsx';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { rack, type LengthUnit, type RackCandidate } from '@patient-badger/core';
+import type { LengthUnit } from '@patient-badger/core';
+import { rack, type RackCandidate } from '@patient-badger/core/gear';
 import { expectations, sizeText, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = { pitchMm: t.onePitch, toothHeightMm: t.toothHeight } as const;

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { screw, type GearCard, type ScrewQuantity } from '@patient-badger/core';
+import { screw, type ScrewQuantity } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { gearOn } from '../gearOn.ts';
 import { HandChoice } from '../HandChoice.tsx';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { screw, type LengthUnit, type ScrewCandidate } from '@patient-badger/core';
+import type { LengthUnit } from '@patient-badger/core';
+import { screw, type ScrewCandidate } from '@patient-badger/core/gear';
 import { expectations, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = { pitchMm: t.onePitch, leadMm: t.travelOfOneTurn } as const;

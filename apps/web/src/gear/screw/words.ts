@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { ScrewQuantity } from '@patient-badger/core';
+import type { ScrewQuantity } from '@patient-badger/core/gear';
 import type { QuantityWords } from '../QuantityWords.ts';
 
 /** The dimensions of a moving screw. */

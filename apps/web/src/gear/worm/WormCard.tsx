@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { worm, type GearCard, type WormQuantity } from '@patient-badger/core';
+import { worm, type WormQuantity } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { MeasuredCard } from '../MeasuredCard.tsx';
 import { advisedReading } from '../advised.ts';

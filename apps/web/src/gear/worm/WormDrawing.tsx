@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { formatLength, type WormQuantity } from '@patient-badger/core';
+import { formatLength } from '@patient-badger/core';
+import type { WormQuantity } from '@patient-badger/core/gear';
 import { Line, Path, Polygon, Rect } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';
 import { useColours } from '../../design/useColours.ts';

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { formatLength, worm, type LengthUnit, type WormCandidate } from '@patient-badger/core';
+import { formatLength, type LengthUnit } from '@patient-badger/core';
+import { worm, type WormCandidate } from '@patient-badger/core/gear';
 import { expectations, sizeText, WORN_MM, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = { tipDiameterMm: t.overTheTipsUnworn, rootDiameterMm: t.root, axialPitchMm: t.onePitch } as const;

@@ -1,4 +1,5 @@
-import { combined, type GearState, type WormCandidate, type WormQuantity } from '@patient-badger/core';
+import { combined, type WormCandidate, type WormQuantity } from '@patient-badger/core/gear';
+import type { GearState } from '@patient-badger/core/job';
 import type { WormShape } from './wormOutline.ts';
 
 /** What to draw: the candidate where there is one, else a common worm, with what has been read put in. */

@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { countOf, fullTeethOf, wormSector, type GearCard, type WormSectorQuantity } from '@patient-badger/core';
+import { countOf, fullTeethOf, wormSector, type WormSectorQuantity } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import { Text } from '../../design/Text.tsx';
 import type { JobView } from '../../job/JobView.ts';
 import { ArcsCard } from '../ArcsCard.tsx';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { WormSectorQuantity } from '@patient-badger/core';
+import type { WormSectorQuantity } from '@patient-badger/core/gear';
 import { CYLINDRICAL_WORDS } from '../cylindrical/words.ts';
 import { COMMON_WORDS, type QuantityWords } from '../QuantityWords.ts';
 import { WHEEL_WORDS } from '../wormWheel/words.ts';

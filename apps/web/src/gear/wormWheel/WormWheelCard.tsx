@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { countOf, wormWheel, type GearCard, type WormWheelQuantity } from '@patient-badger/core';
+import { countOf, wormWheel, type WormWheelQuantity } from '@patient-badger/core/gear';
+import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { ArcsCard } from '../ArcsCard.tsx';
 import { SizedCard } from '../SizedCard.tsx';

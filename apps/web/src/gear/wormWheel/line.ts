@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/gear';
-import { wormWheel, type LengthUnit, type WheelCandidate } from '@patient-badger/core';
+import type { LengthUnit } from '@patient-badger/core';
+import { wormWheel, type WheelCandidate } from '@patient-badger/core/gear';
 import { expectations, sizeText, type CandidateLine } from '../candidateLine.ts';
 
 const NAMES = {

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/gear';
-import type { WormWheelQuantity } from '@patient-badger/core';
+import type { WormWheelQuantity } from '@patient-badger/core/gear';
 import { COMMON_WORDS, type QuantityWords } from '../QuantityWords.ts';
 
 /** The dimensions of a worm wheel, measured where its teeth are lowest. */

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/ratio';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { EntryPayload } from '@patient-badger/core';
+import type { EntryPayload } from '@patient-badger/core/job';
 import { runOperation } from '../../data/runOperation.ts';
 import { textOf } from '../../desk/deskInput.ts';
 import type { DeskField, DeskInput, DeskSpec } from '../../desk/DeskSpec.ts';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { openSettings } from '@patient-badger/core';
+import { openSettings } from '@patient-badger/core/job';
 import type { DeskContext, DeskSpec } from '../../desk/DeskSpec.ts';
 import { ClutchDrawing, SealDrawing } from '../drawings.tsx';
 import { setup, type Setup } from './setup.ts';

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { isWithin } from '@patient-badger/core';
+import { isWithin } from '@patient-badger/core/job';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import { limitsOf, setup, type Setup } from './setup.ts';
 

@@ -1,0 +1,28 @@
+/** The record of a job: its entries and what follows from them, the log of the shop, and the book of a model. */
+export { checkLines } from '../book/checkLines.ts';
+export { learnt, type IdentifiedGear } from '../book/learnt.ts';
+export { bookKey, bookLine, type BookLine } from '../book/line.ts';
+export { differencesOf, modelBook, type GearInBook, type ModelBook } from '../book/modelBook.ts';
+export { weighByBook } from '../book/weighByBook.ts';
+export { askedOf, bearsOnMove, benchMove, findsParts, MOVE_KINDS, nextMove, traceOfJob, type BenchMove } from '../job/benchMove.ts';
+export { jobBill, type BillLine } from '../job/bill.ts';
+export { captureAbout, captureRecords, type CaptureRecord } from '../job/captures.ts';
+export { PIECES, entry, entryPayload, type Entry, type EntryPayload, type Payload, type Piece } from '../job/entry.ts';
+export { checkEntry, ruleOf } from '../job/entryKinds.ts';
+export { foldJob } from '../job/fold.ts';
+export { arrivedItem, orderedItem } from '../job/itemAttributes.ts';
+export type { FollowUp, GearReadings, GearState, JobState, Order, Item } from '../job/jobState.ts';
+export { jobLedger, openLedger } from '../job/ledger.ts';
+export { machineRecord, type PartInMachine } from '../job/machineRecord.ts';
+export { checkObstacle, closingObstacles, isChangeable, isMakeable, mergeObstacle, type ClosingObstacle } from '../job/obstacles.ts';
+export { failedProof, isProved, isWithin, laterLooks, openFollowUps, openSettings, proofPlan } from '../job/proofPlan.ts';
+export { handsOf, secondCheckOf, SIGNED_SHEET, type CheckProof } from '../job/secondCheck.ts';
+export { openSteps, piecesBack } from '../job/standing.ts';
+export { jobSummary } from '../job/summary.ts';
+export { toSetRight } from '../job/toSetRight.ts';
+export { MOST_STEPS, withOwn } from '../job/withOwn.ts';
+export { yearlyUse } from '../job/yearlyUse.ts';
+export { intervalDue } from '../learn/due.ts';
+export { lifeOutput } from '../learn/life.ts';
+export { ownPriors, USUAL_EQUIVALENT, withOwnPriors, type FaultCount } from '../learn/priors.ts';
+export { learnFrom, type FamilyVerdicts, type JobSummary, type ShopStatistics, type LoggedJob, type MeterValue } from '../learn/shopLog.ts';
