@@ -93,7 +93,7 @@ export function saidText({ said, capture, photos, waiting = [] }: CaptureRecord 
     said?.value === undefined ? null : `${said.value}${unit}`,
     said?.text ?? null,
     said?.skipped === undefined ? null : t.leftOut(said.skipped),
-    photos.length > 0 ? `${photos.length} ${photos.length === 1 ? 'photo' : 'photos'}` : null,
+    photos.length > 0 ? t.photosOf(photos.length) : null,
     waiting.length > 0 ? t.aPhotoThatIsOn : null,
   ];
   return words.filter(Boolean).join('; ');

@@ -1,4 +1,5 @@
 import { t } from '@patient-badger/wording/driveline';
+import { t as shared } from '@patient-badger/wording/shared';
 import { slides, type MotionOutput, type Pack } from '@patient-badger/core/machine';
 
 type BodyMotion = MotionOutput['bodies'][string];
@@ -13,7 +14,7 @@ export function stationWords(motion: BodyMotion | undefined, sliding = false): s
     case 'locked':
       return sliding ? t.lockedItWillNotMove : t.lockedNothingWillTurn;
     case 'irregular':
-      return 'jerks';
+      return t.jerks;
     default:
       return t.standsStill;
   }
@@ -23,7 +24,7 @@ function turnsText(turns: number): string {
   const size = Math.abs(turns);
   const way = turns < 0 ? t.theOtherWay : t.theSameWay;
   if (size < 0.1) return `${(size * 360).toFixed(size * 360 < 10 ? 1 : 0)}°, ${way}`;
-  return `${size.toFixed(size < 10 ? 2 : 0)} ${size === 1 ? 'turn' : 'turns'}, ${way}`;
+  return `${shared.turnsOf(size === 1 ? 1 : size.toFixed(size < 10 ? 2 : 0))}, ${way}`;
 }
 
 interface Running {

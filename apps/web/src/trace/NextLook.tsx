@@ -86,6 +86,6 @@ function labelOf({ next, toLookAt }: TraceOutput): string {
 
 /** What has to be opened before, in a sentence. */
 function openText({ steps, undo }: LookAdvice): string {
-  if (steps.length > 0) return t.toOpenFirst(steps.length, steps.length === 1 ? 'step' : 'steps');
+  if (steps.length > 0) return t.toOpenFirst(steps.length);
   return undo.length > 0 ? '' : t.nothingToOpen;
 }

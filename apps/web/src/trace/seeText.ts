@@ -1,3 +1,4 @@
+import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
 import { inputToSee, slides, type KinematicLook, type Pack } from '@patient-badger/core/machine';
 import { placeName } from '../driveline/placeName.ts';
@@ -24,6 +25,5 @@ export function seeText(pack: Pack, look: KinematicLook): string {
 /** Less than a turn is said in degrees. */
 const turnsText = (turns: number) => {
   if (turns < 0.995) return `${Math.round(turns * 360)}°`;
-  const shown = Number(turns.toFixed(1));
-  return `${shown} ${shown === 1 ? 'turn' : 'turns'}`;
+  return shared.turnsOf(Number(turns.toFixed(1)));
 };

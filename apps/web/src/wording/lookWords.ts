@@ -6,9 +6,9 @@ import { minutesText } from './words.ts';
 export function priceText(advice: LookAdvice | undefined, minutes: number, closed: number): string {
   if (!advice) return t.tellsNextToNothingAs(minutesText(minutes));
   const { steps, undo, tries } = advice;
-  const back = undo.length > 0 ? t.toPutBackFirst(undo.length, undo.length === 1 ? 'step' : 'steps') : '';
+  const back = undo.length > 0 ? t.toPutBackFirst(undo.length) : '';
   const trying = tries ? t.tryThis(tries.uses.length > 0 ? t.itUses(tries.uses.join(', ')) : '') : '';
-  const open = steps.length > 0 ? t.toOpenFirst(steps.length, steps.length === 1 ? 'step' : 'steps') : '';
+  const open = steps.length > 0 ? t.toOpenFirst(steps.length) : '';
   const before = closed - advice.minutes > 0.05 ? t.whenItWasClosed(minutesText(closed)) : '';
   return `${trying}${minutesText(advice.minutes)}${before}${back}${open}; ${worthText(advice.expectedBits)}`;
 }

@@ -1,8 +1,10 @@
+import { t } from '@patient-badger/wording/shared';
+
 /** How far off a speedometer reads. @example offText(2.04) // '2.0 % high' */
 export function offText(percent: number): string {
   const shown = Math.abs(percent).toFixed(1);
-  if (shown === '0.0') return 'true';
-  return `${shown} % ${percent > 0 ? 'high' : 'low'}`;
+  if (shown === '0.0') return t.readsTrue;
+  return percent > 0 ? t.readsHigh(shown) : t.readsLow(shown);
 }
 
 /** Whole numbers as people list them: single ones and runs. @example readCounts('7, 8 16-19') // [7, 8, 16, 17, 18, 19] */

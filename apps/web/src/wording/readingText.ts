@@ -22,7 +22,7 @@ export function figureText(value: number, unit: InstrumentReading['unit'], plusM
   const places = plusMinus > 0 ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(plusMinus)))) : 2;
   // Less than the instrument can tell from nought is nought.
   const shown = Math.abs(value) < 2 * plusMinus ? 0 : Number(value.toFixed(places));
-  return unit === 'turns' && shown === 1 ? t.n1Turn : `${shown}${UNITS[unit]}`;
+  return unit === 'turns' ? t.turnsOf(shown) : `${shown}${UNITS[unit]}`;
 }
 
 /** A reading in a few words, the display's error at rest taken off. */

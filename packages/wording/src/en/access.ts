@@ -1,6 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  photosOf: (count: number) => (count === 1 ? '1 photo' : `${count} photos`),
   toTheFullFigure: 'to the full figure',
   snugAllRound: 'snug, all round',
   toPercent: (percent: Value) => `to ${percent} %`,

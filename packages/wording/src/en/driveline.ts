@@ -1,6 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  jerks: 'jerks',
   aside: 'Aside',
   byDrill: 'By drill',
   driveLine: 'Drive line',

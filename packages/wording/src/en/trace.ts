@@ -117,7 +117,7 @@ export const t = catalogue({
   thisFamilyHasNoSuch: 'This family has no such look.',
   thisLookNeeds: (states: Value) => `This look needs: ${states}.`,
   toBePutBackFirst: (list: Value) => `${list}: to be put back first. `,
-  toOpenFirst: (count: Value, more: Value) => `${count} ${more} to open first. `,
+  toOpenFirst: (count: number) => `${count} ${count === 1 ? 'step' : 'steps'} to open first. `,
   tryThis: 'Try this',
   tryThisItSetsIt: 'Try this: it sets it right, or it tells',
   twoOfThem: 'Two of them',
