@@ -128,4 +128,4 @@ const lines: Lines = catalogue(LINES);
 
 /** One entry as a line of the log. */
 export const entryLine = <K extends Kind>(payload: Payload<K>, of: EntryNames): string =>
-  (lines[payload.kind as K] as Lines[K])(payload, of);
+  (lines[payload.kind])(payload, of);
