@@ -1,3 +1,4 @@
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as access } from '@patient-badger/wording/access';
 import { t as close } from '@patient-badger/wording/close';
 import { t as families } from '@patient-badger/wording/families';
@@ -33,7 +34,7 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   await heading(page, '4 steps').waitFor();
   expect(
     await page
-      .getByText(/Lay out: screwdriver/)
+      .getByText(containing(shared.layOut('screwdriver')))
       .first()
       .isVisible(),
   ).toBe(true);
@@ -148,7 +149,7 @@ test('a screw left over keeps the job open until a reason is given, and the reco
   await proveAll(page);
   await page.getByTestId('close-job').click();
   await page.getByText(close.theLedgerDoesNotBalance, { exact: false }).waitFor();
-  expect(await page.getByText(/Locating screw \(Head off the tube\): 1 on the bench/).isVisible()).toBe(true);
+  expect(await page.getByText(containing(`Locating screw (Head off the tube): ${access.onTheBenchWithOnTray(1)}`)).isVisible()).toBe(true);
   await page.getByLabel(close.whyItIsClosedAll).fill('Hole worn out, a clamp holds it');
   await sayWhy(page);
   await page.getByTestId('close-job').click();
@@ -186,7 +187,7 @@ test('once the cover is off, the looks behind it cost less', async () => {
   const line = page.getByRole('button', { name: /^Worm as found/ }).first();
   await button(page, families.looks(shared.more)).click();
   const closed = await line.textContent();
-  expect(closed).toMatch(/7 steps to open first/);
+  expect(closed).toContain(shared.toOpenFirst(7));
   await link(page, shell.open).click();
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-passage').click();
@@ -195,7 +196,7 @@ test('once the cover is off, the looks behind it cost less', async () => {
   await done(page, 'Bar and chain off');
   await link(page, shell.trace).click();
   await button(page, families.looks(shared.more)).click();
-  expect(await line.textContent()).toMatch(/when it was closed\), 4 steps to open first/);
+  expect(await line.textContent()).toMatch(containing(`${shared.whenItWasClosed(ANYTHING)}${shared.toOpenFirst(4)}`));
 });
 
 test('at the counter by keyboard: arrows choose the step, space does it; marks are drawn on a photo and kept', async () => {

@@ -1,5 +1,5 @@
+import { ANYTHING, beginning, containing } from '@patient-badger/wording/testing';
 import { t as decide } from '@patient-badger/wording/decide';
-import { beginning } from '@patient-badger/wording/testing';
 import { t as access } from '@patient-badger/wording/access';
 import { t as saving } from '@patient-badger/wording/saving';
 import { t as strength } from '@patient-badger/wording/strength';
@@ -184,7 +184,7 @@ test('a small gear slips on its shaft: four schools compared, it is staked, and 
   await page.getByTestId('saving-needNm').fill('0.2');
   await page
     .getByTestId('saving-figures')
-    .getByText(/times what it has to carry/)
+    .getByText(containing(saving.thatIsTimesWhatIt(ANYTHING)))
     .waitFor();
   await radio(page, saving.solder).click();
   await page.getByText(saving.thereIsOneChanceOnly).waitFor();
@@ -196,7 +196,7 @@ test('a small gear slips on its shaft: four schools compared, it is staked, and 
   await page.getByTestId('saved').click();
   await page
     .getByTestId('saved-part')
-    .getByText(/Look at it again on/)
+    .getByText(containing(saving.lookAtItAgainOn(ANYTHING)))
     .waitFor();
   await page.reload();
   await page.getByTestId('saved-part').waitFor();

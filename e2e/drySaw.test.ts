@@ -1,4 +1,5 @@
-import { failureSentence } from '@patient-badger/wording';
+import { failureSentence, problemSentence } from '@patient-badger/wording';
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as close } from '@patient-badger/wording/close';
 import { t as families } from '@patient-badger/wording/families';
 import { t as gear } from '@patient-badger/wording/gear';
@@ -73,7 +74,7 @@ test('a dry saw on a phone: the worm is stripped, measured, identified, matched 
 
   await page.getByTestId('find-parts').click();
   await page.getByText(match.bestByDimensions).waitFor();
-  expect(await page.getByText(/listings say they fit Tovelund T5-46/).isVisible()).toBe(true);
+  expect(await page.getByText(containing(`${match.listingsSayTheyFit} Tovelund T5-46`)).isVisible()).toBe(true);
   await page.locator('[data-testid^="table-"]').first().click();
   await page.getByRole('table').waitFor();
   expect(await page.getByRole('table').getByText(shared.doesNotFit).count()).toBe(0);
@@ -192,7 +193,7 @@ test('without a connection the work goes on, survives a reload and is sent when 
   await confirmCautions(page);
   await result.click();
   await page.getByText(seen.name).first().waitFor();
-  await page.getByText(/No connection\. Go on working/).waitFor();
+  await page.getByText(containing(shell.noConnectionGoOnWorking(ANYTHING))).waitFor();
 
   await page.reload();
   await page.getByText(seen.name).first().waitFor();
@@ -204,7 +205,7 @@ test('without a connection the work goes on, survives a reload and is sent when 
   await page.evaluate(() => localStorage.removeItem('dead-line'));
   await context.setOffline(false);
   await context.unroute('**/api/**');
-  await page.getByText(/No connection/).waitFor({ state: 'detached' });
+  await page.getByText(containing(shell.noConnectionGoOnWorking(ANYTHING))).waitFor({ state: 'detached' });
   for (let i = 0; i < 40 && (await stored()).n < 1; i++) await page.waitForTimeout(250);
   expect(await stored()).toEqual({ n: 1 });
 });
@@ -222,17 +223,17 @@ test('a reading that makes no sense, a huge photo and a text for a number are re
   await page.getByTestId('callout-boreDiameterMm').click();
   for (const key of '1.2.') await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
-  await page.getByText(/not one number/).waitFor();
+  await page.getByText(gear.thatIsNotOneNumber).waitFor();
   await button(page, shared.close).click();
 
   await link(page, shell.trace).click();
   await page.getByTestId('do-look').click();
   await takePhoto(page, 'huge.png', Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47]), Buffer.alloc(40 * 1024 * 1024)]));
-  await page.getByText(/This photo has 40 MB; 10 MB is the most/).waitFor();
+  await page.getByText(containing(photoWords.thisPhotoHasMb10(40))).waitFor();
   await takePhoto(page, 'text.png', Buffer.from('no photo'));
   await page.getByText(photoWords.onlyPngAndJpegPhotos).waitFor();
   await takePhoto(page, 'broken.png', Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.alloc(300)]));
-  await page.getByText(/This photo is damaged and cannot be read/).waitFor();
+  await page.getByText(containing(problemSentence('photoBroken'))).waitFor();
 });
 
 test('everything on a look sheet can be reached and pressed by keyboard', async () => {
@@ -311,7 +312,7 @@ test('with the database stopped the app says so and keeps what is written until 
   await page.locator('[data-testid^="result-"]').first().click();
   await page.getByText(shell.noConnectionGoOnWorking('1 note is kept')).waitFor();
   await stage.database('back');
-  await page.getByText(/No connection/).waitFor({ state: 'detached' });
+  await page.getByText(containing(shell.noConnectionGoOnWorking(ANYTHING))).waitFor({ state: 'detached' });
   const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1];
   const stored = async () =>
     ((await sql(stage.databaseUrl, `SELECT count(*)::int AS n FROM entries WHERE job_id = '${job}'`)).rows[0] as { n: number }).n;

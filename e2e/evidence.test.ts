@@ -1,3 +1,4 @@
+import { containing } from '@patient-badger/wording/testing';
 import { t as intake } from '@patient-badger/wording/intake';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t as traceWords } from '@patient-badger/wording/trace';
@@ -83,7 +84,7 @@ test('what is left when all else is out is looked at before it is named; then lo
     'shaft-watch-pinion:turns',
   );
   await page.getByText(traceWords.nextToBeLookedAt).waitFor();
-  await page.getByText(/Sector teeth stripped stands first, and nothing that was seen settles it yet/).waitFor();
+  await page.getByText(containing(traceWords.standsFirstAndNothingThat('Sector teeth stripped').trim())).waitFor();
   expect(await page.getByText(traceWords.verdict).count()).toBe(0);
   await see(page, 'teeth-lamp:gap');
   await heading(page, 'Sector teeth stripped').waitFor();

@@ -1,4 +1,5 @@
 import { problemSentence } from '@patient-badger/wording';
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as access } from '@patient-badger/wording/access';
 import { t as bench } from '@patient-badger/wording/bench';
 import { t as close } from '@patient-badger/wording/close';
@@ -172,7 +173,7 @@ test('a family of the shop’s own: mistakes are named, the mended file is kept,
   await page.goto(`${stage.address}/families/import`);
   const own = { ...structuredClone(findFamily('trimmer-bevel-head')), id: 'hedge-head', name: 'Hedge cutter head' };
   await choose(page, 'broken.json', '{ "id": ');
-  await page.getByText(/broken\.json is no JSON file/).waitFor();
+  await page.getByText(containing(shared.noJsonFile('broken.json', ANYTHING))).waitFor();
   await choose(page, 'half.json', JSON.stringify({ ...own, name: undefined, faults: [] }));
   await page.getByText(families.cannotBeUsedYet('half.json', 2, families.mistakes)).waitFor();
   await choose(page, 'taken.json', JSON.stringify({ ...own, id: 'auger-gearbox' }));

@@ -1,3 +1,4 @@
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as gear } from '@patient-badger/wording/gear';
 import { t as log } from '@patient-badger/wording/log';
 import { t as setup } from '@patient-badger/wording/setup';
@@ -166,5 +167,5 @@ test('a bevel is known from its teeth, its mate’s and the large end', async ()
   await page.getByText(/^2\.3° of play on the shaft/).waitFor();
   // A second reading of the same far off is said, not averaged away.
   await read(page, 'tipDiameterMm', '22.95');
-  await page.getByText(/the readings lie 1\.00 mm apart/).waitFor();
+  await page.getByText(containing(gear.theReadingsLieApart(ANYTHING, '1.00 mm'))).waitFor();
 });

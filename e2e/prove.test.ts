@@ -1,8 +1,10 @@
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as gear } from '@patient-badger/wording/gear';
 import { t as learning } from '@patient-badger/wording/learning';
 import { t as prove } from '@patient-badger/wording/prove';
 import { t as setup } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
+import { t as traceWords } from '@patient-badger/wording/trace';
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { findFamily } from '@patient-badger/knowledge';
@@ -114,7 +116,7 @@ test('a speedometer is proved at four speeds against the reference; dry after a 
   await page.getByTestId('trace-on-dry-months').click();
   await page.waitForURL((url) => !url.pathname.endsWith('/close'));
   await page
-    .getByText(/Failed after it was set right/)
+    .getByText(containing(prove.failedAfterItWasSet(ANYTHING)))
     .first()
     .waitFor();
   await inTime(
@@ -208,7 +210,7 @@ test('odds move after ten closed and proved jobs, with the reason, and an owner 
   await page.goto(job);
   await page
     .getByTestId('own-odds')
-    .getByText(/because here it was this 1\d times of 1\d/)
+    .getByText(containing(traceWords.becauseHereItWasThis(ANYTHING, ANYTHING, ANYTHING, ANYTHING, ANYTHING)))
     .waitFor();
   await page.goto(`${stage.address}/learnt`);
   await radio(page, learning.odds).click();
@@ -241,7 +243,7 @@ test('a proof that fails before it goes home leads back with what it showed; wha
   await page.getByTestId('result-impeller').click();
   await page.waitForURL((url) => !url.pathname.includes('/look/'));
   await page
-    .getByText(/Failed after it was set right/)
+    .getByText(containing(prove.failedAfterItWasSet(ANYTHING)))
     .first()
     .waitFor();
   const [{ id }] = (await sql(stage.databaseUrl, `SELECT machine_id AS id FROM jobs WHERE id = '${idOf(job)}'`)).rows as [{ id: string }];

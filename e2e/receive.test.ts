@@ -1,3 +1,4 @@
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as gear } from '@patient-badger/wording/gear';
 import { t as match } from '@patient-badger/wording/match';
 import { t as setup } from '@patient-badger/wording/setup';
@@ -27,8 +28,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
 
   // Listings that say they fit and do not by their own width are shown first; ours is chosen and ordered.
   await page
-    .getByText(/do not by their own dimensions/)
-    .or(page.getByText(/does not by their own dimensions/))
+    .getByText(containing(match.andNotByTheirOwn(ANYTHING, ANYTHING, ANYTHING, ANYTHING, ANYTHING)))
     .first()
     .waitFor();
   await page
@@ -63,7 +63,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await page.getByTestId('order').click();
   await page.getByTestId('arrived').click();
   await expect(page.getByTestId('refused-before').textContent()).resolves.toMatch(
-    /came wrong once before: face width, \+2 mm; pack for the older wall/,
+    containing(match.thisPartNumberCameWrong(ANYTHING, 'face width', '+2 mm; pack for the older wall')),
   );
   await page.getByText('Measure teeth next', { exact: false }).waitFor();
   await inspect(page, 'teeth', '11');

@@ -1,3 +1,4 @@
+import { ANYTHING, containing } from '@patient-badger/wording/testing';
 import { t as setup } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
 import { arrive, link, radio } from './actions.ts';
@@ -43,7 +44,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('eccentric-set').click();
   await page
     .getByTestId('settings')
-    .getByText(/by 3 trials/)
+    .getByText(containing(setup.sleeveAtMmOfBacklash(ANYTHING, ANYTHING, 3)))
     .waitFor();
   // Tighter than the sleeve can bring it.
   await page.getByTestId('setup-wanted').fill('0.02');
@@ -64,7 +65,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('setup-module').fill('3');
   await page
     .getByTestId('timing-found')
-    .getByText(/The right side is 9\.4 mm behind: jump it 1 tooth forward/)
+    .getByText(containing(setup.theSideIsMmBehind('right', '9.4', 1, 'tooth', ANYTHING)))
     .waitFor();
   await page.getByTestId('timing-set').click();
 
