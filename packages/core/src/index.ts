@@ -11,6 +11,6 @@ export { seeded } from './quantity/seeded.ts';
 export { USE_UNITS, inUseUnit, usualUse, type UseUnit } from './quantity/useUnit.ts';
 export type { Change } from './ratio/change.ts';
 export type { Takeoff } from './ratio/takeoff.ts';
-export type { Tyre } from './ratio/tyre.ts';
+export { LOADED, type Tyre } from './ratio/tyre.ts';
 export type { Lubricant, LubricantWarning } from './setup/lubricant.ts';
 export { SHEET_TORQUE_UNITS, STRENGTH_CLASSES } from './setup/torque.ts';

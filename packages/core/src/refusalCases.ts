@@ -87,6 +87,7 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     'centreDistanceMm',
     { reason: 'noPairAtCentreDistance' },
   ],
+  ['ratio.tyre', {}, 'size', { reason: 'sizeOrFigure' }],
   ['ratio.tyre', { size: 'large' }, 'size', { reason: 'noTyreSize', given: 'large' }],
   ['ratio.infer', { inputTurns: m(0), outputTurns: m(1), stages: 1 }, 'inputTurns', { reason: 'nothingTurned' }],
   ['ratio.infer', { inputTurns: m(1), outputTurns: m(0), stages: 1 }, 'outputTurns', { reason: 'nothingTurned' }],

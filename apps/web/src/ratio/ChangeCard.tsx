@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/ratio';
-import type { Change, Tyre } from '@patient-badger/core';
+import { LOADED, type Change, type Tyre } from '@patient-badger/core';
 import { View } from 'react-native';
 import { runOperation } from '../data/runOperation.ts';
 import { Card } from '../design/Card.tsx';
@@ -20,7 +20,7 @@ interface Props {
 /** Before and after, side by side: what other tyres, another axle or another top gear would do. */
 export function ChangeCard({ draft, onChange, tyre: on, readsNowPercent }: Props) {
   // A size says nothing of the load: the other tyre is taken to give way by as much as the one that was measured.
-  const loaded = on.turnsPerKm / on.fromSize.turnsPerKm;
+  const loaded = on.fromSize ? on.turnsPerKm / on.fromSize.turnsPerKm : 1 + LOADED;
   const tyre = draft.otherTyre.trim() === '' ? null : runOperation('ratio.tyre', { size: draft.otherTyre });
   const question = changeQuestion(
     draft,

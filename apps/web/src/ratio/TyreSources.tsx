@@ -9,6 +9,9 @@ const NAMES: Readonly<Record<Tyre['source'], string>> = {
   size: t.printedSize,
 };
 
+/** What a diameter stands on that does not follow from the figures on the tyre. */
+const BASES = { table: t.byTheTradesTable, nominal: t.onlyANameForASize } as const;
+
 /** What each source says of a tyre, side by side, and which of them counts. */
 export function TyreSources({ tyre }: { tyre: Tyre }) {
   return (
@@ -22,7 +25,9 @@ export function TyreSources({ tyre }: { tyre: Tyre }) {
           <Text variant={i === 0 ? 'strong' : 'soft'} numberOfLines={1} className="shrink-0">
             {t.km(
               turnsPerKm.toFixed(0),
-              source === 'size' ? '' : `, ${againstSizePercent >= 0 ? '+' : '−'}${Math.abs(againstSizePercent).toFixed(1)} %`,
+              source === 'size' || againstSizePercent === null
+                ? ''
+                : `, ${againstSizePercent >= 0 ? '+' : '−'}${Math.abs(againstSizePercent).toFixed(1)} %`,
             )}
           </Text>
         </View>
@@ -31,9 +36,14 @@ export function TyreSources({ tyre }: { tyre: Tyre }) {
         {t.cmAcross(
           tyre.sources[0]?.plusMinusPercent.toFixed(1) ?? '',
           (tyre.diameterMm / 10).toFixed(1),
-          tyre.source === 'size' ? t.underLoadATyreTurns(tyre.loadedTurnsPerKm.toFixed(0)) : '',
+          tyre.source === 'size' && tyre.loadedTurnsPerKm !== null ? t.underLoadATyreTurns(tyre.loadedTurnsPerKm.toFixed(0)) : '',
         )}
       </Text>
+      {tyre.source === 'size' && tyre.basis !== null && tyre.basis !== 'sum' ? (
+        <Text variant="soft" testID="tyre-basis">
+          {BASES[tyre.basis]}
+        </Text>
+      ) : null}
     </View>
   );
 }

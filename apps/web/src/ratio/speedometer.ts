@@ -45,15 +45,15 @@ export const EMPTY_DRAFT: SpeedometerDraft = {
 
 export type Problem = { readonly field: keyof SpeedometerDraft; readonly why: string };
 
-/** The tyre as `ratio.tyre` takes it; null while no size is typed. */
+/** The tyre as `ratio.tyre` takes it; null while nothing of it is typed. */
 export function tyreQuestion({ tyre, published, rolledTurns, rolledMetres }: SpeedometerDraft) {
-  if (tyre.trim() === '') return null;
   const [turns, metres, maker] = [rolledTurns, rolledMetres, published].map(typedNumber) as [number, number, number];
-  return {
-    size: tyre,
+  const known = {
+    ...(tyre.trim() !== '' && { size: tyre }),
     ...(maker > 0 && { publishedTurnsPerKm: maker }),
     ...(turns > 0 && metres > 0 && { rolled: { turns, distanceM: metres } }),
   };
+  return Object.keys(known).length === 0 ? null : known;
 }
 
 /** The pairs as `ratio.takeoff` takes them, or what still has to be said. */

@@ -55,6 +55,7 @@ export const FAILURE_REASONS = [
   'kmOrMile',
   'noPairAtCentreDistance',
   'noTyreSize',
+  'sizeOrFigure',
   'nothingTurned',
   'fewestFirst',
   'odometerNeverBack',

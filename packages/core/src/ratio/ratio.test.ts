@@ -98,7 +98,7 @@ test('what there is of a tyre is listed best first, with how far it is off the p
   const { sources, loadedTurnsPerKm } = tyreTurns(tyreInput.parse({ size: '185/65R14', publishedTurnsPerKm: 550 }));
   expect(sources.map(({ source }) => source)).toEqual(['published', 'size']);
   expect(sources[0]?.againstSizePercent).toBeCloseTo(2.99, 1);
-  expect(loadedTurnsPerKm / (sources[1]?.turnsPerKm ?? NaN)).toBeCloseTo(1.03, 9);
+  expect((loadedTurnsPerKm ?? NaN) / (sources[1]?.turnsPerKm ?? NaN)).toBeCloseTo(1.03, 9);
 });
 
 test('the engine turns in proportion to the speed, and the pair that is in now is no change', () => {
@@ -156,6 +156,21 @@ test.each([
   ['F78-14', 26.3, 0.03],
   ['8.25-14', 26.9, 0.03],
   ['G78-15', 27.7, 0.03],
+  // Small machines and motorcycles: the sums of ISO 5751 in inches as tyre sheets print them.
+  ['90/90-18', 24.4, 0.01],
+  ['80/90 - 21 M/C 48P', 26.7, 0.01],
+  ['130/90B16', 25.2, 0.01],
+  ['MT90-16', 25.3, 0.015],
+  ['MT90B16', 25.3, 0.015],
+  ['145/70-6', 14, 0.02],
+  ['4.10/3.50-4', 10.4, 0.03],
+  ['4.10/3.50-6', 12.2, 0.03],
+  ['4.80/4.00-8', 15.7, 0.03],
+  // Bicycles: roll-outs of the tables that come with cycle computers, over π.
+  ['37-622', 2187 / 25.4 / Math.PI, 0.015],
+  ['700x35C', 2168 / 25.4 / Math.PI, 0.015],
+  ['47-559', 2055 / 25.4 / Math.PI, 0.02],
+  ['26x2.1', 2068 / 25.4 / Math.PI, 0.03],
 ])('%s is about %d inches across', (size, inches, within) => {
   expect(Math.abs(tyre(size) / (inches * 25.4) - 1)).toBeLessThan(within);
 });
@@ -173,9 +188,34 @@ test('the same tyre under its old and its new name is the same within two and a 
   }
 });
 
-test.each(['205/55R166', 'F78-145', '31x10.5R155', '16x6.50-16', '7.75-145', 'round'])('%s is no size', (size) => {
-  expect(() => tyre(size)).toThrow('invalid at size');
+test('what a diameter stands on is said: the figures printed, a table of the trade, or only a name', () => {
+  const basis = (size: string) => tyreTurns(tyreInput.parse({ size })).basis;
+  expect(['90/90-18', '37-622', '185/65R14'].map(basis)).toEqual(['sum', 'sum', 'sum']);
+  expect(['MT90-16', '6.00-16', 'G78-14'].map(basis)).toEqual(['table', 'table', 'table']);
+  expect(['4.10/3.50-4', '26x2.1'].map(basis)).toEqual(['nominal', 'nominal']);
+  // 457.2 mm and twice 81; 622 and twice 37.
+  expect([tyre('90/90-18'), tyre('37-622')]).toEqual([expect.closeTo(619.2, 9), expect.closeTo(696, 9)]);
 });
+
+test('a tyre that was rolled needs no size, and nothing is said of what it was not compared with', () => {
+  const found = tyreTurns(tyreInput.parse({ rolled: { turns: 10, distanceM: 8.2 } }));
+  expect(found).toMatchObject({
+    source: 'rolled',
+    turnsPerKm: expect.closeTo(1219.5, 1) as number,
+    fromSize: null,
+    loadedTurnsPerKm: null,
+    basis: null,
+  });
+  expect(found.sources.map(({ againstSizePercent }) => againstSizePercent)).toEqual([null]);
+  expect(() => tyreTurns(tyreInput.parse({}))).toThrow('invalid at size');
+});
+
+test.each(['90/90-1', '37-62', 'MX90-16', '4.10/3.50', '26x', '205/55R166', 'F78-145', '31x10.5R155', '16x6.50-16', '7.75-145', 'round'])(
+  '%s is no size',
+  (size) => {
+    expect(() => tyre(size)).toThrow('invalid at size');
+  },
+);
 
 test('never low says where every pair reads low, and of pairs that read alike the drive gear that is in comes first', () => {
   const ask = (given: object) =>

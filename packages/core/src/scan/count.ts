@@ -34,8 +34,10 @@ export function countByShading({ bright }: UnrolledRing, { tip, root }: RadialEx
   return strongestWave(straightened(ring, lean));
 }
 
-/** Leans that are tried: the near half of a rim seen from six radii away at 20° is bent by 0.06. */
-const LEANS = [0, -0.012, 0.012, -0.024, 0.024, -0.036, 0.036, -0.048, 0.048, -0.06, 0.06];
+/** Leans that are tried: the near half of a rim seen from six radii away at 20° is bent by 0.06, at 35° by 0.1. */
+const [LEAN_STEP, LEAN_STEPS] = [0.012, 10];
+/** The least bent first. */
+const LEANS = Array.from({ length: 2 * LEAN_STEPS + 1 }, (_, i) => LEAN_STEP * (i % 2 === 0 ? -i / 2 : (i + 1) / 2));
 
 /** By the teeth one by one: middles between a rising and a falling edge, and the comb that fits them best. */
 export function countByEdges({ reach, tip, root }: RadialExtent): CombCount | null {
@@ -46,16 +48,22 @@ export function countByEdges({ reach, tip, root }: RadialExtent): CombCount | nu
   const from = Math.max(FEWEST, Math.floor(0.84 * guess));
   const to = Math.min(MOST, Math.ceil(1.16 * guess));
   const walked = walkRound(gaps);
-  let best: (CombCount & { readonly score: number }) | null = null;
-  for (const east of LEANS) {
-    for (const south of LEANS) {
+  const leaned = LEANS.flatMap((east) =>
+    LEANS.map((south) => {
       const lean: Lean = [east, south, 0, 0];
-      const even = seen.map((at) => evenAngle(lean, at));
-      for (let teeth = from; teeth <= to; teeth++) {
-        const comb = combStrength(even, teeth);
-        const score = comb.strength - OFF_WALK * Math.abs(teeth - walked);
-        if (!best || score > best.score) best = { teeth, ...comb, lean, score };
-      }
+      return { lean, even: seen.map((at) => evenAngle(lean, at)) };
+    }),
+  );
+  const off = (teeth: number) => OFF_WALK * Math.abs(teeth - walked);
+  const counts = Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i).sort((p, q) => off(p) - off(q));
+  let best: (CombCount & { readonly score: number }) | null = null;
+  for (const teeth of counts) {
+    // No comb is better than one that fits everywhere.
+    if (best && 1 - off(teeth) <= best.score) break;
+    for (const { lean, even } of leaned) {
+      const comb = combStrength(even, teeth);
+      const score = comb.strength - off(teeth);
+      if (!best || score > best.score) best = { teeth, ...comb, lean, score };
     }
   }
   if (!best) return null;

@@ -74,6 +74,44 @@ describe('refused, with why', () => {
   });
 });
 
+/** A bank card, a tin or a book straight to the picture, its corners a little rounded. */
+function card(ratio: number, tone: number, seed: number): Picture {
+  const [width, height] = [480, 360];
+  const random = seeded(seed);
+  const [halfX, halfY] = [150, 150 / ratio];
+  const round = 0.06 * halfX;
+  const rgba = new Uint8ClampedArray(width * height * 4);
+  for (let i = 0; i < width * height; i++) {
+    const [x, y] = [Math.abs((i % width) - width / 2), Math.abs(Math.floor(i / width) - height / 2)];
+    const corner = Math.hypot(Math.max(0, x - halfX + round), Math.max(0, y - halfY + round));
+    const isCard = x < halfX && y < halfY && corner < round;
+    rgba.fill((isCard ? tone : 90) + 6 * random(), 4 * i, 4 * i + 3);
+    rgba[4 * i + 3] = 255;
+  }
+  return { width, height, rgba };
+}
+
+test('a card, whatever its sides, is not read as a gear of few teeth', () => {
+  const read = [1.54, 1.56, 1.6, 1.3].flatMap((ratio, i) =>
+    [200, 30].flatMap((tone) => {
+      const found = scanTeeth(card(ratio, tone, i));
+      return found.read ? [{ ratio, tone, teeth: found.teeth, confidence: found.confidence }] : [];
+    }),
+  );
+  expect(read).toEqual([]);
+});
+
+test('many teeth are counted from a camera that leans by 25 to 35°', () => {
+  const found = [36, 60, 72].flatMap((teeth) =>
+    [27, 34].map((tiltDeg) => {
+      const read = scan({ teeth, tiltDeg, tiltTowardsDeg: 3 * teeth, thickness: 0.05, width: 720, height: 640, shadow: 0.1 });
+      return read.read ? read.teeth - teeth : read.reason;
+    }),
+  );
+  expect(found.filter((off) => off === 0).length).toBeGreaterThanOrEqual(5);
+  expect(found.filter((off) => typeof off === 'number' && off !== 0)).toEqual([]);
+});
+
 test('two points on a known length give the diameters in mm, also on a picture taken at an angle', () => {
   // Tips at one radius, whatever it is in pixels: a scale along the rim's long axis.
   const upright = read({ teeth: 30, unevenness: 0 });

@@ -145,7 +145,11 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
   const judged = judgeTeeth(reach, agreed.teeth, agreed.phase, lean);
   if (judged.tip - judged.root < (LEAST_DEPTH * 2) / (agreed.teeth + 2)) return refused('noTeeth');
   // Whoever has put something right on the photo has seen that it is one.
-  if (Object.values(correction).every((each) => each === undefined) && !isToothed(settled, judged, agreed)) return refused('notAGear');
+  if (Object.values(correction).every((each) => each === undefined)) {
+    // A card, a tin and a book have corners that make a wave of few teeth, and no flanks to be counted one by one.
+    if (agreed.teeth <= FEW && edges?.teeth !== agreed.teeth) return refused('notAGear');
+    if (!isToothed(settled, judged, agreed)) return refused('notAGear');
+  }
   const missing = judged.flaws.filter(({ kind }) => kind === 'missing').length;
   if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
   const long = frame.long * fine.factor;

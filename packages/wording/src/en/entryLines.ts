@@ -127,5 +127,4 @@ const LINES: Lines = {
 const lines: Lines = catalogue(LINES);
 
 /** One entry as a line of the log. */
-export const entryLine = <K extends Kind>(payload: Payload<K>, of: EntryNames): string =>
-  (lines[payload.kind])(payload, of);
+export const entryLine = <K extends Kind>(payload: Payload<K>, of: EntryNames): string => lines[payload.kind](payload, of);

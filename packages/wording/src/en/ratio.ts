@@ -1,6 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  byTheTradesTable: 'The height is not printed on it: taken from the trade’s conversion table.',
+  onlyANameForASize: 'The size is only what it is called: makers differ by some per cent. Roll it to know.',
   aPairThatTurnsThe:
     'A pair that turns the engine slower pulls less and carries more on each tooth. It never mends what wore the first one.',
   after: 'After',

@@ -36,7 +36,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   kmOrMile: () => 'Give the turns per km or per mile, not both.',
   noPairAtCentreDistance: () => 'No two of these gears come out at that centre distance.',
   noTyreSize: ({ given }) =>
-    `“${given}” is no tyre size known here. Write it as it stands on the tyre: 185/65R14, 31x10.5R15, 6.00-16 or G78-14.`,
+    `“${given}” is no tyre size known here. Write it as it stands on the tyre: 185/65R14, 90/90-18, 31x10.5R15, 6.00-16, G78-14, 37-622, 26x2.1 or 4.10/3.50-4. Or roll it on the floor.`,
+  sizeOrFigure: () => 'Give the size that is printed on it, the maker’s figure, or what it rolled.',
   nothingTurned: () => 'Nothing turned there: count at least a part of a turn.',
   fewestFirst: () => 'The fewest teeth come first, then the most.',
   odometerNeverBack: () => 'An odometer is only ever brought forward, by what it missed. Turning one back is not done here.',

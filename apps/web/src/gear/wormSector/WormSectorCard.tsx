@@ -45,7 +45,7 @@ export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }
       more={['leadAngleDeg']}
       advised={ADVISED}
       beside={full === null ? null : <Text variant="soft">{t.aWholeRoundWouldHave(full)}</Text>}
-      extra={() => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} sectorOf={full ?? undefined} />}
+      extra={() => (full === null ? null : <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} sectorOf={full} />)}
     />
   );
 }
