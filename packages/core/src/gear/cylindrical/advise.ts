@@ -3,8 +3,8 @@ import type { NextMeasurement } from '../identifySchema.ts';
 import { bestReading, type PossibleReading } from '../bestReading.ts';
 import { cutOfHypothesis } from './evidence.ts';
 import type { IdentifyInput } from './identifySchema.ts';
-import { profileOf } from './profile.ts';
-import { spanOver, usualSpanTeeth } from './span.ts';
+import { profileOf, type Profile } from './profile.ts';
+import { measurableSpans, spanOver, usualSpanTeeth, type SpanBounds } from './span.ts';
 import { type CandidateRank } from './ranked.ts';
 
 type Measure = PossibleReading<CandidateRank>;
@@ -14,7 +14,41 @@ const CALIPER = INSTRUMENTS.digitalCaliper.plusMinus;
 /** The dimension that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function adviseCylindrical(ranked: readonly CandidateRank[], noneOfThese: number, input: IdentifyInput): NextMeasurement {
   const likely = ranked.filter(({ probability }) => probability > 1e-4).slice(0, 60);
-  return bestReading(measuresLeft(likely, input), likely, noneOfThese);
+  const best = bestReading(measuresLeft(likely, input), likely, noneOfThese);
+  // Off slanting teeth a span is only to be had where the gear is wide enough: the width first, which opens it.
+  const isSlanting = likely.some(({ hypothesis }) => hypothesis.helixAngleDeg !== 0);
+  if (best?.quantity !== 'spanMm' || !isSlanting || input.measurements.faceWidthMm) return best;
+  return { quantity: 'faceWidthMm', expectedBits: best.expectedBits, minutes: FACE_MINUTES, how: 'acrossFace' };
+}
+
+const FACE_MINUTES = 0.3;
+
+/** Spans that the jaws can take in as many of the candidates, but for this share of the belief, are as good. */
+const AS_SURE = 0.002;
+/** A span so many teeth from the usual one tells as much of the base pitch as is to be had. */
+const MOST_OFF_USUAL = 3;
+
+/** The tips as they were measured, or as drawn; the width where it is known. */
+export const spanBounds = ({ tipDiameterMm, faceWidthMm }: IdentifyInput['measurements'], profile: Profile): SpanBounds => ({
+  tipDiameterMm: tipDiameterMm?.value ?? profile.tipDiameterMm,
+  faceWidthMm: faceWidthMm?.value ?? null,
+});
+
+/** Spans that can be taken on as many of the likely gears as any can, with the shift as far off as it may be. */
+function spansFor(likely: readonly CandidateRank[], measurements: IdentifyInput['measurements']): readonly number[] {
+  const sure = new Map<number, number>();
+  let whole = 0;
+  for (const { hypothesis, profileShift, shiftSd, thinningMm, probability } of likely) {
+    whole += probability;
+    const [low, high] = [-shiftSd, shiftSd].map((off) => {
+      const cut = cutOfHypothesis(hypothesis, profileShift + off, thinningMm);
+      const profile = profileOf(cut);
+      return measurableSpans(cut, profile, spanBounds(measurements, profile));
+    }) as [readonly number[], readonly number[]];
+    for (const k of low) if (high.includes(k)) sure.set(k, (sure.get(k) ?? 0) + probability);
+  }
+  const most = Math.max(0, ...sure.values());
+  return [...sure].flatMap(([k, share]) => (share >= most - AS_SURE * whole ? [k] : []));
 }
 
 function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, measurements, wear }: IdentifyInput): readonly Measure[] {
@@ -27,12 +61,10 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
   const most = piece ? piece.teeth + 1 : Infinity;
   const diameters = !piece || piece.arcDeg.value > 200;
   // Two spans far apart give the base pitch; the farther, the sharper.
-  const spans = [usual, usual + 3, usual + 2, usual - 1, usual + 1, usual - 2].filter(
-    (k) => !taken.has(k) && k > 0 && k <= most && likely.every(({ hypothesis }) => k < hypothesis.teeth),
-  );
+  const spans = spansFor(likely, measurements).filter((k) => !taken.has(k) && k <= most && Math.abs(k - usual) <= MOST_OFF_USUAL);
   const shared = taken.size > 0 ? 0 : wear.maxThinningMm / 4;
   return [
-    ...[...new Set(spans)].map((k): Measure => ({
+    ...spans.map((k): Measure => ({
       quantity: 'spanMm',
       spanTeeth: k,
       minutes: 0.7,

@@ -1,6 +1,6 @@
 import { fail } from '../../failure/CoreFailure.ts';
 import { NONE_OF_THESE_PRIOR } from '../identifySchema.ts';
-import { adviseCylindrical } from './advise.ts';
+import { adviseCylindrical, spanBounds } from './advise.ts';
 import { logSum } from '../../inference/integrate.ts';
 import { rankedByEvidence } from '../rankedByEvidence.ts';
 import { mergedReading } from '../mergedReadings.ts';
@@ -10,7 +10,7 @@ import { hypothesesOf } from './hypotheses.ts';
 import type { Candidate, Identification, IdentifyInput } from './identifySchema.ts';
 import { overPins } from './overPins.ts';
 import { profileOf } from './profile.ts';
-import { spanOver, usualSpanTeeth } from './span.ts';
+import { measurableSpans, spanOver, usualSpanTeeth } from './span.ts';
 import { type CandidateRank } from './ranked.ts';
 
 /** Candidates less likely than this are dropped, and the rest shared out again. */
@@ -134,7 +134,8 @@ function check({ teeth, measurements }: IdentifyInput): void {
 function candidateOf({ hypothesis, probability, profileShift, thinningMm }: CandidateRank, { measurements }: IdentifyInput): Candidate {
   const cut = cutOfHypothesis(hypothesis, profileShift, thinningMm);
   const profile = profileOf(cut);
-  const counts = [...new Set([usualSpanTeeth(cut, profile), ...measurements.spans.map(({ teeth }) => teeth)])];
+  const [advised] = measurableSpans(cut, profile, spanBounds(measurements, profile));
+  const counts = [...new Set([advised ?? usualSpanTeeth(cut, profile), ...measurements.spans.map(({ teeth }) => teeth)])];
   const spans = counts.map((teeth) => {
     const predictedMm = spanOver(teeth, cut, profile);
     const read = measurements.spans.findLast((each) => each.teeth === teeth)?.spanMm.value;

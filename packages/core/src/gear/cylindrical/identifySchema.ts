@@ -14,6 +14,8 @@ export const identifyInput = z.strictObject({
     rootDiameterMm: measuredLength.optional(),
     ...thicknessReadings,
     helixAngleDeg: measured.optional(),
+    /** Says nothing of the size; of a helical gear it says which spans can be taken. */
+    faceWidthMm: measuredLength.optional(),
     centreDistanceMm: z.strictObject({ mateTeeth: z.int().min(4).max(MOST_TEETH), distanceMm: measuredLength }).optional(),
   }),
   wear: z
@@ -39,7 +41,7 @@ export const identifyOutput = z.object({
       probability: z.number(),
       predicted: values,
       residuals: values,
-      /** The usual span, and every one that was read: what it should be, and read less that. */
+      /** The span that is easiest to take, and every one that was read: what it should be, and read less that. */
       spans: z.array(z.object({ teeth: z.number(), predictedMm: z.number(), residualMm: z.number().optional() })),
     }),
   ),

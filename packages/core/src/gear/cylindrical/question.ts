@@ -29,6 +29,7 @@ export function cylindricalQuestion({ readings }: MeasuredGear<CylindricalQuanti
       ...sizes,
       spans: spans.map(({ over, reading }) => ({ teeth: over, spanMm: reading })),
       ...given('helixAngleDeg', combined(readings.helixAngleDeg)),
+      ...given('faceWidthMm', combined(readings.faceWidthMm)),
     },
   };
 }
