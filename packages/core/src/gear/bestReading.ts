@@ -15,7 +15,7 @@ export interface PossibleReading<Ranked> {
 }
 
 /** Below this no reading is worth getting the caliper out. */
-const LEAST_BITS = 0.02;
+const LEAST_BITS = 0.01;
 
 /** The reading that tells the candidates apart best for its minutes; null where none is worth taking. */
 export function bestReading<Ranked extends { readonly probability: number }>(

@@ -4,6 +4,7 @@ import { GEAR_SYSTEMS } from './standardSizes.ts';
 /** The ways in which a reading is taken; worded by the wording package. */
 export const READING_METHODS = [
   'spanOverTeeth',
+  'spanElsewhere',
   'acrossFace',
   'overTips',
   'inOppositeSpaces',

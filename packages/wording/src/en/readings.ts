@@ -7,6 +7,7 @@ type ReadingMethod = NextMeasurement['how'];
 /** How a reading is taken; over so many teeth, threads, lines or turns where it goes over several. */
 export const METHODS = catalogue({
   spanOverTeeth: (over: number) => `Flat jaws of the caliper over ${over} teeth, rocked to the shortest reading.`,
+  spanElsewhere: (over: number) => `The same over ${over} teeth once more, at another place of the rim.`,
   acrossFace: 'Caliper across the gear, from face to face: which spans can be taken off slanting teeth depends on it.',
   overTips: 'Caliper over the tips, two opposite teeth; with an odd count turn it to the largest reading.',
   inOppositeSpaces: 'Knife edges of the caliper in two opposite spaces.',

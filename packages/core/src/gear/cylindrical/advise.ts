@@ -23,8 +23,11 @@ export function adviseCylindrical(ranked: readonly CandidateRank[], noneOfThese:
 
 const FACE_MINUTES = 0.3;
 
-/** Spans that the jaws can take in as many of the candidates, but for this share of the belief, are as good. */
-const AS_SURE = 0.002;
+/**
+ * In the candidates that carry so much of the belief the jaws have to touch flanks for a span to be advised; where none is left
+ * that was not taken, and while two pressure angles are still as likely, in half.
+ */
+const [SURE, LIKELY] = [0.9, 0.5];
 /** A span so many teeth from the usual one tells as much of the base pitch as is to be had. */
 const MOST_OFF_USUAL = 3;
 
@@ -34,21 +37,29 @@ export const spanBounds = ({ tipDiameterMm, faceWidthMm }: IdentifyInput['measur
   faceWidthMm: faceWidthMm?.value ?? null,
 });
 
-/** Spans that can be taken on as many of the likely gears as any can, with the shift as far off as it may be. */
-function spansFor(likely: readonly CandidateRank[], measurements: IdentifyInput['measurements']): readonly number[] {
-  const sure = new Map<number, number>();
-  let whole = 0;
+/** In what share of the belief the jaws touch both flanks, by span, with the shift as far off as it may be. */
+function touching(likely: readonly CandidateRank[], measurements: IdentifyInput['measurements']): ReadonlyMap<number, number> {
+  const shares = new Map<number, number>();
+  const whole = likely.reduce((sum, { probability }) => sum + probability, 0);
   for (const { hypothesis, profileShift, shiftSd, thinningMm, probability } of likely) {
-    whole += probability;
     const [low, high] = [-shiftSd, shiftSd].map((off) => {
       const cut = cutOfHypothesis(hypothesis, profileShift + off, thinningMm);
       const profile = profileOf(cut);
       return measurableSpans(cut, profile, spanBounds(measurements, profile));
     }) as [readonly number[], readonly number[]];
-    for (const k of low) if (high.includes(k)) sure.set(k, (sure.get(k) ?? 0) + probability);
+    for (const k of low) if (high.includes(k)) shares.set(k, (shares.get(k) ?? 0) + probability / whole);
   }
-  const most = Math.max(0, ...sure.values());
-  return [...sure].flatMap(([k, share]) => (share >= most - AS_SURE * whole ? [k] : []));
+  return shares;
+}
+
+/** Spans to be advised: those that touch for sure, and those that were taken once more; else the surest there are. */
+function spansFor(likely: readonly CandidateRank[], measurements: IdentifyInput['measurements'], taken: ReadonlySet<number>) {
+  const shares = [...touching(likely, measurements)];
+  const over = (least: number) => shares.flatMap(([k, share]) => (share >= least ? [k] : []));
+  const sure = over(SURE);
+  if (sure.some((k) => !taken.has(k))) return sure;
+  const surest = Math.max(0, ...shares.map(([, share]) => share));
+  return over(Math.min(LIKELY, surest));
 }
 
 function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, measurements, wear }: IdentifyInput): readonly Measure[] {
@@ -61,14 +72,15 @@ function measuresLeft(likely: readonly CandidateRank[], { teeth, teethOverArc, m
   const most = piece ? piece.teeth + 1 : Infinity;
   const diameters = !piece || piece.arcDeg.value > 200;
   // Two spans far apart give the base pitch; the farther, the sharper.
-  const spans = spansFor(likely, measurements).filter((k) => !taken.has(k) && k <= most && Math.abs(k - usual) <= MOST_OFF_USUAL);
+  const spans = spansFor(likely, measurements, taken).filter((k) => k <= most && Math.abs(k - usual) <= MOST_OFF_USUAL);
   const shared = taken.size > 0 ? 0 : wear.maxThinningMm / 4;
   return [
     ...spans.map((k): Measure => ({
       quantity: 'spanMm',
       spanTeeth: k,
       minutes: 0.7,
-      how: 'spanOverTeeth',
+      // Few spans touch flanks: the same again elsewhere on the rim is a reading too.
+      how: taken.has(k) ? 'spanElsewhere' : 'spanOverTeeth',
       over: k,
       expect: (candidate) => [
         spanOf(candidate, k),

@@ -85,9 +85,11 @@ test('a span that is advised after the tips touches the flanks of the gear that 
       );
       advised.add(nextMeasurement?.quantity ?? 'nothing');
       if (nextMeasurement?.quantity !== 'spanMm') return;
-      // Of another pressure angle the flanks are elsewhere on a large wheel: no span suits both, and the likelier goes first.
-      const share = candidates.reduce((sum, each) => sum + (each.pressureAngleDeg === gear.pressureAngleDeg ? each.probability : 0), 0);
-      if (share < 0.5) return;
+      // Of another size or pressure angle the flanks are elsewhere: no span suits all, and the likelier goes first.
+      const truth = candidates.find(
+        ({ normalModuleMm, pressureAngleDeg }) => normalModuleMm === gear.normalModuleMm && pressureAngleDeg === gear.pressureAngleDeg,
+      );
+      if ((truth?.probability ?? 0) < 0.5) return;
       taken++;
       expect(jawsOn(nextMeasurement.spanTeeth ?? 0, cut, tipRadiusMm).clear).toBeGreaterThan(0);
     }),
