@@ -13,7 +13,7 @@ import { seeded } from '@patient-badger/core';
  *   npm run mutate [-- TARGET… [--sample N] [--seeds N] [--near]]   (default: the figures that can hurt, 300 mutants, three seeds)
  *   npm run mutate -- all                                    (these and every folder of core and server)
  *
- * `--near` runs only the tests beside the targets and those of every operation: minutes for hours, and a lower bound.
+ * `--near` runs only the tests beside the targets and the golden cases: minutes for hours, and a lower bound.
  *
  * The whole would run for days, so each target is tried on random samples, seeded by the commit with 1, 2 and 3 added, and
  * the three are averaged: nobody can write tests for a sample that is known beforehand. Figures go to docs/testing.md by hand,
@@ -123,9 +123,9 @@ function sampleOf(places: readonly Place[], wanted: number, seed: number): reado
 const isOf = ({ files, only }: Target, file: string): boolean =>
   only === undefined ? file.startsWith(`${files}/`) : file === join(files, only);
 
-/** Tests beside the targets, and those that ask every operation: what only others notice counts as missed then. */
+/** Tests beside the targets, and the golden cases: what only others notice counts as missed then. */
 const nearTo = (targets: readonly Target[]): string =>
-  [...new Set(targets.map(({ files }) => `${files}/.*\\.test\\.ts$`)), '/(goldenCases|refusals|operations)\\.test\\.ts$'].join('|');
+  [...new Set(targets.map(({ files }) => `${files}/.*\\.test\\.ts$`)), '/goldenCases\\.test\\.ts$'].join('|');
 
 interface Draw {
   readonly sample: number;
@@ -148,7 +148,8 @@ async function run(names: readonly string[], { sample, seed, near }: Draw): Prom
       mutate: [...new Set(samples.flat())],
       testRunner: 'jest',
       jest: { projectType: 'custom', configFile: 'jest.mutate.cjs', enableFindRelatedTests: !near },
-      coverageAnalysis: 'perTest',
+      // Few tests are run whole sooner than it is found out which of them see a mutant.
+      coverageAnalysis: near ? 'off' : 'perTest',
       plugins: ['@stryker-mutator/jest-runner'],
       reporters: ['json'],
       jsonReporter: { fileName: report },
