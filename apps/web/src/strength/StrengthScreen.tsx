@@ -19,10 +19,11 @@ import { placeName } from '../driveline/placeName.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
-import { capacityOf, fieldsOf, NO_LINK, type LinkField, type TypedLink } from './capacity.ts';
+import { capacityOf, fieldsOf, linkStrength, NO_LINK, type LinkField, type LinkStrength, type TypedLink } from './capacity.ts';
 import { FuseCard } from './FuseCard.tsx';
 import { loadsOf } from './loads.ts';
 import { MaterialChoice } from '../desk/MaterialChoice.tsx';
+import { threeFigures } from '../wording/threeFigures.ts';
 
 /** Loads along the drive line against what each link bears: which is the fuse, and which next. */
 export const StrengthScreen = () => (
@@ -122,6 +123,7 @@ function Strength({ view }: { view: JobView }) {
                 fields={fieldsOf(opened)}
                 isMesh={opened.type === 'mesh'}
                 typed={typedOf(opened.id)}
+                strength={linkStrength(opened, typedOf(opened.id))}
                 onChange={(change) => set({ links: { ...draft.links, [opened.id]: { ...typedOf(opened.id), ...change } } })}
               />
             ),
@@ -197,10 +199,11 @@ interface LinkFormProps {
   /** Two gears whose teeth are the same size: what drives it is judged with it. */
   readonly isMesh: boolean;
   readonly typed: TypedLink;
+  readonly strength: LinkStrength | null;
   readonly onChange: (change: Partial<TypedLink>) => void;
 }
 
-const LinkForm = ({ id, fields, isMesh, typed, onChange }: LinkFormProps) => (
+const LinkForm = ({ id, fields, isMesh, typed, strength, onChange }: LinkFormProps) => (
   <Card>
     {fields.length > 0 ? (
       <MaterialChoice label={shared.of} value={typed.material} testID={`of-${id}`} onChange={(material) => onChange({ material })} />
@@ -217,5 +220,12 @@ const LinkForm = ({ id, fields, isMesh, typed, onChange }: LinkFormProps) => (
       onChange={onChange}
       testID={(name) => `${name}-${id}`}
     />
+    {strength?.pair ? (
+      <Text variant="strong" testID={`pair-${id}`}>
+        {strength.pair.weaker === 'mate' ? t.itsDriverGoesFirst : t.itGoesFirst}{' '}
+        {t.surfaceYieldsFrom(threeFigures(strength.pair.wearsAtNm))}
+      </Text>
+    ) : null}
+    {strength?.weakestAt === 'tip' ? <Text variant="danger">{t.wornToAPoint}</Text> : null}
   </Card>
 );

@@ -1,5 +1,5 @@
 import type { Driveline } from '@patient-badger/core/machine';
-import { capacityOf, fieldsOf, NO_LINK } from './capacity.ts';
+import { capacityOf, fieldsOf, linkStrength, NO_LINK } from './capacity.ts';
 
 type Joint = Driveline['joints'][number];
 const mesh: Joint = { id: 'm', type: 'mesh', a: 'a', b: 'b', teethA: 12, teethB: 40, internal: false };
@@ -27,4 +27,13 @@ test('a pinned plastic seat goes before its pin; a press fit bears by its interf
 test('what is typed goes before what is worked out, and is all there is for a key', () => {
   expect(capacityOf(mesh, { ...NO_LINK, moduleMm: '1', faceMm: '8', capacity: '3,5' })).toBe(3.5);
   expect([fieldsOf(key), capacityOf(key, NO_LINK), capacityOf(key, { ...NO_LINK, capacity: '12' })]).toEqual([[], null, 12]);
+});
+
+test('of a pair it is said which goes first, and from when on a surface only wears', () => {
+  const measured = { ...NO_LINK, moduleMm: '1', faceMm: '8' };
+  expect(linkStrength(mesh, { ...measured, material: 'nylonMoist', mate: 'steel' })?.pair?.weaker).toBe('gear');
+  expect(linkStrength(mesh, { ...measured, material: 'steel', mate: 'nylonMoist' })?.pair?.weaker).toBe('mate');
+  expect(linkStrength(mesh, measured)).toMatchObject({ weakestAt: 'foot' });
+  expect(linkStrength(mesh, measured)?.pair).toBeUndefined();
+  expect(linkStrength(mesh, { ...measured, capacity: '3' })).toEqual({ capacityNm: 3 });
 });

@@ -4,6 +4,8 @@ import { runOperation } from '../data/runOperation.ts';
 import { typedNumber, typedNumbers } from '../design/typedNumber.ts';
 
 type Joint = Driveline['joints'][number];
+/** Of fewer no tooth is reckoned. */
+const FEWEST_TEETH = 4;
 
 /** What is typed of one link, as it stands in its fields. */
 export interface TypedLink {
@@ -55,55 +57,79 @@ export function fieldsOf(joint: Joint): readonly LinkField[] {
   }
 }
 
-/**
- * The torque that a link bears at its driven body, N·m: typed, or worked out from what was measured of it and its material, statically.
- * Null while too little is known.
- */
-export function capacityOf(joint: Joint, typed: TypedLink): number | null {
+/** What is known of how much a link bears, as torque at its driven body, N·m. */
+export interface LinkStrength {
+  readonly capacityNm: number;
+  /** Where the gear's own tooth breaks. */
+  readonly weakestAt?: 'foot' | 'tip';
+  /** Of two gears which breaks first, and from when on a surface yields, which is wear. */
+  readonly pair?: { readonly weaker: 'gear' | 'mate'; readonly wearsAtNm: number };
+}
+
+/** What a link bears, statically: typed, or worked out from what was measured of it and its material. Null while too little is known. */
+export function linkStrength(joint: Joint, typed: TypedLink): LinkStrength | null {
   const given = typedNumber(typed.capacity);
-  if (typed.capacity.trim() !== '' && given > 0) return given;
-  const [module, face, pin, shaft] = typedNumbers(typed.moduleMm, typed.faceMm, typed.pinMm, typed.shaftMm);
-  const [wall, interference, outer, length] = typedNumbers(typed.wallMm, typed.interferenceMm, typed.outerMm, typed.lengthMm);
-  const tooth = (teeth: number, normalModuleMm: number, driverTeeth?: number): number | null => {
-    if (!(normalModuleMm > 0 && face > 0) || teeth < 4) return null;
-    const gear = { teeth, normalModuleMm, faceWidthMm: face, material: typed.material };
-    const mate = typed.mate && driverTeeth !== undefined && driverTeeth >= 4 ? { teeth: driverTeeth, material: typed.mate } : undefined;
-    const worked = runOperation('strength.tooth', { gear, torqueNm: 1, ...(mate && { mate }) });
-    // What breaks first of the two; a surface that yields is wear.
-    return worked.ok ? (worked.output.pair?.breaksAtNm ?? worked.output.torqueCapacityNm) : null;
-  };
+  if (typed.capacity.trim() !== '' && given > 0) return { capacityNm: given };
   switch (joint.type) {
     case 'mesh':
-      return tooth(joint.teethB, module, joint.teethA);
+      return toothOf(typed, { teeth: joint.teethB, driverTeeth: joint.teethA });
     case 'bevel':
-      return tooth(joint.teethB, module);
+      return toothOf(typed, { teeth: joint.teethB });
     case 'worm':
-      return tooth(joint.teeth, module);
+      return toothOf(typed, { teeth: joint.teeth });
     case 'rack':
-      return tooth(joint.teeth, joint.moduleMm);
-    case 'seat': {
-      if (joint.by === 'pin' && pin > 0 && shaft > 0 && wall > 0) {
-        const worked = runOperation('strength.pin', {
-          pinDiameterMm: pin,
-          shaftDiameterMm: shaft,
-          wallMm: wall,
-          torqueNm: 1,
-          // A pin is steel unless somebody says otherwise.
-          pinShearStrengthMPa: MATERIALS.steel.yieldMPa * SHEAR_OF_YIELD,
-          // What a seat bears before it goes oval.
-          seatBearingStrengthMPa: MATERIALS[typed.material].yieldMPa,
-        });
-        return worked.ok ? worked.output.torqueCapacityNm : null;
-      }
-      if (joint.by !== 'pressFit' || !(shaft > 0 && outer > shaft && length > 0 && interference > 0)) return null;
-      const worked = runOperation('fit.press', {
-        shaft: { diameterMm: shaft, material: 'steel' },
-        hub: { outerDiameterMm: outer, lengthMm: length, material: typed.material },
-        interferenceMm: interference,
-      });
-      return worked.ok ? worked.output.torqueNm : null;
-    }
+      return toothOf(typed, { teeth: joint.teeth, moduleMm: joint.moduleMm });
+    case 'seat':
+      return seatOf(joint.by, typed);
     default:
       return null;
   }
 }
+
+interface Teeth {
+  readonly teeth: number;
+  readonly driverTeeth?: number;
+  /** Where it is no field: the family says it. */
+  readonly moduleMm?: number;
+}
+
+function toothOf(typed: TypedLink, { teeth, driverTeeth = 0, moduleMm }: Teeth): LinkStrength | null {
+  const [module, face] = typedNumbers(typed.moduleMm, typed.faceMm);
+  const normalModuleMm = moduleMm ?? module;
+  if (!(normalModuleMm > 0 && face > 0) || teeth < FEWEST_TEETH) return null;
+  const gear = { teeth, normalModuleMm, faceWidthMm: face, material: typed.material };
+  const mate = typed.mate && driverTeeth >= FEWEST_TEETH ? { teeth: driverTeeth, material: typed.mate } : undefined;
+  const worked = runOperation('strength.tooth', { gear, torqueNm: 1, ...(mate && { mate }) });
+  if (!worked.ok) return null;
+  const { pair, torqueCapacityNm, weakestAt } = worked.output;
+  // What breaks first of the two; a surface that yields is wear.
+  return { capacityNm: pair?.breaksAtNm ?? torqueCapacityNm, weakestAt, ...(pair && { pair }) };
+}
+
+function seatOf(by: Extract<Joint, { type: 'seat' }>['by'], typed: TypedLink): LinkStrength | null {
+  const [pin, shaft, wall] = typedNumbers(typed.pinMm, typed.shaftMm, typed.wallMm);
+  const [interference, outer, length] = typedNumbers(typed.interferenceMm, typed.outerMm, typed.lengthMm);
+  if (by === 'pin' && pin > 0 && shaft > 0 && wall > 0) {
+    const worked = runOperation('strength.pin', {
+      pinDiameterMm: pin,
+      shaftDiameterMm: shaft,
+      wallMm: wall,
+      torqueNm: 1,
+      // A pin is steel unless somebody says otherwise.
+      pinShearStrengthMPa: MATERIALS.steel.yieldMPa * SHEAR_OF_YIELD,
+      // What a seat bears before it goes oval.
+      seatBearingStrengthMPa: MATERIALS[typed.material].yieldMPa,
+    });
+    return worked.ok ? { capacityNm: worked.output.torqueCapacityNm } : null;
+  }
+  if (by !== 'pressFit' || !(shaft > 0 && outer > shaft && length > 0 && interference > 0)) return null;
+  const worked = runOperation('fit.press', {
+    shaft: { diameterMm: shaft, material: 'steel' },
+    hub: { outerDiameterMm: outer, lengthMm: length, material: typed.material },
+    interferenceMm: interference,
+  });
+  return worked.ok ? { capacityNm: worked.output.torqueNm } : null;
+}
+
+/** The torque that a link bears at its driven body, N·m; null while too little is known. */
+export const capacityOf = (joint: Joint, typed: TypedLink): number | null => linkStrength(joint, typed)?.capacityNm ?? null;
