@@ -1,5 +1,5 @@
 import { because, LENGTH_UNITS } from '@patient-badger/core';
-import { TORQUE_UNITS } from '@patient-badger/core/machine';
+import { TORQUE_UNITS } from '@patient-badger/core';
 import { z } from 'zod';
 
 /** Owners set the shop up; what an apprentice closes is looked over by somebody else first. */

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { TORQUE_UNITS, type Torque } from '@patient-badger/core/machine';
+import { TORQUE_UNITS } from '@patient-badger/core';
+import { type Torque } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';

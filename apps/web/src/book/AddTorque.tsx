@@ -1,7 +1,8 @@
 import { t } from '@patient-badger/wording/book';
 import { t as shared } from '@patient-badger/wording/shared';
 import { bookPage, type MachineModel } from '@patient-badger/contract';
-import { TORQUE_UNITS, type Pack } from '@patient-badger/core/machine';
+import { TORQUE_UNITS } from '@patient-badger/core';
+import { type Pack } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { call } from '../data/api.ts';
 import { useAttempt } from '../data/useAttempt.ts';

@@ -107,7 +107,7 @@ function Row({
       <Figures
         testID={(name) => `${prefix}-${name}`}
         typed={draft}
-        fields={row.map(([name, label]) => [name, label] as const)}
+        fields={row.map(([name, label, , base]) => [name, label, base] as const)}
         onChange={(change) => onChange(change as Record<string, string>)}
       />
     );

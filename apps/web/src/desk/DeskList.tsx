@@ -38,7 +38,7 @@ export function DeskList({ list: { title, fields, dial, play, kept, label, testI
       <Figures
         testID={(name) => `${prefix}-${name}`}
         typed={draft}
-        fields={fields.map(([name, heading]) => [name, heading] as const)}
+        fields={fields.map(([name, heading, , base]) => [name, heading, base] as const)}
         onChange={(change) => set(change as Record<string, string>)}
       />
       <ReadDial jobId={jobId} play={play(typed)} onRead={(reading) => set({ [dial]: reading })} />

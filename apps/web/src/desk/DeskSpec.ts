@@ -1,4 +1,4 @@
-import type { MaterialId } from '@patient-badger/core';
+import type { FigureBase, MaterialId } from '@patient-badger/core';
 import type { EntryPayload } from '@patient-badger/core/job';
 import type { SettingTarget } from '@patient-badger/core/machine';
 import type { ReactNode } from 'react';
@@ -20,8 +20,8 @@ export interface DeskInput {
   readonly figures: Readonly<Record<string, number>>;
 }
 
-/** A figure: its name, its label with the unit, and what stands there before anybody types. */
-export type FigureField = readonly [name: string, label: string, start?: string];
+/** A figure: its name, its label with the unit, what stands there before anybody types, and what it is kept in. */
+export type FigureField = readonly [name: string, label: string, start?: string, base?: FigureBase];
 
 /** A field that is no plain figure. `start` is what stands there before anybody chooses or types. */
 export type OtherField = { readonly name: string; readonly label: string; readonly start?: string; readonly testID?: string } & (

@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/people';
 import { DISTANCE_UNITS, type ShopSettings } from '@patient-badger/contract';
 import { LENGTH_UNITS } from '@patient-badger/core';
-import { TORQUE_UNITS } from '@patient-badger/core/machine';
+import { TORQUE_UNITS } from '@patient-badger/core';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { UNIT_NAMES } from '../wording/unitNames.ts';

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
+import { Figures } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { CableTurns } from './CableTurns.tsx';
@@ -58,7 +59,7 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
       <Card>
         <Text variant="head">{t.tyreThatIsOnIt}</Text>
         {field('tyre', t.sizeAsPrinted, t.n18565R1431x105R156)}
-        {field('published', t.makersTurnsPerKmIf)}
+        <Figures typed={draft} fields={[['published', t.makersTurnsPerKmIf, 'perKm']]} onChange={set} testID={() => 'desk-published'} />
         <View className="flex-row gap-2">
           <View className="flex-1">{field('rolledTurns', t.rolledTurns)}</View>
           <View className="flex-1">{field('rolledMetres', t.rolledMetres)}</View>

@@ -1,6 +1,7 @@
 import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/saving';
 import { t as shared } from '@patient-badger/wording/shared';
+import type { FigureBase } from '@patient-badger/core';
 import type { GearCard } from '@patient-badger/core/machine';
 import { addDays, format, parseISO } from 'date-fns';
 import { useNow } from '../access/useNow.ts';
@@ -52,6 +53,11 @@ const FIELD_WORDS: Readonly<Record<SavingField, string>> = {
   needNm: t.itHasToCarryN,
   cureMinutes: t.sheetCuresInMinutes,
 };
+/** What a field's figure is kept in, by the unit at the end of its name. */
+const baseOf = (name: SavingField): FigureBase | undefined => {
+  if (name === 'needNm') return 'N·m';
+  return name.endsWith('Mm') ? 'mm' : undefined;
+};
 /** A saved part is looked at again after so many days unless somebody says otherwise (bench judgement). */
 const LOOK_AGAIN_DAYS = 30;
 
@@ -92,7 +98,7 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
         ) : null}
         <Figures
           typed={draft}
-          fields={[...FIELDS[draft.way], 'needNm' as const].map((name) => [name, FIELD_WORDS[name]] as const)}
+          fields={[...FIELDS[draft.way], 'needNm' as const].map((name) => [name, FIELD_WORDS[name], baseOf(name)] as const)}
           onChange={set}
           testID={(name) => `saving-${name}`}
         />

@@ -10,7 +10,6 @@ import { useBook } from '../data/book.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Field } from '../design/Field.tsx';
 import { Figures } from '../design/Figures.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
@@ -70,12 +69,11 @@ function Strength({ view }: { view: JobView }) {
       <Text variant="title">{shared.theWeakestLink}</Text>
       <Text variant="soft">{t.staticWhatYieldsOrBreaks}</Text>
       <Card>
-        <Field
-          label={t.stallTorqueOfNM(placeName(pack, driver))}
-          inputMode="decimal"
-          value={draft.torque}
-          onChangeText={(torque) => set({ torque })}
-          testID="stall-torque"
+        <Figures
+          typed={draft}
+          fields={[['torque', t.stallTorqueOfNM(placeName(pack, driver)), 'N·m']]}
+          onChange={set}
+          testID={() => 'stall-torque'}
         />
       </Card>
       {worked?.ok ? <FuseCard head={shared.asItIs} pack={pack} chain={worked.output} testID="chain-now" /> : null}
@@ -214,8 +212,8 @@ const LinkForm = ({ id, fields, isMesh, typed, strength, onChange }: LinkFormPro
     <Figures
       typed={typed}
       fields={[
-        ...fields.map((name) => [name, FIELD_WORDS[name]] as const),
-        ['capacity', fields.length > 0 ? FIELD_WORDS.capacity : t.whatItBearsNM] as const,
+        ...fields.map((name) => [name, FIELD_WORDS[name], 'mm'] as const),
+        ['capacity', fields.length > 0 ? FIELD_WORDS.capacity : t.whatItBearsNM, 'N·m'] as const,
       ]}
       onChange={onChange}
       testID={(name) => `${name}-${id}`}

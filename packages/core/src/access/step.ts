@@ -1,11 +1,11 @@
 import { z } from 'zod';
+import { TORQUE_UNITS } from '../quantity/torqueUnits.ts';
 import { id, lengthMm, positiveUpTo, sentence } from '../quantity/bounds.ts';
 
 const text = sentence;
 const minutes = z.number().min(0).max(600);
 
 /** Whose figure a torque is goes with it; without one it says how it is tightened. */
-export const TORQUE_UNITS = ['N·m', 'ft·lb', 'in·lb'] as const;
 export const torque = z.strictObject({ value: positiveUpTo(100_000), unit: z.enum(TORQUE_UNITS), source: text });
 export type Torque = z.infer<typeof torque>;
 

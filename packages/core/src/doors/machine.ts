@@ -6,7 +6,6 @@ export { reassembly } from '../access/reassembly.ts';
 export { snag, type Snag } from '../access/snag.ts';
 export { reachOf } from '../access/state.ts';
 export {
-  TORQUE_UNITS,
   longest,
   stepsNamed,
   type ClosingStep,

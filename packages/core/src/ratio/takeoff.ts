@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
-import { KM_PER_MILE } from './distance.ts';
+import { KM_PER_MILE } from '../quantity/distance.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
 
 const teeth = z.int().positive().max(300);

@@ -1,19 +1,9 @@
 import { z } from 'zod';
-import { TORQUE_UNITS } from '../access/step.ts';
 import { fail } from '../failure/CoreFailure.ts';
 import { material, materialAt } from '../material/material.ts';
 import { SHEAR_OF_YIELD } from '../material/materials.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
-
-/** Units in which sheets give a torque: those of a wrench, and an old one. */
-export const SHEET_TORQUE_UNITS = [...TORQUE_UNITS, 'kgf·m'] as const;
-/** Exact by the international foot, pound and standard gravity (NIST SP 811, appendix B). */
-const NEWTON_METRES: Readonly<Record<(typeof SHEET_TORQUE_UNITS)[number], number>> = {
-  'N·m': 1,
-  'ft·lb': 1.355_817_948_331_4,
-  'in·lb': 0.112_984_829_027_617,
-  'kgf·m': 9.806_65,
-};
+import { NEWTON_METRES, SHEET_TORQUE_UNITS } from '../quantity/torqueUnits.ts';
 
 /** Yield of the usual strength classes of screws, MPa: up to 16 mm, and above (ISO 898-1:2013, table 3, R_eL or R_pf, R_p0.2 minimum). */
 const CLASS_YIELD_MPA = {

@@ -1,6 +1,9 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  perKm: 'per km',
+  thatIs: (figure: Value, unit: Value) => `${figure} ${unit}`,
+  thatIsNoFigure: 'That is not one figure. Type it like 18.05, 11/16 or 44 1/4 in.',
   fractionStroke: 'fraction stroke',
   prefersColorSchemeDark: '(prefers-color-scheme: dark)',
   prefersReducedMotionReduce: '(prefers-reduced-motion: reduce)',

@@ -10,9 +10,9 @@ export const TIMING: DeskSpec<Setup> = {
   prefix: 'setup',
   caution: t.neverUnderAnUnsupportedRoom,
   fields: [
-    ['left', t.outOnTheLeftMm],
-    ['right', t.outOnTheRightMm],
-    ['tolerance', t.allowedApartMm, '3'],
+    ['left', t.outOnTheLeftMm, '', 'mm'],
+    ['right', t.outOnTheRightMm, '', 'mm'],
+    ['tolerance', t.allowedApartMm, '3', 'mm'],
     ['teeth', shared.teethOfThePinion],
     ['module', shared.moduleMm],
     ['crank', t.crankTurnsForOneOf, '1'],
