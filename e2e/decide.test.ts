@@ -1,4 +1,5 @@
 import { ANYTHING, beginning, containing } from '@patient-badger/wording/testing';
+import { t as design } from '@patient-badger/wording/design';
 import { t as decide } from '@patient-badger/wording/decide';
 import { t as access } from '@patient-badger/wording/access';
 import { t as saving } from '@patient-badger/wording/saving';
@@ -149,13 +150,18 @@ test('nylon or metal: the fuse is named, and which link is the fuse next', async
   const { page } = await stage.device(PHONE);
   const at = await job(page, /Cargo bike/i);
   await page.goto(`${at}/strength`);
-  await page.getByTestId('stall-torque').fill('2');
+  await page.getByTestId('stall-torque').fill('2 bushels');
+  await page.getByText(design.thatIsNoFigure).waitFor();
+  await page.getByTestId('stall-torque').fill('200 N·cm');
+  await page.getByText(design.thatIs(2, 'N·m'), { exact: true }).waitFor();
   const open = (name: RegExp) => button(page, name).click();
   await open(/^Motor pinion drives/);
   await page.getByTestId('moduleMm-motor-nylon').fill('1');
   await page.getByTestId('faceMm-motor-nylon').fill('8');
   await page.getByTestId('of-motor-nylon').click();
   await page.getByTestId('material-nylon').click();
+  // The family says of what the pinion is: the weaker of the two is said.
+  await page.getByTestId('pair-motor-nylon').getByText(strength.itGoesFirst, { exact: false }).waitFor();
   await page.getByTestId('chain-now').waitFor();
   const before = (await page.getByTestId('chain-now').innerText()).toLowerCase();
   await open(/^Nylon gear on the large/);

@@ -68,8 +68,9 @@ test('the interference for a torque gives that torque, at whatever temperature a
       fc.double({ min: -20, max: 90, noNaN: true }),
       (wantedTorqueNm, temperatureC) => {
         const given = { temperatureC, roughnessRzMm: { shaft: 0.004, hub: 0.006 } };
-        const { interferenceMm } = on('steel', 'brass', { ...given, interferenceMm: undefined, wantedTorqueNm });
-        if (interferenceMm <= 0) return;
+        const { interferenceMm, effectiveInterferenceMm } = on('steel', 'brass', { ...given, interferenceMm: undefined, wantedTorqueNm });
+        // In the cold the brass holds by itself, by more than is wanted.
+        if (effectiveInterferenceMm <= 0) return;
         expect(on('steel', 'brass', { ...given, interferenceMm }).torqueNm).toBeCloseTo(wantedTorqueNm, 6);
       },
     ),
