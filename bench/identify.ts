@@ -8,8 +8,17 @@ import type { NextMeasurement } from '../packages/core/src/gear/identifySchema.t
  * Baselines in the same run: the table look-up (tip diameter over teeth + 2, nearest standard size, 20°),
  * and the same dimensions measured in a random order.
  */
-import { cylindricalDimensions, cylindricalInput, identifyCylindrical, identifyInput, type IdentifyInput } from '@patient-badger/core/gear';
+import {
+  cutOf,
+  cylindricalDimensions,
+  cylindricalInput,
+  identifyCylindrical,
+  identifyInput,
+  profileOf,
+  type IdentifyInput,
+} from '@patient-badger/core/gear';
 import { DIAMETRAL_PITCHES, STANDARD_MODULES } from '../packages/core/src/gear/standardSizes.ts';
+import { measurableSpans } from '../packages/core/src/gear/cylindrical/span.ts';
 import { gaussian, seeded } from '../packages/core/src/testing.ts';
 
 const GEARS = Number(process.argv[2] ?? 2000);
@@ -57,6 +66,24 @@ function measure(truth: Truth, reading: Reading): number {
   );
   const whole = { tip: gear.tipDiameterMm - tipLossMm, root: gear.rootDiameterMm, span: gear.spanMm }[reading.kind];
   return whole + NOISE * gaussian(random);
+}
+
+/** Spans that were advised, and those of them on which the jaws would hit a tip or a foot: no reading comes of these. */
+const spans = { advised: 0, missed: 0 };
+
+function canBeTaken({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth, k: number): boolean {
+  const cut = cutOf({
+    teeth,
+    normalModuleMm: moduleMm,
+    pressureAngleDeg,
+    helixAngleDeg: 0,
+    profileShift,
+    addendumCoefficient: 1,
+    dedendumCoefficient: 1.25,
+    toothThinningMm: thinningMm,
+  });
+  const profile = profileOf(cut);
+  return measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null }).includes(k);
 }
 
 const readingOf = ({ quantity, spanTeeth }: { quantity: string; spanTeeth?: number | undefined }): Reading => {
@@ -114,7 +141,16 @@ function byTable({ teeth, ...truth }: Truth): boolean {
 }
 
 const truths = Array.from({ length: GEARS }, drawGear);
-const advised = truths.map((truth) => follow(truth, (_, advised) => (advised ? readingOf(advised) : null)));
+const advised = truths.map((truth) =>
+  follow(truth, (_, advised) => {
+    const reading = advised ? readingOf(advised) : null;
+    if (reading?.kind !== 'span') return reading;
+    spans.advised++;
+    if (canBeTaken(truth, reading.teeth)) return reading;
+    spans.missed++;
+    return null;
+  }),
+);
 const advisedTimes = [...times].sort((p, q) => p - q);
 const chance = truths.map((truth) => follow(truth, (input) => randomReading(truth, input)));
 const table = truths.filter(byTable).length;
@@ -129,4 +165,7 @@ console.table({
 const at = (q: number) => (advisedTimes[Math.floor(q * (advisedTimes.length - 1))] ?? 0).toFixed(1);
 console.log(
   `${GEARS} gears; to reach: 97 % first, 99.5 % within three; median ${at(0.5)} ms, 95 of 100 under ${at(0.95)} ms (to reach: median 20)`,
+);
+console.log(
+  `spans advised: ${spans.advised}, of which the jaws could not take ${spans.missed} (${((100 * spans.missed) / Math.max(1, spans.advised)).toFixed(1)} %)`,
 );
