@@ -160,7 +160,8 @@ test('nylon or metal: the fuse is named, and which link is the fuse next', async
   await page.getByTestId('faceMm-motor-nylon').fill('8');
   await page.getByTestId('of-motor-nylon').click();
   await page.getByTestId('material-nylon').click();
-  // The family says of what the pinion is: the weaker of the two is said.
+  await page.getByTestId('mate-motor-nylon').click();
+  await page.getByTestId('material-steel').click();
   await page.getByTestId('pair-motor-nylon').getByText(strength.itGoesFirst, { exact: false }).waitFor();
   await page.getByTestId('chain-now').waitFor();
   const before = (await page.getByTestId('chain-now').innerText()).toLowerCase();
