@@ -68,10 +68,11 @@ function measure(truth: Truth, reading: Reading): number {
   return whole + NOISE * gaussian(random);
 }
 
-/** Spans that were advised, and those of them on which the jaws would hit a tip or a foot: no reading comes of these. */
+/** Spans that were advised, and those of them on which the jaws hit a tip or a foot: a tooth fewer or more is taken then. */
 const spans = { advised: 0, missed: 0 };
 
-function canBeTaken({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth, k: number): boolean {
+/** The count nearest to the one advised over which the jaws touch both flanks; null where there is none. */
+function nearestTaken({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth, k: number): number | null {
   const cut = cutOf({
     teeth,
     normalModuleMm: moduleMm,
@@ -83,7 +84,8 @@ function canBeTaken({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningM
     toothThinningMm: thinningMm,
   });
   const profile = profileOf(cut);
-  return measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null }).includes(k);
+  const taken = measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null });
+  return [...taken].sort((p, q) => Math.abs(p - k) - Math.abs(q - k))[0] ?? null;
 }
 
 const readingOf = ({ quantity, spanTeeth }: { quantity: string; spanTeeth?: number | undefined }): Reading => {
@@ -146,9 +148,9 @@ const advised = truths.map((truth) =>
     const reading = advised ? readingOf(advised) : null;
     if (reading?.kind !== 'span') return reading;
     spans.advised++;
-    if (canBeTaken(truth, reading.teeth)) return reading;
-    spans.missed++;
-    return null;
+    const teeth = nearestTaken(truth, reading.teeth);
+    if (teeth !== reading.teeth) spans.missed++;
+    return teeth === null ? null : { kind: 'span', teeth };
   }),
 );
 const advisedTimes = [...times].sort((p, q) => p - q);

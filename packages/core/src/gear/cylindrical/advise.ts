@@ -25,9 +25,9 @@ const FACE_MINUTES = 0.3;
 
 /**
  * In the candidates that carry so much of the belief the jaws have to touch flanks for a span to be advised; where none is left
- * that was not taken, and while two pressure angles are still as likely, in half.
+ * that was not taken, in so much (`bench:identify`: with half of it one span in seventeen could not be taken).
  */
-const [SURE, LIKELY] = [0.9, 0.5];
+const [SURE, LIKELY] = [0.9, 0.8];
 /** A span so many teeth from the usual one tells as much of the base pitch as is to be had. */
 const MOST_OFF_USUAL = 3;
 
