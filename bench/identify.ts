@@ -9,7 +9,6 @@ import type { NextMeasurement } from '../packages/core/src/gear/identifySchema.t
  * and the same dimensions measured in a random order.
  */
 import {
-  cutOf,
   cylindricalDimensions,
   cylindricalInput,
   identifyCylindrical,
@@ -19,7 +18,7 @@ import {
 } from '@patient-badger/core/gear';
 import { DIAMETRAL_PITCHES, STANDARD_MODULES } from '../packages/core/src/gear/standardSizes.ts';
 import { measurableSpans } from '../packages/core/src/gear/cylindrical/span.ts';
-import { gaussian, seeded } from '../packages/core/src/testing.ts';
+import { cutWith, gaussian, seeded } from '../packages/core/src/testing.ts';
 
 const GEARS = Number(process.argv[2] ?? 2000);
 const NOISE = 0.03;
@@ -73,16 +72,7 @@ const spans = { advised: 0, missed: 0 };
 
 /** The count nearest to the one advised over which the jaws touch both flanks; null where there is none. */
 function nearestTaken({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth, k: number): number | null {
-  const cut = cutOf({
-    teeth,
-    normalModuleMm: moduleMm,
-    pressureAngleDeg,
-    helixAngleDeg: 0,
-    profileShift,
-    addendumCoefficient: 1,
-    dedendumCoefficient: 1.25,
-    toothThinningMm: thinningMm,
-  });
+  const cut = cutWith({ teeth, normalModuleMm: moduleMm, pressureAngleDeg, profileShift, toothThinningMm: thinningMm });
   const profile = profileOf(cut);
   const taken = measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null });
   return [...taken].sort((p, q) => Math.abs(p - k) - Math.abs(q - k))[0] ?? null;

@@ -7,7 +7,7 @@ import { imports } from './imports/entities.ts';
 import { traceOf } from './plugins/errors.ts';
 import { openDataSource } from './dataSource.ts';
 import { seedDemo } from './demo/seed.ts';
-import { inCluster, testServer, type TestServer } from './testing.ts';
+import { databaseIn, emptyDatabase, inCluster, testServer, type TestServer } from './testing.ts';
 
 jest.setTimeout(60_000);
 
@@ -30,25 +30,19 @@ async function wholePool(): Promise<void> {
 }
 
 test('two servers on one empty database both come up, and it is filled once', async () => {
-  const cluster = process.env.TEST_DATABASE_URL ?? '';
-  const name = `t_${randomUUID().replaceAll('-', '')}`;
-  await inCluster(cluster, `CREATE DATABASE ${name}`);
-  const url = new URL(cluster);
-  url.pathname = `/${name}`;
-  const opened = await Promise.all([1, 2, 3].map(() => openDataSource(url.href, seedDemo)));
+  const { url, drop } = await emptyDatabase();
+  const opened = await Promise.all([1, 2, 3].map(() => openDataSource(url, seedDemo)));
   expect(await opened[0]?.query('SELECT count(*)::int AS n FROM shops')).toEqual([{ n: 1 }]);
   await Promise.all(opened.map((each) => each.destroy()));
-  await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
+  await drop();
 });
 
 test('a server that comes up before its database waits for it', async () => {
   const cluster = process.env.TEST_DATABASE_URL ?? '';
   const name = `t_${randomUUID().replaceAll('-', '')}`;
   await inCluster(cluster, `CREATE DATABASE ${name} ALLOW_CONNECTIONS false`);
-  const url = new URL(cluster);
-  url.pathname = `/${name}`;
   const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, 'main.ts')], {
-    env: { ...process.env, DATABASE_URL: url.href, PORT: '0', LOG_LEVEL: 'silent' },
+    env: { ...process.env, DATABASE_URL: databaseIn(cluster, name), PORT: '0', LOG_LEVEL: 'silent' },
   });
   let said = '';
   const hear = (chunk: Buffer) => void (said += chunk.toString());

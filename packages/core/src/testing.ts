@@ -1,3 +1,4 @@
+import { cutOf, type Cut } from './gear/cylindrical/profile.ts';
 import { seeded } from './quantity/seeded.ts';
 
 export { seeded };
@@ -26,3 +27,17 @@ export const runs = (few: number, many: number): number => (THOROUGH ? many : fe
 
 /** A normal error with standard deviation 1 (Box and Muller 1958). */
 export const gaussian = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+
+/** A straight gear as ISO 53 cuts it, 25 teeth of module 1 but for what is said. */
+export const cutWith = (change: Partial<Parameters<typeof cutOf>[0]> = {}): Cut =>
+  cutOf({
+    teeth: 25,
+    normalModuleMm: 1,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+    addendumCoefficient: 1,
+    dedendumCoefficient: 1.25,
+    toothThinningMm: 0,
+    ...change,
+  });

@@ -45,17 +45,9 @@ export async function commit(
   return dataSource.transaction(async (manager) => {
     await holdShop(manager, shopId);
     const connection = await connectionOf(manager);
-    const checking = await beginChecking(manager, shopId, {
-      list,
-      known: new Set(
-        (
-          await twinsOf(
-            connection,
-            list.map(({ entry }) => entry.id),
-          )
-        ).keys(),
-      ),
-    });
+    const ids = list.map(({ entry }) => entry.id);
+    const known = new Set((await twinsOf(connection, ids)).keys());
+    const checking = await beginChecking(manager, shopId, { list, known });
     const refusals = new Map<EntrySubmission, Error>();
     for (const submission of list) {
       const refusal = await refusalOf(() => checking.check(submission));
@@ -98,13 +90,8 @@ export async function writeSound(
   shopId: string,
   { list, refusals }: CheckedEntries,
 ): Promise<readonly (Outcome | Error)[]> {
-  const outcomes = [
-    ...(await writeEntries(
-      connection,
-      shopId,
-      list.filter((each) => !refusals.has(each)),
-    )),
-  ];
+  const sound = list.filter((each) => !refusals.has(each));
+  const outcomes = [...(await writeEntries(connection, shopId, sound))];
   return list.flatMap((each) => refusals.get(each) ?? outcomes.shift() ?? []);
 }
 

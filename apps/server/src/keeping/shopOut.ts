@@ -87,6 +87,7 @@ async function* linesOf(
     const last = rows.at(-1);
     if (!last) return;
     yield rows.map(({ line }) => `${line}\n`).join('');
+    if (rows.length < BATCH) return;
     after = last.key;
   }
 }

@@ -1,7 +1,6 @@
-import { randomUUID } from 'node:crypto';
 import type { DataSource } from 'typeorm';
 import { createDataSource, knownMigrations } from '../dataSource.ts';
-import { inCluster } from '../testing.ts';
+import { emptyDatabase } from '../testing.ts';
 
 jest.setTimeout(60_000);
 
@@ -21,10 +20,7 @@ async function shapeOf(dataSource: DataSource): Promise<readonly string[]> {
 }
 
 test('each change of the tables goes back to what was before it, and forth again', async () => {
-  const cluster = process.env.TEST_DATABASE_URL ?? '';
-  const name = `t_${randomUUID().replaceAll('-', '')}`;
-  await inCluster(cluster, `CREATE DATABASE ${name}`);
-  const url = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
+  const { url, drop } = await emptyDatabase();
   const states = knownMigrations();
 
   const upTo = async (state: string) => {
@@ -46,5 +42,5 @@ test('each change of the tables goes back to what was before it, and forth again
   await now.runMigrations();
   expect(await shapeOf(now)).toEqual(forth.at(-1));
   await now.destroy();
-  await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
+  await drop();
 });

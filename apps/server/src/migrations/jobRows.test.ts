@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createDataSource } from '../dataSource.ts';
-import { inCluster } from '../testing.ts';
+import { emptyDatabase } from '../testing.ts';
 
 jest.setTimeout(30_000);
 
@@ -18,10 +18,7 @@ const BEFORE = `
     (gen_random_uuid(), 's', '${CLOSED}', '2026-01-03T10:00Z', 'p', '{"kind":"closed","outcome":"cleaned","found":"chips"}', '2026-03-01T10:00Z')`;
 
 test('a record of before gets its numbers in the order of arrival and its rows from its entries, and can go back', async () => {
-  const cluster = process.env.TEST_DATABASE_URL ?? '';
-  const name = `t_${randomUUID().replaceAll('-', '')}`;
-  await inCluster(cluster, `CREATE DATABASE ${name}`);
-  const url = Object.assign(new URL(cluster), { pathname: `/${name}` }).href;
+  const { url, drop } = await emptyDatabase();
   const all = Object.values(createDataSource(url).options.migrations ?? []);
   const old = createDataSource(url).setOptions({ migrations: all.slice(0, 6) });
   await old.initialize();
@@ -65,5 +62,5 @@ test('a record of before gets its numbers in the order of arrival and its rows f
   await now.undoLastMigration();
   expect(await now.query('SELECT count(*)::int AS n FROM entries')).toEqual([{ n: 3 }]);
   await now.destroy();
-  await inCluster(cluster, `DROP DATABASE ${name} WITH (FORCE)`);
+  await drop();
 });

@@ -107,7 +107,7 @@ function Row({
       <Figures
         testID={(name) => `${prefix}-${name}`}
         typed={draft}
-        fields={row.map(([name, label, , base]) => [name, label, base] as const)}
+        fields={row.map(([name, label, base]) => [name, label, base] as const)}
         onChange={(change) => onChange(change as Record<string, string>)}
       />
     );
@@ -155,7 +155,7 @@ const fieldsOf = ({ fields = [] }: Pick<DeskSpec, 'fields'>, draft: Readonly<Rec
 /** What stands in the fields before anybody types, those among them that are only asked after a choice. */
 const startsOf = (spec: Pick<DeskSpec, 'fields'>): Record<string, string> =>
   Object.fromEntries(
-    fieldsOf(spec, NOTHING).map((field) => (isFigure(field) ? [field[0], field[2] ?? ''] : [field.name, field.start ?? ''])),
+    fieldsOf(spec, NOTHING).map((field) => (isFigure(field) ? [field[0], field[3] ?? ''] : [field.name, field.start ?? ''])),
   );
 
 const NOTHING = {};

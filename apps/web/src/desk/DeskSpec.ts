@@ -20,8 +20,8 @@ export interface DeskInput {
   readonly figures: Readonly<Record<string, number>>;
 }
 
-/** A figure: its name, its label with the unit, what stands there before anybody types, and what it is kept in. */
-export type FigureField = readonly [name: string, label: string, start?: string, base?: FigureBase];
+/** A figure: its name, its label with the unit, what it is kept in, and what stands there before anybody types. */
+export type FigureField = readonly [name: string, label: string, base?: FigureBase | undefined, start?: string];
 
 /** A field that is no plain figure. `start` is what stands there before anybody chooses or types. */
 export type OtherField = { readonly name: string; readonly label: string; readonly start?: string; readonly testID?: string } & (

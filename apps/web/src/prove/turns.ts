@@ -13,7 +13,7 @@ export const TURNS: DeskSpec<{ readonly note: string; readonly passed: boolean }
   fields: [
     ['driven', shared.turnsPutIn],
     ['counted', t.countedOut],
-    ['readTo', t.readTo, '0.1'],
+    ['readTo', t.readTo, undefined, '0.1'],
     ['ratio', t.inForOneOut],
   ],
   known: ({ view }) => {

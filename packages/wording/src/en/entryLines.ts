@@ -1,6 +1,7 @@
 import type { EntryPayload, Payload, Piece } from '@patient-badger/core/job';
 import type { InstrumentReading } from '@patient-badger/core/gear';
 import { catalogue, type Value } from '../catalogue.ts';
+import { t as shared } from './shared.ts';
 
 /** What things of the machine and figures are called, for who knows its family file and the person's units. */
 export interface EntryNames {
@@ -33,8 +34,8 @@ type Lines = { readonly [K in Kind]: (payload: Payload<K>, of: EntryNames) => st
 const bracketed = (text: Value | undefined) => (text ? ` (${text})` : '');
 const yes = (is: boolean) => (is ? 'yes' : 'no');
 const LOOSE = { missingBefore: 'missing before we came', broken: 'broken', lost: 'lost', replaced: 'replaced' } as const;
-const ITEM = { needed: 'Needed', ordered: 'Ordered', inHand: 'From the shop' } as const;
-const BY = { paper: 'on paper', word: 'by word' } as const;
+const ITEM = { needed: shared.needed, ordered: shared.ordered, inHand: shared.fromTheShop } as const;
+const BY = { paper: shared.onPaper, word: shared.byWord } as const;
 
 function proofFigures({ figure, points, note }: Payload<'proofDone'>, unit: string): string {
   const shown = points?.map((point) => `${point.shown} at ${point.reference}`) ?? [];
@@ -64,7 +65,7 @@ const LINES: Lines = {
   photoMarked: () => 'Marks drawn on a photo',
   cautionAcknowledged: ({ caution }, of) => `Caution confirmed: ${of.caution(caution)}`,
   dimensionRead: ({ piece, quantity, entered, over }, of) =>
-    `${piece ? `${of.piece(piece)}, ` : ''}${of.quantity(quantity)}: ${entered}${over === undefined ? '' : ` over ${over}`}`,
+    `${piece ? `${of.piece(piece)}, ` : ''}${of.quantity(quantity)}: ${entered}${over === undefined ? '' : shared.over(over)}`,
   seatRead: ({ shape }, of) => `Seat on the shaft measured: ${of.seat(shape)}`,
   arcsNoted: ({ from, to, teeth }) => `Teeth that have worked: ${from} to ${to} of ${teeth}`,
   ratioChosen: ({ driveTeeth, drivenTeeth, readingErrorPercent, basis }, of) =>
@@ -72,7 +73,7 @@ const LINES: Lines = {
   odometerCorrected: ({ before, after, unit, reason }) => `Odometer brought forward: ${before} to ${after} ${unit} (${reason})`,
   limitNoted: ({ thinningMm, source }) => `Limit noted: ${thinningMm} mm thinner (${source})`,
   teethScanned: ({ found: { teeth, teethPresent, corrected } }) =>
-    `Counted on a photo: ${teeth} teeth, ${teethPresent} there${corrected.length > 0 ? ', put right by hand' : ''}`,
+    `Counted on a photo: ${teeth} teeth, ${teethPresent} there${corrected.length > 0 ? shared.putRightByHand : ''}`,
   handNoted: ({ hand }) => `${hand === 'right' ? 'Right' : 'Left'}-hand thread`,
   photoTaken: () => 'Photo taken',
   faultFound: ({ fault }, of) => `Found: ${of.fault(fault)}`,
@@ -83,7 +84,7 @@ const LINES: Lines = {
   partAccepted: ({ partNumber }) => `Accepted: ${partNumber}, as ordered`,
   partRefused: ({ partNumber, deciding, note }, of) => `Refused: ${partNumber}, ${of.attribute(deciding).toLowerCase()} (${note})`,
   partFitted: ({ partNumber, source }) => `Part fitted: ${partNumber}${source === 'shelf' ? ', off the shelf' : ''}`,
-  promised: ({ on }) => (on === null ? 'Promised for no day any more' : `Promised for ${on}`),
+  promised: ({ on }) => (on === null ? 'Promised for no day any more' : shared.promisedFor(on)),
   itemAdded: ({ state, name, count, partNumber, supplier }) =>
     `${ITEM[state]}: ${count > 1 ? `${count} × ` : ''}${name}${bracketed(partNumber)}${supplier ? `, ${supplier}` : ''}`,
   itemOrdered: ({ supplier }) => `A part that was needed is ordered from ${supplier}`,

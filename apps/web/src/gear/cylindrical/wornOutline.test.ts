@@ -1,16 +1,8 @@
-import { cutOf, profileOf } from '@patient-badger/core/gear';
+import { profileOf } from '@patient-badger/core/gear';
+import { cutWith } from '@patient-badger/core/testing';
 import { exaggeration, wornTeeth } from './wornOutline.ts';
 
-const cut = cutOf({
-  teeth: 30,
-  normalModuleMm: 1,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 0,
-  profileShift: 0,
-  addendumCoefficient: 1,
-  dedendumCoefficient: 1.25,
-  toothThinningMm: 0,
-});
+const cut = cutWith({ teeth: 30 });
 
 test('little wear is drawn larger, much wear as it is, and never more than leaves a tooth', () => {
   expect([0, 0.01, 0.05, 0.3, 1].map((thinning) => exaggeration(thinning, 1.57))).toEqual([1, 50, 10, 2, 1]);

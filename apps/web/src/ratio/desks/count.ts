@@ -18,9 +18,9 @@ export const COUNT: DeskSpec = {
   fields: [
     ['input', shared.turnsPutIn],
     ['output', t.turnsThatCameOut],
-    ['error', t.turns, String(READ_TO_TURNS)],
-    ['low', t.fewestTeeth, String(FEWEST_TEETH)],
-    ['high', t.mostTeeth, String(MOST_TEETH)],
+    ['error', t.turns, undefined, String(READ_TO_TURNS)],
+    ['low', t.fewestTeeth, undefined, String(FEWEST_TEETH)],
+    ['high', t.mostTeeth, undefined, String(MOST_TEETH)],
     {
       kind: 'choice',
       name: 'kind',

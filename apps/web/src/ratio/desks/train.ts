@@ -45,8 +45,8 @@ export const TRAIN_DESIGN: DeskSpec = {
   fields: [
     ['wanted', t.reductionThatIsWanted],
     { kind: 'text', name: 'gears', label: t.gearsThereAre, example: '12, 15, 18-24, 36, 48' },
-    ['moduleMm', shared.moduleMm, '1'],
-    ['centre', t.centreDistanceToKeepMm, '', 'mm'],
+    ['moduleMm', shared.moduleMm, undefined, '1'],
+    ['centre', t.centreDistanceToKeepMm, 'mm'],
   ],
   answer: ({ texts: { gears = '' }, figures: { wanted = NaN, moduleMm = NaN, centre = NaN } }) => {
     const teeth = readCounts(gears);

@@ -15,7 +15,7 @@ const TRIALS: DeskList = {
   title: t.trials,
   fields: [
     ['angle', t.sleeveAt],
-    ['backlash', t.backlashThereMm, '', 'mm'],
+    ['backlash', t.backlashThereMm, 'mm'],
   ],
   dial: 'backlash',
   play: ({ figures: { angle = NaN } }) => (Number.isFinite(angle) ? { sleeveDeg: Math.max(-360, Math.min(360, angle)) } : {}),
@@ -34,8 +34,8 @@ export const ECCENTRIC: DeskSpec<Setup> = {
   id: 'eccentric',
   prefix: 'setup',
   fields: [
-    ['wanted', t.backlashWantedMm, '', 'mm'],
-    ['eccentricity', t.eccentricityMmIfItIs, '', 'mm'],
+    ['wanted', t.backlashWantedMm, 'mm'],
+    ['eccentricity', t.eccentricityMmIfItIs, 'mm'],
   ],
   list: TRIALS,
   foot: t.checkItOverTheWhole,

@@ -12,9 +12,9 @@ export const SHIMS: DeskSpec<Setup> = {
   id: 'shims',
   prefix: 'setup',
   fields: [
-    ['float', t.endFloatNowMm, '', 'mm'],
-    ['least', t.wantedFromMm, '', 'mm'],
-    ['most', t.wantedToMm, '', 'mm'],
+    ['float', t.endFloatNowMm, 'mm'],
+    ['least', t.wantedFromMm, 'mm'],
+    ['most', t.wantedToMm, 'mm'],
     {
       kind: 'text',
       name: 'words',

@@ -10,9 +10,9 @@ export const STAND_OFF: DeskSpec<Setup> = {
   prefix: 'setup',
   intro: t.theThickestFeelerThatStill,
   fields: [
-    ['feeler', t.feelerGoesMm, '', 'mm'],
-    ['least', t.wantedFromMm, '', 'mm'],
-    ['most', t.wantedToMm, '', 'mm'],
+    ['feeler', t.feelerGoesMm, 'mm'],
+    ['least', t.wantedFromMm, 'mm'],
+    ['most', t.wantedToMm, 'mm'],
     { kind: 'text', name: 'source', label: shared.whoseFigureThatIs },
   ],
   known: limitsOf,

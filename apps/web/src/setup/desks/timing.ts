@@ -10,12 +10,12 @@ export const TIMING: DeskSpec<Setup> = {
   prefix: 'setup',
   caution: t.neverUnderAnUnsupportedRoom,
   fields: [
-    ['left', t.outOnTheLeftMm, '', 'mm'],
-    ['right', t.outOnTheRightMm, '', 'mm'],
-    ['tolerance', t.allowedApartMm, '3', 'mm'],
+    ['left', t.outOnTheLeftMm, 'mm'],
+    ['right', t.outOnTheRightMm, 'mm'],
+    ['tolerance', t.allowedApartMm, 'mm', '3'],
     ['teeth', shared.teethOfThePinion],
     ['module', shared.moduleMm],
-    ['crank', t.crankTurnsForOneOf, '1'],
+    ['crank', t.crankTurnsForOneOf, undefined, '1'],
   ],
   answer: (typed) => {
     const { left = NaN, right = NaN, tolerance = NaN, teeth = NaN, module = NaN, crank = NaN } = typed.figures;

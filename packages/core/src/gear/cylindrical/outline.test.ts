@@ -1,20 +1,10 @@
 import fc from 'fast-check';
 import { gearOutline } from './outline.ts';
-import { cutOf, profileOf, type Cut } from './profile.ts';
+import { cutWith } from '../../testing.ts';
+import { profileOf, type Cut } from './profile.ts';
 import { spanOver } from './span.ts';
 
-const spur = (change: Partial<Parameters<typeof cutOf>[0]> = {}): Cut =>
-  cutOf({
-    teeth: 25,
-    normalModuleMm: 2,
-    pressureAngleDeg: 20,
-    helixAngleDeg: 0,
-    profileShift: 0,
-    addendumCoefficient: 1,
-    dedendumCoefficient: 1.25,
-    toothThinningMm: 0,
-    ...change,
-  });
+const spur = (change: Parameters<typeof cutWith>[0] = {}): Cut => cutWith({ normalModuleMm: 2, ...change });
 const radii = (cut: Cut) => gearOutline(cut).map(([x, y]) => Math.hypot(x, y));
 
 test('reaches from the root circle to the tip circle and nowhere beyond', () => {

@@ -1,23 +1,10 @@
 import fc from 'fast-check';
-import { runs } from '../../testing.ts';
+import { cutWith, runs } from '../../testing.ts';
 import { generatedTooth } from './generated.ts';
 import { identifyCylindrical } from './identify.ts';
 import { identifyInput } from './identifySchema.ts';
-import { cutOf, profileOf, type Cut } from './profile.ts';
+import { profileOf, type Cut } from './profile.ts';
 import { faceForSpan, measurableSpans, spanOver } from './span.ts';
-
-const cutter = (change: Partial<Parameters<typeof cutOf>[0]>): Cut =>
-  cutOf({
-    teeth: 25,
-    normalModuleMm: 1,
-    pressureAngleDeg: 20,
-    helixAngleDeg: 0,
-    profileShift: 0,
-    addendumCoefficient: 1,
-    dedendumCoefficient: 1.25,
-    toothThinningMm: 0,
-    ...change,
-  });
 
 const STEPS = 2000;
 
@@ -48,7 +35,7 @@ test('over a span that is called measurable jaws read it, on both flanks; over o
   const seen = { measurable: 0, not: 0 };
   fc.assert(
     fc.property(gears, fc.double({ min: 0, max: 0.3, noNaN: true }), (gear, worn) => {
-      const cut = cutter(gear);
+      const cut = cutWith(gear);
       const profile = profileOf(cut);
       const tipRadiusMm = Math.min(profile.tipDiameterMm / 2, generatedTooth(cut).tipRadiusMm) - worn * cut.normalModuleMm;
       if (tipRadiusMm < generatedTooth(cut).flank(0).radiusMm) return;
@@ -76,7 +63,7 @@ test('a span that is advised after the tips touches the flanks of the gear that 
   const advised = new Set<string>();
   fc.assert(
     fc.property(gears, fc.double({ min: 0, max: 0.12, noNaN: true }), (gear, worn) => {
-      const cut = cutter(gear);
+      const cut = cutWith(gear);
       const tooth = generatedTooth(cut);
       const tipRadiusMm = Math.min(profileOf(cut).tipDiameterMm / 2, tooth.tipRadiusMm) - worn * cut.normalModuleMm;
       if (tipRadiusMm - tooth.flank(0).radiusMm < 0.5 * cut.normalModuleMm) return;
@@ -99,7 +86,7 @@ test('a span that is advised after the tips touches the flanks of the gear that 
 });
 
 test('of a helical gear the width is asked first, and a narrow one is not spanned', () => {
-  const cut = cutter({ teeth: 24, normalModuleMm: 2, helixAngleDeg: 20 });
+  const cut = cutWith({ teeth: 24, normalModuleMm: 2, helixAngleDeg: 20 });
   const profile = profileOf(cut);
   const ask = (faceWidthMm?: number) =>
     identifyCylindrical(
@@ -124,9 +111,9 @@ test('of a helical gear the width is asked first, and a narrow one is not spanne
 });
 
 test('a pinion of few teeth is spanned over one where two are too many, and over none where nothing is left of the flank', () => {
-  const pinion = cutter({ teeth: 6, profileShift: 0.5 });
+  const pinion = cutWith({ teeth: 6, profileShift: 0.5 });
   const spans = measurableSpans(pinion, profileOf(pinion), { tipDiameterMm: profileOf(pinion).tipDiameterMm, faceWidthMm: null });
   expect(spans.length).toBeGreaterThan(0);
-  const worn = cutter({ teeth: 9, profileShift: -0.3 });
+  const worn = cutWith({ teeth: 9, profileShift: -0.3 });
   expect(measurableSpans(worn, profileOf(worn), { tipDiameterMm: profileOf(worn).pitchDiameterMm - 1, faceWidthMm: null })).toEqual([]);
 });
