@@ -1,6 +1,9 @@
 const { createHash } = require('node:crypto');
 
 const AREA = /^@patient-badger\/wording\/(?!testing$)\w+$/;
+/** One area of the catalogue that takes words from another beside it. */
+const BESIDE = /^\.\/\w+\.ts$/;
+const isArea = (source, filename = '') => AREA.test(source) || (filename.includes('/wording/src/en/') && BESIDE.test(source));
 
 /** Three letters for a key, the same wherever it stands; what two keys of one area would share is refused at the build. */
 const shortOf = (key) =>
@@ -34,7 +37,7 @@ module.exports = ({ types }) => {
       Program(path, state) {
         state.taken = new Map();
         for (const statement of path.get('body')) {
-          if (statement.isImportDeclaration() && AREA.test(statement.node.source.value)) {
+          if (statement.isImportDeclaration() && isArea(statement.node.source.value, state.filename)) {
             const of = statement.node.specifiers.find((specifier) => specifier.imported?.name === 't');
             // Another area, another set of keys.
             if (of) renameUses(path, of.local.name, { taken: new Map() });
