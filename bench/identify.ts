@@ -70,12 +70,18 @@ function measure(truth: Truth, reading: Reading): number {
 /** Spans that were advised, and those of them on which the jaws hit a tip or a foot: a tooth fewer or more is taken then. */
 const spans = { advised: 0, missed: 0 };
 
-/** The count nearest to the one advised over which the jaws touch both flanks; null where there is none. */
-function nearestTaken({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth, k: number): number | null {
+/** The count nearest to the one advised over which the jaws touch both flanks, one that was not read before another; null where there is none. */
+function nearestTaken(
+  { teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth,
+  k: number,
+  read: IdentifyInput['measurements']['spans'],
+): number | null {
   const cut = cutWith({ teeth, normalModuleMm: moduleMm, pressureAngleDeg, profileShift, toothThinningMm: thinningMm });
   const profile = profileOf(cut);
   const taken = measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null });
-  return [...taken].sort((p, q) => Math.abs(p - k) - Math.abs(q - k))[0] ?? null;
+  if (taken.includes(k)) return k;
+  const distance = (p: number) => Math.abs(p - k) + (read.some(({ teeth: over }) => over === p) ? 100 : 0);
+  return [...taken].sort((p, q) => distance(p) - distance(q))[0] ?? null;
 }
 
 const readingOf = ({ quantity, spanTeeth }: { quantity: string; spanTeeth?: number | undefined }): Reading => {
@@ -134,17 +140,24 @@ function byTable({ teeth, ...truth }: Truth): boolean {
 
 const truths = Array.from({ length: GEARS }, drawGear);
 const advised = truths.map((truth) =>
-  follow(truth, (_, advised) => {
+  follow(truth, ({ measurements }, advised) => {
     const reading = advised ? readingOf(advised) : null;
     if (reading?.kind !== 'span') return reading;
     spans.advised++;
-    const teeth = nearestTaken(truth, reading.teeth);
+    const teeth = nearestTaken(truth, reading.teeth, measurements.spans);
     if (teeth !== reading.teeth) spans.missed++;
     return teeth === null ? null : { kind: 'span', teeth };
   }),
 );
 const advisedTimes = [...times].sort((p, q) => p - q);
-const chance = truths.map((truth) => follow(truth, (input) => randomReading(truth, input)));
+const chance = truths.map((truth) =>
+  follow(truth, (input) => {
+    const reading = randomReading(truth, input);
+    if (reading?.kind !== 'span') return reading;
+    const teeth = nearestTaken(truth, reading.teeth, input.measurements.spans);
+    return teeth === null ? null : { kind: 'span', teeth };
+  }),
+);
 const table = truths.filter(byTable).length;
 const share = (count: number) => `${((100 * count) / GEARS).toFixed(1)} %`;
 const first = (list: readonly { rank: number }[], within: number) => share(list.filter(({ rank }) => rank < within).length);

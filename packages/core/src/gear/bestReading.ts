@@ -10,6 +10,8 @@ export interface PossibleReading<Ranked> {
   readonly over?: number;
   /** Teeth between the jaws, where it is a span. */
   readonly spanTeeth?: number;
+  /** That it can be taken at all; sure where it is not said. */
+  readonly chance?: number;
   /** Mean and standard deviation of the reading, were the candidate true. */
   readonly expect: (ranked: Ranked) => readonly [number, number];
 }
@@ -23,12 +25,12 @@ export function bestReading<Ranked extends { readonly probability: number }>(
   likely: readonly Ranked[],
   noneOfThese: number,
 ): NextMeasurement {
-  const rated = readings.map(({ expect, ...reading }) => {
+  const rated = readings.map(({ expect, chance = 1, ...reading }) => {
     const causes = likely.map((candidate) => {
       const [mean, sd] = expect(candidate);
       return { probability: candidate.probability, mean, sd };
     });
-    return { ...reading, expectedBits: readingInformation(causes, noneOfThese) };
+    return { ...reading, expectedBits: chance * readingInformation(causes, noneOfThese) };
   });
   const best = rated.reduce<(typeof rated)[number] | null>(
     (top, each) => (!top || each.expectedBits / each.minutes > top.expectedBits / top.minutes ? each : top),

@@ -8,6 +8,8 @@ import { identifyInput } from './cylindrical/identifySchema.ts';
 import { cylindricalInput } from './cylindrical/schema.ts';
 import { identifyWheel, wheelIdentifyInput } from './wormWheel/identify.ts';
 import { identifyWorm, wormIdentifyInput } from './worm/identify.ts';
+import { mergedReading } from './mergedReadings.ts';
+import { shiftEvidence } from './shiftEvidence.ts';
 import { logWorn } from './worn.ts';
 
 const m = (value: number, plusMinus = 0.02) => ({ value, plusMinus });
@@ -134,4 +136,28 @@ test('logarithms of the normal distribution far out in its tail, where the funct
   expect(logNormalBelow(-10)).toBeCloseTo(-53.23128515051247, 4);
   expect(logNormalBetween(-31, -30)).toBeCloseTo(-454.321243995, 3);
   expect(logNormalBetween(30, 31)).toBeCloseTo(-454.321243995, 3);
+});
+
+test('gears without shift stand apart from those with any: their evidence is a sum over both, whatever the readings', () => {
+  const prior = { unshifted: 0.5, spread: 'even', from: -0.6, to: 0.9 } as const;
+  fc.assert(
+    fc.property(fc.double({ min: -0.5, max: 0.8, noNaN: true }), fc.double({ min: 0.5, max: 5, noNaN: true }), (x, module) => {
+      const reading = { read: 40 + 2 * module * x - 0.05, sd: 0.02, at: 40, slope: 2 * module, loss: 0.2 };
+      const found = shiftEvidence([reading], prior);
+      // In closed form: over an even prior a normal error with an even loss has, inside the ends, the mass 1/slope of its whole.
+      const among = 0.5 * worn(reading.read, 40, 0.02, 0.2) + (0.5 / 1.5) * (1 / reading.slope);
+      const isInside = x < 0.9 - 0.3 / module && x > -0.6 + 0.3 / module;
+      expect(!isInside || Math.abs(Math.exp(found?.log ?? 0) / among - 1) < 0.01).toBe(true);
+    }),
+  );
+});
+
+test('a wide ± of repeated readings is chance until they scatter more than one in twenty does', () => {
+  const [near, wider] = [
+    [m(18), m(18.04)],
+    [m(18), m(18.08)],
+  ].map(mergedReading);
+  expect(near?.plusMinus).toBeCloseTo(0.02 / Math.SQRT2, 9);
+  // Birge: half the distance, over the root of one.
+  expect(wider?.plusMinus).toBeCloseTo(0.04, 9);
 });

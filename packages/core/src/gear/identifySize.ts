@@ -2,7 +2,7 @@ import type { Measurement } from '../quantity/measured.ts';
 import { bestReading } from './bestReading.ts';
 import { NONE_OF_THESE_PRIOR, type NextMeasurement, type ReadingMethod } from './identifySchema.ts';
 import { rankedByEvidence } from './rankedByEvidence.ts';
-import { shiftEvidence, type FreeShift, type ShiftedReading } from './shiftEvidence.ts';
+import { shiftEvidence, type ShiftPrior, type ShiftedReading } from './shiftEvidence.ts';
 import { logWorn, readingSd } from './worn.ts';
 
 /** A dimension that can be read off a gear, and what each candidate would show. */
@@ -54,7 +54,7 @@ const USUAL_LOG_RANGE = Math.log(50);
 export function identifySize<Of>(
   hypotheses: readonly { readonly of: Of; readonly prior: number }[],
   readables: readonly Readable<Of>[],
-  free?: FreeShift,
+  free?: ShiftPrior,
 ): SizeAnswer<Of> {
   const read = readables.filter((each) => each.read !== undefined);
   const priors = hypotheses.reduce((sum, { prior }) => sum + prior, 0);

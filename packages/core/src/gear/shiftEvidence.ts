@@ -1,4 +1,4 @@
-import { integrateLog, type IntegralResult } from '../inference/integrate.ts';
+import { integrateLog, logSum, type IntegralResult } from '../inference/integrate.ts';
 import { logNormalDensity } from '../inference/normal.ts';
 import { logWorn } from './worn.ts';
 
@@ -13,9 +13,12 @@ export interface ShiftedReading {
   readonly loss: number;
 }
 
-/** What makers leave open about the profile shift, in modules: normal about nought, within these ends. */
-export interface FreeShift {
-  readonly sd: number;
+/** What makers leave open about the profile shift, in modules. */
+export interface ShiftPrior {
+  /** Share of the gears that are cut without any. */
+  readonly unshifted: number;
+  /** The others: normal about nought with this standard deviation, or evenly likely, within these ends. */
+  readonly spread: number | 'even';
   readonly from: number;
   readonly to: number;
 }
@@ -24,7 +27,25 @@ export interface FreeShift {
 export const WINDOW_SIGMAS = 8;
 
 /** The evidence of readings with the shift integrated out, over where it can lie by each of them; null where it can lie nowhere. */
-export function shiftEvidence(readings: readonly ShiftedReading[], { sd: spread, from, to }: FreeShift): IntegralResult | null {
+export function shiftEvidence(readings: readonly ShiftedReading[], prior: ShiftPrior): IntegralResult | null {
+  const at = (x: number) => readings.reduce((sum, each) => sum + logWorn(each.read, each.at + each.slope * x, each.sd, each.loss), 0);
+  const shifted = integrateLog((x) => at(x) + logSpread(x, prior), window(readings, prior));
+  if (prior.unshifted === 0) return shifted;
+  const unshifted = at(0) + Math.log(prior.unshifted);
+  if (!shifted) return null;
+  const log = logSum([unshifted, shifted.log]);
+  const share = Math.exp(shifted.log - log);
+  const mean = share * shifted.mean;
+  return { log, mean, sd: Math.sqrt(Math.max(0, share * (shifted.sd ** 2 + shifted.mean ** 2) - mean ** 2)) };
+}
+
+/** Logarithm of the density of the shifts that are one, all of which share what the unshifted leave. */
+function logSpread(x: number, { unshifted, spread, from, to }: ShiftPrior): number {
+  const density = spread === 'even' ? -Math.log(to - from) : logNormalDensity(x, 0, spread);
+  return Math.log(1 - unshifted) + density;
+}
+
+function window(readings: readonly ShiftedReading[], { from, to }: ShiftPrior): readonly [number, number] {
   let [low, high] = [from, to];
   for (const { read, sd, at, slope, loss } of readings) {
     if (slope === 0) continue;
@@ -33,12 +54,5 @@ export function shiftEvidence(readings: readonly ShiftedReading[], { sd: spread,
     low = Math.max(low, Math.min(...ends));
     high = Math.min(high, Math.max(...ends));
   }
-  return integrateLog(
-    (x) =>
-      readings.reduce(
-        (sum, each) => sum + logWorn(each.read, each.at + each.slope * x, each.sd, each.loss),
-        logNormalDensity(x, 0, spread),
-      ),
-    [low, high],
-  );
+  return [low, high];
 }

@@ -1,3 +1,4 @@
+import { PREFERRED_MODULES, PREFERRED_OFTENER, PREFERRED_PITCHES } from './priors.ts';
 import { moduleOfPitch } from '../quantity/length.ts';
 
 /** Modules of ISO 54:1996 (both series) with the fine pitches of DIN 780-2, in mm. */
@@ -19,16 +20,22 @@ export interface StandardSize {
   /** The size as it is written: module in mm, or diametral pitch. */
   readonly size: number;
   readonly moduleMm: number;
+  /** How often it is met among those asked for. */
+  readonly share: number;
 }
+
+const preferred = { module: PREFERRED_MODULES, diametralPitch: PREFERRED_PITCHES };
 
 /** Every standard size of the systems asked for, with its module in mm (m = 25.4 / DP). */
 export function standardSizes(systems: readonly GearSystem[]): readonly StandardSize[] {
-  const list: StandardSize[] = [];
+  const list: Omit<StandardSize, 'share'>[] = [];
   if (systems.includes('module')) {
     for (const size of STANDARD_MODULES) list.push({ system: 'module', size, moduleMm: size });
   }
   if (systems.includes('diametralPitch')) {
     for (const size of DIAMETRAL_PITCHES) list.push({ system: 'diametralPitch', size, moduleMm: moduleOfPitch(size) });
   }
-  return list;
+  const often = list.map(({ system, size }) => (preferred[system].has(size) ? PREFERRED_OFTENER : 1));
+  const all = often.reduce((sum, each) => sum + each, 0);
+  return list.map((size, i) => ({ ...size, share: (often[i] ?? 0) / all }));
 }

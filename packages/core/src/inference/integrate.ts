@@ -26,7 +26,7 @@ export function integrateLog(logDensity: (x: number) => number, [low, high]: rea
   if (top === -Infinity) return null;
   let [sum, first, second] = [0, 0, 0];
   for (let i = 0; i < NODES; i++) {
-    const weight = Math.exp((logs[i] as number) - top);
+    const weight = Math.exp((logs[i] as number) - top) * (i === 0 || i === NODES - 1 ? 0.5 : 1);
     sum += weight;
     first += weight * i;
     second += weight * i * i;

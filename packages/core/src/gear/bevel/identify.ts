@@ -4,6 +4,7 @@ import { degrees } from '../../quantity/angle.ts';
 import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize, type Readable } from '../identifySize.ts';
+import { BEVEL_SHIFTS } from '../priors.ts';
 import { GEAR_SYSTEMS, standardSizes, type StandardSize } from '../standardSizes.ts';
 import { coneAngles } from './dimensions.ts';
 
@@ -44,9 +45,6 @@ export const bevelIdentifyOutput = z.object({
 export type BevelIdentification = z.infer<typeof bevelIdentifyOutput>;
 export type BevelCandidate = BevelIdentification['candidates'][number];
 
-/** Makers lengthen the pinion's addendum by what they take from the wheel's (zero-sum shift, DIN 3971): one standard deviation, modules. */
-const SHIFT_SD = 0.15;
-const MOST_SHIFT = 0.6;
 const DEPTH_SD = 0.1;
 
 /**
@@ -63,8 +61,8 @@ export function identifyBevel(input: BevelIdentifyInput): z.input<typeof bevelId
     throw fail('nothingGiven', 'measurements', { reason: 'measureLargeEndFirst' });
   }
   const cones = coneAngles(pinionTeeth, wheelTeeth, input.shaftAngleDeg);
-  const hypotheses = standardSizes(input.systems).map((size) => ({ of: size, prior: 1 }));
-  const { ranked, ...rest } = identifySize(hypotheses, readables(input, cones), { sd: SHIFT_SD, from: -MOST_SHIFT, to: MOST_SHIFT });
+  const hypotheses = standardSizes(input.systems).map((size) => ({ of: size, prior: size.share }));
+  const { ranked, ...rest } = identifySize(hypotheses, readables(input, cones), BEVEL_SHIFTS);
   return {
     ...rest,
     candidates: ranked.map(({ of: size, shift, shiftSd: _, ...each }) => ({

@@ -2,8 +2,9 @@ import { logNormalDensity, normalDensity, normalBelow } from '../../inference/no
 import { radians } from '../../quantity/angle.ts';
 import { combine, FINEST, type Measurement } from '../../quantity/measured.ts';
 import { shiftEvidence, type ShiftedReading } from '../shiftEvidence.ts';
+import { CYLINDRICAL_SHIFTS } from '../priors.ts';
 import { readingSd } from '../worn.ts';
-import { SHIFTS, type Hypothesis } from './hypotheses.ts';
+import type { Hypothesis } from './hypotheses.ts';
 import type { IdentifyInput } from './identifySchema.ts';
 import { thinningFromPins } from './overPins.ts';
 import { cutOf, profileOf, type Cut } from './profile.ts';
@@ -102,7 +103,7 @@ export function evidence(hypothesis: Hypothesis, thickness: Thickness | null, { 
   const mostThinner = wear.maxThinningMm * Math.cos(angle);
   const slope = 2 * m * Math.sin(angle);
   if (thickness) terms.push({ read: thickness.t, sd: thickness.sd, at: 0, slope, loss: mostThinner });
-  const found = shiftEvidence(terms, SHIFTS);
+  const found = shiftEvidence(terms, CYLINDRICAL_SHIFTS);
   if (!found) return null;
   return {
     log: found.log + (thickness?.agreement ?? 0),

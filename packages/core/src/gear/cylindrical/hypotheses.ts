@@ -1,5 +1,6 @@
 import { fail } from '../../failure/CoreFailure.ts';
 import { radians } from '../../quantity/angle.ts';
+import { CYLINDRICAL_SHIFTS, PRESSURE_ANGLES } from '../priors.ts';
 import { standardSizes, type StandardSize } from '../standardSizes.ts';
 import type { IdentifyInput } from './identifySchema.ts';
 
@@ -13,22 +14,6 @@ export interface Hypothesis {
   readonly share: number;
 }
 
-/** How often gears of a system are cut to a pressure angle (judgement: old inch gears have 14.5°, nearly all else 20°). */
-const ANGLES = {
-  module: [
-    [20, 0.9],
-    [14.5, 0.06],
-    [25, 0.04],
-  ],
-  diametralPitch: [
-    [20, 0.58],
-    [14.5, 0.36],
-    [25, 0.06],
-  ],
-} as const;
-
-/** Profile shifts considered, in modules; judged normal about nought with this standard deviation. */
-export const SHIFTS = { from: -0.6, to: 0.9, sd: 0.25 } as const;
 /** Beyond so many standard deviations of an arc no tooth count is tried. */
 const ARC_SIGMAS = 4;
 const MOST_TEETH = 500;
@@ -45,7 +30,7 @@ export function hypothesesOf(input: IdentifyInput): readonly Hypothesis[] {
     throw fail('contradiction', 'teethOverArc.arcDeg.plusMinus', { reason: 'arcTooUncertain', arcDeg: input.teethOverArc?.arcDeg.value });
   }
   return sizes.flatMap((size) =>
-    ANGLES[size.system].flatMap(([pressureAngleDeg, often]) =>
+    PRESSURE_ANGLES[size.system].flatMap(([pressureAngleDeg, often]) =>
       teeth.flatMap((count) =>
         helices
           .filter(({ helixAngleDeg }) => diameterPossible(input, size.moduleMm, count.teeth, helixAngleDeg))
@@ -54,7 +39,7 @@ export function hypothesesOf(input: IdentifyInput): readonly Hypothesis[] {
             teeth: count.teeth,
             pressureAngleDeg,
             helixAngleDeg,
-            share: (often * share * count.share) / sizes.length,
+            share: size.share * often * share * count.share,
           })),
       ),
     ),
@@ -107,11 +92,21 @@ function diameterPossible({ measurements, wear }: IdentifyInput, module: number,
   const within = (value: number, error: number, low: number, high: number) => value > low - 6 * error && value < high + 6 * error;
   if (
     tip &&
-    !within(tip.value, tip.plusMinus, pitch + 2 * module * (1 + SHIFTS.from) - wear.maxTipLossMm, pitch + 2 * module * (1 + SHIFTS.to))
+    !within(
+      tip.value,
+      tip.plusMinus,
+      pitch + 2 * module * (1 + CYLINDRICAL_SHIFTS.from) - wear.maxTipLossMm,
+      pitch + 2 * module * (1 + CYLINDRICAL_SHIFTS.to),
+    )
   )
     return false;
   return (
     !root ||
-    within(root.value, root.plusMinus + 0.1 * module, pitch - 2 * module * (1.25 - SHIFTS.from), pitch - 2 * module * (1.25 - SHIFTS.to))
+    within(
+      root.value,
+      root.plusMinus + 0.1 * module,
+      pitch - 2 * module * (1.25 - CYLINDRICAL_SHIFTS.from),
+      pitch - 2 * module * (1.25 - CYLINDRICAL_SHIFTS.to),
+    )
   );
 }

@@ -3,6 +3,7 @@ import { fail } from '../../failure/CoreFailure.ts';
 import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
+import { PRESSURE_ANGLES } from '../priors.ts';
 import { GEAR_SYSTEMS, standardSizes } from '../standardSizes.ts';
 import { MOST_TEETH, countUpTo, positiveUpTo } from '../../quantity/bounds.ts';
 export const rackIdentifyInput = z.strictObject({
@@ -34,8 +35,6 @@ export const rackIdentifyOutput = z.object({
 
 export type RackCandidate = z.infer<typeof rackIdentifyOutput>['candidates'][number];
 
-/** How often racks have these pressure angles (judgement). */
-const ANGLES = { 20: 0.8, 14.5: 0.2 } as const;
 /** Pitches measured over, where more were not asked for. */
 const PITCHES = 8;
 /** Makers leave the foot a little deeper or shallower: modules. */
@@ -53,7 +52,7 @@ export function identifyRack({ measurements, systems }: z.output<typeof rackIden
   }
   const { pitch, toothHeightMm, pressureAngleDeg, pinionTravelMm } = measurements;
   const hypotheses = standardSizes(systems).flatMap((size) =>
-    Object.entries(ANGLES).map(([angle, prior]) => ({ of: { size, angle: Number(angle) }, prior })),
+    PRESSURE_ANGLES[size.system].map(([angle, share]) => ({ of: { size, angle }, prior: share * size.share })),
   );
   const over = pitch?.teeth ?? PITCHES;
   const { ranked, ...rest } = identifySize(hypotheses, [

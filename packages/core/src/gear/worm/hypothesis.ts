@@ -14,9 +14,6 @@ export interface WormReadings {
   readonly centreDistanceMm?: { readonly wheelTeeth: number; readonly distanceMm: Measurement } | undefined;
 }
 
-/** How often small worms have so many starts (judgement: most have one or two). */
-export const STARTS_PRIOR: Readonly<Record<number, number>> = { 1: 0.5, 2: 0.24, 3: 0.1, 4: 0.1, 5: 0.03, 6: 0.03 };
-
 /** Diameter quotients considered; log-uniform between them. ISO/TR 10828 lists 7 to 20, worms on crankshafts run larger. */
 export const QUOTIENT_RANGE = [4, 40] as const;
 

@@ -7,7 +7,8 @@ import { adviseWorm } from './advise.ts';
 import { rankedByEvidence } from '../rankedByEvidence.ts';
 import { evidence, noneOfTheseEvidence } from './evidence.ts';
 import { predictWorm, residualsOf } from './predict.ts';
-import { STARTS_PRIOR, type WormReadings } from './hypothesis.ts';
+import { WORM_STARTS } from '../priors.ts';
+import type { WormReadings } from './hypothesis.ts';
 import { MOST_TEETH, countUpTo } from '../../quantity/bounds.ts';
 
 const diametersAndPitch = z.strictObject({
@@ -71,13 +72,12 @@ const NEGLIGIBLE = 1e-9;
  */
 export function identifyWorm(input: WormIdentifyInput): WormIdentification {
   const readings = check(input);
-  const starts = input.starts === undefined ? STARTS_PRIOR : { [input.starts]: 1 };
-  const sizes = standardSizes(input.systems);
-  const found = sizes.flatMap((size) =>
+  const starts = input.starts === undefined ? WORM_STARTS : { [input.starts]: 1 };
+  const found = standardSizes(input.systems).flatMap((size) =>
     Object.entries(starts).flatMap(([n, share]) => {
       const hypothesis = { size, starts: Number(n) };
       const each = evidence(hypothesis, readings, input.wear.maxTipLossMm);
-      return each ? [{ hypothesis, ...each, log: each.log + Math.log((share * (1 - NONE_OF_THESE_PRIOR)) / sizes.length) }] : [];
+      return each ? [{ hypothesis, ...each, log: each.log + Math.log(share * size.share * (1 - NONE_OF_THESE_PRIOR)) }] : [];
     }),
   );
   const none = Math.log(NONE_OF_THESE_PRIOR) + noneOfTheseEvidence(readings);

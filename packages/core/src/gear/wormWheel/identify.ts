@@ -3,6 +3,7 @@ import { fail } from '../../failure/CoreFailure.ts';
 import { INSTRUMENTS, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
+import { WORM_WHEEL_SHIFTS } from '../priors.ts';
 import { GEAR_SYSTEMS, standardSizes, type StandardSize } from '../standardSizes.ts';
 import { MOST_TEETH, countUpTo, lengthMm } from '../../quantity/bounds.ts';
 
@@ -37,9 +38,6 @@ export const wheelIdentifyOutput = z.object({
 export type WheelIdentification = z.infer<typeof wheelIdentifyOutput>;
 export type WheelCandidate = WheelIdentification['candidates'][number];
 
-/** Wheels are shifted to meet a centre distance: one standard deviation, modules (ISO/TR 10828 allows half a module either way). */
-const SHIFT_SD = 0.2;
-const MOST_SHIFT = 0.8;
 const PITCHES = 5;
 
 /**
@@ -59,7 +57,7 @@ export function identifyWheel({
     throw fail('nothingGiven', 'measurements', { reason: 'measureThroatFirst' });
   }
   const { throatDiameterMm, rimPitch, toothHeightMm, centreDistanceMm } = measurements;
-  const hypotheses = standardSizes(systems).map((size) => ({ of: size, prior: 1 }));
+  const hypotheses = standardSizes(systems).map((size) => ({ of: size, prior: size.share }));
   const caliper = INSTRUMENTS.digitalCaliper.plusMinus;
   const { ranked, ...rest } = identifySize(
     hypotheses,
@@ -106,7 +104,7 @@ export function identifyWheel({
           ]
         : []),
     ],
-    { sd: SHIFT_SD, from: -MOST_SHIFT, to: MOST_SHIFT },
+    WORM_WHEEL_SHIFTS,
   );
   return {
     ...rest,
