@@ -151,7 +151,7 @@ test('nylon or metal: the fuse is named, and which link is the fuse next', async
   const at = await job(page, /Cargo bike/i);
   await page.goto(`${at}/strength`);
   await page.getByTestId('stall-torque').fill('2 bushels');
-  await page.getByText(design.thatIsNoFigure).waitFor();
+  await page.getByText(design.noTorque).waitFor();
   await page.getByTestId('stall-torque').fill('200 N·cm');
   await page.getByText(design.thatIs(2, 'N·m'), { exact: true }).waitFor();
   const open = (name: RegExp) => button(page, name).click();

@@ -159,7 +159,7 @@ test('a steering box is set in its order by three trials, and locked last; rim p
   await page.getByTestId('eccentric-set').click();
   for (const [name, figure] of Object.entries({ play: '20', radius: '180', ratio: '10', mesh: '0.2', pitch: '40' }))
     await page.getByTestId(`setup-${name}`).fill(figure);
-  await page.getByText(setup.theMeshMakesMmOf('9.0', 45, '11.0')).waitFor();
+  await page.getByText(setup.theMeshMakes('9.0 mm', 45, '11.0 mm')).waitFor();
   await page.getByTestId('rim-set').click();
   await page.getByTestId('tick-set').waitFor();
   expect(await page.getByTestId('not-yet').count()).toBe(0);

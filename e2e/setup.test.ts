@@ -44,7 +44,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('eccentric-set').click();
   await page
     .getByTestId('settings')
-    .getByText(containing(setup.sleeveAtMmOfBacklash(ANYTHING, ANYTHING, 3)))
+    .getByText(containing(setup.sleeveAtForBacklash(ANYTHING, ANYTHING, 3)))
     .waitFor();
   // Tighter than the sleeve can bring it.
   await page.getByTestId('setup-wanted').fill('0.02');
@@ -55,7 +55,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('setup-least').fill('0.05');
   await page.getByTestId('setup-most').fill('0.15');
   await page.getByTestId('setup-shims').fill('0.1x4, 0.2x2, 0.5');
-  await page.getByTestId('shim-stack').getByText(setup.mmLeft('1 × 0.5 mm', '0.120')).waitFor();
+  await page.getByTestId('shim-stack').getByText(setup.endFloatLeft('1 × 0.5 mm', '0.120 mm')).waitFor();
   await page.getByTestId('shims-set').click();
 
   await radio(page, setup.twoSides).click();
@@ -65,7 +65,7 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await page.getByTestId('setup-module').fill('3');
   await page
     .getByTestId('timing-found')
-    .getByText(containing(setup.theSideIsMmBehind('right', '9.4', 1, 'tooth', ANYTHING)))
+    .getByText(containing(setup.theSideIsBehindBy('right', '9.4 mm', 1, 'tooth', ANYTHING)))
     .waitFor();
   await page.getByTestId('timing-set').click();
 

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
-import { Figures } from '../design/Figures.tsx';
+import { Figures, type FigureOf } from '../design/Figures.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
@@ -13,7 +13,7 @@ import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { DeskLines } from './DeskLines.tsx';
 import { DeskList } from './DeskList.tsx';
 import { deskInput, textOf } from './deskInput.ts';
-import type { DeskContext, DeskEntry, DeskField, DeskInput, DeskSpec, FigureField, OtherField } from './DeskSpec.ts';
+import type { DeskContext, DeskEntry, DeskField, DeskInput, DeskSpec, OtherField } from './DeskSpec.ts';
 import { MaterialChoice } from './MaterialChoice.tsx';
 import { ReadDial } from './ReadDial.tsx';
 
@@ -101,13 +101,13 @@ function Row({
   draft,
   missing,
   onChange,
-}: Omit<FieldsProps, 'fields'> & { readonly row: readonly FigureField[] | OtherField }) {
+}: Omit<FieldsProps, 'fields'> & { readonly row: readonly FigureOf<string>[] | OtherField }) {
   if (isFigures(row))
     return (
       <Figures
         testID={(name) => `${prefix}-${name}`}
         typed={draft}
-        fields={row.map(([name, label, base]) => [name, label, base] as const)}
+        fields={row}
         onChange={(change) => onChange(change as Record<string, string>)}
       />
     );
@@ -134,12 +134,12 @@ function Row({
   }
 }
 
-const isFigures = (row: readonly FigureField[] | OtherField): row is readonly FigureField[] => Array.isArray(row);
-const isFigure = (field: DeskField): field is FigureField => Array.isArray(field);
+const isFigures = (row: readonly FigureOf<string>[] | OtherField): row is readonly FigureOf<string>[] => Array.isArray(row);
+const isFigure = (field: DeskField): field is FigureOf<string> => Array.isArray(field);
 
 /** Each run of figures together, and every other field by itself. */
-function rows(fields: readonly DeskField[]): readonly (readonly FigureField[] | OtherField)[] {
-  const list: (FigureField[] | OtherField)[] = [];
+function rows(fields: readonly DeskField[]): readonly (readonly FigureOf<string>[] | OtherField)[] {
+  const list: (FigureOf<string>[] | OtherField)[] = [];
   for (const field of fields) {
     const last = list.at(-1);
     if (!isFigure(field)) list.push(field);
@@ -153,9 +153,9 @@ const fieldsOf = ({ fields = [] }: Pick<DeskSpec, 'fields'>, draft: Readonly<Rec
   typeof fields === 'function' ? fields(draft) : fields;
 
 /** What stands in the fields before anybody types, those among them that are only asked after a choice. */
-const startsOf = (spec: Pick<DeskSpec, 'fields'>): Record<string, string> =>
-  Object.fromEntries(
-    fieldsOf(spec, NOTHING).map((field) => (isFigure(field) ? [field[0], field[3] ?? ''] : [field.name, field.start ?? ''])),
-  );
+const startsOf = (spec: Pick<DeskSpec, 'fields' | 'starts'>): Record<string, string> => ({
+  ...Object.fromEntries(fieldsOf(spec, NOTHING).map((field) => (isFigure(field) ? [field[0], ''] : [field.name, field.start ?? '']))),
+  ...spec.starts,
+});
 
 const NOTHING = {};

@@ -16,7 +16,7 @@ interface Props {
 
 /** Readings kept one after the other, each as an entry of the job. */
 export function DeskList({ list: { title, fields, dial, play, kept, label, testID, entry }, prefix, context }: Props) {
-  const empty = Object.fromEntries(fields.map(([name, , , start = '']) => [name, start]));
+  const empty = Object.fromEntries(fields.map(([name]) => [name, '']));
   const jobId = context.view?.job.id ?? '';
   const { write, problem } = useRecord(jobId);
   const [draft, setDraft] = useState<Record<string, string>>(empty);
@@ -38,7 +38,7 @@ export function DeskList({ list: { title, fields, dial, play, kept, label, testI
       <Figures
         testID={(name) => `${prefix}-${name}`}
         typed={draft}
-        fields={fields.map(([name, heading, base]) => [name, heading, base] as const)}
+        fields={fields}
         onChange={(change) => set(change as Record<string, string>)}
       />
       <ReadDial jobId={jobId} play={play(typed)} onRead={(reading) => set({ [dial]: reading })} />

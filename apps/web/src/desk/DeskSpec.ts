@@ -1,7 +1,8 @@
-import type { FigureBase, MaterialId } from '@patient-badger/core';
+import type { MaterialId } from '@patient-badger/core';
 import type { EntryPayload } from '@patient-badger/core/job';
 import type { SettingTarget } from '@patient-badger/core/machine';
 import type { ReactNode } from 'react';
+import type { FigureOf } from '../design/Figures.tsx';
 import type { Aim } from '../instrument/instruments.ts';
 import type { JobView } from '../job/JobView.ts';
 import type { ChartProps } from './ReadingChart.tsx';
@@ -20,10 +21,7 @@ export interface DeskInput {
   readonly figures: Readonly<Record<string, number>>;
 }
 
-/** A figure: its name, its label with the unit, what it is kept in, and what stands there before anybody types. */
-export type FigureField = readonly [name: string, label: string, base?: FigureBase | undefined, start?: string];
-
-/** A field that is no plain figure. `start` is what stands there before anybody chooses or types. */
+/** A field that is no figure. `start` is what stands there before anybody chooses or types. */
 export type OtherField = { readonly name: string; readonly label: string; readonly start?: string; readonly testID?: string } & (
   | {
       readonly kind: 'text';
@@ -34,7 +32,7 @@ export type OtherField = { readonly name: string; readonly label: string; readon
   | { readonly kind: 'choice'; readonly options: readonly (readonly [value: string, label: string])[] }
   | { readonly kind: 'material'; readonly start: MaterialId }
 );
-export type DeskField = FigureField | OtherField;
+export type DeskField = FigureOf<string> | OtherField;
 
 /** A line of the answer: a sentence, curves, or one of several answers with how likely it is. */
 export type DeskLine =
@@ -62,7 +60,7 @@ export type DeskAnswer<Written> =
 /** Readings that are kept one after the other before there is an answer. */
 export interface DeskList {
   readonly title: string;
-  readonly fields: readonly FigureField[];
+  readonly fields: readonly FigureOf<string>[];
   /** The figure that the dial indicator can read, and at which setting it is asked. */
   readonly dial: string;
   readonly play: (typed: DeskInput) => NonNullable<Aim['play']>;
@@ -86,6 +84,8 @@ export interface DeskSpec<Written = never> {
   readonly notes?: (context: DeskContext) => readonly DeskLine[];
   readonly drawing?: (typed: DeskInput) => ReactNode;
   readonly fields?: readonly DeskField[] | ((typed: Readonly<Record<string, string>>) => readonly DeskField[]);
+  /** What stands in figures before anybody types. */
+  readonly starts?: Readonly<Record<string, string>>;
   /** The figure that the dial indicator can read. */
   readonly dial?: string;
   readonly list?: DeskList;

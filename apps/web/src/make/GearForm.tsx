@@ -1,7 +1,8 @@
+import { formatLength } from '@patient-badger/core';
 import { t } from '@patient-badger/wording/make';
 import { t as shared } from '@patient-badger/wording/shared';
 import { Card } from '../design/Card.tsx';
-import { Figures } from '../design/Figures.tsx';
+import { Figures, type FigureOf } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
 import { MaterialChoice } from '../desk/MaterialChoice.tsx';
@@ -9,19 +10,13 @@ import { guideAllowance, type TypedGear } from './makeQuestion.ts';
 
 type NumberField = Exclude<keyof TypedGear, 'bore' | 'process' | 'material'>;
 
-const ACROSS = [['boreMm', t.acrossTheFlatsMm]] as const;
+const BORE = ['boreMm', t.boreIn, 'mm'] as const;
+const ACROSS = [['boreMm', t.acrossTheFlatsIn, 'mm']] as const;
 /** What each bore is measured by. */
-const BORE_FIELDS: Readonly<Record<TypedGear['bore'], readonly (readonly [NumberField, string])[]>> = {
-  round: [['boreMm', t.boreMm]],
-  dFlat: [
-    ['boreMm', t.boreMm],
-    ['flatMm', t.leftAcrossTheFlatMm],
-  ],
-  key: [
-    ['boreMm', t.boreMm],
-    ['keyWidthMm', t.keyMm],
-    ['keyDepthMm', t.keywayBeyondTheRoundMm],
-  ],
+const BORE_FIELDS: Readonly<Record<TypedGear['bore'], readonly FigureOf<NumberField>[]>> = {
+  round: [BORE],
+  dFlat: [BORE, ['flatMm', t.leftAcrossTheFlatIn, 'mm']],
+  key: [BORE, ['keyWidthMm', t.keyIn, 'mm'], ['keyDepthMm', t.keywayBeyondTheRoundIn, 'mm']],
   hexagon: ACROSS,
   square: ACROSS,
   none: [],
@@ -29,7 +24,7 @@ const BORE_FIELDS: Readonly<Record<TypedGear['bore'], readonly (readonly [Number
 
 /** Every figure of the gear to be made: teeth, bore, hub, and what the process takes or leaves. */
 export function GearForm({ typed, onChange }: { typed: TypedGear; onChange: (change: Partial<TypedGear>) => void }) {
-  const figures = (...fields: (readonly [NumberField, string])[]) => (
+  const figures = (...fields: FigureOf<NumberField>[]) => (
     <Figures typed={typed} fields={fields} onChange={onChange} testID={(name) => `make-${name}`} />
   );
   const guide = guideAllowance(typed);
@@ -43,8 +38,8 @@ export function GearForm({ typed, onChange }: { typed: TypedGear; onChange: (cha
           ['pressureAngleDeg', t.pressureAngle],
           ['helixAngleDeg', t.helixLeftBelow0],
           ['profileShift', t.profileShift],
-          ['backlashMm', t.thinnerForBacklashMm],
-          ['faceMm', shared.faceWidthMm],
+          ['backlashMm', t.thinnerForBacklashIn, 'mm'],
+          ['faceMm', shared.faceWidthIn, 'mm'],
         )}
       </Card>
       <Card>
@@ -62,7 +57,7 @@ export function GearForm({ typed, onChange }: { typed: TypedGear; onChange: (cha
           value={typed.bore}
           onChange={(bore) => onChange({ bore })}
         />
-        {figures(...BORE_FIELDS[typed.bore], ['hubMm', shared.hubOutsideMm], ['hubLengthMm', shared.hubLengthMm])}
+        {figures(...BORE_FIELDS[typed.bore], ['hubMm', shared.hubOutsideIn, 'mm'], ['hubLengthMm', shared.hubLengthIn, 'mm'])}
       </Card>
       <Card>
         <Text variant="head">{t.howItIsMade}</Text>
@@ -78,7 +73,10 @@ export function GearForm({ typed, onChange }: { typed: TypedGear; onChange: (cha
           onChange={(process) => onChange({ process })}
         />
         <MaterialChoice label={shared.of} value={typed.material} onChange={(material) => onChange({ material })} />
-        {figures(['shrinkage', t.shrinksGuide(guide.shrinkagePercent)], ['kerf', t.toolCutsMmGuide(guide.kerfMm)])}
+        {figures(
+          ['shrinkage', t.shrinksGuide(guide.shrinkagePercent)],
+          ['kerf', (unit) => t.toolCutsIn(unit, formatLength(guide.kerfMm)), 'mm'],
+        )}
       </Card>
     </>
   );

@@ -10,10 +10,11 @@ export const TURNS: DeskSpec<{ readonly note: string; readonly passed: boolean }
   id: 'turns',
   prefix: 'turns',
   isPart: true,
+  starts: { readTo: '0.1' },
   fields: [
     ['driven', shared.turnsPutIn],
     ['counted', t.countedOut],
-    ['readTo', t.readTo, undefined, '0.1'],
+    ['readTo', t.readTo],
     ['ratio', t.inForOneOut],
   ],
   known: ({ view }) => {

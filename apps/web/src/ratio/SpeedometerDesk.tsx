@@ -59,7 +59,7 @@ export function SpeedometerDesk({ onKeep, kept, jobId, known = NOTHING }: Props)
       <Card>
         <Text variant="head">{t.tyreThatIsOnIt}</Text>
         {field('tyre', t.sizeAsPrinted, t.n18565R1431x105R156)}
-        <Figures typed={draft} fields={[['published', t.makersTurnsPerKmIf, 'perKm']]} onChange={set} testID={() => 'desk-published'} />
+        <Figures typed={draft} fields={[['published', t.makersTurnsIn, 'perKm']]} onChange={set} testID={() => 'desk-published'} />
         <View className="flex-row gap-2">
           <View className="flex-1">{field('rolledTurns', t.rolledTurns)}</View>
           <View className="flex-1">{field('rolledMetres', t.rolledMetres)}</View>

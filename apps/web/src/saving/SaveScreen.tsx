@@ -1,14 +1,13 @@
 import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/saving';
 import { t as shared } from '@patient-badger/wording/shared';
-import type { FigureBase } from '@patient-badger/core';
 import type { GearCard } from '@patient-badger/core/machine';
 import { addDays, format, parseISO } from 'date-fns';
 import { useNow } from '../access/useNow.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Figures } from '../design/Figures.tsx';
+import { Figures, type FigureOf } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
@@ -39,24 +38,20 @@ export const SaveScreen = () => (
 );
 
 const WAY_WORDS: Readonly<Record<Way, string>> = { bond: t.bond, stake: t.stake, press: t.press, boreOut: t.boreOut, solder: t.solder };
-const FIELD_WORDS: Readonly<Record<SavingField, string>> = {
-  shaftMm: shared.shaftMm,
-  boreMm: t.boreNowMm,
-  outerMm: shared.hubOutsideMm,
-  lengthMm: t.lengthOfTheSeatMm,
-  rootMm: t.rootsOfTheTeethMm,
-  interferenceMm: t.shallHoldByMm,
-  gapMm: t.gapWantedMmBelow0,
-  strengthMPa: t.shearStrengthOffTheSheet,
-  sheetMinMm: t.sheetGapFromMm,
-  sheetMaxMm: t.sheetGapToMm,
-  needNm: t.itHasToCarryN,
-  cureMinutes: t.sheetCuresInMinutes,
-};
-/** What a field's figure is kept in, by the unit at the end of its name. */
-const baseOf = (name: SavingField): FigureBase | undefined => {
-  if (name === 'needNm') return 'N·m';
-  return name.endsWith('Mm') ? 'mm' : undefined;
+/** Each field's words, with what its figure is kept in where it has a unit. */
+const FIGURES: { readonly [Name in SavingField]: FigureOf<Name> } = {
+  shaftMm: ['shaftMm', shared.shaftIn, 'mm'],
+  boreMm: ['boreMm', t.boreNowIn, 'mm'],
+  outerMm: ['outerMm', shared.hubOutsideIn, 'mm'],
+  lengthMm: ['lengthMm', t.lengthOfTheSeatIn, 'mm'],
+  rootMm: ['rootMm', t.rootsOfTheTeethIn, 'mm'],
+  interferenceMm: ['interferenceMm', t.shallHoldByIn, 'mm'],
+  gapMm: ['gapMm', t.gapWantedIn, 'mm'],
+  strengthMPa: ['strengthMPa', t.shearStrengthOffTheSheet],
+  sheetMinMm: ['sheetMinMm', t.sheetGapFromIn, 'mm'],
+  sheetMaxMm: ['sheetMaxMm', t.sheetGapToIn, 'mm'],
+  needNm: ['needNm', t.itHasToCarryIn, 'N·m'],
+  cureMinutes: ['cureMinutes', t.sheetCuresInMinutes],
 };
 /** A saved part is looked at again after so many days unless somebody says otherwise (bench judgement). */
 const LOOK_AGAIN_DAYS = 30;
@@ -98,7 +93,7 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
         ) : null}
         <Figures
           typed={draft}
-          fields={[...FIELDS[draft.way], 'needNm' as const].map((name) => [name, FIELD_WORDS[name], baseOf(name)] as const)}
+          fields={[...FIELDS[draft.way], 'needNm' as const].map((name): FigureOf<SavingField> => FIGURES[name])}
           onChange={set}
           testID={(name) => `saving-${name}`}
         />

@@ -34,9 +34,9 @@ test('nothing is said before enough is typed, and what is worked out is written 
   type('float', '0.62');
   expect(screen.queryByTestId('shims-set')).toBeNull();
   type('shims', '0.1x4, 0.2x2, 0.5');
-  expect(screen.getByTestId('shim-stack').textContent).toBe(t.mmLeft('1 × 0.5 mm', '0.120'));
+  expect(screen.getByTestId('shim-stack').textContent).toBe(t.endFloatLeft('1 × 0.5 mm', '0.120 mm'));
   fireEvent.click(screen.getByTestId('shims-set'));
-  expect(onSet).toHaveBeenCalledWith({ figures: t.mmOfEndFloat('1 × 0.5 mm', '0.12'), source: 'the sheet' });
+  expect(onSet).toHaveBeenCalledWith({ figures: t.endFloatIs('1 × 0.5 mm', '0.12 mm'), source: 'the sheet' });
 });
 
 test('a range that no stack reaches, and one that is upside down, are refused aloud', () => {
@@ -53,7 +53,7 @@ test('a gap that is too near says by how much', () => {
   type('feeler', '0.2');
   type('least', '0.3');
   type('most', '0.5');
-  expect(screen.getByTestId('stand-off-found').textContent).toBe(t.mmToo('0.10', t.nearDrawItOff));
+  expect(screen.getByTestId('stand-off-found').textContent).toBe(t.tooBy('0.10 mm', t.nearDrawItOff));
   type('most', '0.1');
   expect(screen.getByRole('alert').textContent).toBe(t.theLeastWantedIsMore);
 });

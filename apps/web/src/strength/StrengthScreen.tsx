@@ -10,7 +10,7 @@ import { useBook } from '../data/book.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Figures } from '../design/Figures.tsx';
+import { Figures, type FigureOf } from '../design/Figures.tsx';
 import { Text } from '../design/Text.tsx';
 import { typedNumber } from '../design/typedNumber.ts';
 import { DriveLine } from '../driveline/DriveLine.tsx';
@@ -71,7 +71,7 @@ function Strength({ view }: { view: JobView }) {
       <Card>
         <Figures
           typed={draft}
-          fields={[['torque', t.stallTorqueOfNM(placeName(pack, driver)), 'N·m']]}
+          fields={[['torque', (unit) => t.stallTorqueIn(placeName(pack, driver), unit), 'N·m']]}
           onChange={set}
           testID={() => 'stall-torque'}
         />
@@ -179,16 +179,15 @@ const SAID: readonly (readonly [string, MaterialId])[] = [
   [t.castIron, 'castIron'],
 ];
 
-const FIELD_WORDS: Readonly<Record<LinkField, string>> = {
-  capacity: t.orWhatItBearsN,
-  moduleMm: shared.moduleMm,
-  faceMm: shared.faceWidthMm,
-  pinMm: t.pinMm,
-  shaftMm: shared.shaftMm,
-  wallMm: t.hubWallMm,
-  interferenceMm: t.interferenceMm,
-  outerMm: shared.hubOutsideMm,
-  lengthMm: shared.hubLengthMm,
+const FIGURES: { readonly [Name in Exclude<LinkField, 'capacity'>]: FigureOf<Name> } = {
+  moduleMm: ['moduleMm', shared.moduleMm],
+  faceMm: ['faceMm', shared.faceWidthIn, 'mm'],
+  pinMm: ['pinMm', t.pinIn, 'mm'],
+  shaftMm: ['shaftMm', shared.shaftIn, 'mm'],
+  wallMm: ['wallMm', t.hubWallIn, 'mm'],
+  interferenceMm: ['interferenceMm', t.interferenceIn, 'mm'],
+  outerMm: ['outerMm', shared.hubOutsideIn, 'mm'],
+  lengthMm: ['lengthMm', shared.hubLengthIn, 'mm'],
 };
 
 interface LinkFormProps {
@@ -212,8 +211,8 @@ const LinkForm = ({ id, fields, isMesh, typed, strength, onChange }: LinkFormPro
     <Figures
       typed={typed}
       fields={[
-        ...fields.map((name) => [name, FIELD_WORDS[name], 'mm'] as const),
-        ['capacity', fields.length > 0 ? FIELD_WORDS.capacity : t.whatItBearsNM, 'N·m'] as const,
+        ...fields.flatMap((name): FigureOf<LinkField>[] => (name === 'capacity' ? [] : [FIGURES[name]])),
+        ['capacity', fields.length > 0 ? t.orWhatItBearsIn : t.whatItBearsIn, 'N·m'],
       ]}
       onChange={onChange}
       testID={(name) => `${name}-${id}`}

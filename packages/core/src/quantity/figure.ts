@@ -44,17 +44,21 @@ const UNITS: Readonly<Record<FigureBase, Readonly<Record<string, number>>>> = {
   },
 };
 
+/** How much of the base one of a unit is, as people write it; undefined where it is a unit of another kind. */
+export const figureUnit = (unit: string, base: FigureBase): number | undefined =>
+  UNITS[base][unit.toLowerCase().replaceAll(/[·.\-*\s]/g, '')];
+
 /**
  * A figure as a hand writes it, in its base: `18.05`, `18,05`, `11/16`, `44 1/4 in`, `3 in·lb`, `530 per mile`. A unit of
- * another kind than the field's is not understood. Null where it is not one figure.
+ * another kind than the field's is not understood; without one it is the hand's own, else the base. Null where it is not one figure.
  * @example readFigure('44 1/4 in', 'mm') // 1123.95
+ * @example readFigure('0.5', 'mm', 'in') // 12.7
  */
-export function readFigure(text: string, base?: FigureBase): number | null {
+export function readFigure(text: string, base?: FigureBase, own: string = base ?? ''): number | null {
   const [, number = '', unit = ''] = /^(-?[\d.,/\s]*\d[.,]?)\s*([^\d].*)?$/.exec(text.trim()) ?? [];
   const value = parseReading(number);
   if (value === null) return null;
-  if (unit === '') return value;
-  const spelt = unit.toLowerCase().replaceAll(/[·.\-*\s]/g, '');
-  const factor = base && UNITS[base][spelt];
+  if (base === undefined) return unit === '' ? value : null;
+  const factor = figureUnit(unit === '' ? own : unit, base);
   return factor === undefined ? null : value * factor;
 }

@@ -2,8 +2,12 @@ import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
   perKm: 'per km',
+  perMile: 'per mile',
   thatIs: (figure: Value, unit: Value) => `${figure} ${unit}`,
-  thatIsNoFigure: 'That is not one figure. Type it like 18.05, 11/16 or 44 1/4 in.',
+  noFigure: 'That is not one figure. Type it like 18.05 or 11/16.',
+  noLength: 'That is not one length. Type it like 18.05, 11/16 or 44 1/4 in.',
+  noPerKm: 'That is not one count. Type it like 530, or 850 per mile.',
+  noTorque: 'That is not one torque. Type it like 12.5, or 9 ft·lb.',
   fractionStroke: 'fraction stroke',
   prefersColorSchemeDark: '(prefers-color-scheme: dark)',
   prefersReducedMotionReduce: '(prefers-reduced-motion: reduce)',

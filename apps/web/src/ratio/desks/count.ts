@@ -15,12 +15,13 @@ export const COUNT: DeskSpec = {
   id: 'count-turns',
   prefix: 'count',
   intro: t.markBothShaftsTurnOne,
+  starts: { error: String(READ_TO_TURNS), low: String(FEWEST_TEETH), high: String(MOST_TEETH) },
   fields: [
     ['input', shared.turnsPutIn],
     ['output', t.turnsThatCameOut],
-    ['error', t.turns, undefined, String(READ_TO_TURNS)],
-    ['low', t.fewestTeeth, undefined, String(FEWEST_TEETH)],
-    ['high', t.mostTeeth, undefined, String(MOST_TEETH)],
+    ['error', t.turns],
+    ['low', t.fewestTeeth],
+    ['high', t.mostTeeth],
     {
       kind: 'choice',
       name: 'kind',

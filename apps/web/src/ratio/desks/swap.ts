@@ -39,7 +39,7 @@ export const SWAP: DeskSpec = {
     { kind: 'text', name: 'now', label: t.inItNowDriverDriven, example: '24:25' },
     { kind: 'text', name: 'other', label: t.instead, example: '25:24' },
     ['rest', t.reductionOfAllTheRest],
-    ['turnsPerKm', t.wheelTurnsPerKm, 'perKm'],
+    ['turnsPerKm', t.wheelTurnsIn, 'perKm'],
     ['yearly', t.kmAYear],
     ['price', t.priceOfTheOther],
     ['life', t.itLastsKm],

@@ -42,11 +42,12 @@ export const TRAIN_DESIGN: DeskSpec = {
   id: 'train-design',
   prefix: 'train',
   title: t.findATrain,
+  starts: { moduleMm: '1' },
   fields: [
     ['wanted', t.reductionThatIsWanted],
     { kind: 'text', name: 'gears', label: t.gearsThereAre, example: '12, 15, 18-24, 36, 48' },
-    ['moduleMm', shared.moduleMm, undefined, '1'],
-    ['centre', t.centreDistanceToKeepMm, 'mm'],
+    ['moduleMm', shared.moduleMm],
+    ['centre', t.centreDistanceToKeepIn, 'mm'],
   ],
   answer: ({ texts: { gears = '' }, figures: { wanted = NaN, moduleMm = NaN, centre = NaN } }) => {
     const teeth = readCounts(gears);

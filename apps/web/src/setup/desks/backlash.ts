@@ -3,6 +3,7 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../../data/runOperation.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import { isNumber, limitsOf, setup, sourceOf, type Setup } from './setup.ts';
+import { lengthText } from '../../preferences/lengthText.ts';
 
 const BACKLASH_VERDICTS = {
   tight: t.tooTightItRunsHot,
@@ -16,13 +17,14 @@ export const BACKLASH: DeskSpec<Setup> = {
   id: 'backlash',
   prefix: 'setup',
   intro: t.holdTheOtherEndThe,
+  starts: { helix: '0' },
   fields: [
-    ['reading', t.itShowsMm, 'mm'],
-    ['at', t.readAtARadiusOf, 'mm'],
-    ['pitch', t.pitchRadiusMm, 'mm'],
-    ['helix', t.helix, undefined, '0'],
-    ['least', t.allowedFromMm, 'mm'],
-    ['most', t.allowedToMm, 'mm'],
+    ['reading', t.itShowsIn, 'mm'],
+    ['at', t.readAtARadiusIn, 'mm'],
+    ['pitch', t.pitchRadiusIn, 'mm'],
+    ['helix', t.helix],
+    ['least', t.allowedFromIn, 'mm'],
+    ['most', t.allowedToIn, 'mm'],
     { kind: 'text', name: 'source', label: shared.whoseFigureThatIs },
   ],
   known: limitsOf,
@@ -42,13 +44,13 @@ export const BACKLASH: DeskSpec<Setup> = {
     return {
       lines: [
         {
-          text: t.mmAtThePitchCircle(circumferentialMm.toFixed(3), normalMm.toFixed(3), degrees.toFixed(2)),
+          text: t.atThePitchCircleAndNormal(lengthText(circumferentialMm, 3), lengthText(normalMm, 3), degrees.toFixed(2)),
           variant: 'strong',
           testID: 'backlash-found',
         },
         { text: BACKLASH_VERDICTS[verdict], variant: verdict === 'within' ? 'body' : 'danger' },
       ],
-      entry: { written: setup(typed, t.backlashMmAtThePitch(circumferentialMm.toFixed(3))), testID: 'backlash-set' },
+      entry: { written: setup(typed, t.backlashAtThePitchCircle(lengthText(circumferentialMm, 3))), testID: 'backlash-set' },
     };
   },
 };

@@ -3,6 +3,7 @@ import { runOperation } from '../../data/runOperation.ts';
 import type { DeskContext, DeskInput, DeskList, DeskSpec } from '../../desk/DeskSpec.ts';
 import type { ChartProps } from '../../desk/ReadingChart.tsx';
 import { setup, type Setup } from './setup.ts';
+import { lengthText } from '../../preferences/lengthText.ts';
 
 /** What the dial indicator is read to. */
 const READ_TO_MM = 0.01;
@@ -15,11 +16,11 @@ const TRIALS: DeskList = {
   title: t.trials,
   fields: [
     ['angle', t.sleeveAt],
-    ['backlash', t.backlashThereMm, 'mm'],
+    ['backlash', t.backlashThereIn, 'mm'],
   ],
   dial: 'backlash',
   play: ({ figures: { angle = NaN } }) => (Number.isFinite(angle) ? { sleeveDeg: Math.max(-360, Math.min(360, angle)) } : {}),
-  kept: (context) => trialsOf(context).map(({ sleeveDeg, backlashMm }) => t.mm(sleeveDeg, backlashMm.value)),
+  kept: (context) => trialsOf(context).map(({ sleeveDeg, backlashMm }) => t.trialAt(sleeveDeg, lengthText(backlashMm.value, 2))),
   label: t.keepThisTrial,
   testID: 'keep-trial',
   entry: ({ figures: { angle = NaN, backlash = NaN } }) => {
@@ -34,8 +35,8 @@ export const ECCENTRIC: DeskSpec<Setup> = {
   id: 'eccentric',
   prefix: 'setup',
   fields: [
-    ['wanted', t.backlashWantedMm, 'mm'],
-    ['eccentricity', t.eccentricityMmIfItIs, 'mm'],
+    ['wanted', t.backlashWantedIn, 'mm'],
+    ['eccentricity', t.eccentricityIn, 'mm'],
   ],
   list: TRIALS,
   foot: t.checkItOverTheWhole,
@@ -55,14 +56,14 @@ function said({ meanMm, amplitudeMm, tightestAtDeg, eccentricityMm, ambiguous, n
   const [least, most] = [meanMm - amplitudeMm, meanMm + amplitudeMm];
   const lines = [
     { chart: curveOf({ meanMm, amplitudeMm, tightestAtDeg, wanted }) },
-    { text: t.tightestAtMmTheSleeve(Math.round(tightestAtDeg), least.toFixed(3), eccentricityMm.toFixed(3)) },
+    { text: t.tightestAtTheSleeve(Math.round(tightestAtDeg), lengthText(least, 3), lengthText(eccentricityMm, 3)) },
     ...(ambiguous ? [{ text: t.twoTrialsFitTwoSleeves, variant: 'danger' } as const] : []),
   ];
   if (!next)
     return {
       lines: [
         ...lines,
-        { text: t.thisSleeveCannotReachIt(least.toFixed(3), most.toFixed(3)), variant: 'danger', testID: 'not-reachable' } as const,
+        { text: t.thisSleeveCannotReachIt(lengthText(least, 3), lengthText(most, 3)), variant: 'danger', testID: 'not-reachable' } as const,
       ],
     };
   const { value, plusMinus } = next.backlashMm;
@@ -70,13 +71,13 @@ function said({ meanMm, amplitudeMm, tightestAtDeg, eccentricityMm, ambiguous, n
   return {
     lines: [
       ...lines,
-      { text: t.turnToItShouldShow(at, value.toFixed(3), plusMinus.toFixed(3)), variant: 'strong', testID: 'next-angle' } as const,
+      { text: t.turnToItShouldShow(at, lengthText(value, 3), lengthText(plusMinus, 3)), variant: 'strong', testID: 'next-angle' } as const,
     ],
     entry: {
       label: t.itShowsThatItIs,
       testID: 'eccentric-set',
       isPrimary: true,
-      written: setup(typed, t.sleeveAtMmOfBacklash(at, wanted, trials)),
+      written: setup(typed, t.sleeveAtForBacklash(at, lengthText(wanted, 2), trials)),
     },
   };
 }

@@ -2,19 +2,21 @@ import { t } from '@patient-badger/wording/setup';
 import { runOperation } from '../../data/runOperation.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import { limitsOf, setup, sourceOf, type Setup } from './setup.ts';
+import { lengthText } from '../../preferences/lengthText.ts';
 
 /** Play at the rim through the reduction: what of it the mesh makes, and what the joints. */
 export const RIM_PLAY: DeskSpec<Setup> = {
   id: 'rim-play',
   prefix: 'setup',
   caution: t.steeringTheMakersManualLocal,
+  starts: { ratio: '1' },
   fields: [
     ['play', t.freeMovementAtTheRim],
-    ['radius', t.radiusOfTheRimMm, 'mm'],
-    ['ratio', t.turnsOfTheWheelFor, undefined, '1'],
-    ['mesh', t.backlashOfTheMeshAlone, 'mm'],
-    ['pitch', t.pitchRadiusOfTheOutput, 'mm'],
-    ['most', t.allowedAtTheRimMm, 'mm'],
+    ['radius', t.radiusOfTheRimIn, 'mm'],
+    ['ratio', t.turnsOfTheWheelFor],
+    ['mesh', t.backlashOfTheMeshAloneIn, 'mm'],
+    ['pitch', t.pitchRadiusOfTheOutputIn, 'mm'],
+    ['most', t.allowedAtTheRimIn, 'mm'],
     { kind: 'text', name: 'source', label: t.whoseLimitThatIs },
   ],
   known: limitsOf,
@@ -33,7 +35,7 @@ export const RIM_PLAY: DeskSpec<Setup> = {
     const { wheelDeg, outputDeg, mesh: ofMesh, jointsMm, verdict } = worked.output;
     const shares =
       ofMesh && jointsMm !== null
-        ? ({ text: t.theMeshMakesMmOf(ofMesh.rimMm.toFixed(1), Math.round(ofMesh.sharePercent), jointsMm.toFixed(1)) } as const)
+        ? ({ text: t.theMeshMakes(lengthText(ofMesh.rimMm, 1), Math.round(ofMesh.sharePercent), lengthText(jointsMm, 1)) } as const)
         : ({ text: t.withTheBacklashOfThe, variant: 'soft' } as const);
     const isWithinLimit = verdict === 'within';
     return {
@@ -44,7 +46,7 @@ export const RIM_PLAY: DeskSpec<Setup> = {
           ? []
           : [{ text: isWithinLimit ? t.withinTheLimit : t.moreThanTheLimit, variant: isWithinLimit ? 'body' : 'danger' } as const]),
       ],
-      entry: { written: setup(typed, t.mmOfPlayAtThe(play)), testID: 'rim-set' },
+      entry: { written: setup(typed, t.playMeasured(lengthText(play, 1))), testID: 'rim-set' },
     };
   },
 };

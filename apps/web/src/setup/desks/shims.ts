@@ -3,6 +3,7 @@ import { runOperation } from '../../data/runOperation.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import { readShims } from '../readShims.ts';
 import { isNumber, limitsOf, setup, type Setup } from './setup.ts';
+import { lengthText } from '../../preferences/lengthText.ts';
 
 const stackText = (stack: readonly { readonly thicknessMm: number; readonly count: number }[]) =>
   stack.length === 0 ? t.noShim : stack.map(({ thicknessMm, count }) => `${count} × ${thicknessMm} mm`).join(' + ');
@@ -12,9 +13,9 @@ export const SHIMS: DeskSpec<Setup> = {
   id: 'shims',
   prefix: 'setup',
   fields: [
-    ['float', t.endFloatNowMm, 'mm'],
-    ['least', t.wantedFromMm, 'mm'],
-    ['most', t.wantedToMm, 'mm'],
+    ['float', t.endFloatNowIn, 'mm'],
+    ['least', t.wantedFromIn, 'mm'],
+    ['most', t.wantedToIn, 'mm'],
     {
       kind: 'text',
       name: 'words',
@@ -40,13 +41,15 @@ export const SHIMS: DeskSpec<Setup> = {
     if (!stack) return { problem: t.noStackOfTheseBrings };
     return {
       lines: [
-        { text: t.mmLeft(stackText(stack), leftMm.toFixed(3)), variant: 'strong', testID: 'shim-stack' },
-        sure ? { text: t.theRangeIsSure(plusMinusMm), variant: 'soft' } : { text: t.theRangeIsNotSure(plusMinusMm), variant: 'danger' },
+        { text: t.endFloatLeft(stackText(stack), lengthText(leftMm, 3)), variant: 'strong', testID: 'shim-stack' },
+        sure
+          ? { text: t.theRangeIsSure(lengthText(plusMinusMm, 2)), variant: 'soft' }
+          : { text: t.theRangeIsNotSure(lengthText(plusMinusMm, 2)), variant: 'danger' },
       ],
       entry: {
         label: t.theyAreIn,
         isPrimary: true,
-        written: setup(typed, t.mmOfEndFloat(stackText(stack), leftMm.toFixed(2))),
+        written: setup(typed, t.endFloatIs(stackText(stack), lengthText(leftMm, 2))),
         testID: 'shims-set',
       },
     };

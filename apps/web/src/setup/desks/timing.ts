@@ -3,19 +3,21 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { runOperation } from '../../data/runOperation.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
 import { setup, type Setup } from './setup.ts';
+import { lengthText } from '../../preferences/lengthText.ts';
 
 /** Two sides of a slide: how far out of step, which is behind, and how many teeth to jump or turns at the crank. */
 export const TIMING: DeskSpec<Setup> = {
   id: 'timing',
   prefix: 'setup',
   caution: t.neverUnderAnUnsupportedRoom,
+  starts: { tolerance: '3', crank: '1' },
   fields: [
-    ['left', t.outOnTheLeftMm, 'mm'],
-    ['right', t.outOnTheRightMm, 'mm'],
-    ['tolerance', t.allowedApartMm, 'mm', '3'],
+    ['left', t.outOnTheLeftIn, 'mm'],
+    ['right', t.outOnTheRightIn, 'mm'],
+    ['tolerance', t.allowedApartIn, 'mm'],
     ['teeth', shared.teethOfThePinion],
     ['module', shared.moduleMm],
-    ['crank', t.crankTurnsForOneOf, undefined, '1'],
+    ['crank', t.crankTurnsForOneOf],
   ],
   answer: (typed) => {
     const { left = NaN, right = NaN, tolerance = NaN, teeth = NaN, module = NaN, crank = NaN } = typed.figures;
@@ -30,23 +32,23 @@ export const TIMING: DeskSpec<Setup> = {
     });
     if (!worked.ok) return { problem: worked.sentence };
     const { within, differenceMm, behind, teeth: toJump, crankTurns, leftOverMm } = worked.output;
-    const off = differenceMm.toFixed(1);
+    const off = lengthText(differenceMm, 1);
     if (within)
       return {
-        lines: [{ text: t.inStepMmApart(off), variant: 'strong', testID: 'timing-found' }],
-        entry: { label: t.theyAreInStep, written: setup(typed, t.twoSidesInStepMm(off)), testID: 'timing-set' },
+        lines: [{ text: t.inStepApart(off), variant: 'strong', testID: 'timing-found' }],
+        entry: { label: t.theyAreInStep, written: setup(typed, t.twoSidesInStep(off)), testID: 'timing-set' },
       };
     const side = behind ?? '';
     return {
       lines: [
         {
-          text: t.theSideIsMmBehind(side, off, toJump, toJump === 1 ? t.tooth : t.teeth, crankTurns.toFixed(2)),
+          text: t.theSideIsBehindBy(side, off, toJump, toJump === 1 ? t.tooth : t.teeth, crankTurns.toFixed(2)),
           variant: 'strong',
           testID: 'timing-found',
         },
-        { text: t.mmAreLeftOverAfter(Math.abs(leftOverMm).toFixed(1)) },
+        { text: t.leftOverAfterTheJump(lengthText(Math.abs(leftOverMm), 1)) },
       ],
-      entry: { written: setup(typed, t.theSideMmBehind(side, off)), testID: 'timing-set' },
+      entry: { written: setup(typed, t.theSideBehindBy(side, off)), testID: 'timing-set' },
     };
   },
 };

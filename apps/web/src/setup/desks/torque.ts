@@ -19,9 +19,9 @@ export const TORQUE: DeskSpec<Setup> = {
     ['value', t.torqueOffTheSheet],
     { kind: 'choice', name: 'unit', label: shared.unit, options: SHEET_TORQUE_UNITS.map((unit) => [unit, unit] as const), start: 'N·m' },
     { kind: 'material', name: 'into', label: t.screwsInto, start: 'steel' },
-    ['major', t.threadMm, 'mm'],
-    ['pitch', t.pitchMm, 'mm'],
-    ['engaged', t.deepInItMm, 'mm'],
+    ['major', t.threadIn, 'mm'],
+    ['pitch', t.pitchIn, 'mm'],
+    ['engaged', t.deepInItIn, 'mm'],
     {
       kind: 'choice',
       name: 'class',
