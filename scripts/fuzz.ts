@@ -11,7 +11,8 @@ const INPUTS = Number(process.argv[2] ?? 20_000);
 const only = process.argv.slice(3);
 const SEED = Number(process.env.SEED ?? Date.now() % 1_000_000);
 const SHARE = 250;
-const MOST_MS = 1000;
+/** What a person waits for at a desk, and the deadline of a heavy operation on the server, ms. */
+const MOST_MS = { light: 1000, heavy: 5000 };
 const CASES = 'packages/core/cases';
 
 const golden = readdirSync(CASES).flatMap(
@@ -33,10 +34,10 @@ async function inTurn(shares: readonly Omit<Trial, 'sentenceOf' | 'now'>[]): Pro
   return results;
 }
 
-const names = operations.list.map(({ name }) => name).filter((name) => only.length === 0 || only.includes(name));
+const tried = operations.list.filter(({ name }) => only.length === 0 || only.includes(name));
 console.log(`seed ${SEED}, ${INPUTS} inputs an operation`);
 let bad = 0;
-for (const name of names) {
+for (const { name, heavy } of tried) {
   const shares = Array.from({ length: Math.ceil(INPUTS / SHARE) }, (_, i) => ({
     name,
     seed: SEED + i,
@@ -48,7 +49,7 @@ for (const name of names) {
   const sum = (of: (each: TrialResult) => number) => results.reduce((total, each) => total + of(each), 0);
   const slowest = results.reduce((worst, each) => (each.slowestMs > worst.slowestMs ? each : worst));
   const trouble = results.flatMap((each) => each.trouble);
-  const late = slowest.slowestMs > MOST_MS;
+  const late = slowest.slowestMs > (heavy ? MOST_MS.heavy : MOST_MS.light);
   bad += trouble.length + (late ? 1 : 0);
   console.log(
     `${trouble.length + (late ? 1 : 0) > 0 ? 'FAIL' : 'ok  '} ${name}: ${sum((each) => each.answered)} answered, ${sum((each) => each.refused)} refused, ${trouble.length} in trouble, slowest ${Math.round(slowest.slowestMs)} ms`,

@@ -288,6 +288,12 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     'rgba',
     { reason: 'pixelsMissing', width: 200, height: 200, given: 16 },
   ],
+  [
+    'scan.worm',
+    { width: 200, height: 200, rgba: new Uint8ClampedArray(16) },
+    'rgba',
+    { reason: 'pixelsMissing', width: 200, height: 200, given: 16 },
+  ],
   ['driveline.motion', { driveline: chain, drive: [{ body: 'a', turns: 3 }], held: ['a'] }, 'held.0', { reason: 'drivenAndHeld', id: 'a' }],
   [
     'driveline.motion',

@@ -15,11 +15,12 @@ import { pickPhoto } from '../photo/pickPhoto.ts';
 import { hashOf } from './photoFile.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
-/** Takes a photo of a gear and leads to the count on it. */
+/** Takes a photo of a gear and leads to what is read on it. */
 export function PhotoCount({ view: { job, state, machine }, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
   const colours = useColours();
   const [problem, setProblem] = useState<string | null>(null);
+  const isWorm = card.type === 'worm';
   const scans = state.gears[card.id]?.scans ?? [];
   const toScan = (hash: string) => router.navigate(`/jobs/${job.id}/scan/${card.id}/${hash}`);
   const take = async (from: () => Promise<Blob | null>) => {
@@ -39,7 +40,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
   return (
     <>
       <Button
-        label={t.countTheTeethOnA}
+        label={isWorm ? t.readTheWormOnA : t.countTheTeethOnA}
         icon={<ScanSearch color={colours.accent} size={24} />}
         testID="count-on-photo"
         onPress={() => void take(pickPhoto)}
@@ -47,7 +48,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
       {machine?.instruments ? (
         <Button
           variant="quiet"
-          label={t.countWithTheBenchCamera}
+          label={isWorm ? t.readWithTheBenchCamera : t.countWithTheBenchCamera}
           testID="count-with-camera"
           onPress={() => void take(() => cameraPicture(job.id, { gear: card.id }))}
         />

@@ -14,15 +14,17 @@ import type { Spot } from './ScanPhoto.tsx';
 export type Laying = 'nothing' | 'middle' | 'rim' | 'length';
 
 interface Props {
+  /** Where nothing else can be put right. */
+  readonly only?: 'length';
   readonly laying: Laying;
   readonly onLaying: (laying: Laying) => void;
   readonly length: readonly Spot[];
   readonly onLength: (scale: ScanScale) => void;
   readonly known?: number | undefined;
   readonly rim?: number | undefined;
-  readonly onRim: (tipRadiusPx: number) => void;
+  readonly onRim?: (tipRadiusPx: number) => void;
   readonly corrected: boolean;
-  readonly onReset: () => void;
+  readonly onReset?: () => void;
 }
 
 const HOW: Readonly<Record<Laying, string>> = {
@@ -32,26 +34,28 @@ const HOW: Readonly<Record<Laying, string>> = {
   length: t.tapBothEndsOfA,
 };
 
+const WHAT = {
+  middle: ['middle', t.middle],
+  rim: ['rim', t.tips],
+  length: ['length', shared.length2],
+} as const;
+
 /** Share of the radius that one press moves the rim. */
 const NUDGE = 0.004;
 
 /** Where the eye beats the app: the middle, the rim, and a length that gives the millimetres. */
-export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset }: Props) {
+export function PutRight({ only, laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset }: Props) {
   return (
     <View className="gap-2">
       <Text variant="head">{t.putItRightOnThe}</Text>
       <Segments
         label={t.whatToPutRight}
-        options={[
-          ['middle', t.middle],
-          ['rim', t.tips],
-          ['length', shared.length2],
-        ]}
+        options={only ? [WHAT.length] : [WHAT.middle, WHAT.rim, WHAT.length]}
         value={laying === 'nothing' ? undefined : laying}
         onChange={onLaying}
       />
       <Text variant="soft">{HOW[laying]}</Text>
-      {laying === 'rim' && rim ? (
+      {laying === 'rim' && rim && onRim ? (
         <View className="flex-row gap-2">
           <Button className="flex-1" label={t.narrower} onPress={() => onRim(rim * (1 - NUDGE))} />
           <Button className="flex-1" label={t.wider} onPress={() => onRim(rim * (1 + NUDGE))} />
@@ -60,7 +64,7 @@ export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim
       {laying === 'length' && length.length === 2 ? (
         <KnownLength ends={[length[0] as Spot, length[1] as Spot]} known={known} onLength={onLength} />
       ) : null}
-      {corrected ? <Button variant="quiet" label={t.letTheAppLookAgain} onPress={onReset} /> : null}
+      {corrected && onReset ? <Button variant="quiet" label={t.letTheAppLookAgain} onPress={onReset} /> : null}
     </View>
   );
 }

@@ -5,7 +5,6 @@ import type { ScanRead } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -14,13 +13,15 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Stepper } from '../design/padKeys.tsx';
 import type { JobView } from '../job/JobView.ts';
+import { Counting } from './Counting.tsx';
 import { PutRight, type Laying } from './PutRight.tsx';
 import { ScanPhoto, SIGNS, type Spot } from './ScanPhoto.tsx';
 import { scanEntries } from './scanEntries.ts';
 import { scanLines, sureness } from './scanWords.ts';
-import { useScan, type ScanExtras } from './useScan.ts';
+import type { ScanExtras } from './scan.worker.ts';
+import { useScan } from './useScan.ts';
 
-const STAGES = [t.readingThePhoto, t.lookingForTheGear, t.followingTheRim, t.countingTeeth] as const;
+const STAGES = [t.readingThePhoto, t.lookingForTheGear, t.followingTheRim, t.countingTeeth];
 
 /** Counting, stopping, putting right and keeping. */
 export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView; card: GearCard; hash: string }) {
@@ -31,7 +32,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
   const [extras, setExtras] = useState<ScanExtras>({ scale: kept?.scale, correction: kept?.correction });
   const [laying, setLaying] = useState<Laying>('nothing');
   const [length, setLength] = useState<readonly Spot[]>(kept?.scale ? [kept.scale.from, kept.scale.to] : []);
-  const { state: scan, address, count, stop } = useScan(hash, extras);
+  const { state: scan, address, count, stop } = useScan('teeth', hash, extras);
   const [last, setLast] = useState<{ width: number; height: number; found?: ScanRead | undefined } | null>(null);
   const now = scan.kind === 'done' ? { width: scan.width, height: scan.height, found: scan.scan.read ? scan.scan : undefined } : last;
   const found = now?.found;
@@ -57,7 +58,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
     <>
       <Text variant="title">{t.onAPhoto(card.name)}</Text>
       {address && now ? <ScanPhoto address={address} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
-      {scan.kind === 'counting' ? <Counting share={scan.share} onStop={stop} /> : null}
+      {scan.kind === 'counting' ? <Counting stages={STAGES} share={scan.share} onStop={stop} /> : null}
       {scan.kind === 'stopped' ? <Button label={shared.countAgain} testID="count-again" onPress={() => void count(extras)} /> : null}
       {scan.kind === 'failed' ? (
         <Card tone="danger">
@@ -104,22 +105,5 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
         />
       ) : null}
     </>
-  );
-}
-
-function Counting({ share, onStop }: { share: number; onStop: () => void }) {
-  return (
-    <Card tone="sunken">
-      <Text variant="strong">{STAGES[Math.min(STAGES.length - 1, Math.floor(share * STAGES.length))]}</Text>
-      <View
-        role="progressbar"
-        aria-label={t.counting}
-        aria-valuenow={Math.round(100 * share)}
-        className="h-3 overflow-hidden rounded-sm border border-line bg-surface"
-      >
-        <View className="h-3 bg-accent" style={{ width: `${Math.max(4, 100 * share)}%` }} />
-      </View>
-      <Button label={shared.stop} testID="stop-scan" onPress={onStop} />
-    </Card>
   );
 }

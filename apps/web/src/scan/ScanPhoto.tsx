@@ -16,6 +16,8 @@ interface Props {
   readonly width: number;
   readonly height: number;
   readonly found?: ScanRead | undefined;
+  /** Ends of an axis that was found. */
+  readonly axis?: readonly [Spot, Spot] | undefined;
   /** Ends of the known length, as far as they are laid. */
   readonly length: readonly Spot[];
   readonly onTap?: ((spot: Spot) => void) | undefined;
@@ -23,9 +25,14 @@ interface Props {
 
 const INK = '#0B2239';
 const LIGHT = '#FFFFFF';
+/** Dark on a light band, to be seen on steel and on wood. */
+const BAND = [
+  [LIGHT, 5],
+  [INK, 2],
+] as const;
 
 /** The photo with what was found drawn over it: rim, middle, and a mark of its own shape at each tooth that is not as the others. */
-export function ScanPhoto({ address, width, height, found, length, onTap }: Props) {
+export function ScanPhoto({ address, width, height, found, axis, length, onTap }: Props) {
   const [shown, setShown] = useState(0);
   const board = useRef<View>(null);
   // Lines as thick on any photo: so many pixels of it to one of the screen.
@@ -47,6 +54,19 @@ export function ScanPhoto({ address, width, height, found, length, onTap }: Prop
           <Image source={{ uri: address }} aria-label={t.photoOfTheGear} style={{ width: '100%', height: '100%' }} />
           <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} style={{ position: 'absolute' }} aria-hidden>
             {found ? <Found found={found} px={px} /> : null}
+            {axis
+              ? BAND.map(([stroke, thick]) => (
+                  <Line
+                    key={stroke}
+                    x1={axis[0].xPx}
+                    y1={axis[0].yPx}
+                    x2={axis[1].xPx}
+                    y2={axis[1].yPx}
+                    stroke={stroke}
+                    strokeWidth={thick * px}
+                  />
+                ))
+              : null}
             {length.map(({ xPx, yPx }, i) => (
               <G key={i}>
                 <Circle cx={xPx} cy={yPx} r={9 * px} fill="none" stroke={LIGHT} strokeWidth={5 * px} />
@@ -63,26 +83,13 @@ export function ScanPhoto({ address, width, height, found, length, onTap }: Prop
   );
 }
 
-/** Dark on a light band, to be seen on steel and on wood. */
 function Found({ found: { centre, rim, flaws }, px }: { found: ScanRead; px: number }) {
   const { xPx: x, yPx: y } = centre;
   return (
     <>
       <G rotation={rim.axisDeg} originX={x} originY={y}>
-        {[
-          [LIGHT, 5],
-          [INK, 2],
-        ].map(([stroke, width]) => (
-          <Ellipse
-            key={String(stroke)}
-            cx={x}
-            cy={y}
-            rx={rim.longPx}
-            ry={rim.shortPx}
-            fill="none"
-            stroke={String(stroke)}
-            strokeWidth={Number(width) * px}
-          />
+        {BAND.map(([stroke, width]) => (
+          <Ellipse key={stroke} cx={x} cy={y} rx={rim.longPx} ry={rim.shortPx} fill="none" stroke={stroke} strokeWidth={width * px} />
         ))}
       </G>
       <Path d={`M${x - 14 * px} ${y}h${28 * px}M${x} ${y - 14 * px}v${28 * px}`} stroke={LIGHT} strokeWidth={5 * px} />

@@ -3,11 +3,20 @@ import { useLocalSearchParams } from 'expo-router';
 import { GearFrame } from '../job/GearFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { ScanPanel } from './ScanPanel.tsx';
+import { WormScanPanel } from './WormScanPanel.tsx';
 
-/** Teeth counted on a photo of a gear; what the app saw wrongly is put right here, and kept. */
+/** A gear read on a photo: its teeth, or a worm from its side; what the app saw wrongly is put right here, and kept. */
 export function ScanScreen() {
   const { hash } = useLocalSearchParams<{ hash: string }>();
   return (
-    <GearFrame stage="measure">{(view: JobView, card: GearCard) => <ScanPanel key={hash} view={view} card={card} hash={hash} />}</GearFrame>
+    <GearFrame stage="measure">
+      {(view: JobView, card: GearCard) =>
+        card.type === 'worm' ? (
+          <WormScanPanel key={hash} view={view} card={card} hash={hash} />
+        ) : (
+          <ScanPanel key={hash} view={view} card={card} hash={hash} />
+        )
+      }
+    </GearFrame>
   );
 }

@@ -1,26 +1,44 @@
 import { t } from '@patient-badger/wording/scan';
-import { scanTeeth, type Scan, type ScanCorrection, type ScanProgress, type ScanScale } from '@patient-badger/core/gear';
+import {
+  scanTeeth,
+  scanWorm,
+  type Scan,
+  type ScanCorrection,
+  type ScanProgress,
+  type ScanScale,
+  type WormScan,
+} from '@patient-badger/core/gear';
 import { expose } from 'comlink';
 
 let photo: { readonly blob: Blob; readonly pixels: ImageData } | undefined;
 
-/** Counts on a thread of its own; the pixels of the last photo are kept for when something is put right. */
+/** Reads on a thread of its own; the pixels of the last photo are kept for when something is put right. */
 const api = {
-  async scan(
-    blob: Blob,
-    more: { readonly scale?: ScanScale | undefined; readonly correction?: ScanCorrection | undefined },
-    onProgress: ScanProgress,
-  ): Promise<ScanReply> {
-    if (photo?.blob !== blob) photo = { blob, pixels: await pixelsOf(blob) };
-    const { width, height, data } = photo.pixels;
-    return { width, height, scan: scanTeeth({ width, height, rgba: data, ...more }, onProgress) };
+  async teeth(blob: Blob, more: ScanExtras, onProgress: ScanProgress): Promise<ScanReply<Scan>> {
+    const { width, height, rgba } = await laidOpen(blob);
+    return { width, height, scan: scanTeeth({ width, height, rgba, ...more }, onProgress) };
+  },
+  async worm(blob: Blob, { scale }: ScanExtras, onProgress: ScanProgress): Promise<ScanReply<WormScan>> {
+    const { width, height, rgba } = await laidOpen(blob);
+    return { width, height, scan: scanWorm({ width, height, rgba, scale }, onProgress) };
   },
 };
 
-export interface ScanReply {
+async function laidOpen(blob: Blob) {
+  if (photo?.blob !== blob) photo = { blob, pixels: await pixelsOf(blob) };
+  const { width, height, data } = photo.pixels;
+  return { width, height, rgba: data };
+}
+
+export interface ScanExtras {
+  readonly scale?: ScanScale | undefined;
+  readonly correction?: ScanCorrection | undefined;
+}
+
+export interface ScanReply<Read> {
   readonly width: number;
   readonly height: number;
-  readonly scan: Scan;
+  readonly scan: Read;
 }
 
 async function pixelsOf(blob: Blob): Promise<ImageData> {

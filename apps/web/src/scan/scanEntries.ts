@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/scan';
 import type { ScanRead } from '@patient-badger/core/gear';
 import type { EntryPayload } from '@patient-badger/core/job';
-import type { ScanExtras } from './useScan.ts';
+import type { ScanExtras } from './scan.worker.ts';
 
 interface ScanEntry extends ScanExtras {
   readonly gear: string;

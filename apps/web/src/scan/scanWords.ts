@@ -11,6 +11,9 @@ export function clockAt(angleDeg: number): string {
   return halves % 2 === 0 ? t.oclock(hour) : t.halfPast(hour);
 }
 
+/** From a camera that leans farther, teeth hide each other: one that seems missing may be there. */
+const MOST_LEAN = 25;
+
 /** What was found, most important first. */
 export function scanLines(
   { teeth, teethPresent, flaws, tipDiameterMm, rootDiameterMm, tiltDeg }: ScanRead,
@@ -20,7 +23,7 @@ export function scanLines(
   const of = (kind: FlawKind) => flaws.filter((each) => each.kind === kind);
   const at = (kind: FlawKind) => [...new Set(of(kind).map(({ angleDeg }) => clockAt(angleDeg)))].join(', ');
   return [
-    ...(gone > 0 ? [t.missingAt(gone, at('missing'))] : [t.noneMissing]),
+    ...(gone > 0 ? [(tiltDeg > MOST_LEAN ? t.maybeMissing : t.missingAt)(gone, at('missing'))] : [t.noneMissing]),
     ...(of('short').length > 0 ? [t.shortAt(of('short').length, at('short'))] : []),
     ...(of('odd').length > 0 ? [t.widerNarrowerOrOutOf(of('odd').length, at('odd'))] : []),
     ...(tipDiameterMm ? [t.overTheTips(formatLength(tipDiameterMm.value, unit), formatLength(tipDiameterMm.plusMinus, unit))] : []),
@@ -38,5 +41,7 @@ export function sureness({ confidence, counts, corrected }: ScanRead): string {
     [t.lightAndDark, counts.shading],
   ] as const;
   const said = ways.map(([name, count]) => `${name} ${count ?? 'none'}`).join(', ');
-  return t.threeWaysOfCounting(confidence > 0.85 ? t.sure : t.fairlySureCountAFew, said);
+  const isSure = confidence > 0.85;
+  const counted = t.threeWaysOfCounting(isSure ? t.sure : t.fairlySureCountAFew, said);
+  return isSure ? counted : `${counted} ${t.orSomethingCutLikeOne}`;
 }

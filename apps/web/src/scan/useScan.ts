@@ -1,24 +1,25 @@
-import type { ScanCorrection, ScanScale } from '@patient-badger/core/gear';
+import type { Scan, WormScan } from '@patient-badger/core/gear';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { photoFile } from './photoFile.ts';
-import type { ScanApi, ScanReply } from './scan.worker.ts';
+import type { ScanApi, ScanExtras, ScanReply } from './scan.worker.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
-export interface ScanExtras {
-  readonly scale?: ScanScale | undefined;
-  readonly correction?: ScanCorrection | undefined;
+/** What is read off a photo: the teeth of a gear, or a worm from its side. */
+interface Readers {
+  readonly teeth: Scan;
+  readonly worm: WormScan;
 }
 
-export type ScanState =
+export type ScanState<Read> =
   | { readonly kind: 'counting'; readonly share: number }
   | { readonly kind: 'stopped' }
   | { readonly kind: 'failed'; readonly why: string }
-  | ({ readonly kind: 'done' } & ScanReply);
+  | ({ readonly kind: 'done' } & ScanReply<Read>);
 
-/** Counts the teeth on a photo off the main thread, tells how far it is, and can be stopped. */
-export function useScan(hash: string, first: ScanExtras) {
-  const [state, setState] = useState<ScanState>({ kind: 'counting', share: 0 });
+/** Reads a photo off the main thread, tells how far it is, and can be stopped. */
+export function useScan<What extends keyof Readers>(what: What, hash: string, first: ScanExtras) {
+  const [state, setState] = useState<ScanState<Readers[What]>>({ kind: 'counting', share: 0 });
   const [photo, setPhoto] = useState<{ readonly blob: Blob; readonly address: string } | null>(null);
   const address = useRef<string | null>(null);
   const worker = useRef<{ readonly thread: Worker; readonly api: Remote<ScanApi> } | null>(null);
@@ -48,13 +49,14 @@ export function useScan(hash: string, first: ScanExtras) {
           worker.current = { thread, api: wrap<ScanApi>(thread) };
         }
         const tell = (_: string, share: number) => mine === round.current && setState({ kind: 'counting', share });
-        const reply = await worker.current.api.scan(blob, extras, proxy(tell));
+        const { api } = worker.current;
+        const reply = (await api[what](blob, extras, proxy(tell))) as ScanReply<Readers[What]>;
         if (mine === round.current) setState({ kind: 'done', ...reply });
       } catch (error) {
         if (mine === round.current) setState({ kind: 'failed', why: messageOf(error) });
       }
     },
-    [photo, hash],
+    [photo, hash, what],
   );
 
   const begin = useRef(() => void count(first));

@@ -38,7 +38,7 @@ export function tryOperation(operations: Operations, trial: Trial): TrialResult 
   const operation = operations.list.find((each) => each.name === name);
   if (!operation) throw new RangeError(`no operation ${name}`);
   const sound = [
-    name === 'scan.teeth' ? pictures : allowedBy(operation.input, words),
+    name.startsWith('scan.') ? pictures : allowedBy(operation.input, words),
     ...(golden.length > 0 ? [fc.constantFrom(...golden).chain(near)] : []),
   ];
   const any = fc.oneof({ weight: 3, arbitrary: fc.oneof(...sound) }, { weight: 1, arbitrary: broken(fc.oneof(...sound)) });

@@ -11,9 +11,10 @@ const DEEPEST_SHADOW = 0.65;
 
 /**
  * How unlike the bench each pixel is, in spreads of the bench's own colour. The bench is what lies along
- * the picture's edge, with light that changes smoothly across it (a quadratic surface for each colour).
+ * the picture's edge, with light that changes smoothly across it (a quadratic surface for each colour). What is darker along
+ * the bench's own colour counts as `shadowShare` of that.
  */
-export function unlikeBench(plate: Plate): Float32Array {
+export function unlikeBench(plate: Plate, shadowShare = SHADOW_SHARE): Float32Array {
   const { width, height, rgb } = plate;
   const frame = framePixels(width, height);
   const terms = frame.map((at) => surfaceTerms((at % width) / width, Math.floor(at / width) / height));
@@ -36,11 +37,15 @@ export function unlikeBench(plate: Plate): Float32Array {
     inverse = inverseSpread(off, weights);
     weights = Float32Array.from(off, (each) => (distance(each, inverse) < 3 ? 1 : 0));
   }
-  return distances(plate, surface, inverse);
+  return distances(plate, surface, { inverse, shadowShare });
 }
 
 /** Per pixel, written out: it is asked a hundred thousand times. */
-function distances({ width, height, rgb }: Plate, surface: Surface, inverse: Matrix): Float32Array {
+function distances(
+  { width, height, rgb }: Plate,
+  surface: Surface,
+  { inverse, shadowShare }: { readonly inverse: Matrix; readonly shadowShare: number },
+): Float32Array {
   const unlike = new Float32Array(width * height);
   const off = new Float64Array(3);
   const bench = new Float64Array(3);
@@ -61,7 +66,7 @@ function distances({ width, height, rgb }: Plate, surface: Surface, inverse: Mat
       share /= square;
       // Darker along the bench's own colour, and not too dark: it may be a shadow.
       if (share < 0 && share > -DEEPEST_SHADOW)
-        for (let c = 0; c < 3; c++) off[c] = (off[c] as number) - (1 - SHADOW_SHARE) * share * (bench[c] as number);
+        for (let c = 0; c < 3; c++) off[c] = (off[c] as number) - (1 - shadowShare) * share * (bench[c] as number);
       unlike[y * width + x] = distance(off as unknown as Colour, inverse);
     }
   }

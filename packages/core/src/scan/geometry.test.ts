@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { strongestWave } from './count.ts';
-import { otsu, roundEllipse } from './disc.ts';
+import { roundEllipse } from './disc.ts';
+import { otsu } from './things.ts';
 import { frameOf } from './frame.ts';
 import { convexHull, type Point } from './hull.ts';
 import { evenAngle, pictureAngle } from './lean.ts';

@@ -1,5 +1,4 @@
 import { degrees } from '../quantity/angle.ts';
-import { fail } from '../failure/CoreFailure.ts';
 import { countByEdges, countByOutline, countByShading, type Count } from './count.ts';
 import { findDisc } from './disc.ts';
 import { judgeTeeth, type Teeth } from './flaws.ts';
@@ -8,6 +7,8 @@ import { UPRIGHT } from './lean.ts';
 import { robustFit } from '../inference/leastSquares.ts';
 import { reachOf, rootOf, type RadialExtent } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
+import { perMmBy } from './scale.ts';
+import { pixelsOf } from './pixels.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
 import { DEPTHS, RAYS, stepAt, unroll, type UnrolledRing } from './unwrap.ts';
 
@@ -45,16 +46,8 @@ export type ScanProgress = (stage: 'disc' | 'rim' | 'teeth', share: number) => v
  * @example 24 teeth of which two are gone → read, teeth 24, teethPresent 22, two flaws of the kind missing
  */
 export function scanTeeth(input: ScanInput, onProgress: ScanProgress = () => {}): Scan {
-  const { width, height, correction = {} } = input;
-  if (input.rgba.length !== width * height * 4) {
-    throw fail('contradiction', 'rgba', {
-      reason: 'pixelsMissing',
-      width,
-      height,
-      given: input.rgba.length,
-    });
-  }
-  const fine = shrink(input, FINE);
+  const { correction = {} } = input;
+  const fine = shrink(pixelsOf(input), FINE);
   onProgress('disc', 0.35);
   const coarse = shrinkPlate(fine, COARSE);
   const start = startingFrame(findDisc(coarse), coarse.factor / fine.factor, fine, correction);
@@ -256,11 +249,6 @@ function asCounted(teeth: number, { outline, edges, shading }: Counts): CountAgr
   return { teeth, phase, strength: 1, confidence: 1 };
 }
 
-/** A finger lays a point this true, in pixels of the photo. */
-const POINT_PX = 2;
-/** However well the points are laid: lens and thickness bend the scale by this share. */
-const LENS_SHARE = 0.007;
-
 function mmPerPixel({ from, to, lengthMm }: NonNullable<ScanInput['scale']>, frame: Frame, factor: number) {
   // Laid back into the gear's plane: along the short axis a millimetre is shorter in the picture.
   const [p, q] = [from, to].map(({ xPx, yPx }) => {
@@ -268,8 +256,7 @@ function mmPerPixel({ from, to, lengthMm }: NonNullable<ScanInput['scale']>, fra
     return [radius * Math.cos(angle), radius * Math.sin(angle)] as const;
   }) as [readonly [number, number], readonly [number, number]];
   const px = Math.max(1, Math.hypot(p[0] - q[0], p[1] - q[1]) * frame.long * factor);
-  const share = Math.hypot((Math.SQRT2 * POINT_PX) / px, LENS_SHARE);
-  return { value: lengthMm / px, plusMinus: (lengthMm / px) * share };
+  return perMmBy(lengthMm, px);
 }
 
 const refused = (reason: ScanRefusal): Scan => ({ read: false, reason });

@@ -7,7 +7,7 @@ import { positiveUpTo } from '../quantity/bounds.ts';
 const SIDE = [120, 12_000] as const;
 /** Also beside the picture: a mark may be put there by hand. */
 const pixel = z.number().min(-20_000).max(20_000);
-const point = z.strictObject({ xPx: pixel, yPx: pixel });
+export const point = z.strictObject({ xPx: pixel, yPx: pixel });
 const pixels = z.custom<Uint8ClampedArray | Uint8Array>((given) => given instanceof Uint8ClampedArray || given instanceof Uint8Array, {
   message: because('notPixels'),
 });
@@ -25,7 +25,8 @@ export const scanCorrection = z.strictObject({
 export type ScanScale = z.infer<typeof scanScale>;
 export type ScanCorrection = z.infer<typeof scanCorrection>;
 
-export const scanInput = z.strictObject({
+/** What every reader of photos takes. */
+export const photoInput = {
   width: z.int().min(SIDE[0]).max(SIDE[1]),
   height: z.int().min(SIDE[0]).max(SIDE[1]),
   /** Red, green, blue and opacity of each pixel, row by row; over the wire a list of numbers. */
@@ -36,6 +37,10 @@ export const scanInput = z.strictObject({
       .max(SIDE[1] * SIDE[1] * 4)
       .transform((list) => Uint8ClampedArray.from(list)),
   ]),
+};
+
+export const scanInput = z.strictObject({
+  ...photoInput,
   scale: scanScale.optional(),
   correction: scanCorrection.optional(),
 });
@@ -54,7 +59,7 @@ export const SCAN_REFUSALS = [
 ] as const;
 export type ScanRefusal = (typeof SCAN_REFUSALS)[number];
 
-const measuredMm = z.strictObject({ value: z.number(), plusMinus: z.number() });
+export const measuredMm = z.strictObject({ value: z.number(), plusMinus: z.number() });
 
 export const scanRead = z.strictObject({
   read: z.literal(true),

@@ -1,6 +1,7 @@
-import type { Scan } from '@patient-badger/core/gear';
+import type { Scan, WormScan } from '@patient-badger/core/gear';
 import { catalogue } from '../catalogue.ts';
 
+type WormScanRefusal = Extract<WormScan, { read: false }>['reason'];
 type ScanRefusal = Extract<Scan, { read: false }>['reason'];
 
 /** Why no gear was read off a photo, and how to take a better one. */
@@ -17,3 +18,15 @@ export const SCAN_REFUSALS = catalogue({
   countsDisagree:
     'The ways of counting do not agree. Wipe the teeth, lay the gear on plain paper in even light, or count on the photo yourself.',
 } satisfies Record<ScanRefusal, string>);
+
+/** Why no worm was read off a photo, and how to take a better one. */
+export const WORM_SCAN_REFUSALS = catalogue({
+  noGear: 'No worm stands out on this photo. Lay it on its side on plain paper of another colour, and take the photo from straight above.',
+  cutOff: 'The worm runs over the edge of the photo. Step back until there is bench all round it.',
+  tooSmall: 'The worm is too small on the photo. Come closer until it fills most of the picture.',
+  noThreads: 'No threads are seen along it. Lay it on its side, in even light without a hard shadow.',
+  tooFine: 'The threads are too fine to be told apart. Come closer, or wipe the lens and hold still.',
+  countsDisagree:
+    'Its edges and the light between them do not agree. Wipe it, turn it so that the light falls along it, and take another photo.',
+  notAWorm: 'These look like rings, not like a thread. A worm’s threads run on from one side to the other.',
+} satisfies Record<WormScanRefusal, string>);

@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/gear';
 import { worm, type WormQuantity } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
+import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { MeasuredCard } from '../MeasuredCard.tsx';
 import { advisedReading } from '../advised.ts';
 import { HandChoice } from '../HandChoice.tsx';
@@ -33,7 +34,12 @@ export function WormCard({ view, card }: { view: JobView; card: GearCard }) {
       )}
       more={['leadAngleDeg', 'centreDistanceMm']}
       caliper={view.machine?.instruments}
-      beside={<HandChoice jobId={view.job.id} card={card} gear={gear} />}
+      beside={
+        <>
+          <PhotoCount view={view} card={card} />
+          <HandChoice jobId={view.job.id} card={card} gear={gear} />
+        </>
+      }
       next={advisedReading(identified.data?.nextMeasurement, ADVISED, WORM_WORDS)}
     />
   );

@@ -1,0 +1,183 @@
+/**
+ * Worms from the side, sectors, bevels from their face, and what tells the scale, on pictures of solids laid through a
+ * camera by a drawer that shares no code with the reader (`scan/scenes`); every other one through JPEG.
+ *
+ *   npm run bench:scan-solids [-- SCENES [KIND…]]     (default 100 of each)
+ */
+import { scanTeeth, scanWorm, type WormScan } from '@patient-badger/core/gear';
+import jpeg from 'jpeg-js';
+import type { Picture } from '../packages/core/src/scan/picture.ts';
+import { photograph, type Colour, type Patch, type View } from '../packages/core/src/scan/scenes/splat.ts';
+import { bevel, card, coin, rod, spur, worm, type Worm } from '../packages/core/src/scan/scenes/solids.ts';
+import { seeded } from '../packages/core/src/testing.ts';
+
+const SCENES = Number(process.argv[2] ?? 100);
+const only = process.argv.slice(3);
+let random = seeded(0);
+const between = (low: number, high: number) => low + (high - low) * random();
+const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+const whole = (low: number, high: number) => Math.floor(between(low, high + 1));
+
+/** What lies on what: pairs a mechanic can tell apart by eye. */
+const PAIRS: readonly (readonly [thing: Colour, bench: Colour, grain: number])[] = [
+  [[178, 176, 170], [112, 84, 58], 0.08],
+  [[182, 184, 186], [84, 90, 96], 0.04],
+  [[72, 72, 78], [168, 172, 178], 0.04],
+  [[196, 158, 88], [92, 90, 88], 0.05],
+  [[50, 50, 54], [226, 224, 216], 0.01],
+  [[224, 220, 206], [60, 90, 70], 0.03],
+  [[200, 70, 50], [228, 226, 220], 0.01],
+];
+const [WIDTH, HEIGHT] = [900, 680];
+
+/** A picture of something so long and so wide, filling the picture as somebody would have it. */
+function taken(
+  patches: readonly Patch[],
+  { longMm, bench, grain, mostLean }: { longMm: number; bench: Colour; grain: number; mostLean: number },
+): Picture {
+  const view: View = {
+    width: WIDTH,
+    height: HEIGHT,
+    pxPerMm: (HEIGHT * between(0.62, 0.85)) / longMm,
+    leanDeg: between(0, mostLean),
+    towardsDeg: between(0, 360),
+    distanceMm: longMm * between(5, 9),
+    bench,
+    grain,
+    lightDeg: between(0, 360),
+    lightUpDeg: between(35, 75),
+    shadow: between(0.1, 0.5),
+    unevenness: between(0, 0.4),
+    noise: between(2, 8),
+    random,
+  };
+  const plain = photograph(patches, view);
+  if (random() < 0.5) return plain;
+  const { data } = jpeg.decode(jpeg.encode({ ...plain, data: plain.rgba }, whole(55, 95)).data, { useTArray: true });
+  return { width: WIDTH, height: HEIGHT, rgba: data };
+}
+
+const share = (count: number, of: number) => (of === 0 ? '' : `${((100 * count) / of).toFixed(1)} %`);
+/** Each scene is drawn from its own number: the same whatever else is drawn. */
+function scene<Drawn>(kind: string, i: number, draw: () => Drawn): Drawn {
+  random = seeded(1000 * i + kind.length);
+  return draw();
+}
+const wants = (kind: string) => only.length === 0 || only.includes(kind);
+const rows: Record<string, Record<string, string | number>> = {};
+
+function drawWorm(): { given: Worm; longMm: number; bench: Colour; grain: number } {
+  const [colour, bench, grain] = pick(PAIRS);
+  const m = between(0.8, 2.5);
+  const [q, starts] = [between(7, 16), pick([1, 1, 2, 2, 3, 4])];
+  const tipRadiusMm = ((q + 2) * m) / 2;
+  const threads = between(Math.max(4, starts + 2), 11);
+  const given: Worm = {
+    colour,
+    gloss: between(0.05, 0.4),
+    pitchMm: Math.PI * m,
+    starts,
+    hand: pick(['right', 'right', 'left'] as const),
+    tipRadiusMm,
+    depthMm: 2.2 * m,
+    threadedMm: threads * Math.PI * m,
+    shaftRadiusMm: (tipRadiusMm - 2.2 * m) * between(0.5, 1),
+    shaftMm: tipRadiusMm * between(0.1, 1.6),
+    turnedDeg: between(0, 360),
+  };
+  return { given, bench, grain, longMm: Math.max(given.threadedMm + 2 * given.shaftMm, 2.4 * tipRadiusMm) };
+}
+
+/** Things that lie on a bench as well and are no worms. */
+function drawOther(): Picture {
+  const [colour, bench, grain] = pick(PAIRS);
+  const placed = { colour, turnedDeg: between(0, 360) };
+  const [patches, longMm] = pick<() => readonly [readonly Patch[], number]>([
+    () => [rod({ ...placed, radiusMm: 6, lengthMm: 50 }), 50],
+    () => [rod({ ...placed, radiusMm: 8, lengthMm: 60, grooves: [-22, -18, 3, 24], grooveMm: 2 }), 60],
+    () => [rod({ ...placed, radiusMm: 8, lengthMm: 60, grooves: Array.from({ length: 12 }, (_, k) => -22 + 4 * k), grooveMm: 1.6 }), 60],
+    () => [card({ ...placed, widthMm: 86, heightMm: 54 }), 90],
+    () => [coin({ ...placed, diameterMm: 25 }), 30],
+    () => [spur({ ...placed, teeth: whole(10, 40), moduleMm: 1.5, thicknessMm: 8, boreMm: 6 }), 60],
+  ])();
+  return taken(patches, { longMm, bench, grain, mostLean: 12 });
+}
+
+if (wants('worm')) {
+  let [read, right, pitchRight, handRight, startsRight, startsSaid] = [0, 0, 0, 0, 0, 0];
+  const refused = new Map<string, number>();
+  for (let i = 0; i < SCENES; i++) {
+    const { given, photo } = scene('worm', i, () => {
+      const { given: drawn, ...more } = drawWorm();
+      return { given: drawn, photo: taken(worm(drawn), { ...more, mostLean: 12 }) };
+    });
+    const found: WormScan = scanWorm(photo);
+    if (!found.read) {
+      refused.set(found.reason, (refused.get(found.reason) ?? 0) + 1);
+      if (process.env.SHOW) console.log(i, found.reason, JSON.stringify(given));
+      continue;
+    }
+    read++;
+    const { value, plusMinus } = found.pitchShare;
+    const isPitch =
+      Math.abs(value - given.pitchMm / (2 * given.tipRadiusMm)) < Math.max(0.05 * value, Math.min(2 * plusMinus, 0.12 * value));
+    const [isHand, isStarts] = [found.hand === given.hand, found.starts === null || found.starts === given.starts];
+    if (found.starts !== null) startsSaid++;
+    if (isPitch) pitchRight++;
+    if (isHand) handRight++;
+    if (isStarts) startsRight++;
+    if (isPitch && isHand && isStarts) right++;
+    else if (process.env.SHOW) console.log(i, JSON.stringify(found), given.pitchMm / (2 * given.tipRadiusMm), given.starts, given.hand);
+  }
+  rows.worm = {
+    taken: share(read, SCENES),
+    'right of these': share(right, read),
+    pitch: share(pitchRight, read),
+    'starts said': share(startsSaid, read),
+    'right or not said': share(startsRight, read),
+    hand: share(handRight, read),
+    refused: JSON.stringify(Object.fromEntries(refused)),
+  };
+
+  let wrong = 0;
+  const OTHERS = Math.ceil(SCENES / 2);
+  for (let i = 0; i < OTHERS; i++) {
+    const found = scanWorm(scene('other', i, drawOther));
+    if (found.read) {
+      wrong++;
+      if (process.env.SHOW) console.log('other', i, JSON.stringify(found));
+    }
+  }
+  rows['no worm'] = { taken: share(wrong, OTHERS) };
+}
+if (wants('bevel')) {
+  let [read, right] = [0, 0];
+  const refused = new Map<string, number>();
+  for (let i = 0; i < SCENES; i++) {
+    const { teeth, photo } = scene('bevel', i, () => {
+      const [colour, bench, grain] = pick(PAIRS);
+      const drawn = {
+        colour,
+        teeth: whole(10, 40),
+        moduleMm: 2,
+        coneDeg: between(25, 75),
+        faceShare: between(0.2, 0.33),
+        boreMm: 8,
+        turnedDeg: between(0, 360),
+      };
+      return { teeth: drawn.teeth, photo: taken(bevel(drawn), { longMm: 2 * drawn.teeth + 4, bench, grain, mostLean: 12 }) };
+    });
+    const found = scanTeeth(photo);
+    if (!found.read) refused.set(found.reason, (refused.get(found.reason) ?? 0) + 1);
+    else {
+      read++;
+      if (found.teeth === teeth) right++;
+    }
+  }
+  rows['bevel by its face'] = {
+    taken: share(read, SCENES),
+    'right of these': share(right, read),
+    refused: JSON.stringify(Object.fromEntries(refused)),
+  };
+}
+console.table(rows);

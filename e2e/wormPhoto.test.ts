@@ -1,0 +1,128 @@
+import { t as gear } from '@patient-badger/wording/gear';
+import { t as scan } from '@patient-badger/wording/scan';
+import { t as shared } from '@patient-badger/wording/shared';
+import { WORM_SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
+import jpeg from 'jpeg-js';
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from 'playwright-core';
+import { rod, worm } from '../packages/core/src/scan/scenes/solids.ts';
+import { photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
+import { seeded } from '../packages/core/src/testing.ts';
+import { arrive, button, radio, read, takeIn } from './actions.ts';
+import { inTime, PHONE, start, type Stage } from './stage.ts';
+
+jest.setTimeout(180_000);
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await start();
+});
+afterAll(() => stage.stop());
+
+/** A photo of something on white paper, twelve pixels a millimetre, as a phone keeps it. */
+function photoOf(patches: readonly Patch[]): Buffer {
+  const { width, height, rgba } = photograph(patches, {
+    width: 700,
+    height: 460,
+    pxPerMm: 12,
+    leanDeg: 2,
+    towardsDeg: 0,
+    distanceMm: 400,
+    bench: [228, 226, 220],
+    grain: 0.01,
+    lightDeg: 200,
+    lightUpDeg: 60,
+    shadow: 0.15,
+    unevenness: 0.1,
+    noise: 4,
+    random: seeded(3),
+  });
+  return jpeg.encode({ width, height, data: rgba }, 85).data;
+}
+
+async function readOn(page: Page, bytes: Buffer): Promise<void> {
+  const file = join(await mkdtemp(join(tmpdir(), 'badger-worm-')), 'worm.jpg');
+  await writeFile(file, bytes);
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByTestId('count-on-photo').click()]);
+  await chooser.setFiles(file);
+}
+
+test('a worm is read on a photo from its side: no scale gives a share, a laid length the pitch; the card knows which worm it was', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /Orchard saw/, 'Uses no oil at all, tank stays full');
+  await page.goto(`${page.url().split('?')[0]}/gear/worm`);
+  await page.getByTestId('count-on-photo').waitFor();
+  const job = page.url();
+
+  // A grooved rod is no worm, and the app says what it took it for; nothing is kept of it.
+  const steel = [70, 70, 76] as const;
+  await readOn(page, photoOf(rod({ colour: steel, radiusMm: 9, lengthMm: 44, grooves: [], grooveMm: 2 })));
+  await page.getByText(WORM_SCAN_REFUSALS.noThreads).waitFor();
+
+  // Module 1, one start, 20 mm over the tips: of its outside diameter the pitch is 0.157.
+  await page.goto(job);
+  const given = { colour: [196, 150, 70], pitchMm: Math.PI, starts: 1, hand: 'right', tipRadiusMm: 10, depthMm: 2.2 } as const;
+  await readOn(page, photoOf(worm({ ...given, threadedMm: 28, shaftRadiusMm: 5, shaftMm: 8 })));
+  await page.getByTestId('scan-worm').waitFor();
+  await expect(page.getByTestId('scan-worm').textContent()).resolves.toMatch(/0\.1[56]\d/);
+  await page.getByText(gear.rightHandThread, { exact: true }).waitFor();
+  await page.getByText(scan.measureOverTipsFirst).waitFor();
+
+  // Its length from end to end is known: 44 mm.
+  await radio(page, shared.length2).click();
+  const board = page.getByTestId('scan-board');
+  const box = await board.boundingBox();
+  if (!box) throw new Error('no photo');
+  const half = (box.width * 22 * 12) / 700;
+  for (const side of [-1, 1]) await board.click({ position: { x: box.width / 2 + side * half, y: box.height / 2 } });
+  await page.getByLabel(/^Length between the two/).fill('43');
+  await page.getByTestId('use-length').click();
+  await page.getByText(/^Pitch 3\.[01]\d mm/).waitFor();
+  await page.getByTestId('keep-scan').click();
+  await page.waitForURL(/\/gear\/worm$/);
+  await inTime(
+    stage.databaseUrl,
+    `SELECT payload->>'quantity' AS quantity FROM entries WHERE payload->>'instrument' = 'photo' AND payload->>'quantity' IN ('axialPitch', 'tipDiameterMm') ORDER BY 1`,
+    [{ quantity: 'axialPitch' }, { quantity: 'tipDiameterMm' }],
+  );
+
+  // With the caliper over its tips the card says which worm it was.
+  await page.reload();
+  await read(page, 'tipDiameterMm', '20.00');
+  await page.getByText(/Module 1, /).first().waitFor();
+});
+
+test('a quadrant that a worm drives is measured, and its fresh arc is turned in', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Imke');
+  await takeIn(page, /Island lorry/, 'Stiff at one place');
+  await page.goto(`${page.url().split('?')[0]}/gear/sector`);
+  await page.getByTestId('callout-teeth').waitFor();
+  await read(page, 'teeth', '13');
+  // Twelve pitches over 135°: 32 teeth a round.
+  await page.getByTestId('callout-arcDeg').click();
+  await page.getByTestId('pad-display').waitFor();
+  for (let over = Number(await page.getByTestId('over').textContent()); over < 12; over++) await button(page, '+').click();
+  for (const key of '135') await page.keyboard.press(key);
+  await page.getByTestId('keep-reading').click();
+  await page.getByText(gear.aWholeRoundWouldHave(32)).waitFor();
+  await read(page, 'axialPitch', '47.12');
+  await page.getByText(/Module 3/).first().waitFor();
+
+  // Teeth 1 to 6 have worked; the travel needs six: six more lie fresh beside them.
+  await page.getByTestId('open-arcs').click();
+  for (const [label, text] of [
+    [gear.firstToothThatHasWorked, '1'],
+    [gear.lastToothThatHasWorked, '6'],
+    [gear.teethThatTheTravelNeeds, '6'],
+  ] as const)
+    await page.getByLabel(label).fill(text);
+  await page.getByTestId('keep-arcs').click();
+  await page.getByTestId('fresh-positions').waitFor();
+  await expect(page.getByTestId('fresh-positions').textContent()).resolves.toBe(gear.freshLeft(2, gear.positions));
+  await page.reload();
+  await page.getByTestId('fresh-positions').waitFor();
+});
