@@ -1,6 +1,6 @@
 /**
- * Worms from the side, sectors, bevels from their face, and what tells the scale, on pictures of solids laid through a
- * camera by a drawer that shares no code with the reader (`scan/scenes`); every other one through JPEG.
+ * Worms from the side and bevels by their face, on pictures of solids laid through a camera by a drawer that shares no code
+ * with the reader (`scan/scenes`), every other one through JPEG; and rods, cards, coins and gears that are no worms.
  *
  *   npm run bench:scan-solids [-- SCENES [KIND…]]     (default 100 of each)
  */
@@ -114,7 +114,6 @@ if (wants('worm')) {
     const found: WormScan = scanWorm(photo);
     if (!found.read) {
       refused.set(found.reason, (refused.get(found.reason) ?? 0) + 1);
-      if (process.env.SHOW) console.log(i, found.reason, JSON.stringify(given));
       continue;
     }
     read++;
@@ -145,7 +144,6 @@ if (wants('worm')) {
     const found = scanWorm(scene('other', i, drawOther));
     if (found.read) {
       wrong++;
-      if (process.env.SHOW) console.log('other', i, JSON.stringify(found));
     }
   }
   rows['no worm'] = { taken: share(wrong, OTHERS) };
