@@ -126,7 +126,6 @@ if (wants('worm')) {
     if (isHand) handRight++;
     if (isStarts) startsRight++;
     if (isPitch && isHand && isStarts) right++;
-    else if (process.env.SHOW) console.log(i, JSON.stringify(found), given.pitchMm / (2 * given.tipRadiusMm), given.starts, given.hand);
   }
   rows.worm = {
     taken: share(read, SCENES),

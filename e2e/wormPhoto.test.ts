@@ -6,7 +6,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { rod, worm } from '../packages/core/src/scan/scenes/solids.ts';
+import { card, rod, spur, worm } from '../packages/core/src/scan/scenes/solids.ts';
 import { photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { arrive, button, radio, read, takeIn } from './actions.ts';
@@ -20,12 +20,12 @@ beforeAll(async () => {
 });
 afterAll(() => stage.stop());
 
-/** A photo of something on white paper, twelve pixels a millimetre, as a phone keeps it. */
-function photoOf(patches: readonly Patch[]): Buffer {
+/** A photo of something on white paper, so many pixels a millimetre, as a phone keeps it. */
+function photoOf(patches: readonly Patch[], pxPerMm = 12): Buffer {
   const { width, height, rgba } = photograph(patches, {
     width: 700,
     height: 460,
-    pxPerMm: 12,
+    pxPerMm,
     leanDeg: 2,
     towardsDeg: 0,
     distanceMm: 400,
@@ -91,7 +91,34 @@ test('a worm is read on a photo from its side: no scale gives a share, a laid le
   // With the caliper over its tips the card says which worm it was.
   await page.reload();
   await read(page, 'tipDiameterMm', '20.00');
-  await page.getByText(/module 1,/i).first().waitFor();
+  await page
+    .getByText(/module 1,/i)
+    .first()
+    .waitFor();
+});
+
+test('a card that lies beside a gear tells how large it is; a disc that is not there is said not to be', async () => {
+  const { page } = await stage.device(PHONE);
+  await arrive(page, stage.address, 'Tobin');
+  await takeIn(page, /Orchard tractor/, 'Clicks in second only');
+  await page.goto(`${page.url().split('?')[0]}/gear/gear`);
+  const gearBeside = spur({ colour: [70, 70, 76], teeth: 24, moduleMm: 2, thicknessMm: 2, boreMm: 10, x: -52 });
+  const beside = card({ colour: [60, 90, 160], widthMm: 85.6, heightMm: 53.98, x: 40, turnedDeg: 25 });
+  await readOn(page, photoOf([...gearBeside, ...beside], 3.4));
+  await radio(page, scan.besideIt).click();
+  await page.getByTestId('beside-diameter').fill('2');
+  await page.getByTestId('beside-disc').click();
+  await page.getByText(scan.howWideIsTheDisc).waitFor();
+  await page.getByTestId('beside-diameter').fill('23');
+  await page.getByTestId('beside-disc').click();
+  // The card is the largest thing there, and no gear.
+  await page.getByText(scan.thisPhotoCannotBeRead).waitFor();
+  await page.getByTestId('beside-card').click();
+  await page.getByText(scan.besideFound).waitFor();
+  await expect(page.getByTestId('scan-teeth').textContent()).resolves.toBe(scan.teeth(24));
+  await page.getByText(/^Over the tips 5[123]\.\d\d mm/).waitFor();
+  await page.getByTestId('keep-scan').click();
+  await page.waitForURL(/\/gear\/gear$/);
 });
 
 test('a quadrant that a worm drives is measured, and its fresh arc is turned in', async () => {
@@ -110,7 +137,10 @@ test('a quadrant that a worm drives is measured, and its fresh arc is turned in'
   await page.getByText(gear.aWholeRoundWouldHave(32)).waitFor();
   // Over the tips of module 3 it is more than at the pitch circle: 3π · 34/32, five times.
   await read(page, 'axialPitch', '50.07');
-  await page.getByText(/module 3\b/i).first().waitFor();
+  await page
+    .getByText(/module 3\b/i)
+    .first()
+    .waitFor();
 
   // Teeth 1 to 6 have worked; the travel needs six, and six fresh ones lie beside them.
   await page.getByTestId('open-arcs').click();

@@ -1,17 +1,19 @@
 import { t } from '@patient-badger/wording/scan';
 import { t as shared } from '@patient-badger/wording/shared';
 import { parseReading, toMm } from '@patient-badger/core';
-import type { ScanScale } from '@patient-badger/core/gear';
+import type { ScanReference, ScanScale } from '@patient-badger/core/gear';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { Figures } from '../design/Figures.tsx';
 import { Segments } from '../design/Segments.tsx';
 import { Text } from '../design/Text.tsx';
+import { typedNumber } from '../design/typedNumber.ts';
 import type { Spot } from './ScanPhoto.tsx';
 
-export type Laying = 'nothing' | 'middle' | 'rim' | 'length';
+export type Laying = 'nothing' | 'middle' | 'rim' | 'length' | 'beside';
 
 interface Props {
   /** Where nothing else can be put right. */
@@ -25,6 +27,8 @@ interface Props {
   readonly onRim?: (tipRadiusPx: number) => void;
   readonly corrected: boolean;
   readonly onReset?: () => void;
+  /** What lies beside the gear, to be found on the photo. */
+  readonly onReference?: (reference: ScanReference) => void;
 }
 
 const HOW: Readonly<Record<Laying, string>> = {
@@ -32,25 +36,27 @@ const HOW: Readonly<Record<Laying, string>> = {
   middle: t.tapTheMiddleOfThe,
   rim: t.tapTheTipOfA,
   length: t.tapBothEndsOfA,
+  beside: t.somethingOfAKnownSize,
 };
 
 const WHAT = {
   middle: ['middle', t.middle],
   rim: ['rim', t.tips],
   length: ['length', shared.length2],
+  beside: ['beside', t.besideIt],
 } as const;
 
 /** Share of the radius that one press moves the rim. */
 const NUDGE = 0.004;
 
 /** Where the eye beats the app: the middle, the rim, and a length that gives the millimetres. */
-export function PutRight({ only, laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset }: Props) {
+export function PutRight({ only, laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset, onReference }: Props) {
   return (
     <View className="gap-2">
       <Text variant="head">{t.putItRightOnThe}</Text>
       <Segments
         label={t.whatToPutRight}
-        options={only ? [WHAT.length] : [WHAT.middle, WHAT.rim, WHAT.length]}
+        options={only ? [WHAT.length] : [WHAT.middle, WHAT.rim, WHAT.length, WHAT.beside]}
         value={laying === 'nothing' ? undefined : laying}
         onChange={onLaying}
       />
@@ -64,6 +70,7 @@ export function PutRight({ only, laying, onLaying, length, onLength, known, rim,
       {laying === 'length' && length.length === 2 ? (
         <KnownLength ends={[length[0] as Spot, length[1] as Spot]} known={known} onLength={onLength} />
       ) : null}
+      {laying === 'beside' && onReference ? <Beside onReference={onReference} /> : null}
       {corrected && onReset ? <Button variant="quiet" label={t.letTheAppLookAgain} onPress={onReset} /> : null}
     </View>
   );
@@ -98,6 +105,33 @@ function KnownLength({
         problem={problem}
       />
       <Button label={t.useThisLength} testID="use-length" disabled={typed.trim() === ''} onPress={use} />
+    </View>
+  );
+}
+
+/** A disc is measured with the caliper first, within these, mm. */
+const DISC_MM = [5, 200] as const;
+
+function Beside({ onReference }: { onReference: (reference: ScanReference) => void }) {
+  const [typed, setTyped] = useState<{ diameter?: string }>({});
+  const [problem, setProblem] = useState<string>();
+  const use = () => {
+    const diameterMm = typedNumber(typed.diameter ?? '');
+    if (!(diameterMm >= DISC_MM[0] && diameterMm <= DISC_MM[1])) return setProblem(t.howWideIsTheDisc);
+    setProblem(undefined);
+    onReference({ kind: 'disc', diameterMm });
+  };
+  return (
+    <View className="gap-2">
+      <Button label={t.aCardOfThe} testID="beside-card" onPress={() => onReference({ kind: 'card' })} />
+      <Figures
+        typed={typed}
+        fields={[['diameter', t.aDiscIn, 'mm']]}
+        onChange={setTyped}
+        testID={() => 'beside-diameter'}
+        problems={problem ? { diameter: problem } : undefined}
+      />
+      <Button label={t.useThisDisc} testID="beside-disc" onPress={use} />
     </View>
   );
 }

@@ -38,7 +38,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
   const found = now?.found;
 
   const again = (change: Partial<NonNullable<ScanExtras['correction']>> | null, scale = extras.scale) => {
-    const next = { scale, correction: change && { ...extras.correction, ...change } } as ScanExtras;
+    const next = { ...extras, scale, correction: change && { ...extras.correction, ...change } } as ScanExtras;
     setExtras(next);
     setLast(now);
     void count(next);
@@ -96,11 +96,19 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
           onLength={(scale) => again(extras.correction ?? {}, scale)}
           known={extras.scale?.lengthMm}
           rim={found?.tipRadiusPx ?? extras.correction?.tipRadiusPx}
+          onReference={(reference) => {
+            const next = { ...extras, scale: undefined, reference };
+            setExtras(next);
+            setLength([]);
+            setLast(now);
+            void count(next);
+          }}
           onRim={(tipRadiusPx) => again({ tipRadiusPx, centre: extras.correction?.centre ?? found?.centre })}
           corrected={extras.correction !== undefined && Object.keys(extras.correction).length > 0}
           onReset={() => {
-            setExtras({ scale: extras.scale });
-            void count({ scale: extras.scale });
+            const next = { ...extras, correction: undefined };
+            setExtras(next);
+            void count(next);
           }}
         />
       ) : null}

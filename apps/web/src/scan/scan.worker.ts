@@ -5,6 +5,7 @@ import {
   type Scan,
   type ScanCorrection,
   type ScanProgress,
+  type ScanReference,
   type ScanScale,
   type WormScan,
 } from '@patient-badger/core/gear';
@@ -33,6 +34,7 @@ async function laidOpen(blob: Blob) {
 export interface ScanExtras {
   readonly scale?: ScanScale | undefined;
   readonly correction?: ScanCorrection | undefined;
+  readonly reference?: ScanReference | undefined;
 }
 
 export interface ScanReply<Read> {

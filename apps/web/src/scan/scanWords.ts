@@ -16,7 +16,7 @@ const MOST_LEAN = 25;
 
 /** What was found, most important first. */
 export function scanLines(
-  { teeth, teethPresent, flaws, tipDiameterMm, rootDiameterMm, tiltDeg }: ScanRead,
+  { teeth, teethPresent, flaws, tipDiameterMm, rootDiameterMm, referenceFound, tiltDeg }: ScanRead,
   unit: LengthUnit,
 ): readonly string[] {
   const gone = teeth - teethPresent;
@@ -28,6 +28,7 @@ export function scanLines(
     ...(of('odd').length > 0 ? [t.widerNarrowerOrOutOf(of('odd').length, at('odd'))] : []),
     ...(tipDiameterMm ? [t.overTheTips(formatLength(tipDiameterMm.value, unit), formatLength(tipDiameterMm.plusMinus, unit))] : []),
     ...(rootDiameterMm ? [t.root(formatLength(rootDiameterMm.value, unit), formatLength(rootDiameterMm.plusMinus, unit))] : []),
+    ...(referenceFound === undefined ? [] : [referenceFound ? t.besideFound : t.besideNotFound]),
     ...(tiltDeg > 8 ? [t.theCameraLeanedByThat(Math.round(tiltDeg))] : []),
   ];
 }

@@ -44,3 +44,4 @@ export { scanTeeth, type ScanProgress } from '../scan/scanTeeth.ts';
 export { scanWorm } from '../scan/scanWorm.ts';
 export type { WormScan, WormScanRead } from '../scan/wormSchema.ts';
 export type { Scan, ScanCorrection, ScanRead, ScanScale } from '../scan/schema.ts';
+export type { ScanReference } from '../scan/reference.ts';

@@ -7,7 +7,9 @@ import { UPRIGHT } from './lean.ts';
 import { robustFit } from '../inference/leastSquares.ts';
 import { reachOf, rootOf, type RadialExtent } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
+import { pixelsPerSquareMm, type ScanReference } from './reference.ts';
 import { perMmBy } from './scale.ts';
+import { thingsOn, type Thing } from './things.ts';
 import { pixelsOf } from './pixels.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
 import { DEPTHS, RAYS, stepAt, unroll, type UnrolledRing } from './unwrap.ts';
@@ -50,7 +52,9 @@ export function scanTeeth(input: ScanInput, onProgress: ScanProgress = () => {})
   const fine = shrink(pixelsOf(input), FINE);
   onProgress('disc', 0.35);
   const coarse = shrinkPlate(fine, COARSE);
-  const start = startingFrame(findDisc(coarse), coarse.factor / fine.factor, fine, correction);
+  const { reference } = input;
+  const isReference = reference && ((thing: Thing) => pixelsPerSquareMm(thing, reference) !== null);
+  const start = startingFrame(findDisc(coarse, isReference), coarse.factor / fine.factor, fine, correction);
   if (typeof start === 'string') return refused(start);
   onProgress('rim', 0.55);
   const settled = settle(fine, start, correction);
@@ -124,7 +128,7 @@ function tipsOf({ reach, tip, root }: RadialExtent): readonly number[] | null {
 
 function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
   const { frame, unrolled, reach } = settled;
-  const { correction = {}, scale } = input;
+  const { correction = {}, scale, reference } = input;
   const edges = countByEdges(reach);
   const lean = edges?.lean ?? UPRIGHT;
   const counts = { outline: countByOutline(reach, lean), edges, shading: countByShading(unrolled, reach, lean) };
@@ -147,7 +151,8 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
   if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
   const long = frame.long * fine.factor;
   const [tipRadiusPx, rootRadiusPx] = [judged.tip * long, judged.root * long];
-  const perMm = scale && mmPerPixel(scale, frame, fine.factor);
+  const beside = reference && !scale ? besideIt(fine, frame, reference) : null;
+  const perMm = scale ? mmPerPixel(scale, frame, fine.factor) : beside;
   const mm = (px: number) => perMm && { value: 2 * px * perMm.value, plusMinus: 2 * px * perMm.plusMinus };
   const [tipMm, rootMm] = [mm(tipRadiusPx), mm(rootRadiusPx)];
   return {
@@ -173,6 +178,7 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
     ],
     ...(tipMm && { tipDiameterMm: tipMm }),
     ...(rootMm && { rootDiameterMm: rootMm }),
+    ...(reference && !scale && { referenceFound: beside !== null }),
   };
 }
 
@@ -257,6 +263,21 @@ function mmPerPixel({ from, to, lengthMm }: NonNullable<ScanInput['scale']>, fra
   }) as [readonly [number, number], readonly [number, number]];
   const px = Math.max(1, Math.hypot(p[0] - q[0], p[1] - q[1]) * frame.long * factor);
   return perMmBy(lengthMm, px);
+}
+
+/** A gear's face lies nearer to the camera than what lies on the bench beside it: one standard deviation, by trial on scenes. */
+const HEIGHT_SHARE = 0.02;
+
+/** Millimetres of a pixel of the photo along the rim's long axis, by what lies beside the gear; null where it is not found. */
+function besideIt(fine: Plate, frame: Frame, reference: ScanReference) {
+  for (const thing of thingsOn(fine)) {
+    const perSquare = pixelsPerSquareMm(thing, reference);
+    if (perSquare === null) continue;
+    // What is seen leaning is flat by as much as the rim is.
+    const px = Math.sqrt((perSquare * frame.long) / frame.short) * fine.factor;
+    return { value: 1 / px, plusMinus: HEIGHT_SHARE / px };
+  }
+  return null;
 }
 
 const refused = (reason: ScanRefusal): Scan => ({ read: false, reason });

@@ -2,6 +2,7 @@ import { because } from '../failure/FailureReason.ts';
 import { z } from 'zod';
 import { FLAWS } from './flaws.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
+import { scanReference } from './reference.ts';
 
 /** Least and most pixels along a side. */
 const SIDE = [120, 12_000] as const;
@@ -42,6 +43,8 @@ export const photoInput = {
 export const scanInput = z.strictObject({
   ...photoInput,
   scale: scanScale.optional(),
+  /** Looked for on the photo where no two points were laid. */
+  reference: scanReference.optional(),
   correction: scanCorrection.optional(),
 });
 export type ScanInput = z.infer<typeof scanInput>;
@@ -81,6 +84,8 @@ export const scanRead = z.strictObject({
   corrected: z.array(z.enum(['centre', 'rim', 'teeth'])),
   tipDiameterMm: measuredMm.optional(),
   rootDiameterMm: measuredMm.optional(),
+  /** Whether what was said to lie beside it was found; absent where nothing was. */
+  referenceFound: z.boolean().optional(),
 });
 export type ScanRead = z.infer<typeof scanRead>;
 
