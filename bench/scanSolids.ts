@@ -8,7 +8,7 @@ import { scanTeeth, scanWorm, type WormScan } from '@patient-badger/core/gear';
 import jpeg from 'jpeg-js';
 import type { Picture } from '../packages/core/src/scan/picture.ts';
 import { photograph, type Colour, type Patch, type View } from '../packages/core/src/scan/scenes/splat.ts';
-import { bevel, card, coin, rod, spur, worm, type Worm } from '../packages/core/src/scan/scenes/solids.ts';
+import { bevel, card, coin, rod, sector, spur, worm, type Worm } from '../packages/core/src/scan/scenes/solids.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 
 const SCENES = Number(process.argv[2] ?? 100);
@@ -97,6 +97,7 @@ function drawOther(): Picture {
     () => [rod({ ...placed, radiusMm: 8, lengthMm: 60, grooves: [-22, -18, 3, 24], grooveMm: 2 }), 60],
     () => [rod({ ...placed, radiusMm: 8, lengthMm: 60, grooves: Array.from({ length: 12 }, (_, k) => -22 + 4 * k), grooveMm: 1.6 }), 60],
     () => [card({ ...placed, widthMm: 86, heightMm: 54 }), 90],
+    () => [sector({ ...placed, teeth: 40, moduleMm: 1.5, present: 11, hubRadiusMm: 9, thicknessMm: 6 }), 60],
     () => [coin({ ...placed, diameterMm: 25 }), 30],
     () => [spur({ ...placed, teeth: whole(10, 40), moduleMm: 1.5, thicknessMm: 8, boreMm: 6 }), 60],
   ])();

@@ -46,14 +46,14 @@ export function scanWorm(input: WormScanInput, onProgress: ScanProgress = () => 
   return answer(input, fine, { best, others });
 }
 
-interface Found {
+interface WormSight {
   readonly strip: Strip;
   readonly threads: Threads;
   readonly clearness: number;
 }
 
 /** The worm by one way of parting things from the bench, laid along each direction that may be its axis. */
-function lookedAt(fine: Plate, coarse: Plate, parting: Parting): readonly Found[] | WormScanRefusal {
+function lookedAt(fine: Plate, coarse: Plate, parting: Parting): readonly WormSight[] | WormScanRefusal {
   const thing = largestThing(coarse, { things: closed(notBench(coarse, parting), coarse.width) });
   if (typeof thing === 'string') return thing;
   const axis = axisOf(thing, coarse.factor / fine.factor);
@@ -142,7 +142,7 @@ function waveZone(strip: Strip, { length }: Wave, zone: Zone): Zone {
 function answer(
   input: WormScanInput,
   fine: Plate,
-  { best: { strip, threads }, others }: { readonly best: Found; readonly others: readonly Found[] },
+  { best: { strip, threads }, others }: { readonly best: WormSight; readonly others: readonly WormSight[] },
 ): WormScan {
   const { from, to, upper, lower, radius, edges } = threads;
   if (radius * fine.factor < LEAST_RADIUS_PX) return refused('tooSmall');
