@@ -13,8 +13,8 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Stepper } from '../design/padKeys.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { Counting } from './Counting.tsx';
 import { PutRight, type Laying } from './PutRight.tsx';
+import { ScanProgress } from './ScanProgress.tsx';
 import { ScanPhoto, SIGNS, type Spot } from './ScanPhoto.tsx';
 import { scanEntries } from './scanEntries.ts';
 import { scanLines, sureness } from './scanWords.ts';
@@ -58,14 +58,7 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
     <>
       <Text variant="title">{t.onAPhoto(card.name)}</Text>
       {address && now ? <ScanPhoto address={address} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
-      {scan.kind === 'counting' ? <Counting stages={STAGES} share={scan.share} onStop={stop} /> : null}
-      {scan.kind === 'stopped' ? <Button label={shared.countAgain} testID="count-again" onPress={() => void count(extras)} /> : null}
-      {scan.kind === 'failed' ? (
-        <Card tone="danger">
-          <Text variant="danger">{scan.why}</Text>
-          <Button label={shared.tryAgain} onPress={() => void count(extras)} />
-        </Card>
-      ) : null}
+      <ScanProgress scan={scan} stages={STAGES} onStop={stop} onAgain={() => void count(extras)} />
       {scan.kind === 'done' && !scan.scan.read ? (
         <Card tone="danger">
           <Text variant="danger">{t.thisPhotoCannotBeRead}</Text>

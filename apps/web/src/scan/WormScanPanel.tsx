@@ -1,7 +1,6 @@
 import { WORM_SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t as gearWords } from '@patient-badger/wording/gear';
 import { t } from '@patient-badger/wording/scan';
-import { t as shared } from '@patient-badger/wording/shared';
 import { formatLength, type LengthUnit } from '@patient-badger/core';
 import type { WormScanRead } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
@@ -14,12 +13,13 @@ import { Card } from '../design/Card.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
-import { Counting } from './Counting.tsx';
 import { PutRight, type Laying } from './PutRight.tsx';
+import { ScanProgress } from './ScanProgress.tsx';
 import { ScanPhoto, type Spot } from './ScanPhoto.tsx';
 import type { ScanExtras } from './scan.worker.ts';
 import { useScan } from './useScan.ts';
-import { pitchOf, wormEntries, type MeasuredMm } from './wormEntries.ts';
+import type { PhotoReading } from './readOnPhoto.ts';
+import { pitchOf, wormEntries } from './wormEntries.ts';
 
 const STAGES = [t.readingThePhoto, t.lookingForTheWorm, t.followingTheThreads];
 
@@ -60,14 +60,7 @@ export function WormScanPanel({ view: { job, state }, card, hash }: { view: JobV
           onTap={laying === 'length' ? tap : undefined}
         />
       ) : null}
-      {scan.kind === 'counting' ? <Counting stages={STAGES} share={scan.share} onStop={stop} /> : null}
-      {scan.kind === 'stopped' ? <Button label={shared.tryAgain} testID="read-again" onPress={() => void count(extras)} /> : null}
-      {scan.kind === 'failed' ? (
-        <Card tone="danger">
-          <Text variant="danger">{scan.why}</Text>
-          <Button label={shared.tryAgain} onPress={() => void count(extras)} />
-        </Card>
-      ) : null}
+      <ScanProgress scan={scan} stages={STAGES} onStop={stop} onAgain={() => void count(extras)} />
       {scan.kind === 'done' && !scan.scan.read ? (
         <Card tone="danger">
           <Text variant="danger">{t.thisPhotoCannotBeRead}</Text>
@@ -96,10 +89,10 @@ export function WormScanPanel({ view: { job, state }, card, hash }: { view: JobV
   );
 }
 
-function WormLines({ found, outside, unit }: { found: WormScanRead; outside: MeasuredMm | undefined; unit: LengthUnit }) {
+function WormLines({ found, outside, unit }: { found: WormScanRead; outside: PhotoReading | undefined; unit: LengthUnit }) {
   const { pitchShare, threads, starts, hand, tipDiameterMm: tip } = found;
   const pitch = pitchOf(found, outside);
-  const of = ({ value, plusMinus }: MeasuredMm) => [formatLength(value, unit), formatLength(plusMinus, unit)] as const;
+  const of = ({ value, plusMinus }: PhotoReading) => [formatLength(value, unit), formatLength(plusMinus, unit)] as const;
   return (
     <>
       <Text variant="title" testID="scan-worm">

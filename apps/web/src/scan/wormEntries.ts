@@ -1,14 +1,9 @@
-import { t } from '@patient-badger/wording/scan';
 import type { WormScanRead } from '@patient-badger/core/gear';
 import type { EntryPayload } from '@patient-badger/core/job';
-
-export interface MeasuredMm {
-  readonly value: number;
-  readonly plusMinus: number;
-}
+import { readOnPhoto, type PhotoReading } from './readOnPhoto.ts';
 
 /** The pitch as a length: by a scale on the photo, else by the outside diameter that was measured; null while neither is known. */
-export function pitchOf({ axialPitchMm, pitchShare }: WormScanRead, outside: MeasuredMm | undefined): MeasuredMm | null {
+export function pitchOf({ axialPitchMm, pitchShare }: WormScanRead, outside: PhotoReading | undefined): PhotoReading | null {
   if (axialPitchMm) return axialPitchMm;
   if (!outside) return null;
   const value = pitchShare.value * outside.value;
@@ -18,26 +13,19 @@ export function pitchOf({ axialPitchMm, pitchShare }: WormScanRead, outside: Mea
 interface WormEntry {
   readonly gear: string;
   readonly found: WormScanRead;
-  readonly outside: MeasuredMm | undefined;
+  readonly outside: PhotoReading | undefined;
 }
 
 /** What is written down of a worm read on a photo: the readings that its card goes on with, and its hand. */
 export function wormEntries({ gear, found, outside }: WormEntry): readonly EntryPayload[] {
   const { threads, starts, hand, tipDiameterMm: tip } = found;
   const pitch = pitchOf(found, outside);
-  const read = (quantity: 'axialPitch' | 'tipDiameterMm' | 'starts', { value, plusMinus }: MeasuredMm, over?: number): EntryPayload => ({
-    kind: 'dimensionRead',
-    gear,
-    quantity,
-    reading: { value, plusMinus },
-    instrument: 'photo',
-    entered: quantity === 'starts' ? t.onAPhoto(value) : t.mmOnAPhoto(value.toFixed(2)),
-    ...(over !== undefined && { over }),
-  });
   return [
-    ...(pitch ? [read('axialPitch', { value: pitch.value * threads, plusMinus: pitch.plusMinus * threads }, threads)] : []),
-    ...(tip ? [read('tipDiameterMm', tip)] : []),
-    ...(starts === null ? [] : [read('starts', { value: starts, plusMinus: 0 })]),
+    ...(pitch
+      ? [readOnPhoto(gear, 'axialPitch', { value: pitch.value * threads, plusMinus: pitch.plusMinus * threads, over: threads })]
+      : []),
+    ...(tip ? [readOnPhoto(gear, 'tipDiameterMm', tip)] : []),
+    ...(starts === null ? [] : [readOnPhoto(gear, 'starts', { value: starts, plusMinus: 0 })]),
     { kind: 'handNoted', gear, hand },
   ];
 }

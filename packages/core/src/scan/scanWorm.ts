@@ -126,17 +126,8 @@ function waveZone(strip: Strip, { length }: Wave, zone: Zone): Zone {
     Math.max(...[strip.upper, strip.lower].map((line) => waveAt(line.subarray(at, at + per), wave).amplitude)),
   );
   const level = 0.5 * quantile(local, 0.75);
-  let best = { from: 0, to: 0 };
-  let from = -1;
-  for (let i = 0; i <= places.length; i++) {
-    const isUp = i < places.length && (local[i] as number) > level;
-    if (isUp && from < 0) from = i;
-    if (isUp || from < 0) continue;
-    const stretch = { from: places[from] as number, to: (places[i - 1] as number) + per };
-    if (stretch.to - stretch.from > best.to - best.from) best = stretch;
-    from = -1;
-  }
-  return best;
+  const { from, to } = longestRun(local, level);
+  return to === from ? { from: 0, to: 0 } : { from: places[from] as number, to: (places[to - 1] as number) + per };
 }
 
 function answer(
@@ -213,12 +204,13 @@ const ROWS = [-0.64, -0.56, -0.48, -0.4, -0.32, -0.24, -0.16, -0.08, 0, 0.08, 0.
 const place = ({ factor }: Plate, [x, y]: readonly [number, number]) => ({ xPx: x * factor, yPx: y * factor });
 const refused = (reason: WormScanRefusal): WormScan => ({ read: false, reason });
 
-/** Where both edges go up and down: the longest stretch along which they move as much as threads do. */
+/** A stretch along a worm, in samples. */
 interface Zone {
   readonly from: number;
   readonly to: number;
 }
 
+/** Where both edges go up and down: the longest stretch along which they move as much as threads do. */
 function threadedZone({ upper, lower }: Strip): Zone | null {
   const reach = Math.max(4, Math.round(0.5 * quantile(upper, 0.8)));
   const restless = smooth(
@@ -231,18 +223,24 @@ function threadedZone({ upper, lower }: Strip): Zone | null {
     reach,
   );
   const level = 0.45 * quantile(restless, 0.9);
+  const best = longestRun(restless, level);
+  // What the smoothing reaches over at both ends is no thread.
+  const trimmed = { from: best.from + Math.round(0.4 * reach), to: best.to - Math.round(0.4 * reach) };
+  return trimmed.to - trimmed.from > LEAST_THREADS * LEAST_PITCH_PX ? trimmed : null;
+}
+
+/** The longest stretch over a level: its first place, and the one behind its last. */
+function longestRun(values: ArrayLike<number>, level: number): Zone {
   let best = { from: 0, to: 0 };
   let from = -1;
-  for (let i = 0; i <= restless.length; i++) {
-    const isUp = i < restless.length && (restless[i] as number) > level;
+  for (let i = 0; i <= values.length; i++) {
+    const isUp = i < values.length && (values[i] as number) > level;
     if (isUp && from < 0) from = i;
     if (isUp || from < 0) continue;
     if (i - from > best.to - best.from) best = { from, to: i };
     from = -1;
   }
-  // What the smoothing reaches over at both ends is no thread.
-  const trimmed = { from: best.from + Math.round(0.4 * reach), to: best.to - Math.round(0.4 * reach) };
-  return trimmed.to - trimmed.from > LEAST_THREADS * LEAST_PITCH_PX ? trimmed : null;
+  return best;
 }
 
 function smooth(line: Float32Array, reach: number): Float32Array {
