@@ -1,6 +1,5 @@
 import { SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t } from '@patient-badger/wording/scan';
-import { t as shared } from '@patient-badger/wording/shared';
 import type { ScanRead } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
