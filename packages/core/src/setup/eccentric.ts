@@ -35,8 +35,8 @@ interface Curve {
   readonly mean: number;
   readonly a: number;
   readonly b: number;
-  /** Variances and covariances of the three; null where nothing is left over to tell them by. */
-  readonly covariance: readonly (readonly number[])[] | null;
+  /** Variances and covariances of the three. */
+  readonly covariance: readonly (readonly number[])[];
 }
 
 /** Trials nearer to each other than this say the same. */
@@ -120,21 +120,46 @@ function throughTwo(trials: Trials, amplitude: number): Curve {
     Trials[number],
     Trials[number],
   ];
-  const [p, q] = [radians(first.sleeveDeg), radians(second.sleeveDeg)];
+  const apartBy = 2 * amplitude * Math.abs(Math.sin(radians(first.sleeveDeg - second.sleeveDeg) / 2));
+  if (Math.abs(second.backlashMm.value - first.backlashMm.value) > apartBy * (1 + 1e-9)) {
+    throw fail('contradiction', 'trials', { reason: 'trialsAgainstEccentricity' });
+  }
+  const through = (readings: readonly [number, number]) =>
+    curvesThrough(readings, { places: [first.sleeveDeg, second.sleeveDeg], amplitude });
+  const readings = [first.backlashMm.value, second.backlashMm.value] as const;
+  const curves = through(readings);
+  const [one, other] = curves;
+  const [tighter, looser] = one.mean <= other.mean ? [0, 1] : [1, 0];
+  const which = (curves[tighter] as Line).mean - amplitude >= 0 ? tighter : looser;
+  const line = curves[which] as Line;
+  // What a reading that is off by its ± moves: a step of that size, since close to the extreme a slope says too much.
+  const moved = [first, second].map(({ backlashMm: { plusMinus } }, i) => {
+    const off = Math.max(FINEST, plusMinus);
+    const there = through([readings[0] + (i === 0 ? off : 0), readings[1] + (i === 1 ? off : 0)])[which] as Line;
+    return [there.mean - line.mean, there.a - line.a, there.b - line.b];
+  });
+  const covariance = [0, 1, 2].map((i) => [0, 1, 2].map((k) => moved.reduce((sum, by) => sum + (by[i] ?? 0) * (by[k] ?? 0), 0)));
+  return { ...line, covariance };
+}
+
+type Line = Omit<Curve, 'covariance'>;
+
+/** The two curves of an amplitude that go through two readings. */
+function curvesThrough(
+  [here, there]: readonly [number, number],
+  { places, amplitude }: { readonly places: readonly [number, number]; readonly amplitude: number },
+): readonly [Line, Line] {
+  const [p, q] = [radians(places[0]), radians(places[1])];
   const [sum, difference] = [(p + q) / 2, (p - q) / 2];
-  const sine = (second.backlashMm.value - first.backlashMm.value) / (2 * amplitude * Math.sin(difference));
-  if (Math.abs(sine) > 1 + 1e-9) throw fail('contradiction', 'trials', { reason: 'trialsAgainstEccentricity' });
+  const sine = (there - here) / (2 * amplitude * Math.sin(difference));
   const turned = Math.asin(Math.min(1, Math.max(-1, sine)));
-  const curves = [sum - turned, sum - (Math.PI - turned)].map((loosest): Curve => {
-    const mean = first.backlashMm.value - amplitude * Math.cos(p - loosest);
-    return { mean, a: amplitude * Math.cos(loosest), b: amplitude * Math.sin(loosest), covariance: null };
-  }) as [Curve, Curve];
-  const [tighter, looser] = curves[0].mean <= curves[1].mean ? curves : [curves[1], curves[0]];
-  return tighter.mean - amplitude >= 0 ? tighter : looser;
+  return [sum - turned, sum - (Math.PI - turned)].map((loosest): Line => {
+    const mean = here - amplitude * Math.cos(p - loosest);
+    return { mean, a: amplitude * Math.cos(loosest), b: amplitude * Math.sin(loosest) };
+  }) as [Line, Line];
 }
 
 function standardError({ covariance }: Curve, deg: number): number {
-  if (!covariance) return 0;
   const row = basis(deg);
   return Math.sqrt(row.reduce((sum, p, i) => sum + row.reduce((inner, q, k) => inner + p * q * (covariance[i]?.[k] ?? 0), 0), 0));
 }
