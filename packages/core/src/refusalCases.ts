@@ -206,6 +206,12 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     { reason: 'pitchAgainstModule', diametralPitch: 20, module: 1.27, given: 1 },
   ],
   ['gear.compare', { first: {}, second: {} }, 'first', { reason: 'measureBothFirst' }],
+  [
+    'gear.bevel.identify',
+    { pinionTeeth: 9, wheelTeeth: 41, shaftOffsetMm: m(25), measurements: { wheelTipDiameterMm: m(180) } },
+    'shaftOffsetMm',
+    { reason: 'shaftsPassEachOther', given: 25 },
+  ],
   ['gear.bevel.identify', { pinionTeeth: 12, wheelTeeth: 24, measurements: {} }, 'measurements', { reason: 'measureLargeEndFirst' }],
   [
     'gear.bevel.dimensions',

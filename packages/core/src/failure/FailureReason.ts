@@ -89,6 +89,7 @@ export const FAILURE_REASONS = [
   'pitchAgainstModule',
   'measureBothFirst',
   'measureLargeEndFirst',
+  'shaftsPassEachOther',
   'faceLongerThanCone',
   'noStraightBevel',
   'measureRackFirst',

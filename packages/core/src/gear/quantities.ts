@@ -22,5 +22,11 @@ export const GEAR_QUANTITIES = [
   'travelMm',
   'boreDiameterMm',
   'faceWidthMm',
+  /** Of a worm wheel: over its outermost edges, the hollow of its throat, and how far round the worm its teeth reach. */
+  'outsideDiameterMm',
+  'throatRadiusMm',
+  'faceAngleDeg',
+  /** How far apart the shafts of a pair pass each other. */
+  'shaftOffsetMm',
 ] as const;
 export type GearQuantity = (typeof GEAR_QUANTITIES)[number];

@@ -77,6 +77,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   pitchAgainstModule: ({ diametralPitch, module, given }) =>
     `${diametralPitch} DP is module ${fixed(module, 4)}, not ${given}. Give one of the two.`,
   measureBothFirst: () => 'Measure something of both gears first.',
+  shaftsPassEachOther: ({ given }) =>
+    `The shafts pass each other by ${given} mm: this is a hypoid pair and no bevel. Its teeth are made in pairs by one maker’s machine; look for the pair by its part number.`,
   measureLargeEndFirst: () => 'Measure over the tips at the large end of one of the two first.',
   faceLongerThanCone: ({ coneMm }) => `The cone is only ${fixed(coneMm, 2)} mm long: the face cannot be wider than that.`,
   noStraightBevel: () =>

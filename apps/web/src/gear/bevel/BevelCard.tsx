@@ -9,6 +9,9 @@ import { bevelLine } from './line.ts';
 import { BEVEL_WORDS } from './words.ts';
 import { gearOn } from '../gearOn.ts';
 
+/** The others are taken from the list below. */
+const ON_DRAWING = ['teeth', 'mateTeeth', 'tipDiameterMm', 'toothHeightMm', 'boreDiameterMm', 'faceWidthMm'] as const;
+
 /** A bevel, measured at its large end: which it was. */
 export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
   const identified = useIdentified(bevel, gearOn(view, card), { view, card });
@@ -21,9 +24,10 @@ export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
       begin={t.countTheTeethOfBoth}
       identified={identified}
       line={bevelLine}
-      quantities={bevel.quantities}
+      quantities={ON_DRAWING}
       label={t.drawingOfTheBevelLarge}
       picture={() => <BevelDrawing />}
+      more={['shaftOffsetMm']}
     />
   );
 }

@@ -24,6 +24,13 @@ export const BEVEL_WORDS: Readonly<Record<BevelQuantity, QuantityWords>> = {
     how: t.depthRodOfTheCaliper,
     kind: 'length',
   },
+  shaftOffsetMm: {
+    name: t.offsetOfTheShafts,
+    short: t.offset,
+    how: t.rodsThroughBothShafts,
+    kind: 'length',
+    within: { least: 0, most: 500, else: t.shaftsPassWithin },
+  },
   boreDiameterMm: COMMON_WORDS.boreDiameterMm,
   faceWidthMm: { name: t.lengthOfATooth, short: t.toothLength, how: t.alongAToothFromThe, kind: 'length' },
 };

@@ -10,9 +10,21 @@ import { screwLine } from './line.ts';
 import { ScrewDrawing } from './ScrewDrawing.tsx';
 import { SCREW_WORDS } from './words.ts';
 
-const ADVISED: Readonly<Record<string, ScrewQuantity>> = { pitchMm: 'axialPitch', leadMm: 'travelMm', starts: 'starts' };
+const ADVISED: Readonly<Record<string, ScrewQuantity>> = {
+  pitchMm: 'axialPitch',
+  leadMm: 'travelMm',
+  starts: 'starts',
+  flankAngleDeg: 'pressureAngleDeg',
+};
 
-const SPOTS = { starts: [-81, -6], tipDiameterMm: [46, -26], axialPitch: [64, 26], travelMm: [-54, 40], faceWidthMm: [8, 24] } as const;
+const SPOTS = {
+  starts: [-81, -6],
+  tipDiameterMm: [46, -26],
+  axialPitch: [64, 26],
+  travelMm: [-54, 40],
+  pressureAngleDeg: [8, -26],
+  faceWidthMm: [8, 24],
+} as const;
 
 /** A moving screw: which thread drives its nut. */
 export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {

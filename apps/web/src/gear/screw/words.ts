@@ -27,5 +27,12 @@ export const SCREW_WORDS: Readonly<Record<ScrewQuantity, QuantityWords>> = {
     kind: 'length',
     over: { ask: t.turnsOfTheScrew, usual: 10 },
   },
+  pressureAngleDeg: {
+    name: t.leanOfAFlank,
+    short: t.flank,
+    how: t.protractorOnTheFlankOfAThread,
+    kind: 'angle',
+    within: { least: 5, most: 45, else: t.aFlankOfAThreadLeansBetween },
+  },
   faceWidthMm: { name: t.lengthOfTheThread, short: shared.length2, how: t.alongTheThreadFromEnd, kind: 'length' },
 };

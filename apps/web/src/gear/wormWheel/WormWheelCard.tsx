@@ -11,6 +11,8 @@ import { WormWheelDrawing } from './WormWheelDrawing.tsx';
 import { gearOn } from '../gearOn.ts';
 
 const DRAWN_TEETH = 24;
+/** The others are taken from the list below. */
+const ON_DRAWING = ['teeth', 'tipDiameterMm', 'toothHeightMm', 'boreDiameterMm', 'faceWidthMm'] as const;
 const ADVISED: Readonly<Record<string, WormWheelQuantity>> = { throatDiameterMm: 'tipDiameterMm', toothHeightMm: 'toothHeightMm' };
 
 /** A worm wheel, measured in its throat: which it was. */
@@ -25,9 +27,10 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
       begin={t.countTheTeethThenMeasure}
       identified={identified}
       line={wheelLine}
-      quantities={wormWheel.quantities}
+      quantities={ON_DRAWING}
       label={t.drawingOfTheWormWheel}
       picture={(gear) => <WormWheelDrawing teeth={countOf(gear.readings.teeth) ?? DRAWN_TEETH} />}
+      more={['outsideDiameterMm', 'throatRadiusMm', 'faceAngleDeg']}
       advised={ADVISED}
       extra={({ gear }) => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={countOf(gear.readings.teeth)} />}
     />

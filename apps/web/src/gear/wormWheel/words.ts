@@ -17,6 +17,15 @@ export const WHEEL_WORDS: Readonly<Record<WormWheelQuantity, QuantityWords>> = {
     how: t.depthRodOfTheCaliper,
     kind: 'length',
   },
+  outsideDiameterMm: { name: t.diameterOverTheEdges, short: t.overTheEdges, how: t.flatJawsOverTheEdges, kind: 'length' },
+  throatRadiusMm: { name: t.radiusOfTheThroat, short: t.throat, how: t.radiusGaugeInTheThroat, kind: 'length' },
+  faceAngleDeg: {
+    name: t.angleOfTheFace,
+    short: t.face,
+    how: t.protractorAcrossTheFace,
+    kind: 'angle',
+    within: { least: 20, most: 180, else: t.aFaceReachesBetween },
+  },
   boreDiameterMm: COMMON_WORDS.boreDiameterMm,
   faceWidthMm: COMMON_WORDS.faceWidthMm,
 };

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { degrees } from '../../quantity/angle.ts';
 import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
+import { LARGEST_MM, plusMinus } from '../../quantity/bounds.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize, type Readable } from '../identifySize.ts';
 import { BEVEL_SHIFTS } from '../priors.ts';
@@ -12,6 +13,8 @@ export const bevelIdentifyInput = z.strictObject({
   pinionTeeth: z.int().min(4).max(500),
   wheelTeeth: z.int().min(4).max(500),
   shaftAngleDeg: z.number().gt(0).lt(180).default(90),
+  /** How far apart the shafts pass each other: those of bevels meet, those of hypoid gears do not. */
+  shaftOffsetMm: z.strictObject({ value: z.number().min(0).max(LARGEST_MM), plusMinus }).optional(),
   measurements: z.strictObject({
     pinionTipDiameterMm: measuredLength.optional(),
     wheelTipDiameterMm: measuredLength.optional(),
@@ -46,19 +49,25 @@ export type BevelIdentification = z.infer<typeof bevelIdentifyOutput>;
 export type BevelCandidate = BevelIdentification['candidates'][number];
 
 const DEPTH_SD = 0.1;
+/** Shafts meet within so many standard deviations of a reading, none of which is finer than a rule held by eye, mm. */
+const [MOST_OFFSET_SIGMAS, LEAST_OFFSET_MM] = [3, 0.3];
 
 /**
  * Which standard straight bevel pair was this, from what can be read at its large end. Teeth of both are
  * counted; the shift that lengthens the pinion's teeth and shortens the wheel's is a continuous unknown,
  * integrated out; tips only ever wear off. Lengths mm, angles degrees.
  * Sources: ISO 23509 / DIN 3971 (geometry), ISO 678 (modules).
- * @throws CoreFailure where nothing was measured, or the shafts leave no cone
+ * @throws CoreFailure where nothing was measured, the shafts leave no cone, or pass each other (ISO 23509: hypoid)
  * @example 12 and 24 teeth, wheel 50.0 ± 0.05 over the tips → module 2
  */
 export function identifyBevel(input: BevelIdentifyInput): z.input<typeof bevelIdentifyOutput> {
   const { measurements, pinionTeeth, wheelTeeth } = input;
   if (Object.values(measurements).every((each) => each === undefined)) {
     throw fail('nothingGiven', 'measurements', { reason: 'measureLargeEndFirst' });
+  }
+  const { shaftOffsetMm } = input;
+  if (shaftOffsetMm && shaftOffsetMm.value > MOST_OFFSET_SIGMAS * Math.max(shaftOffsetMm.plusMinus, LEAST_OFFSET_MM)) {
+    throw fail('contradiction', 'shaftOffsetMm', { reason: 'shaftsPassEachOther', given: shaftOffsetMm.value });
   }
   const cones = coneAngles(pinionTeeth, wheelTeeth, input.shaftAngleDeg);
   const hypotheses = standardSizes(input.systems).map((size) => ({ of: size, prior: size.share }));

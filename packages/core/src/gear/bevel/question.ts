@@ -10,9 +10,11 @@ export function bevelQuestion({ readings }: MeasuredGear<BevelQuantity>): Partia
   const height = combined(readings.toothHeightMm);
   if (own === undefined || mate === undefined || (!tip && !height)) return null;
   const isPinion = own <= mate;
+  const offset = combined(readings.shaftOffsetMm);
   return {
     pinionTeeth: Math.min(own, mate),
     wheelTeeth: Math.max(own, mate),
+    ...given('shaftOffsetMm', offset),
     measurements: { ...given(isPinion ? 'pinionTipDiameterMm' : 'wheelTipDiameterMm', tip), ...given('toothHeightMm', height) },
   };
 }

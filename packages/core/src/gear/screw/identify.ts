@@ -1,19 +1,46 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { MM_PER_INCH } from '../../quantity/length.ts';
-import { INSTRUMENTS, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
 import { nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { MOST_TEETH, countUpTo, positiveUpTo } from '../../quantity/bounds.ts';
-/** Pitches of ISO 261 and ISO 2904 that moving screws of small machines have, mm; and threads per inch of their inch kin. */
-const PITCHES_MM = [0.5, 0.7, 0.75, 0.8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4, 5, 6, 7, 8, 9, 10, 12] as const;
-const THREADS_PER_INCH = [40, 36, 32, 28, 24, 20, 18, 16, 14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4] as const;
+
+/** Sections of a thread: pointed as on bolts, or with the broad flat flanks of moving screws. */
+export const THREAD_FORMS = ['vee', 'trapezoidal'] as const;
+
+/**
+ * Threads of small machines' screws: pitches in mm or threads per inch, and how far a flank leans from upright
+ * (ISO 261 and ISO 68-1, ISO 2904, ASME B1.1, ASME B1.5). How often a moving screw has each form: judgement.
+ */
+const THREADS = [
+  {
+    series: 'metric',
+    form: 'vee',
+    flankAngleDeg: 30,
+    share: 0.45,
+    sizes: [0.5, 0.7, 0.75, 0.8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6],
+  },
+  { series: 'metric', form: 'trapezoidal', flankAngleDeg: 15, share: 0.55, sizes: [1.5, 2, 3, 4, 5, 6, 7, 8, 9, 10, 12] },
+  {
+    series: 'inch',
+    form: 'vee',
+    flankAngleDeg: 30,
+    share: 0.45,
+    sizes: [40, 36, 32, 28, 24, 20, 18, 16, 14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4.5, 4],
+  },
+  { series: 'inch', form: 'trapezoidal', flankAngleDeg: 14.5, share: 0.55, sizes: [16, 14, 12, 10, 8, 6, 5, 4, 3, 2.5, 2] },
+] as const;
+/** A protractor on a short flank, degrees. */
+const FLANK_DEG = 2;
 const STARTS = { 1: 0.75, 2: 0.15, 3: 0.04, 4: 0.06 } as const;
 
 export const screwIdentifyInput = z.strictObject({
   measurements: z.strictObject({
     pitch: z.strictObject({ threads: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
     travel: z.strictObject({ turns: positiveUpTo(100_000), travelMm: measuredLength }).optional(),
+    /** How far a flank leans from upright. */
+    flankAngleDeg: measured.optional(),
   }),
   starts: z.int().positive().max(12).optional(),
 });
@@ -21,6 +48,8 @@ export const screwIdentifyOutput = z.object({
   candidates: z.array(
     z.object({
       series: z.enum(['metric', 'inch']),
+      form: z.enum(THREAD_FORMS),
+      flankAngleDeg: z.number(),
       /** Pitch in mm, or threads per inch. */
       size: z.number(),
       pitchMm: z.number(),
@@ -40,21 +69,25 @@ export type ScrewCandidate = z.infer<typeof screwIdentifyOutput>['candidates'][n
 const OVER = 10;
 
 /**
- * Which standard thread drives this nut, from the pitch over several threads and from how far it travels
- * in so many turns. Lengths mm. Sources: ISO 261, ISO 2904 (pitches), ASME B1.1 (threads per inch).
+ * Which standard thread drives this nut, from the pitch over several threads, how far it travels in so many
+ * turns, and how far its flanks lean. Lengths mm, angles degrees. Sources: ISO 261, ISO 2904, ASME B1.1, ASME B1.5.
  * @throws CoreFailure where nothing was measured
  */
 export function identifyScrew({
-  measurements: { pitch, travel },
+  measurements: { pitch, travel, flankAngleDeg },
   starts,
 }: z.output<typeof screwIdentifyInput>): z.input<typeof screwIdentifyOutput> {
   if (!pitch && !travel) throw fail('nothingGiven', 'measurements', { reason: 'measureScrewFirst' });
-  const sizes = [
-    ...PITCHES_MM.map((size) => ({ series: 'metric' as const, size: size, pitchMm: size })),
-    ...THREADS_PER_INCH.map((size) => ({ series: 'inch' as const, size: size, pitchMm: MM_PER_INCH / size })),
-  ];
+  const threads = THREADS.flatMap(({ sizes, share, ...thread }) =>
+    sizes.map((size) => ({
+      of: { ...thread, size: size as number, pitchMm: thread.series === 'metric' ? size : MM_PER_INCH / size },
+      share: share / sizes.length,
+    })),
+  );
   const starting = starts === undefined ? Object.entries(STARTS) : [[String(starts), 1] as const];
-  const hypotheses = sizes.flatMap((size) => starting.map(([n, prior]) => ({ of: { ...size, starts: Number(n) }, prior: Number(prior) })));
+  const hypotheses = threads.flatMap(({ of, share }) =>
+    starting.map(([n, prior]) => ({ of: { ...of, starts: Number(n) }, prior: share * Number(prior) })),
+  );
   const { ranked, ...rest } = identifySize(hypotheses, [
     {
       quantity: 'pitchMm',
@@ -81,6 +114,15 @@ export function identifyScrew({
       read: starts === undefined ? undefined : { value: starts, plusMinus: 0.05 },
       predict: (each) => each.starts,
       plusMinus: 0.05,
+    },
+    {
+      quantity: 'flankAngleDeg',
+      minutes: 1,
+      how: 'flankAngle',
+      read: flankAngleDeg,
+      predict: (each) => each.flankAngleDeg,
+      plusMinus: FLANK_DEG,
+      logRange: 2,
     },
   ]);
   return { ...rest, candidates: ranked.map(({ of, ...each }) => ({ ...of, leadMm: of.pitchMm * of.starts, ...each })) };

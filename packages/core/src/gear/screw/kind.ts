@@ -27,8 +27,8 @@ export const screw = {
   identification: {
     operation: 'gear.screw.identify',
     question: screwQuestion,
-    /** @example 'metric-1.5-1' */
-    key: ({ series, size, starts }: ScrewCandidate) => `${series}-${size}-${starts}`,
+    /** @example 'metric-1.5-1', and 'metric-1.5-1-trapezoidal' */
+    key: ({ series, size, starts, form }: ScrewCandidate) => `${series}-${size}-${starts}${form === 'vee' ? '' : `-${form}`}`,
     wanted: wantedScrew,
   },
 } as const satisfies GearKind<ScrewCandidate>;

@@ -1,5 +1,5 @@
 import type { MeasuredGear } from '../measuredGear.ts';
-import { countOf, latestOver } from '../readings.ts';
+import { combined, countOf, given, latestOver } from '../readings.ts';
 import type { ScrewQuantity } from './quantities.ts';
 
 /** What was read off a screw, as `gear.screw.identify` takes it; null while neither its pitch nor its nut's travel was. */
@@ -12,6 +12,7 @@ export function screwQuestion({ readings }: MeasuredGear<ScrewQuantity>): object
     measurements: {
       ...(pitch && { pitch: { threads: pitch.over, lengthMm: pitch.reading } }),
       ...(travel && { travel: { turns: travel.over, travelMm: travel.reading } }),
+      ...given('flankAngleDeg', combined(readings.pressureAngleDeg)),
     },
     ...(starts !== undefined && { starts }),
   };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { INSTRUMENTS, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { WORM_WHEEL_SHIFTS } from '../priors.ts';
@@ -13,6 +13,8 @@ export const wheelIdentifyInput = z.strictObject({
     throatDiameterMm: measuredLength.optional(),
     rimPitch: z.strictObject({ teeth: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
     toothHeightMm: measuredLength.optional(),
+    /** Of the hollow that runs round the worm: says nothing of the size, and which worm it was cut for. */
+    throatRadiusMm: measuredLength.optional(),
     centreDistanceMm: z.strictObject({ wormPitchDiameterMm: lengthMm, distanceMm: measuredLength }).optional(),
   }),
   wear: z.strictObject({ maxTipLossMm: z.number().min(0).max(5).default(0.3) }).default({ maxTipLossMm: 0.3 }),
@@ -26,6 +28,8 @@ export const wheelIdentifyOutput = z.object({
       axialModuleMm: z.number(),
       teeth: z.number(),
       wheelProfileShift: z.number(),
+      /** Pitch diameter of the worm that fills the throat; where its radius was read. */
+      wormPitchDiameterMm: measured.optional(),
       probability: z.number(),
       predicted: z.record(z.string(), z.number()),
       residuals: z.record(z.string(), z.number()),
@@ -53,10 +57,11 @@ export function identifyWheel({
   wear,
   systems,
 }: z.output<typeof wheelIdentifyInput>): z.input<typeof wheelIdentifyOutput> {
-  if (Object.values(measurements).every((each) => each === undefined)) {
+  const { throatRadiusMm, ...ofSize } = measurements;
+  if (Object.values(ofSize).every((each) => each === undefined)) {
     throw fail('nothingGiven', 'measurements', { reason: 'measureThroatFirst' });
   }
-  const { throatDiameterMm, rimPitch, toothHeightMm, centreDistanceMm } = measurements;
+  const { throatDiameterMm, rimPitch, toothHeightMm, centreDistanceMm } = ofSize;
   const hypotheses = standardSizes(systems).map((size) => ({ of: size, prior: size.share }));
   const caliper = INSTRUMENTS.digitalCaliper.plusMinus;
   const { ranked, ...rest } = identifySize(
@@ -108,12 +113,19 @@ export function identifyWheel({
   );
   return {
     ...rest,
-    candidates: ranked.map(({ of: size, shift, shiftSd: _, ...each }) => ({
+    candidates: ranked.map(({ of: size, shift, shiftSd, ...each }) => ({
       system: size.system,
       size: size.size,
       axialModuleMm: size.moduleMm,
       teeth,
       wheelProfileShift: shift,
+      // The throat lies a module within the worm's pitch circle, less the wheel's own shift (ISO/TR 10828: a − d_a2 / 2).
+      ...(throatRadiusMm && {
+        wormPitchDiameterMm: {
+          value: 2 * (throatRadiusMm.value + size.moduleMm * (1 + shift)),
+          plusMinus: 2 * Math.hypot(throatRadiusMm.plusMinus, size.moduleMm * shiftSd),
+        },
+      }),
       ...each,
     })),
   };

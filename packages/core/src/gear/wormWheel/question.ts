@@ -8,5 +8,9 @@ export function wheelQuestion({ readings }: MeasuredGear<WormWheelQuantity>): ob
   const tip = combined(readings.tipDiameterMm);
   const height = combined(readings.toothHeightMm);
   if (teeth === undefined || (!tip && !height)) return null;
-  return { teeth, measurements: { ...given('throatDiameterMm', tip), ...given('toothHeightMm', height) } };
+  const throat = combined(readings.throatRadiusMm);
+  return {
+    teeth,
+    measurements: { ...given('throatDiameterMm', tip), ...given('toothHeightMm', height), ...given('throatRadiusMm', throat) },
+  };
 }
