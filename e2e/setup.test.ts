@@ -28,14 +28,14 @@ test('a steering is set by three trials of its sleeve, the float by shims, two s
   await trial('north', '0.3');
   await page.getByText(setup.theAngleInDegrees360, { exact: false }).waitFor();
   await trial('0', '0.30');
-  await page.getByText('0°: 0.3 mm', { exact: true }).waitFor();
+  await page.getByText(setup.trialAt(0, '0.30 mm'), { exact: true }).waitFor();
   await trial('90', '0.20');
   await page.getByText('Turn the sleeve and read again', { exact: false }).waitFor();
   await context.setOffline(true);
   await trial('180', '0.10');
   await page
     .getByTestId('next-angle')
-    .getByText(/^Turn to (120|240)°: it should show 0\.150 ± 0\.0/)
+    .getByText(/^Turn to (120|240)°: it should show 0\.150 mm ± 0\.0/)
     .waitFor();
   await context.setOffline(false);
   await page.reload();
