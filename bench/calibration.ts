@@ -13,8 +13,7 @@ import { noneOfTheseEvidence } from '../packages/core/src/gear/cylindrical/evide
 import { NONE_OF_THESE_PRIOR, type NextMeasurement } from '../packages/core/src/gear/identifySchema.ts';
 import { CYLINDRICAL_SHIFTS, PRESSURE_ANGLES } from '../packages/core/src/gear/priors.ts';
 import { DIAMETRAL_PITCHES, standardSizes, STANDARD_MODULES } from '../packages/core/src/gear/standardSizes.ts';
-import { measurableSpans } from '../packages/core/src/gear/cylindrical/span.ts';
-import { profileOf } from '../packages/core/src/gear/cylindrical/profile.ts';
+import { nearestSpan } from './nearestSpan.ts';
 import { cutWith, gaussian, seeded } from '../packages/core/src/testing.ts';
 
 const GEARS = Number(process.argv[2] ?? 20_000);
@@ -82,15 +81,13 @@ function spanOf({ m, z, x, alphaDeg }: Pick<Gear, 'm' | 'z' | 'x' | 'alphaDeg'>,
 
 const erring = (value: number) => ({ value: value + CALIPER * gaussian(random), plusMinus: CALIPER });
 
-/** The count nearest to the one advised that the jaws can take on the gear as it is, one that was not read before another; null where there is none. */
-function taken({ m, z, x, alphaDeg, thinningMm, tipLossMm }: Gear, k: number, already: readonly { teeth: number }[]): number | null {
-  const cut = cutWith({ teeth: z, normalModuleMm: m, pressureAngleDeg: alphaDeg, profileShift: x, toothThinningMm: thinningMm });
-  const profile = profileOf(cut);
-  const can = measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null });
-  if (can.includes(k)) return k;
-  const distance = (p: number) => Math.abs(p - k) + (already.some(({ teeth }) => teeth === p) ? 100 : 0);
-  return [...can].sort((p, q) => distance(p) - distance(q))[0] ?? null;
-}
+/** The span that the hand takes where so many teeth were advised. */
+const taken = ({ m, z, x, alphaDeg, thinningMm, tipLossMm }: Gear, k: number, already: readonly { teeth: number }[]) =>
+  nearestSpan(cutWith({ teeth: z, normalModuleMm: m, pressureAngleDeg: alphaDeg, profileShift: x, toothThinningMm: thinningMm }), {
+    k,
+    tipLossMm,
+    already,
+  });
 
 function read(gear: Gear, input: IdentifyInput, { quantity, spanTeeth }: NonNullable<NextMeasurement>): IdentifyInput | null {
   const { m, z, x, alphaDeg, thinningMm, tipLossMm } = gear;
@@ -179,8 +176,8 @@ function exactly(gear: Gear, { measurements, wear, teeth: z = 0, systems }: Iden
   return (truth * (1 - NONE_OF_THESE_PRIOR)) / (all * (1 - NONE_OF_THESE_PRIOR) + none);
 }
 
-let broken = 0;
-function table(title: string, said: readonly Said[]): void {
+/** Shows what is said by tenths; how many of them are off their bound. */
+function table(title: string, said: readonly Said[]): number {
   const rows = Array.from({ length: 10 }, (_, i) => {
     const here = said.filter(({ probability }) => Math.min(9, Math.floor(probability * 10)) === i);
     if (here.length === 0) return null;
@@ -189,7 +186,6 @@ function table(title: string, said: readonly Said[]): void {
     const error = Math.sqrt((says * (1 - says)) / here.length);
     const bound = here.length >= 400 ? 0.03 : 2 * error;
     const holds = Math.abs(says - right) <= bound;
-    if (!holds) broken++;
     const points = (share: number) => (100 * share).toFixed(1);
     return {
       tenth: `${i * 10}–${i * 10 + 10} %`,
@@ -201,24 +197,25 @@ function table(title: string, said: readonly Said[]): void {
     };
   });
   console.log(`\n${title}`);
-  console.table(rows.filter((row) => row !== null));
+  const shown = rows.filter((row) => row !== null);
+  console.table(shown);
+  return shown.filter(({ holds }) => !holds).length;
 }
 
 const gears = Array.from({ length: GEARS }, drawGear);
 const followed = gears.map((gear) => ({ gear, ...follow(gear) }));
 const last = followed.flatMap(({ said }) => said.slice(-1));
-table('What is said at the end, all gears', last);
-table(
-  'What is said after each reading, all gears',
-  followed.flatMap(({ said }) => said),
-);
+const broken =
+  table('What is said at the end, all gears', last) +
+  table(
+    'What is said after each reading, all gears',
+    followed.flatMap(({ said }) => said),
+  );
 for (const from of ['catalogue', 'any shift', 'BS 436'] as const) {
-  const before = broken;
   table(
     `Of these, ${from} (shown, no bound: what is said is said of all)`,
     last.filter((each) => each.from === from),
   );
-  broken = before;
 }
 const some = followed.slice(0, EXACT);
 const score = (probabilities: readonly number[]) =>

@@ -8,16 +8,9 @@ import type { NextMeasurement } from '../packages/core/src/gear/identifySchema.t
  * Baselines in the same run: the table look-up (tip diameter over teeth + 2, nearest standard size, 20°),
  * and the same dimensions measured in a random order.
  */
-import {
-  cylindricalDimensions,
-  cylindricalInput,
-  identifyCylindrical,
-  identifyInput,
-  profileOf,
-  type IdentifyInput,
-} from '@patient-badger/core/gear';
+import { cylindricalDimensions, cylindricalInput, identifyCylindrical, identifyInput, type IdentifyInput } from '@patient-badger/core/gear';
 import { DIAMETRAL_PITCHES, STANDARD_MODULES } from '../packages/core/src/gear/standardSizes.ts';
-import { measurableSpans } from '../packages/core/src/gear/cylindrical/span.ts';
+import { nearestSpan } from './nearestSpan.ts';
 import { cutWith, gaussian, seeded } from '../packages/core/src/testing.ts';
 
 const GEARS = Number(process.argv[2] ?? 2000);
@@ -70,19 +63,12 @@ function measure(truth: Truth, reading: Reading): number {
 /** Spans that were advised, and those of them on which the jaws hit a tip or a foot: a tooth fewer or more is taken then. */
 const spans = { advised: 0, missed: 0 };
 
-/** The count nearest to the one advised over which the jaws touch both flanks, one that was not read before another; null where there is none. */
-function nearestTaken(
-  { teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm, tipLossMm }: Truth,
-  k: number,
-  read: IdentifyInput['measurements']['spans'],
-): number | null {
-  const cut = cutWith({ teeth, normalModuleMm: moduleMm, pressureAngleDeg, profileShift, toothThinningMm: thinningMm });
-  const profile = profileOf(cut);
-  const taken = measurableSpans(cut, profile, { tipDiameterMm: profile.tipDiameterMm - tipLossMm, faceWidthMm: null });
-  if (taken.includes(k)) return k;
-  const distance = (p: number) => Math.abs(p - k) + (read.some(({ teeth: over }) => over === p) ? 100 : 0);
-  return [...taken].sort((p, q) => distance(p) - distance(q))[0] ?? null;
-}
+const cutOf = ({ teeth, moduleMm, pressureAngleDeg, profileShift, thinningMm }: Truth) =>
+  cutWith({ teeth, normalModuleMm: moduleMm, pressureAngleDeg, profileShift, toothThinningMm: thinningMm });
+
+/** The span that the hand takes where this one was advised. */
+const nearestTaken = (truth: Truth, k: number, already: IdentifyInput['measurements']['spans']) =>
+  nearestSpan(cutOf(truth), { k, tipLossMm: truth.tipLossMm, already });
 
 const readingOf = ({ quantity, spanTeeth }: { quantity: string; spanTeeth?: number | undefined }): Reading => {
   if (spanTeeth !== undefined) return { kind: 'span', teeth: spanTeeth };

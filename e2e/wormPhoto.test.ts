@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { card, rod, spur, worm } from '../packages/core/src/scan/scenes/solids.ts';
-import { photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
+import { onPaper, photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { arrive, button, radio, read, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
@@ -22,22 +22,7 @@ afterAll(() => stage.stop());
 
 /** A photo of something on white paper, so many pixels a millimetre, as a phone keeps it. */
 function photoOf(patches: readonly Patch[], pxPerMm = 12): Buffer {
-  const { width, height, rgba } = photograph(patches, {
-    width: 700,
-    height: 460,
-    pxPerMm,
-    leanDeg: 2,
-    towardsDeg: 0,
-    distanceMm: 400,
-    bench: [228, 226, 220],
-    grain: 0.01,
-    lightDeg: 200,
-    lightUpDeg: 60,
-    shadow: 0.15,
-    unevenness: 0.1,
-    noise: 4,
-    random: seeded(3),
-  });
+  const { width, height, rgba } = photograph(patches, onPaper({ width: 700, height: 460, pxPerMm, leanDeg: 2, random: seeded(3) }));
   return jpeg.encode({ width, height, data: rgba }, 85).data;
 }
 

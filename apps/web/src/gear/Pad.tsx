@@ -4,6 +4,7 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { INSTRUMENTS, LENGTH_UNITS } from '@patient-badger/core';
 import Delete from 'lucide-react-native/icons/delete';
 import { Pressable, View } from 'react-native';
+import { LENGTH_WORDS } from '../preferences/figureUnit.ts';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { Button } from '../design/Button.tsx';
 import { Problem } from '../design/Problem.tsx';
@@ -11,7 +12,7 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { Choice, Key, Stepper } from '../design/padKeys.tsx';
 import { LENGTH_TOOLS } from './padReading.ts';
-import { UNIT_LABEL, usePad, type PadOptions } from './usePad.ts';
+import { usePad, type PadOptions } from './usePad.ts';
 
 interface Props extends PadOptions {
   readonly last?: string | undefined;
@@ -48,7 +49,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
           {typed || '–'}
         </Text>
         <Text variant="label" className="text-ink">
-          {words.kind === 'length' ? UNIT_LABEL[unit] : ''}
+          {words.kind === 'length' ? LENGTH_WORDS[unit] : ''}
           {words.kind === 'angle' ? '°' : ''}
           {words.kind === 'count' ? '' : ` ± ${tool.plusMinus}${words.kind === 'length' ? ' mm' : '°'}`}
         </Text>
@@ -75,7 +76,7 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
                 <Choice
                   key={other}
                   className="h-[54px]"
-                  label={UNIT_LABEL[other]}
+                  label={LENGTH_WORDS[other]}
                   chosen={other === unit}
                   onPress={() => lengthUnit.set(other)}
                 />

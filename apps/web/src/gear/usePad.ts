@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/gear';
 import { parseReading, toMm, type InstrumentId, type Measurement } from '@patient-badger/core';
 import { trueValue, type InstrumentReading } from '@patient-badger/core/gear';
 import { useState } from 'react';
+import { LENGTH_WORDS } from '../preferences/figureUnit.ts';
 import { instrument as instrumentChoice, lengthUnit } from '../preferences/preferences.ts';
 import { enteredBefore, toolFor, whatIsWrong } from './padReading.ts';
 import type { QuantityWords } from './QuantityWords.ts';
@@ -23,8 +24,6 @@ export interface PadOptions {
   readonly caliper?: ((unit: 'mm' | 'in') => Promise<InstrumentReading>) | undefined;
 }
 
-export const UNIT_LABEL = { mm: 'mm', inch: 'in', thou: 'thou' } as const;
-
 /** What is typed on the number pad, with the unit and the instrument, until it is kept as a reading. */
 export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
   const unit = lengthUnit.use();
@@ -43,7 +42,7 @@ export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
       reading: { value: length ? toMm(value, unit) : value, plusMinus: tool.plusMinus },
       ...(words.over && over ? { over } : {}),
       instrument: tool.id,
-      entered: `${typed} ${length ? UNIT_LABEL[unit] : ''}${words.kind === 'angle' ? '°' : ''}`.trim(),
+      entered: `${typed} ${length ? LENGTH_WORDS[unit] : ''}${words.kind === 'angle' ? '°' : ''}`.trim(),
     });
   };
   const press = (key: string) => {

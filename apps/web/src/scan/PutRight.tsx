@@ -16,17 +16,16 @@ import type { Spot } from './ScanPhoto.tsx';
 export type Laying = 'nothing' | 'middle' | 'rim' | 'length' | 'beside';
 
 interface Props {
-  /** Where nothing else can be put right. */
-  readonly only?: 'length';
   readonly laying: Laying;
   readonly onLaying: (laying: Laying) => void;
   readonly length: readonly Spot[];
   readonly onLength: (scale: ScanScale) => void;
   readonly known?: number | undefined;
   readonly rim?: number | undefined;
+  /** Absent where the thing has no middle and no rim. */
   readonly onRim?: (tipRadiusPx: number) => void;
-  readonly corrected: boolean;
-  readonly onReset?: () => void;
+  /** Absent while nothing was put right. */
+  readonly onReset?: (() => void) | undefined;
   /** What lies beside the gear, to be found on the photo. */
   readonly onReference?: (reference: ScanReference) => void;
 }
@@ -50,13 +49,13 @@ const WHAT = {
 const NUDGE = 0.004;
 
 /** Where the eye beats the app: the middle, the rim, and a length that gives the millimetres. */
-export function PutRight({ only, laying, onLaying, length, onLength, known, rim, onRim, corrected, onReset, onReference }: Props) {
+export function PutRight({ laying, onLaying, length, onLength, known, rim, onRim, onReset, onReference }: Props) {
   return (
     <View className="gap-2">
       <Text variant="head">{t.putItRightOnThe}</Text>
       <Segments
         label={t.whatToPutRight}
-        options={only ? [WHAT.length] : [WHAT.middle, WHAT.rim, WHAT.length, WHAT.beside]}
+        options={[...(onRim ? [WHAT.middle, WHAT.rim] : []), WHAT.length, ...(onReference ? [WHAT.beside] : [])]}
         value={laying === 'nothing' ? undefined : laying}
         onChange={onLaying}
       />
@@ -71,7 +70,7 @@ export function PutRight({ only, laying, onLaying, length, onLength, known, rim,
         <KnownLength ends={[length[0] as Spot, length[1] as Spot]} known={known} onLength={onLength} />
       ) : null}
       {laying === 'beside' && onReference ? <Beside onReference={onReference} /> : null}
-      {corrected && onReset ? <Button variant="quiet" label={t.letTheAppLookAgain} onPress={onReset} /> : null}
+      {onReset ? <Button variant="quiet" label={t.letTheAppLookAgain} onPress={onReset} /> : null}
     </View>
   );
 }

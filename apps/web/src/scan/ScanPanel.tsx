@@ -36,10 +36,18 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
   const now = scan.kind === 'done' ? { width: scan.width, height: scan.height, found: scan.scan.read ? scan.scan : undefined } : last;
   const found = now?.found;
 
-  const again = (change: Partial<NonNullable<ScanExtras['correction']>> | null, scale = extras.scale) => {
-    const next = { ...extras, scale, correction: change && { ...extras.correction, ...change } } as ScanExtras;
+  const run = (next: ScanExtras) => {
     setExtras(next);
     setLast(now);
+    void count(next);
+  };
+  const again = (change: Partial<NonNullable<ScanExtras['correction']>> | null, scale = extras.scale) => {
+    run({ ...extras, scale, correction: change && { ...extras.correction, ...change } } as ScanExtras);
+  };
+  const isCorrected = extras.correction !== undefined && Object.keys(extras.correction).length > 0;
+  const lookAgain = () => {
+    const next = { ...extras, correction: undefined };
+    setExtras(next);
     void count(next);
   };
   const tap = (spot: Spot) => {
@@ -89,19 +97,11 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
           known={extras.scale?.lengthMm}
           rim={found?.tipRadiusPx ?? extras.correction?.tipRadiusPx}
           onReference={(reference) => {
-            const next = { ...extras, scale: undefined, reference };
-            setExtras(next);
             setLength([]);
-            setLast(now);
-            void count(next);
+            run({ ...extras, scale: undefined, reference });
           }}
           onRim={(tipRadiusPx) => again({ tipRadiusPx, centre: extras.correction?.centre ?? found?.centre })}
-          corrected={extras.correction !== undefined && Object.keys(extras.correction).length > 0}
-          onReset={() => {
-            const next = { ...extras, correction: undefined };
-            setExtras(next);
-            void count(next);
-          }}
+          onReset={isCorrected ? lookAgain : undefined}
         />
       ) : null}
     </>

@@ -76,13 +76,11 @@ export function WormScanPanel({ view: { job, state }, card, hash }: { view: JobV
       <Problem text={problem} />
       {scan.kind === 'done' ? (
         <PutRight
-          only="length"
           laying={laying}
           onLaying={setLaying}
           length={length}
           onLength={(scale) => again({ scale })}
           known={extras.scale?.lengthMm}
-          corrected={false}
         />
       ) : null}
     </>

@@ -2,8 +2,8 @@ import type { Measurement } from '../quantity/measured.ts';
 import { bestReading } from './bestReading.ts';
 import { NONE_OF_THESE_PRIOR, type NextMeasurement, type ReadingMethod } from './identifySchema.ts';
 import { rankedByEvidence } from './rankedByEvidence.ts';
-import { shiftEvidence, type ShiftPrior, type ShiftedReading } from './shiftEvidence.ts';
-import { logWorn, readingSd } from './worn.ts';
+import { evidenceAt, shiftEvidence, type ShiftPrior, type ShiftedReading } from './shiftEvidence.ts';
+import { readingSd } from './worn.ts';
 
 /** A dimension that can be read off a gear, and what each candidate would show. */
 export interface Readable<Of> {
@@ -60,7 +60,7 @@ export function identifySize<Of>(
   const priors = hypotheses.reduce((sum, { prior }) => sum + prior, 0);
   const weighed = hypotheses.flatMap(({ of, prior }) => {
     const readings = read.map((each) => shiftedReading(each, of));
-    const found = free ? shiftEvidence(readings, free) : { log: logUnshifted(readings), mean: 0, sd: 0 };
+    const found = free ? shiftEvidence(readings, free) : { log: evidenceAt(0, readings), mean: 0, sd: 0 };
     return found ? [{ of, ...found, log: found.log + Math.log(((1 - NONE_OF_THESE_PRIOR) * prior) / priors) }] : [];
   });
   const none = read.reduce(
@@ -112,7 +112,3 @@ function shiftedReading<Of>(readable: Readable<Of>, of: Of): ShiftedReading {
     loss: readable.maxLossMm ?? 0,
   };
 }
-
-/** Of candidates that have no shift. */
-const logUnshifted = (readings: readonly ShiftedReading[]): number =>
-  readings.reduce((sum, { read, at, sd, loss }) => sum + logWorn(read, at, sd, loss), 0);

@@ -28,16 +28,18 @@ export const WINDOW_SIGMAS = 8;
 
 /** The evidence of readings with the shift integrated out, over where it can lie by each of them; null where it can lie nowhere. */
 export function shiftEvidence(readings: readonly ShiftedReading[], prior: ShiftPrior): IntegralResult | null {
-  const at = (x: number) => readings.reduce((sum, each) => sum + logWorn(each.read, each.at + each.slope * x, each.sd, each.loss), 0);
-  const shifted = integrateLog((x) => at(x) + logSpread(x, prior), window(readings, prior));
-  if (prior.unshifted === 0) return shifted;
-  const unshifted = at(0) + Math.log(prior.unshifted);
-  if (!shifted) return null;
+  const shifted = integrateLog((x) => evidenceAt(x, readings) + logSpread(x, prior), window(readings, prior));
+  if (!shifted || prior.unshifted === 0) return shifted;
+  const unshifted = evidenceAt(0, readings) + Math.log(prior.unshifted);
   const log = logSum([unshifted, shifted.log]);
   const share = Math.exp(shifted.log - log);
   const mean = share * shifted.mean;
   return { log, mean, sd: Math.sqrt(Math.max(0, share * (shifted.sd ** 2 + shifted.mean ** 2) - mean ** 2)) };
 }
+
+/** Logarithm of the density of the readings, were the shift so much. */
+export const evidenceAt = (shift: number, readings: readonly ShiftedReading[]): number =>
+  readings.reduce((sum, { read, at, slope, sd, loss }) => sum + logWorn(read, at + slope * shift, sd, loss), 0);
 
 /** Logarithm of the density of the shifts that are one, all of which share what the unshifted leave. */
 function logSpread(x: number, { unshifted, spread, from, to }: ShiftPrior): number {

@@ -6,7 +6,7 @@ import { largestThing, type Thing, type ThingRefusal } from './things.ts';
 
 /** The thing on the bench: the largest patch that is unlike the bench, and the ellipse round it. In pixels of the plate. */
 export function findDisc(plate: Plate, isOther?: (thing: Thing) => boolean): Frame | ThingRefusal {
-  const thing = largestThing(plate, isOther ? { isOther } : {});
+  const thing = largestThing(plate, { isOther });
   return typeof thing === 'string' ? thing : roundEllipse(convexHull(thing.rim));
 }
 

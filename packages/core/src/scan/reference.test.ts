@@ -1,27 +1,26 @@
 import { seeded } from '../testing.ts';
 import { scanTeeth } from './scanTeeth.ts';
 import { card, coin, spur } from './scenes/solids.ts';
-import { photograph, type Patch } from './scenes/splat.ts';
+import { onPaper, photograph, type Patch } from './scenes/splat.ts';
 
 /** 24 teeth of module 2: 52 mm over the tips, two millimetres thick, left of the middle. */
 const GEAR = spur({ colour: [70, 70, 76], teeth: 24, moduleMm: 2, thicknessMm: 2, boreMm: 10, x: -52, turnedDeg: 7 });
 const photo = (beside: readonly Patch[], leanDeg = 0) =>
-  photograph([...GEAR, ...beside], {
-    width: 700,
-    height: 420,
-    pxPerMm: 3.4,
-    leanDeg,
-    towardsDeg: 80,
-    distanceMm: 900,
-    bench: [228, 226, 220],
-    grain: 0.01,
-    lightDeg: 120,
-    lightUpDeg: 70,
-    shadow: 0.15,
-    unevenness: 0.1,
-    noise: 3,
-    random: seeded(8),
-  });
+  photograph(
+    [...GEAR, ...beside],
+    onPaper({
+      width: 700,
+      height: 420,
+      pxPerMm: 3.4,
+      leanDeg,
+      towardsDeg: 80,
+      distanceMm: 900,
+      lightDeg: 120,
+      lightUpDeg: 70,
+      noise: 3,
+      random: seeded(8),
+    }),
+  );
 const CARD = card({ colour: [60, 90, 160], widthMm: 85.6, heightMm: 53.98, x: 40, turnedDeg: 25 });
 const COIN = coin({ colour: [150, 90, 40], diameterMm: 23, x: 30, y: 10 });
 

@@ -1,25 +1,10 @@
 import { seeded } from '../testing.ts';
 import { scanWorm } from './scanWorm.ts';
 import { rod, worm, type Worm } from './scenes/solids.ts';
-import { photograph, type Patch, type View } from './scenes/splat.ts';
+import { onPaper, photograph, type Patch, type View } from './scenes/splat.ts';
 
-const view = (change: Partial<View> = {}): View => ({
-  width: 420,
-  height: 300,
-  pxPerMm: 5,
-  leanDeg: 4,
-  towardsDeg: 30,
-  distanceMm: 400,
-  bench: [228, 226, 220],
-  grain: 0.01,
-  lightDeg: 200,
-  lightUpDeg: 60,
-  shadow: 0.15,
-  unevenness: 0.2,
-  noise: 4,
-  random: seeded(5),
-  ...change,
-});
+const view = (change: Partial<View> = {}): View =>
+  onPaper({ width: 420, height: 300, pxPerMm: 5, leanDeg: 4, towardsDeg: 30, unevenness: 0.2, random: seeded(5), ...change });
 const WORM: Worm = {
   colour: [196, 150, 70],
   pitchMm: 4.71,

@@ -1,8 +1,8 @@
 import { degrees } from '../quantity/angle.ts';
 import { median, quantile } from '../inference/leastSquares.ts';
-import { axisOf } from './axis.ts';
+import { axisOf, type Axis } from './axis.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
-import { closed, largestThing, notBench, PARTINGS, type Parting } from './things.ts';
+import { closed, largestThing, partedFrom, PARTINGS } from './things.ts';
 import { pixelsOf } from './pixels.ts';
 import type { ScanProgress } from './scanTeeth.ts';
 import { perMmOf } from './scale.ts';
@@ -37,7 +37,11 @@ export function scanWorm(input: WormScanInput, onProgress: ScanProgress = () => 
   onProgress('disc', 0.35);
   const coarse = shrinkPlate(fine, COARSE);
   // What is thing, what its shadow? Each way of parting them is tried, and the one that shows threads best holds.
-  const ways = PARTINGS.map((parting) => lookedAt(fine, coarse, parting));
+  const [afar, near] = [partedFrom(coarse), partedFrom(fine)];
+  const ways = PARTINGS.map((parting) => {
+    const thing = largestThing(coarse, { things: closed(afar[parting], coarse.width) });
+    return typeof thing === 'string' ? thing : lookedAt(fine, near[parting], axisOf(thing, coarse.factor / fine.factor));
+  });
   onProgress('teeth', 0.85);
   const found = ways.flatMap((way) => (typeof way === 'string' ? [] : way));
   if (found.length === 0) return refused(ways.find((way) => typeof way === 'string') ?? 'noThreads');
@@ -53,11 +57,7 @@ interface WormSight {
 }
 
 /** The worm by one way of parting things from the bench, laid along each direction that may be its axis. */
-function lookedAt(fine: Plate, coarse: Plate, parting: Parting): readonly WormSight[] | WormScanRefusal {
-  const thing = largestThing(coarse, { things: closed(notBench(coarse, parting), coarse.width) });
-  if (typeof thing === 'string') return thing;
-  const axis = axisOf(thing, coarse.factor / fine.factor);
-  const things = notBench(fine, parting);
+function lookedAt(fine: Plate, things: Uint8Array, axis: Axis): readonly WormSight[] {
   // Something about as long as it is wide has no axis to be seen from afar: every direction is tried.
   const turns = axis.along > CLEARLY_LONG * axis.across ? [0] : Array.from({ length: DIRECTIONS }, (_, i) => (i * Math.PI) / DIRECTIONS);
   const reach = Math.hypot(axis.along, axis.across);
@@ -110,7 +110,7 @@ function waveOfEdges(edges: readonly [Float32Array, Float32Array], longest: numb
   const both = findWave(edges, longest);
   const single = edges.map((edge) => findWave([edge], longest));
   const clearest = [...single, both].reduce((top, each) => ((each?.strength ?? 0) > (top?.strength ?? 0) + CLEARER ? each : top), both);
-  return clearest ?? null;
+  return clearest;
 }
 
 /** An edge alone is asked where it is so much clearer than both. */
@@ -119,7 +119,7 @@ const CLEARER = 0.15;
 /** Where, within a stretch, an edge follows the wave about as much as where it follows it most. */
 function waveZone(strip: Strip, { length }: Wave, zone: Zone): Zone {
   const per = Math.max(LEAST_PITCH_PX, Math.round(length));
-  const wave: Wave = { length, growth: 0, strength: 0 };
+  const wave = { length, growth: 0 };
   const places: number[] = [];
   for (let at = zone.from; at + per <= zone.to; at += Math.max(1, Math.round(per / 4))) places.push(at);
   const local = places.map((at) =>

@@ -28,12 +28,26 @@ const CUT_OFF = 0.02;
 export const PARTINGS = ['usual', 'noShadow', 'strong'] as const;
 export type Parting = (typeof PARTINGS)[number];
 
-/** Where a plate is not bench: 1 or 0 for each pixel. */
-export function notBench(plate: Plate, parting: Parting = 'usual'): Uint8Array {
-  const unlike = unlikeBench(plate, parting === 'noShadow' ? 0 : undefined).map(Math.log1p);
-  const line = Math.max(otsu(unlike), LEAST_UNLIKE);
-  const over = parting === 'strong' ? otsu(unlike.filter((each) => each >= line)) : line;
-  return Uint8Array.from(unlike, (each) => (each >= over ? 1 : 0));
+/** Where a plate is not bench, 1 or 0 for each pixel, by each way of parting. */
+export function partedFrom(plate: Plate): Readonly<Record<Parting, Uint8Array>> {
+  const usual = logUnlike(plate);
+  const noShadow = logUnlike(plate, 0);
+  const line = lineOf(usual);
+  return {
+    usual: over(usual, line),
+    noShadow: over(noShadow, lineOf(noShadow)),
+    strong: over(usual, otsu(usual.filter((each) => each >= line))),
+  };
+}
+
+const logUnlike = (plate: Plate, shadowShare?: number) => unlikeBench(plate, shadowShare).map(Math.log1p);
+const lineOf = (unlike: Float32Array) => Math.max(otsu(unlike), LEAST_UNLIKE);
+const over = (unlike: Float32Array, line: number) => Uint8Array.from(unlike, (each) => (each >= line ? 1 : 0));
+
+/** Where a plate is not bench, in the usual way. */
+function notBench(plate: Plate): Uint8Array {
+  const unlike = logUnlike(plate);
+  return over(unlike, lineOf(unlike));
 }
 
 /** What is parted by two pixels and less is one: grown by one twice, and shrunk again. */
@@ -71,7 +85,7 @@ export function thingsOn(plate: Plate, things = notBench(plate)): readonly Thing
 interface Looked {
   /** Where the plate is not bench, where that is known already. */
   readonly things?: Uint8Array;
-  readonly isOther?: (thing: Thing) => boolean;
+  readonly isOther?: ((thing: Thing) => boolean) | undefined;
 }
 
 /** The largest of them, where it can be read. */

@@ -41,7 +41,7 @@ export function findWave(lines: readonly Float32Array[], longest: number): Wave 
 function powerOf(lines: readonly Float32Array[], length: number, growth: number): number {
   let [power, all] = [0, 0];
   for (const line of lines) {
-    const { amplitude } = waveAt(line, { length, growth, strength: 0 });
+    const { amplitude } = waveAt(line, { length, growth });
     let squares = 0;
     for (const each of line) squares += each * each;
     power += (amplitude * amplitude * line.length) / 2;
@@ -51,7 +51,10 @@ function powerOf(lines: readonly Float32Array[], length: number, growth: number)
 }
 
 /** How far a line goes up and down with a wave, and where its crest lies, radians before the line's middle. */
-export function waveAt(line: Float32Array, { length, growth }: Wave): { readonly amplitude: number; readonly phase: number } {
+export function waveAt(
+  line: Float32Array,
+  { length, growth }: Pick<Wave, 'length' | 'growth'>,
+): { readonly amplitude: number; readonly phase: number } {
   const middle = (line.length - 1) / 2;
   let mean = 0;
   for (const each of line) mean += each / line.length;

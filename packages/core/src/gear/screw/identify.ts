@@ -80,7 +80,7 @@ export function identifyScrew({
   if (!pitch && !travel) throw fail('nothingGiven', 'measurements', { reason: 'measureScrewFirst' });
   const threads = THREADS.flatMap(({ sizes, share, ...thread }) =>
     sizes.map((size) => ({
-      of: { ...thread, size: size, pitchMm: thread.series === 'metric' ? size : MM_PER_INCH / size },
+      of: { ...thread, size, pitchMm: thread.series === 'metric' ? size : MM_PER_INCH / size },
       share: share / sizes.length,
     })),
   );

@@ -26,6 +26,16 @@ function laid({ x = 0, y = 0, turnedDeg = 0 }: Placement, at: (u: number, v: num
   };
 }
 
+/** Makes pieces of a solid's surface, laid where it lies; as glossy as it says, else as such things are. */
+const pieceOf =
+  (given: Placement, usualGloss: number) =>
+  (at: (u: number, v: number) => Vector, along: readonly [number, number]): Patch => ({
+    at: laid(given, at),
+    along,
+    colour: given.colour,
+    gloss: given.gloss ?? usualGloss,
+  });
+
 export interface Worm extends Placement {
   readonly pitchMm: number;
   readonly starts: number;
@@ -39,7 +49,7 @@ export interface Worm extends Placement {
 
 /** A worm on its side: threads with straight flanks of 20° in the axial section, shafts to both ends. */
 export function worm(given: Worm): readonly Patch[] {
-  const { pitchMm, starts, hand, tipRadiusMm, depthMm, threadedMm, shaftRadiusMm, shaftMm, colour, gloss = 0.3 } = given;
+  const { pitchMm, starts, hand, tipRadiusMm, depthMm, threadedMm, shaftRadiusMm, shaftMm } = given;
   const flank = (depthMm * Math.tan(radians(20))) / pitchMm;
   const sign = hand === 'right' ? 1 : -1;
   /** How far out the surface is at this place along the axis and this angle round it. */
@@ -54,12 +64,7 @@ export function worm(given: Worm): readonly Patch[] {
   const point = (along: number, angle: number, r: number): Vector => [along, r * Math.sin(angle), tipRadiusMm + r * Math.cos(angle)];
   const half = threadedMm / 2;
   const round = TURN * tipRadiusMm;
-  const piece = (at: (u: number, v: number) => Vector, along: readonly [number, number]): Patch => ({
-    at: laid(given, at),
-    along,
-    colour,
-    gloss,
-  });
+  const piece = pieceOf(given, 0.3);
   return [
     piece((u, v) => point(-half + u * threadedMm, v * TURN, radius(-half + u * threadedMm, v * TURN)), [threadedMm * 2.2, round]),
     ...[-1, 1].flatMap((side) => [
@@ -126,18 +131,12 @@ function flat(
     bore,
   }: { readonly rim: (angle: number) => number; readonly most: number; readonly thickness: number; readonly bore: number },
 ): readonly Patch[] {
-  const { colour, gloss = 0.2 } = given;
   const ring = (angle: number, r: number, z: number): Vector => [r * Math.cos(angle), r * Math.sin(angle), z];
   // The edge is asked for once at each of many angles.
   const FINE = 7200;
   const edge = Float64Array.from({ length: FINE + 1 }, (_, i) => rim((TURN * i) / FINE));
   const reach = (u: number) => edge[Math.round(Math.min(1, u) * FINE)] as number;
-  const piece = (at: (u: number, v: number) => Vector, along: readonly [number, number]): Patch => ({
-    at: laid(given, at),
-    along,
-    colour,
-    gloss,
-  });
+  const piece = pieceOf(given, 0.2);
   return [
     piece((u, v) => ring(u * TURN, bore + v * (reach(u) - bore), thickness), [TURN * most, most - bore]),
     piece((u, v) => ring(u * TURN, reach(u), v * thickness), [TURN * most * 1.6, thickness]),
@@ -194,7 +193,7 @@ export interface Bevel extends Toothed {
 
 /** A bevel with its small end up: every section is the large end made smaller towards the apex. */
 export function bevel(given: Bevel): readonly Patch[] {
-  const { teeth, moduleMm, coneDeg, faceShare, boreMm, colour, gloss = 0.25 } = given;
+  const { teeth, moduleMm, coneDeg, faceShare, boreMm } = given;
   const pitch = (teeth * moduleMm) / 2;
   const cone = radians(coneDeg);
   const [lead, most] = [rimOf({ ...given, teeth: Math.max(teeth, 6) }), pitch + moduleMm];
@@ -212,12 +211,7 @@ export function bevel(given: Bevel): readonly Patch[] {
     return [share * r * Math.cos(u * TURN), share * r * Math.sin(u * TURN), (1 - share) * apex - share * z + moduleMm * 1.3];
   };
   const top = (1 - small) * apex + moduleMm * 1.3;
-  const piece = (of: (u: number, v: number) => Vector, along: readonly [number, number]): Patch => ({
-    at: laid(given, of),
-    along,
-    colour,
-    gloss,
-  });
+  const piece = pieceOf(given, 0.25);
   const bore = boreMm / 2;
   return [
     piece((u, v) => at(u, small + v * faceShare), [TURN * most * 1.6, (faceShare * pitch) / Math.sin(cone)]),
@@ -244,40 +238,37 @@ export function bevel(given: Bevel): readonly Patch[] {
 export function card(
   given: Placement & { readonly widthMm: number; readonly heightMm: number; readonly cornerMm?: number },
 ): readonly Patch[] {
-  const { widthMm, heightMm, cornerMm = 3, colour, gloss = 0.1 } = given;
+  const { widthMm, heightMm, cornerMm = 3 } = given;
+  const piece = pieceOf(given, 0.1);
   const inset = (y: number) => {
     const over = Math.max(0, Math.abs(y) - (heightMm / 2 - cornerMm));
     return cornerMm - Math.sqrt(Math.max(0, cornerMm * cornerMm - over * over));
   };
   return [
-    {
-      at: laid(given, (u, v) => {
+    piece(
+      (u, v) => {
         const y = (v - 0.5) * heightMm;
         return [(u - 0.5) * (widthMm - 2 * inset(y)), y, 0.8];
-      }),
-      along: [widthMm, heightMm],
-      colour,
-      gloss,
-    },
+      },
+      [widthMm, heightMm],
+    ),
   ];
 }
 
 /** A coin: a disc with a rim that stands a little higher. */
 export function coin(given: Placement & { readonly diameterMm: number }): readonly Patch[] {
   const r = given.diameterMm / 2;
-  const { colour, gloss = 0.35 } = given;
+  const piece = pieceOf(given, 0.35);
   return [
-    {
-      at: laid(given, (u, v) => [
+    piece(
+      (u, v) => [
         v * r * Math.cos(u * TURN),
         v * r * Math.sin(u * TURN),
         v > 0.9 ? 2 : 1.8 + 0.12 * Math.sin(9 * u * TURN) * Math.sin(8 * v),
-      ]),
-      along: [TURN * r, r],
-      colour,
-      gloss,
-    },
-    { at: laid(given, (u, v) => [r * Math.cos(u * TURN), r * Math.sin(u * TURN), 2 * v]), along: [TURN * r, 2], colour, gloss },
+      ],
+      [TURN * r, r],
+    ),
+    piece((u, v) => [r * Math.cos(u * TURN), r * Math.sin(u * TURN), 2 * v], [TURN * r, 2]),
   ];
 }
 
@@ -290,18 +281,17 @@ export function rod(
     readonly grooveMm?: number;
   },
 ): readonly Patch[] {
-  const { radiusMm, lengthMm, grooves = [], grooveMm = 1, colour, gloss = 0.3 } = given;
+  const { radiusMm, lengthMm, grooves = [], grooveMm = 1 } = given;
+  const piece = pieceOf(given, 0.3);
   const radius = (along: number) => (grooves.some((at) => Math.abs(along - at) < grooveMm / 2) ? radiusMm - grooveMm / 2 : radiusMm);
   return [
-    {
-      at: laid(given, (u, v) => {
+    piece(
+      (u, v) => {
         const along = (u - 0.5) * lengthMm;
         const r = radius(along);
         return [along, r * Math.sin(v * TURN), radiusMm + r * Math.cos(v * TURN)];
-      }),
-      along: [lengthMm * 1.5, TURN * radiusMm],
-      colour,
-      gloss,
-    },
+      },
+      [lengthMm * 1.5, TURN * radiusMm],
+    ),
   ];
 }

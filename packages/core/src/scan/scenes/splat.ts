@@ -40,6 +40,21 @@ export interface View {
   readonly random: () => number;
 }
 
+/** White paper under a soft lamp, taken from nearly above, four tenths of a metre away; what is otherwise is said. */
+export const onPaper = (change: Pick<View, 'width' | 'height' | 'pxPerMm' | 'random'> & Partial<View>): View => ({
+  leanDeg: 0,
+  towardsDeg: 0,
+  distanceMm: 400,
+  bench: [228, 226, 220],
+  grain: 0.01,
+  lightDeg: 200,
+  lightUpDeg: 60,
+  shadow: 0.15,
+  unevenness: 0.1,
+  noise: 4,
+  ...change,
+});
+
 /** Drawn twice as fine and averaged. */
 const FINER = 2;
 /** Points lie so close, in drawn pixels. */
