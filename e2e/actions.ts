@@ -1,3 +1,4 @@
+import { exactly } from '@patient-badger/wording/testing';
 import { t as close } from '@patient-badger/wording/close';
 import { t as access } from '@patient-badger/wording/access';
 import { t as photo } from '@patient-badger/wording/photo';
@@ -15,6 +16,15 @@ export const button = (page: Page | Locator, name: string | RegExp) => page.getB
 export const radio = (page: Page, name: string | RegExp) => page.getByRole('radio', { name, exact: typeof name === 'string' }).first();
 export const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first();
 export const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first();
+
+/** Waits until it reads so: what the screen is still working out is not yet its answer. Fails with what stood there last. */
+export async function shows(shown: Locator, wanted: string | RegExp): Promise<void> {
+  await shown
+    .filter({ hasText: wanted })
+    .waitFor()
+    .catch(async () => expect(await shown.textContent()).toMatch(wanted));
+}
+export const showsExactly = (shown: Locator, wanted: string) => shows(shown, exactly(wanted));
 
 export async function arrive(page: Page, address: string, person: string): Promise<void> {
   await page.goto(address);

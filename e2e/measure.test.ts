@@ -3,7 +3,7 @@ import { t as gear } from '@patient-badger/wording/gear';
 import { t as log } from '@patient-badger/wording/log';
 import { t as setup } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrive, button, read, takeIn } from './actions.ts';
+import { arrive, button, read, shows, showsExactly, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -43,7 +43,7 @@ test('a broken wheel is known on the phone from a piece of its rim; what cannot 
   for (const key of (9.991112 + (over - 3) * pitch).toFixed(2)) await page.keyboard.press(key);
   await page.getByTestId('keep-reading').click();
   await page.getByText(gear.module('1.25, 41 teeth, 20°')).first().waitFor();
-  await expect(first.textContent()).resolves.toMatch(gear.module('1.25, 41 teeth, 20°'));
+  await shows(first, gear.module('1.25, 41 teeth, 20°'));
 
   // Read on through a reload, and against each other: less over more teeth cannot be.
   await page.reload();
@@ -85,7 +85,7 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await page.getByText(log.takenBack).first().waitFor();
   await page.goto(page.url().replace(/log.*/, 'gear/gear'));
   await page.getByTestId('wear-verdict').waitFor();
-  await expect(page.getByTestId('wear-verdict').textContent()).resolves.toMatch(/^(Good|Watch it)$/);
+  await shows(page.getByTestId('wear-verdict'), /^(Good|Watch it)$/);
 
   // The maker's sheet is stricter than the rule of thumb.
   await button(page, gear.thereIsALimitOn).click();
@@ -114,7 +114,7 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
   await page.getByText(/must lie between 1 and 41/).waitFor();
   await page.getByLabel(gear.lastToothThatHasWorked).fill('11');
   await page.getByTestId('keep-arcs').click();
-  await expect(page.getByTestId('fresh-positions').textContent()).resolves.toBe(gear.freshLeft(3, gear.positions));
+  await showsExactly(page.getByTestId('fresh-positions'), gear.freshLeft(3, gear.positions));
 
   await page.getByTestId('compare').click();
   for (const [cell, keys] of [
@@ -128,7 +128,7 @@ test('wear and mate are worked out as one reads; the new part in the wrong width
     await page.getByTestId('keep-reading').click();
     await page.getByTestId('pad-display').waitFor({ state: 'detached' });
   }
-  await expect(page.getByTestId('compare-deciding').textContent()).resolves.toBe(gear.notTheSame(shared.faceWidth));
+  await showsExactly(page.getByTestId('compare-deciding'), gear.notTheSame(shared.faceWidth));
   await page.getByText(gear.differs('2.00 mm more')).waitFor();
   await page.reload();
   await page.getByTestId('compare-deciding').waitFor();
@@ -163,7 +163,7 @@ test('a bevel is known from its teeth, its mate’s and the large end', async ()
   await page.getByLabel('Hole, flat to flat, mm').fill('10.2');
   await page.getByLabel('Shaft, flat to flat, mm').fill('10');
   await page.getByTestId('keep-seat').click();
-  await expect(page.getByTestId('seat-verdict').textContent()).resolves.toBe(shared.watchIt);
+  await showsExactly(page.getByTestId('seat-verdict'), shared.watchIt);
   await page.getByText(/^2\.3° of play on the shaft/).waitFor();
   // A second reading of the same far off is said, not averaged away.
   await read(page, 'tipDiameterMm', '22.95');

@@ -1,7 +1,7 @@
 import { t as bench } from '@patient-badger/wording/bench';
 import { t as ratio } from '@patient-badger/wording/ratio';
 import type { Page } from 'playwright-core';
-import { arrive, link, radio } from './actions.ts';
+import { arrive, link, radio, shows, showsExactly } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -45,19 +45,19 @@ test('the old estate car on other tyres: from the sizes to the chosen gear, kept
   // 537.06 turns a km, 3.9, 1000 a mile: 3.371 a tooth of the drive gear. In it now 7 and 25, reads low.
   await fill('nowDrive', '7');
   await fill('nowDriven', '25');
-  await expect(page.getByTestId('reads-now').textContent()).resolves.toBe(ratio.readsWithOff('5.6 % low'));
+  await showsExactly(page.getByTestId('reads-now'), ratio.readsWithOff('5.6 % low'));
   const first = page.getByRole('radiogroup', { name: ratio.pairs }).getByRole('radio').first();
-  await expect(first.textContent()).resolves.toMatch(ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 24));
+  await shows(first, ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 24));
   await radio(page, ratio.neverLow).click();
-  await expect(first.textContent()).resolves.toMatch(ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 23));
+  await shows(first, ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 23));
   await page.reload();
-  await expect(first.textContent()).resolves.toMatch(ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 23));
+  await shows(first, ratio.driveDrivenWithDriveTeethAndDrivenTeeth(7, 23));
   // Other tyres on the same gears, side by side: 1,863 mm round were rolled, 205/75R15 turn less often and read lower still.
   await fill('otherTyre', '205/75 on fifteen');
   await page.getByText('is no tyre size known here', { exact: false }).waitFor();
   await fill('otherTyre', '205/75R15');
   const row = page.getByTestId('change-table').getByRole('row', { name: ratio.reads });
-  await expect(row.textContent()).resolves.toMatch(/^Reads5\.6 % low1[0-9]\.\d % low$/);
+  await shows(row, /^Reads5\.6 % low1[0-9]\.\d % low$/);
   await page.getByTestId('keep-ratio').click();
   await page.getByTestId('ratio-kept').waitFor();
   await inTime(stage.databaseUrl, `SELECT (payload->>'drivenTeeth')::int AS n FROM entries WHERE payload->>'kind' = 'ratioChosen'`, [
@@ -76,11 +76,11 @@ test('an odometer goes forward only, and its sheet says before, after and why', 
   await page.getByTestId('odo-missed').fill('-300');
   await page.getByText('only ever brought forward', { exact: false }).waitFor();
   await page.getByTestId('odo-missed').fill('120');
-  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe(ratio.turnsOfThe('74,565', ratio.cable));
+  await showsExactly(page.getByTestId('odo-turns'), ratio.turnsOfThe('74,565', ratio.cable));
   // With the instrument open it is the gear at the drums that is turned, so often for one on them as was counted.
   await page.getByRole('radio', { name: ratio.gearAtTheDrums2 }).click();
   await page.getByTestId('odo-perUnit').fill('20');
-  await expect(page.getByTestId('odo-turns').textContent()).resolves.toBe(ratio.turnsOfThe('2,400', ratio.gearAtTheDrums));
+  await showsExactly(page.getByTestId('odo-turns'), ratio.turnsOfThe('2,400', ratio.gearAtTheDrums));
   await page.getByRole('radio', { name: ratio.theCable }).click();
   await page.getByTestId('keep-odometer').click();
   await page.getByText(ratio.theSheetNeedsTheReason).waitFor();
@@ -104,7 +104,7 @@ test('turns counted on both shafts name the tooth counts; a train is reckoned an
   await page.getByTestId('train-chain').fill('10-40');
   await page.getByText(ratio.writeItLike1040, { exact: false }).waitFor();
   await page.getByTestId('train-chain').fill('10:40 1w:30');
-  await expect(page.getByTestId('train-reduction').textContent()).resolves.toBe(ratio.turnsInForOneOut('120.0000'));
+  await showsExactly(page.getByTestId('train-reduction'), ratio.turnsInForOneOut('120.0000'));
   await page.getByTestId('train-wanted').fill('12');
   await page.getByTestId('train-gears').fill('12, 15, 36, 48');
   await page.getByText('12 : 36, then 12 : 48').waitFor();

@@ -3,7 +3,7 @@ import { t as gear } from '@patient-badger/wording/gear';
 import { t as match } from '@patient-badger/wording/match';
 import { t as setup } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrive, inspect, link, readSlidePinion } from './actions.ts';
+import { arrive, inspect, link, readSlidePinion, shows, showsExactly } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -23,7 +23,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await page.goto(`${job}/gear/rpinion`);
   await readSlidePinion(page);
   await page.getByRole('radio', { name: gear.module('3, 11 teeth, 20°') }).waitFor();
-  await expect(page.getByRole('radio', { name: setup.teeth }).first().textContent()).resolves.toMatch(gear.module('3, 11 teeth, 20°'));
+  await shows(page.getByRole('radio', { name: setup.teeth }).first(), gear.module('3, 11 teeth, 20°'));
   await page.getByTestId('find-parts').click();
 
   // Listings that say they fit and do not by their own width are shown first; ours is chosen and ordered.
@@ -45,7 +45,7 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await inspect(page, 'teeth', '11');
   await inspect(page, 'faceWidthMm', '12');
   await page.getByTestId('receive-verdict').waitFor();
-  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe(shared.notWhatWasOrdered('face', 'width 2 mm more'));
+  await showsExactly(page.getByTestId('receive-verdict'), shared.notWhatWasOrdered('face', 'width 2 mm more'));
   await page.reload();
   await page.getByTestId('receive-verdict').waitFor();
   await page.getByLabel(match.noteForTheReturnMay).fill('pack for the older wall');
@@ -62,14 +62,15 @@ test('the ticket-office wall’s pinion is refused at receiving for its width, k
   await page.getByTestId(/^came-wrong-/).waitFor();
   await page.getByTestId('order').click();
   await page.getByTestId('arrived').click();
-  await expect(page.getByTestId('refused-before').textContent()).resolves.toMatch(
+  await shows(
+    page.getByTestId('refused-before'),
     containing(match.thisPartNumberCameWrong(ANYTHING, 'face width', '+2 mm; pack for the older wall')),
   );
   await page.getByText('Measure teeth next', { exact: false }).waitFor();
   await inspect(page, 'teeth', '11');
   await inspect(page, 'faceWidthMm', '10.02');
   await inspect(page, 'boreDiameterMm', '12');
-  await expect(page.getByTestId('receive-verdict').textContent()).resolves.toBe(match.itIsWhatWasOrdered);
+  await showsExactly(page.getByTestId('receive-verdict'), match.itIsWhatWasOrdered);
   await page.getByTestId('accept').click();
   await page.getByTestId('order-accepted').waitFor();
   await page.goto(`${job}/log`);

@@ -8,7 +8,7 @@ import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { gearPhoto, type Scene } from '../packages/core/src/scan/gearPhoto.ts';
 import { seeded } from '../packages/core/src/testing.ts';
-import { arrive, button, radio, takeIn } from './actions.ts';
+import { arrive, button, radio, showsExactly, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -43,7 +43,7 @@ test('a photo is scanned, put right and kept; what it gives is there after a rel
   await atTheGear(page);
   await countOn(page, 'gear.jpg', jpegOf({ teeth: 41, missing: [10, 11], tiltDeg: 9, specks: 20, blots: 1 }));
   await page.getByTestId('scan-teeth').waitFor();
-  await expect(page.getByTestId('scan-teeth').textContent()).resolves.toBe(scan.teeth(41));
+  await showsExactly(page.getByTestId('scan-teeth'), scan.teeth(41));
   await page.getByText(scan.missingAt(2, '3 o’clock'), { exact: false }).waitFor();
 
   // A length that is known: from the middle to the tips, 26.875 mm on a gear of module 1.25.

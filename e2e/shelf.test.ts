@@ -5,7 +5,7 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { t as shelf } from '@patient-badger/wording/shelf';
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
-import { arrive, link, radio, readSlidePinion } from './actions.ts';
+import { arrive, link, radio, readSlidePinion, showsExactly } from './actions.ts';
 import { inTime, PHONE, start, sql, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -119,7 +119,7 @@ test('the number on the machine’s plate is judged like any other claim, and ke
   await page.getByTestId('keep-plate').click();
   await page.getByText(match.byTheNumberOnThe).waitFor();
   await page.reload();
-  await expect(page.getByTestId('plate-kept').textContent()).resolves.toBe(`On the machine: ${wide.n} (inside the left runner)`);
+  await showsExactly(page.getByTestId('plate-kept'), `On the machine: ${wide.n} (inside the left runner)`);
   // What the sheet names for the right one in its place is two millimetres wider, and said to be.
   await page.getByText(`The sheet says replaced by ${wide.n}: not the same: face width +2 mm.`).waitFor();
 

@@ -9,7 +9,7 @@ import type { Page } from 'playwright-core';
 import { card, rod, spur, worm } from '../packages/core/src/scan/scenes/solids.ts';
 import { onPaper, photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
 import { seeded } from '../packages/core/src/testing.ts';
-import { arrive, button, radio, read, takeIn } from './actions.ts';
+import { arrive, button, radio, read, shows, showsExactly, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -51,7 +51,7 @@ test('a worm is read on a photo from its side: no scale gives a share, a laid le
   const given = { colour: [196, 150, 70], pitchMm: Math.PI, starts: 1, hand: 'right', tipRadiusMm: 10, depthMm: 2.2 } as const;
   await readOn(page, photoOf(worm({ ...given, threadedMm: 28, shaftRadiusMm: 5, shaftMm: 8 })));
   await page.getByTestId('scan-worm').waitFor();
-  await expect(page.getByTestId('scan-worm').textContent()).resolves.toMatch(/0\.1[56]\d/);
+  await shows(page.getByTestId('scan-worm'), /0\.1[56]\d/);
   await page.getByText(gear.rightHandThread, { exact: true }).waitFor();
   await page.getByText(scan.measureOverTipsFirst).waitFor();
 
@@ -100,7 +100,7 @@ test('a card that lies beside a gear tells how large it is; a disc that is not t
   await page.getByText(scan.thisPhotoCannotBeRead).waitFor();
   await page.getByTestId('beside-card').click();
   await page.getByText(scan.besideFound).waitFor();
-  await expect(page.getByTestId('scan-teeth').textContent()).resolves.toBe(scan.teeth(24));
+  await showsExactly(page.getByTestId('scan-teeth'), scan.teeth(24));
   await page.getByText(/^Over the tips 5[123]\.\d\d mm/).waitFor();
   await page.getByTestId('keep-scan').click();
   await page.waitForURL(/\/gear\/gear$/);
@@ -137,7 +137,7 @@ test('a quadrant that a worm drives is measured, and its fresh arc is turned in'
     await page.getByLabel(label).fill(text);
   await page.getByTestId('keep-arcs').click();
   await page.getByTestId('fresh-positions').waitFor();
-  await expect(page.getByTestId('fresh-positions').textContent()).resolves.toBe(gear.freshLeft(1, gear.position));
+  await showsExactly(page.getByTestId('fresh-positions'), gear.freshLeft(1, gear.position));
   await page.reload();
   await page.getByTestId('fresh-positions').waitFor();
 });

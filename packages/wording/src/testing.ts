@@ -8,3 +8,6 @@ export const containing = (text: string): RegExp => new RegExp(text.split(ANYTHI
 
 /** For tests: what begins with a text of the catalogue. */
 export const beginning = (text: string): RegExp => new RegExp(`^${escaped(text)}`);
+
+/** For tests: what is a text of the catalogue and nothing else. */
+export const exactly = (text: string): RegExp => new RegExp(`^${escaped(text)}$`);
