@@ -1,10 +1,10 @@
 /**
- * Worms from the side and bevels by their face, on pictures of solids laid through a camera by a drawer that shares no code
- * with the reader (`scan/scenes`), every other one through JPEG; and rods, cards, coins and gears that are no worms.
+ * Worms from the side, sectors and bevels by their face, on pictures of solids laid through a camera by a drawer that shares no code
+ * with the reader (`scan/scenes`), every other one through JPEG; and rods, cards, coins and gears that are none of them.
  *
  *   npm run bench:scan-solids [-- SCENES [KIND…]]     (default 100 of each)
  */
-import { scanTeeth, scanWorm, type WormScan } from '@patient-badger/core/gear';
+import { scanSector, scanTeeth, scanWorm, type WormScan } from '@patient-badger/core/gear';
 import jpeg from 'jpeg-js';
 import type { Picture } from '../packages/core/src/scan/picture.ts';
 import { photograph, type Colour, type Patch, type View } from '../packages/core/src/scan/scenes/splat.ts';
@@ -88,24 +88,54 @@ function drawWorm(): { given: Worm; longMm: number; bench: Colour; grain: number
   return { given, bench, grain, longMm: Math.max(given.threadedMm + 2 * given.shaftMm, 2.4 * tipRadiusMm) };
 }
 
-/** Things that lie on a bench as well and are no worms. */
-function drawOther(): Picture {
+/** A quadrant or a segment: teeth over an arc, on a hub near or far within. */
+function drawSector() {
+  const [colour, bench, grain] = pick(PAIRS);
+  const teeth = whole(22, 90);
+  const moduleMm = 2;
+  const tip = (teeth * moduleMm) / 2 + moduleMm;
+  const present = whole(Math.max(5, Math.ceil(teeth / 9)), Math.floor(0.6 * teeth));
+  const hubRadiusMm = (tip - 2.25 * moduleMm) * between(0.15, 0.45);
+  const half = (present * Math.PI) / teeth;
+  const turnedDeg = between(0, 360);
+  // Its middle lies in the middle of the picture, not the middle of its circle.
+  const inwards = half > Math.PI / 2 ? Math.min(-hubRadiusMm, tip * Math.cos(half)) : -hubRadiusMm;
+  const across = 2 * tip * Math.sin(Math.min(half, Math.PI / 2));
+  const middle = ((present - 1) * Math.PI) / teeth + (turnedDeg * Math.PI) / 180;
+  const away = -(tip + inwards) / 2;
+  const patches = sector({
+    colour,
+    teeth,
+    moduleMm,
+    present,
+    hubRadiusMm,
+    thicknessMm: between(4, 10),
+    turnedDeg,
+    x: away * Math.cos(middle),
+    y: away * Math.sin(middle),
+  });
+  return { given: { present, arcDeg: ((present - 1) * 360) / teeth, tip }, patches, bench, grain, longMm: Math.max(tip - inwards, across) };
+}
+
+/** Things that lie on a bench as well and are no worms, and but one of them no sectors. */
+function drawOther(): { readonly isSector: boolean; readonly photo: Picture } {
   const [colour, bench, grain] = pick(PAIRS);
   const placed = { colour, turnedDeg: between(0, 360) };
-  const [patches, longMm] = pick<() => readonly [readonly Patch[], number]>([
+  const drawn = pick<() => readonly [patches: readonly Patch[], longMm: number, isSector?: true]>([
     () => [rod({ ...placed, radiusMm: 6, lengthMm: 50 }), 50],
     () => [rod({ ...placed, radiusMm: 8, lengthMm: 60, grooves: [-22, -18, 3, 24], grooveMm: 2 }), 60],
     () => [rod({ ...placed, radiusMm: 8, lengthMm: 60, grooves: Array.from({ length: 12 }, (_, k) => -22 + 4 * k), grooveMm: 1.6 }), 60],
     () => [card({ ...placed, widthMm: 86, heightMm: 54 }), 90],
-    () => [sector({ ...placed, teeth: 40, moduleMm: 1.5, present: 11, hubRadiusMm: 9, thicknessMm: 6 }), 60],
+    () => [sector({ ...placed, teeth: 40, moduleMm: 1.5, present: 11, hubRadiusMm: 9, thicknessMm: 6 }), 60, true],
     () => [coin({ ...placed, diameterMm: 25 }), 30],
     () => [spur({ ...placed, teeth: whole(10, 40), moduleMm: 1.5, thicknessMm: 8, boreMm: 6 }), 60],
   ])();
-  return taken(patches, { longMm, bench, grain, mostLean: 12 });
+  const [patches, longMm, isSector = false] = drawn;
+  return { isSector, photo: taken(patches, { longMm, bench, grain, mostLean: 12 }) };
 }
 
 if (wants('worm')) {
-  let [read, right, pitchRight, handRight, startsRight, startsSaid] = [0, 0, 0, 0, 0, 0];
+  let [read, right, pitchRight, handRight, handSaid, startsRight, startsSaid] = [0, 0, 0, 0, 0, 0, 0];
   const refused = new Map<string, number>();
   for (let i = 0; i < SCENES; i++) {
     const { given, photo } = scene('worm', i, () => {
@@ -121,8 +151,9 @@ if (wants('worm')) {
     const { value, plusMinus } = found.pitchShare;
     const isPitch =
       Math.abs(value - given.pitchMm / (2 * given.tipRadiusMm)) < Math.max(0.05 * value, Math.min(2 * plusMinus, 0.12 * value));
-    const [isHand, isStarts] = [found.hand === given.hand, found.starts === null || found.starts === given.starts];
+    const [isHand, isStarts] = [found.hand === null || found.hand === given.hand, found.starts === null || found.starts === given.starts];
     if (found.starts !== null) startsSaid++;
+    if (found.hand !== null) handSaid++;
     if (isPitch) pitchRight++;
     if (isHand) handRight++;
     if (isStarts) startsRight++;
@@ -134,19 +165,47 @@ if (wants('worm')) {
     pitch: share(pitchRight, read),
     'starts said': share(startsSaid, read),
     'right or not said': share(startsRight, read),
-    hand: share(handRight, read),
+    'hand said': share(handSaid, read),
+    'hand right or not said': share(handRight, read),
     refused: JSON.stringify(Object.fromEntries(refused)),
   };
-
-  let wrong = 0;
+}
+if (wants('sector')) {
+  let [read, right, within] = [0, 0, 0];
+  const refused = new Map<string, number>();
+  for (let i = 0; i < SCENES; i++) {
+    const { given, photo } = scene('sector', i, () => {
+      const { given: drawn, patches, ...more } = drawSector();
+      return { given: drawn, photo: taken(patches, { ...more, mostLean: 12 }) };
+    });
+    const found = scanSector(photo);
+    if (!found.read) {
+      refused.set(found.reason, (refused.get(found.reason) ?? 0) + 1);
+      continue;
+    }
+    read++;
+    const { value, plusMinus } = found.arcDeg;
+    if (found.teeth === given.present && Math.abs(value / given.arcDeg - 1) < 0.03) right++;
+    if (Math.abs(value - given.arcDeg) < 2 * plusMinus) within++;
+  }
+  rows.sector = {
+    taken: share(read, SCENES),
+    'right of these': share(right, read),
+    'arc within 2 of its own ±': share(within, read),
+    refused: JSON.stringify(Object.fromEntries(refused)),
+  };
+}
+if (wants('other')) {
+  let [worms, sectors, none] = [0, 0, 0];
   const OTHERS = Math.ceil(SCENES / 2);
   for (let i = 0; i < OTHERS; i++) {
-    const found = scanWorm(scene('other', i, drawOther));
-    if (found.read) {
-      wrong++;
-    }
+    const { isSector, photo } = scene('other', i, drawOther);
+    if (scanWorm(photo).read) worms++;
+    if (isSector) continue;
+    none++;
+    if (scanSector(photo).read) sectors++;
   }
-  rows['no worm'] = { taken: share(wrong, OTHERS) };
+  rows['neither'] = { 'taken for a worm': share(worms, OTHERS), 'taken for a sector': share(sectors, none) };
 }
 if (wants('bevel')) {
   let [read, right] = [0, 0];

@@ -1,12 +1,13 @@
 import { t as gear } from '@patient-badger/wording/gear';
 import { t as scan } from '@patient-badger/wording/scan';
+import { SECTOR_SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t as shared } from '@patient-badger/wording/shared';
 import jpeg from 'jpeg-js';
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { card, rod, spur, worm } from '../packages/core/src/scan/scenes/solids.ts';
+import { card, rod, sector, spur, worm } from '../packages/core/src/scan/scenes/solids.ts';
 import { onPaper, photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
 import { seeded } from '../packages/core/src/testing.ts';
 import { arrive, button, radio, read, shows, showsExactly, takeIn } from './actions.ts';
@@ -112,13 +113,15 @@ test('a quadrant that a worm drives is measured, and its fresh arc is turned in'
   await takeIn(page, /Island lorry/, 'Stiff at one place');
   await page.goto(`${page.url().split('?')[0]}/gear/sector`);
   await page.getByTestId('callout-teeth').waitFor();
-  await read(page, 'teeth', '13');
-  // Twelve pitches over 135°: 32 teeth a round.
-  await page.getByTestId('callout-arcDeg').click();
-  await page.getByTestId('pad-display').waitFor();
-  for (let over = Number(await page.getByTestId('over').textContent()); over < 12; over++) await button(page, '+').click();
-  for (const key of '135') await page.keyboard.press(key);
-  await page.getByTestId('keep-reading').click();
+  // A whole gear on the photo is none; thirteen teeth of a wheel of 32 are read with their arc, twelve pitches of 11.25°.
+  const steel = { colour: [70, 70, 76], teeth: 32, moduleMm: 3, thicknessMm: 4 } as const;
+  const job = page.url();
+  await readOn(page, photoOf(spur({ ...steel, boreMm: 12 }), 4));
+  await page.getByText(SECTOR_SCAN_REFUSALS.wholeGear).waitFor();
+  await page.goto(job);
+  await readOn(page, photoOf(sector({ ...steel, present: 13, hubRadiusMm: 14, turnedDeg: 20, y: -12 }), 5));
+  await shows(page.getByTestId('scan-sector'), /^13 teeth over 13[456]\.\d°/);
+  await page.getByTestId('keep-scan').click();
   await page.getByText(gear.aWholeRoundWouldHave(32)).waitFor();
   // Over the tips of module 3 it is more than at the pitch circle: 3π · 34/32, five times.
   await read(page, 'axialPitch', '50.07');

@@ -295,6 +295,12 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     { reason: 'pixelsMissing', width: 200, height: 200, given: 16 },
   ],
   [
+    'scan.sector',
+    { width: 200, height: 200, rgba: new Uint8ClampedArray(16) },
+    'rgba',
+    { reason: 'pixelsMissing', width: 200, height: 200, given: 16 },
+  ],
+  [
     'scan.worm',
     { width: 200, height: 200, rgba: new Uint8ClampedArray(16) },
     'rgba',

@@ -15,12 +15,18 @@ import { pickPhoto } from '../photo/pickPhoto.ts';
 import { hashOf } from './photoFile.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
+/** What is asked of a photo, where it is not a count of teeth. */
+const ASKED: Readonly<Partial<Record<GearCard['type'], { readonly label: string; readonly camera: string }>>> = {
+  worm: { label: t.readTheWormOnA, camera: t.readWithTheBenchCamera },
+  sector: { label: t.readTheArcOnA, camera: t.readWithTheBenchCamera },
+};
+
 /** Takes a photo of a gear and leads to what is read on it. */
 export function PhotoCount({ view: { job, state, machine }, card }: { view: JobView; card: GearCard }) {
   const router = useRouter();
   const colours = useColours();
   const [problem, setProblem] = useState<string | null>(null);
-  const isWorm = card.type === 'worm';
+  const asked = ASKED[card.type] ?? { label: t.countTheTeethOnA, camera: t.countWithTheBenchCamera };
   const scans = state.gears[card.id]?.scans ?? [];
   const toScan = (hash: string) => router.navigate(`/jobs/${job.id}/scan/${card.id}/${hash}`);
   const take = async (from: () => Promise<Blob | null>) => {
@@ -40,7 +46,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
   return (
     <>
       <Button
-        label={isWorm ? t.readTheWormOnA : t.countTheTeethOnA}
+        label={asked.label}
         icon={<ScanSearch color={colours.accent} size={24} />}
         testID="count-on-photo"
         onPress={() => void take(pickPhoto)}
@@ -48,7 +54,7 @@ export function PhotoCount({ view: { job, state, machine }, card }: { view: JobV
       {machine?.instruments ? (
         <Button
           variant="quiet"
-          label={isWorm ? t.readWithTheBenchCamera : t.countWithTheBenchCamera}
+          label={asked.camera}
           testID="count-with-camera"
           onPress={() => void take(() => cameraPicture(job.id, { gear: card.id }))}
         />

@@ -27,7 +27,7 @@ interface Props {
   /** Absent while nothing was put right. */
   readonly onReset?: (() => void) | undefined;
   /** What lies beside the gear, to be found on the photo. */
-  readonly onReference?: (reference: ScanReference) => void;
+  readonly onReference?: ((reference: ScanReference) => void) | undefined;
 }
 
 const HOW: Readonly<Record<Laying, string>> = {

@@ -1,6 +1,6 @@
 import { SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t } from '@patient-badger/wording/scan';
-import type { ScanRead } from '@patient-badger/core/gear';
+import { gearKindOf, type ScanRead } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -11,6 +11,7 @@ import { Card } from '../design/Card.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { Stepper } from '../design/padKeys.tsx';
+
 import type { JobView } from '../job/JobView.ts';
 import { PutRight, type Laying } from './PutRight.tsx';
 import { ScanProgress } from './ScanProgress.tsx';
@@ -23,7 +24,7 @@ import { useScan } from './useScan.ts';
 const STAGES = [t.readingThePhoto, t.lookingForTheGear, t.followingTheRim, t.countingTeeth];
 
 /** Counting, stopping, putting right and keeping. */
-export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView; card: GearCard; hash: string }) {
+export function ScanPanel({ view: { job, state, pack }, card, hash }: { view: JobView; card: GearCard; hash: string }) {
   const router = useRouter();
   const unit = lengthUnit.use();
   const { writeAll, problem } = useRecord(job.id);
@@ -57,20 +58,36 @@ export function ScanPanel({ view: { job, state }, card, hash }: { view: JobView;
     if (laying === 'length') setLength(length.length === 2 ? [spot] : [...length, spot]);
   };
   const keep = async () => {
-    if (!found || !(await writeAll(scanEntries({ gear: card.id, hash, found, ...extras })))) return;
+    if (
+      !found ||
+      !(await writeAll(scanEntries({ gear: card.id, hash, found, kind: gearKindOf(card, pack.driveline) ?? undefined, ...extras })))
+    )
+      return;
     router.navigate(`/jobs/${job.id}/gear/${card.id}`);
   };
 
   return (
     <>
       <Text variant="title">{t.onAPhoto(card.name)}</Text>
-      {address && now ? <ScanPhoto address={address} {...now} length={length} onTap={laying === 'nothing' ? undefined : tap} /> : null}
+      {address && now ? (
+        <ScanPhoto
+          address={address}
+          width={now.width}
+          height={now.height}
+          over={found && { rim: found }}
+          length={length}
+          onTap={laying === 'nothing' ? undefined : tap}
+        />
+      ) : null}
       <ScanProgress scan={scan} stages={STAGES} onStop={stop} onAgain={() => void count(extras)} />
       {scan.kind === 'done' && !scan.scan.read ? (
         <Card tone="danger">
           <Text variant="danger">{t.thisPhotoCannotBeRead}</Text>
           <Text>{SCAN_REFUSALS[scan.scan.reason]}</Text>
           <Text>{t.orSayBelowWhereThe}</Text>
+          {card.type === 'spur' || card.type === 'helical' ? (
+            <Button label={t.itIsAPieceOfA} testID="scan-piece" onPress={() => router.setParams({ piece: 'yes' })} />
+          ) : null}
         </Card>
       ) : null}
       {found && scan.kind === 'done' ? (

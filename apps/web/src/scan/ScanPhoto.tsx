@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/scan';
-import type { ScanRead } from '@patient-badger/core/gear';
+import type { ScanRead, SectorScanRead } from '@patient-badger/core/gear';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Path, Text as SvgText } from 'react-native-svg';
@@ -10,14 +10,19 @@ export interface Spot {
   readonly yPx: number;
 }
 
+/** What was found, drawn over the photo: a rim with its teeth, an axis from end to end, or an arc with teeth on it. */
+export interface Over {
+  readonly rim?: ScanRead;
+  readonly line?: readonly [Spot, Spot];
+  readonly arc?: SectorScanRead;
+}
+
 interface Props {
   /** Where the browser holds the photo. */
   readonly address: string;
   readonly width: number;
   readonly height: number;
-  readonly found?: ScanRead | undefined;
-  /** Ends of an axis that was found. */
-  readonly axis?: readonly [Spot, Spot] | undefined;
+  readonly over?: Over | undefined;
   /** Ends of the known length, as far as they are laid. */
   readonly length: readonly Spot[];
   readonly onTap?: ((spot: Spot) => void) | undefined;
@@ -32,7 +37,7 @@ const BAND = [
 ] as const;
 
 /** The photo with what was found drawn over it: rim, middle, and a mark of its own shape at each tooth that is not as the others. */
-export function ScanPhoto({ address, width, height, found, axis, length, onTap }: Props) {
+export function ScanPhoto({ address, width, height, over = {}, length, onTap }: Props) {
   const [shown, setShown] = useState(0);
   const board = useRef<View>(null);
   // Lines as thick on any photo: so many pixels of it to one of the screen.
@@ -53,20 +58,10 @@ export function ScanPhoto({ address, width, height, found, axis, length, onTap }
         <View pointerEvents="none" style={{ width: '100%', height: '100%' }}>
           <Image source={{ uri: address }} aria-label={t.photoOfTheGear} style={{ width: '100%', height: '100%' }} />
           <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} style={{ position: 'absolute' }} aria-hidden>
-            {found ? <Found found={found} px={px} /> : null}
-            {axis
-              ? BAND.map(([stroke, thick]) => (
-                  <Line
-                    key={stroke}
-                    x1={axis[0].xPx}
-                    y1={axis[0].yPx}
-                    x2={axis[1].xPx}
-                    y2={axis[1].yPx}
-                    stroke={stroke}
-                    strokeWidth={thick * px}
-                  />
-                ))
-              : null}
+            {over.rim ? <Found found={over.rim} px={px} /> : null}
+            {BAND.map(([stroke, thick]) => (
+              <Path key={stroke} d={traced(over)} fill="none" stroke={stroke} strokeWidth={thick * px} />
+            ))}
             {length.map(({ xPx, yPx }, i) => (
               <G key={i}>
                 <Circle cx={xPx} cy={yPx} r={9 * px} fill="none" stroke={LIGHT} strokeWidth={5 * px} />
@@ -81,6 +76,15 @@ export function ScanPhoto({ address, width, height, found, axis, length, onTap }
       </View>
     </View>
   );
+}
+
+/** The line or the arc that was found, from end to end. */
+function traced({ line, arc }: Over): string {
+  if (line) return `M${line[0].xPx} ${line[0].yPx}L${line[1].xPx} ${line[1].yPx}`;
+  if (!arc) return '';
+  const { from, to, centre, tipRadiusPx: r, arcDeg } = arc;
+  const isLong = arcDeg.value > 180 ? 1 : 0;
+  return `M${centre.xPx} ${centre.yPx}L${from.xPx} ${from.yPx}A${r} ${r} 0 ${isLong} 1 ${to.xPx} ${to.yPx}Z`;
 }
 
 function Found({ found: { centre, rim, flaws }, px }: { found: ScanRead; px: number }) {

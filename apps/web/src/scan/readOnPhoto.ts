@@ -8,8 +8,11 @@ export interface PhotoReading {
   readonly over?: number;
 }
 
-type Quantity = 'teeth' | 'tipDiameterMm' | 'rootDiameterMm' | 'axialPitch' | 'starts';
-const COUNTS: ReadonlySet<Quantity> = new Set(['teeth', 'starts']);
+type Quantity = 'teeth' | 'tipDiameterMm' | 'outsideDiameterMm' | 'rootDiameterMm' | 'axialPitch' | 'starts' | 'arcDeg';
+const entered = (quantity: Quantity, value: number): string => {
+  if (quantity === 'teeth' || quantity === 'starts') return t.onAPhoto(value);
+  return quantity === 'arcDeg' ? t.degOnAPhoto(value.toFixed(1)) : t.mmOnAPhoto(value.toFixed(2));
+};
 
 /** A dimension as it was read off a photo. */
 export const readOnPhoto = (gear: string, quantity: Quantity, { value, plusMinus, over }: PhotoReading): EntryPayload => ({
@@ -18,6 +21,6 @@ export const readOnPhoto = (gear: string, quantity: Quantity, { value, plusMinus
   quantity,
   reading: { value, plusMinus },
   instrument: 'photo',
-  entered: COUNTS.has(quantity) ? t.onAPhoto(value) : t.mmOnAPhoto(value.toFixed(2)),
+  entered: entered(quantity, value),
   ...(over !== undefined && { over }),
 });

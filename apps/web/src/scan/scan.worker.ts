@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/scan';
 import {
+  scanSector,
   scanTeeth,
   scanWorm,
   type Scan,
@@ -7,6 +8,7 @@ import {
   type ScanProgress,
   type ScanReference,
   type ScanScale,
+  type SectorScan,
   type WormScan,
 } from '@patient-badger/core/gear';
 import { expose } from 'comlink';
@@ -22,6 +24,10 @@ const api = {
   async worm(blob: Blob, { scale }: ScanExtras, onProgress: ScanProgress): Promise<ScanReply<WormScan>> {
     const { width, height, rgba } = await laidOpen(blob);
     return { width, height, scan: scanWorm({ width, height, rgba, scale }, onProgress) };
+  },
+  async sector(blob: Blob, { scale, reference }: ScanExtras, onProgress: ScanProgress): Promise<ScanReply<SectorScan>> {
+    const { width, height, rgba } = await laidOpen(blob);
+    return { width, height, scan: scanSector({ width, height, rgba, scale, reference }, onProgress) };
   },
 };
 

@@ -1,14 +1,15 @@
-import type { Scan, WormScan } from '@patient-badger/core/gear';
+import type { Scan, SectorScan, WormScan } from '@patient-badger/core/gear';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { photoFile } from './photoFile.ts';
 import type { ScanApi, ScanExtras, ScanReply } from './scan.worker.ts';
 import { messageOf } from '../wording/messageOf.ts';
 
-/** What is read off a photo: the teeth of a gear, or a worm from its side. */
-interface Readers {
+/** What is read off a photo: the teeth of a gear, a worm from its side, or the teeth of a sector and their arc. */
+export interface Readers {
   readonly teeth: Scan;
   readonly worm: WormScan;
+  readonly sector: SectorScan;
 }
 
 export type ScanState<Read> =

@@ -26,6 +26,6 @@ export function wormEntries({ gear, found, outside }: WormEntry): readonly Entry
       : []),
     ...(tip ? [readOnPhoto(gear, 'tipDiameterMm', tip)] : []),
     ...(starts === null ? [] : [readOnPhoto(gear, 'starts', { value: starts, plusMinus: 0 })]),
-    { kind: 'handNoted', gear, hand },
+    ...(hand === null ? [] : [{ kind: 'handNoted' as const, gear, hand }]),
   ];
 }

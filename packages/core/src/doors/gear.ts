@@ -41,6 +41,8 @@ export { resultOfFigure, resultOfTurns } from '../instrument/resultOf.ts';
 export { fileOutput } from '../make/file.ts';
 export type { Picture } from '../scan/picture.ts';
 export { scanTeeth, type ScanProgress } from '../scan/scanTeeth.ts';
+export { scanSector } from '../scan/scanSector.ts';
+export type { SectorScan, SectorScanRead } from '../scan/sectorSchema.ts';
 export { scanWorm } from '../scan/scanWorm.ts';
 export type { WormScan, WormScanRead } from '../scan/wormSchema.ts';
 export type { Scan, ScanCorrection, ScanRead, ScanScale } from '../scan/schema.ts';

@@ -6,15 +6,15 @@ const FRAME = 0.06;
 /** Least spread of a bench's colour, in levels: below it everything would stand out. */
 const CALMEST = 3;
 /** Darker along its own colour counts this much: a shadow is still bench. */
-const SHADOW_SHARE = 0.35;
+export const SHADOW_SHARE = 0.35;
 const DEEPEST_SHADOW = 0.65;
 
 /**
  * How unlike the bench each pixel is, in spreads of the bench's own colour. The bench is what lies along
  * the picture's edge, with light that changes smoothly across it (a quadratic surface for each colour). What is darker along
- * the bench's own colour counts as `shadowShare` of that.
+ * the bench's own colour counts as that share of it: a picture for each of them, by one bench.
  */
-export function unlikeBench(plate: Plate, shadowShare = SHADOW_SHARE): Float32Array {
+export function unlikeBench(plate: Plate, shadowShares: readonly number[] = [SHADOW_SHARE]): readonly Float32Array[] {
   const { width, height, rgb } = plate;
   const frame = framePixels(width, height);
   const terms = frame.map((at) => surfaceTerms((at % width) / width, Math.floor(at / width) / height));
@@ -37,7 +37,7 @@ export function unlikeBench(plate: Plate, shadowShare = SHADOW_SHARE): Float32Ar
     inverse = inverseSpread(off, weights);
     weights = Float32Array.from(off, (each) => (distance(each, inverse) < 3 ? 1 : 0));
   }
-  return distances(plate, surface, { inverse, shadowShare });
+  return shadowShares.map((shadowShare) => distances(plate, surface, { inverse, shadowShare }));
 }
 
 /** Per pixel, written out: it is asked a hundred thousand times. */
@@ -47,16 +47,19 @@ function distances(
   { inverse, shadowShare }: { readonly inverse: Matrix; readonly shadowShare: number },
 ): Float32Array {
   const unlike = new Float32Array(width * height);
+  const [p, q, s] = inverse as [Colour, Colour, Colour];
+  const [pp, qq, ss, pq, ps, qs] = [p[0], q[1], s[2], 2 * p[1], 2 * p[2], 2 * q[2]];
   const off = new Float64Array(3);
   const bench = new Float64Array(3);
   for (let y = 0; y < height; y++) {
     const v = y / height;
     for (let x = 0; x < width; x++) {
       const u = x / width;
-      let [square, share] = [1, 0];
+      let square = 1;
+      let share = 0;
       for (let c = 0; c < 3; c++) {
-        const [a, b, d, e, f, g] = surface[c] as Terms;
-        const level = a + b * u + d * v + e * u * u + f * u * v + g * v * v;
+        const terms = surface[c] as Terms;
+        const level = terms[0] + terms[1] * u + terms[2] * v + terms[3] * u * u + terms[4] * u * v + terms[5] * v * v;
         const difference = (rgb[3 * (y * width + x) + c] as number) - level;
         bench[c] = level;
         off[c] = difference;
@@ -67,7 +70,10 @@ function distances(
       // Darker along the bench's own colour, and not too dark: it may be a shadow.
       if (share < 0 && share > -DEEPEST_SHADOW)
         for (let c = 0; c < 3; c++) off[c] = (off[c] as number) - (1 - shadowShare) * share * (bench[c] as number);
-      unlike[y * width + x] = distance(off as unknown as Colour, inverse);
+      const r = off[0] as number;
+      const g = off[1] as number;
+      const b = off[2] as number;
+      unlike[y * width + x] = Math.sqrt(Math.max(0, r * r * pp + g * g * qq + b * b * ss + r * g * pq + r * b * ps + g * b * qs));
     }
   }
   return unlike;

@@ -7,9 +7,9 @@ import { UPRIGHT } from './lean.ts';
 import { robustFit } from '../inference/leastSquares.ts';
 import { reachOf, rootOf, type RadialExtent } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
-import { pixelsPerSquareMm, type ScanReference } from './reference.ts';
+import { mmBeside, pixelsPerSquareMm } from './reference.ts';
 import { perMmBy } from './scale.ts';
-import { thingsOn, type Thing } from './things.ts';
+import type { Thing } from './things.ts';
 import { pixelsOf } from './pixels.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
 import { DEPTHS, RAYS, stepAt, unroll, type UnrolledRing } from './unwrap.ts';
@@ -151,7 +151,7 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
   if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
   const long = frame.long * fine.factor;
   const [tipRadiusPx, rootRadiusPx] = [judged.tip * long, judged.root * long];
-  const beside = reference && !scale ? besideIt(fine, frame, reference) : null;
+  const beside = reference && !scale ? mmBeside(fine, reference, frame.short / frame.long) : null;
   const perMm = scale ? mmPerPixel(scale, frame, fine.factor) : beside;
   const mm = (px: number) => perMm && { value: 2 * px * perMm.value, plusMinus: 2 * px * perMm.plusMinus };
   const [tipMm, rootMm] = [mm(tipRadiusPx), mm(rootRadiusPx)];
@@ -263,21 +263,6 @@ function mmPerPixel({ from, to, lengthMm }: NonNullable<ScanInput['scale']>, fra
   }) as [readonly [number, number], readonly [number, number]];
   const px = Math.max(1, Math.hypot(p[0] - q[0], p[1] - q[1]) * frame.long * factor);
   return perMmBy(lengthMm, px);
-}
-
-/** A gear's face lies nearer to the camera than what lies on the bench beside it: one standard deviation, by trial on scenes. */
-const HEIGHT_SHARE = 0.02;
-
-/** Millimetres of a pixel of the photo along the rim's long axis, by what lies beside the gear; null where it is not found. */
-function besideIt(fine: Plate, frame: Frame, reference: ScanReference) {
-  for (const thing of thingsOn(fine)) {
-    const perSquare = pixelsPerSquareMm(thing, reference);
-    if (perSquare === null) continue;
-    // What is seen leaning is flat by as much as the rim is.
-    const px = Math.sqrt((perSquare * frame.long) / frame.short) * fine.factor;
-    return { value: 1 / px, plusMinus: HEIGHT_SHARE / px };
-  }
-  return null;
 }
 
 const refused = (reason: ScanRefusal): Scan => ({ read: false, reason });

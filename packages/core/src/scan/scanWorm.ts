@@ -1,17 +1,17 @@
 import { degrees } from '../quantity/angle.ts';
 import { median, quantile } from '../inference/leastSquares.ts';
-import { axisOf, type Axis } from './axis.ts';
+import { axisAlong, axisOf, type Axis } from './axis.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
-import { closed, largestThing, partedFrom, PARTINGS } from './things.ts';
+import { closed, largestThing, partedFrom, PARTINGS, type Thing } from './things.ts';
 import { pixelsOf } from './pixels.ts';
 import type { ScanProgress } from './scanTeeth.ts';
 import { perMmOf } from './scale.ts';
 import { findWave, waveAt, type Wave } from './wave.ts';
 import type { WormScan, WormScanInput, WormScanRefusal } from './wormSchema.ts';
-import { layAlong, type Strip } from './strip.ts';
+import { edgeContrasts, edgesByColour, layAlong, type Strip } from './strip.ts';
 
-/** Longer side of the plate on which the worm is looked for, and of that on which its threads are measured; pixels. */
-const [COARSE, FINE] = [340, 1300];
+/** Longer side of the plate on which the worm is looked for, of that on which its axis is, and of that on which its threads are measured; pixels. */
+const [COARSE, MIDDLING, FINE] = [340, 650, 1300];
 const LEAST_RADIUS_PX = 14;
 /** Fewest pixels from thread to thread, and fewest threads in a row. */
 const [LEAST_PITCH_PX, LEAST_THREADS] = [5, 3];
@@ -21,7 +21,7 @@ const MOST_PITCH = 1.1;
 const LEAST_DEPTH = 0.05;
 const MOST_STARTS = 6;
 /** How clear the wave of the edges has to be, that of the light between them, and how it goes on round the worm; each of 1. By trial on scenes. */
-const LEAST = { edges: 0.45, light: 0.12, turn: 0.74 } as const;
+const LEAST = { edges: 0.45, light: 0.12, turn: 0.5 } as const;
 
 /**
  * Reads a worm that lies on the bench, from its side: the outline's two edges and the light between them are waves with one
@@ -37,16 +37,33 @@ export function scanWorm(input: WormScanInput, onProgress: ScanProgress = () => 
   onProgress('disc', 0.35);
   const coarse = shrinkPlate(fine, COARSE);
   // What is thing, what its shadow? Each way of parting them is tried, and the one that shows threads best holds.
-  const [afar, near] = [partedFrom(coarse), partedFrom(fine)];
+  const middling = shrinkPlate(fine, MIDDLING);
+  const [afar, half, near] = [coarse, middling, fine].map(partedFrom) as [Parted, Parted, Parted];
   const ways = PARTINGS.map((parting) => {
     const thing = largestThing(coarse, { things: closed(afar[parting], coarse.width) });
-    return typeof thing === 'string' ? thing : lookedAt(fine, near[parting], axisOf(thing, coarse.factor / fine.factor));
+    if (typeof thing === 'string') return thing;
+    const axes = likelyAxes(thing, coarse.factor, { plate: middling, things: half[parting] });
+    const share = middling.factor / fine.factor;
+    return lookedAt(
+      { plate: fine, things: near[parting] },
+      axes.map((axis) => ({ ...axis, x: share * axis.x, y: share * axis.y, along: share * axis.along, across: share * axis.across })),
+      2,
+    );
   });
   onProgress('teeth', 0.85);
   const found = ways.flatMap((way) => (typeof way === 'string' ? [] : way));
   if (found.length === 0) return refused(ways.find((way) => typeof way === 'string') ?? 'noThreads');
-  const best = found.reduce((top, each) => (each.clearness > top.clearness ? each : top));
-  const others = found.filter(({ clearness }) => clearness > NEARLY_AS_CLEAR * best.clearness);
+  const [...sights] = found;
+  for (const { strip, threads } of found) {
+    const finer = edgesByColour(strip, threads);
+    const again = threadsOf(finer);
+    if (again) sights.push({ strip: finer, threads: again, clearness: clearnessOf(again) });
+  }
+  const best = sights.reduce((top, each) => (each.clearness > top.clearness ? each : top));
+  const others = sights.filter(
+    ({ clearness, threads: { edges } }) =>
+      clearness > NEARLY_AS_CLEAR * best.clearness && Math.abs(edges.length / best.threads.edges.length - 1) < SAME,
+  );
   return answer(input, fine, { best, others });
 }
 
@@ -56,17 +73,38 @@ interface WormSight {
   readonly clearness: number;
 }
 
+type Parted = ReturnType<typeof partedFrom>;
+
+/** A plate, and where on it is not bench. */
+interface Sight {
+  readonly plate: Plate;
+  readonly things: Uint8Array;
+}
+
 /** The worm by one way of parting things from the bench, laid along each direction that may be its axis. */
-function lookedAt(fine: Plate, things: Uint8Array, axis: Axis): readonly WormSight[] {
-  // Something about as long as it is wide has no axis to be seen from afar: every direction is tried.
-  const turns = axis.along > CLEARLY_LONG * axis.across ? [0] : Array.from({ length: DIRECTIONS }, (_, i) => (i * Math.PI) / DIRECTIONS);
-  const reach = Math.hypot(axis.along, axis.across);
-  return turns.flatMap((turn) => {
-    const box = turns.length === 1 ? axis : { ...axis, along: reach, across: reach };
-    const strip = layAlong(fine, things, { ...box, direction: axis.direction + turn, rounds: 2 });
+function lookedAt({ plate, things }: Sight, axes: readonly Axis[], rounds: number): readonly WormSight[] {
+  return axes.flatMap((axis) => {
+    const strip = layAlong(plate, things, { ...axis, rounds });
     const threads = threadsOf(strip);
     return threads ? [{ strip, threads, clearness: clearnessOf(threads) }] : [];
   });
+}
+
+/**
+ * Directions that may be the axis, on the plate of this sight: something about as long as it is wide has none to be seen from
+ * afar, so that every direction is tried there, and the two that show threads best are looked along.
+ */
+function likelyAxes(thing: Thing, coarseFactor: number, sight: Sight): readonly Axis[] {
+  const factor = coarseFactor / sight.plate.factor;
+  const axis = axisOf(thing, factor);
+  if (axis.along > CLEARLY_LONG * axis.across) return [axis];
+  return Array.from({ length: DIRECTIONS }, (_, i) =>
+    axisAlong(thing, { ...axis, direction: axis.direction + (i * Math.PI) / DIRECTIONS, factor }),
+  )
+    .flatMap((each) => lookedAt(sight, [each], 1).map(({ clearness }) => ({ each, clearness })))
+    .sort((p, q) => q.clearness - p.clearness)
+    .slice(0, 2)
+    .map(({ each }) => each);
 }
 
 /** Longer than wide by so much, the direction in which it spreads most is its axis. */
@@ -147,6 +185,7 @@ function answer(
   if (!light || ![1, 2, 3].some((times) => Math.abs(edges.length / (times * light.length) - 1) < SAME)) return refused('countsDisagree');
   const depth = depthOf(edges, [upper, lower]);
   if (depth < LEAST_DEPTH * radius) return refused('noThreads');
+  if (Math.min(...edgeContrasts(strip, threads)) < LEAST_CONTRAST) return refused('lowContrast');
   const turned = startsOf(edges, {
     upper,
     lower,
@@ -162,7 +201,12 @@ function answer(
   const outside = 2 * tipRadius(edges, [upper, lower]);
   const widths = others.map(({ threads: t }) => 2 * tipRadius(t.edges, [t.upper, t.lower]));
   const outsidePx = outside * fine.factor;
-  const off = Math.hypot(LEAN_SHARE, (Math.max(...widths) - Math.min(...widths)) / outside / 2);
+  const apart = (quantile(widths, 0.8) - quantile(widths, 0.2)) / outside / 2;
+  if (apart > MOST_APART) return refused('countsDisagree');
+  // An edge that goes up and down less than the other is half hidden, by shade or by the threads of many starts.
+  const [above, below] = [upper, lower].map((edge) => waveAt(edge, edges).amplitude) as [number, number];
+  const hidden = 1 - Math.min(above, below) / Math.max(above, below);
+  const off = Math.hypot(LEAN_SHARE, apart, HIDDEN_SHARE * hidden);
   const perMm = input.scale && perMmOf(input.scale);
   const mm = (px: number, share: number) =>
     perMm && { value: px * perMm.value, plusMinus: px * Math.hypot(perMm.plusMinus, perMm.value * share) };
@@ -185,6 +229,8 @@ function answer(
   };
 }
 
+/** Ways of finding its edges may differ by so much of its width to either side; beyond, its shadow was taken for it. */
+const MOST_APART = 0.1;
 /** Ways of parting that show threads nearly as well are asked how wide it is. */
 const NEARLY_AS_CLEAR = 0.6;
 
@@ -194,6 +240,13 @@ const SAME = 0.08;
 const LEAN_SHARE = 0.015;
 /** How well the light has to follow so many starts, and how much better than any other number, for them to be said; by trial on scenes. */
 const SURE = { score: 0.86, margin: 0.09 } as const;
+/** How well the light has to follow for the hand to be said; by trial on scenes. */
+const HAND_SURE = 0.76;
+const handOf = (starts: number) => (starts > 0 ? ('right' as const) : ('left' as const));
+/** What a hidden edge costs of the width: one standard deviation where it is hidden whole, by trial on scenes. */
+const HIDDEN_SHARE = 0.05;
+/** Least contrast of worm and bench along either edge, in spreads of their colours: below it the shaded side and the bench are one. */
+const LEAST_CONTRAST = 2;
 /** What the edges say of odd or even starts, beside the light between them. */
 const PARITY = 0.7;
 /** What is seen lies half way down the threads, in radii; threads of many starts hide each other's grounds at the edge, so that they seem less deep there. */
@@ -280,7 +333,7 @@ interface StartsGiven {
 /**
  * How far the wave goes on from line to line round the visible half: by the starts for a turn, forward on a right-hand worm. The
  * edges lie half a turn apart and say whether the starts are odd; null where it does not go on at all (rings, not threads).
- * Which way it goes is clearer than how far: starts that are not clear are not said.
+ * Which way it goes is clearer than how far: what is not clear is not said.
  */
 function startsOf(wave: Wave, { upper, lower, rows, seen, radius }: StartsGiven) {
   // What is seen lies between tips and roots.
@@ -311,7 +364,7 @@ function startsOf(wave: Wave, { upper, lower, rows, seen, radius }: StartsGiven)
   const isSure = best.score >= SURE.score && best.score - next.score >= SURE.margin;
   return {
     starts: isSure ? Math.abs(best.starts) : null,
-    hand: best.starts > 0 ? ('right' as const) : ('left' as const),
+    hand: best.score >= HAND_SURE ? handOf(best.starts) : null,
     sureness: Math.max(0, Math.min(1, best.score)),
   };
 }

@@ -1,4 +1,4 @@
-import { unlikeBench } from './background.ts';
+import { SHADOW_SHARE, unlikeBench } from './background.ts';
 import type { Plate } from './picture.ts';
 
 export type ThingRefusal = 'noGear' | 'cutOff' | 'tooSmall';
@@ -30,8 +30,7 @@ export type Parting = (typeof PARTINGS)[number];
 
 /** Where a plate is not bench, 1 or 0 for each pixel, by each way of parting. */
 export function partedFrom(plate: Plate): Readonly<Record<Parting, Uint8Array>> {
-  const usual = logUnlike(plate);
-  const noShadow = logUnlike(plate, 0);
+  const [usual, noShadow] = unlikeBench(plate, [SHADOW_SHARE, 0]).map(logOf) as [Float32Array, Float32Array];
   const line = lineOf(usual);
   return {
     usual: over(usual, line),
@@ -40,13 +39,21 @@ export function partedFrom(plate: Plate): Readonly<Record<Parting, Uint8Array>> 
   };
 }
 
-const logUnlike = (plate: Plate, shadowShare?: number) => unlikeBench(plate, shadowShare).map(Math.log1p);
+/** In place: a plate has a million of them. */
+function logOf(unlike: Float32Array): Float32Array {
+  for (let i = 0; i < unlike.length; i++) unlike[i] = Math.log1p(unlike[i] as number);
+  return unlike;
+}
 const lineOf = (unlike: Float32Array) => Math.max(otsu(unlike), LEAST_UNLIKE);
-const over = (unlike: Float32Array, line: number) => Uint8Array.from(unlike, (each) => (each >= line ? 1 : 0));
+function over(unlike: Float32Array, line: number): Uint8Array {
+  const things = new Uint8Array(unlike.length);
+  for (let i = 0; i < things.length; i++) things[i] = (unlike[i] as number) >= line ? 1 : 0;
+  return things;
+}
 
 /** Where a plate is not bench, in the usual way. */
 function notBench(plate: Plate): Uint8Array {
-  const unlike = logUnlike(plate);
+  const unlike = logOf(unlikeBench(plate)[0] as Float32Array);
   return over(unlike, lineOf(unlike));
 }
 
@@ -99,8 +106,12 @@ export function largestThing(plate: Plate, { things, isOther = () => false }: Lo
 /** Threshold that parts two heaps best (Otsu 1979). */
 export function otsu(values: Float32Array): number {
   const BINS = 128;
-  let [low, high] = [Infinity, -Infinity];
-  for (const value of values) [low, high] = [Math.min(low, value), Math.max(high, value)];
+  let low = Infinity;
+  let high = -Infinity;
+  for (const value of values) {
+    if (value < low) low = value;
+    if (value > high) high = value;
+  }
   const counts = new Float64Array(BINS);
   const width = (high - low) / BINS || 1;
   for (const value of values) {

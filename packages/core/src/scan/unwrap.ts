@@ -1,4 +1,4 @@
-import { inverseSpread } from './background.ts';
+import { fisher, type Colour } from './fisher.ts';
 import type { Frame } from './frame.ts';
 import { median, quantile } from '../inference/leastSquares.ts';
 import type { Plate } from './picture.ts';
@@ -89,8 +89,6 @@ function sampled({ width, height, rgb }: Plate, frame: Frame): Float32Array {
   return out;
 }
 
-type Colour = readonly [number, number, number];
-
 /** A thousand or two colours out of a ring of the unrolled picture. */
 function colours(rgb: Float32Array, from: number, to: number): readonly Colour[] {
   const list: Colour[] = [];
@@ -102,36 +100,6 @@ function colours(rgb: Float32Array, from: number, to: number): readonly Colour[]
   }
   return list;
 }
-
-interface Way {
-  readonly along: Colour;
-  readonly inner: number;
-  readonly outer: number;
-  readonly contrast: number;
-}
-
-/** Twice: holes and grease in the disc look like bench at first, and are left out the second time. */
-function fisher(inner: readonly Colour[], outer: readonly Colour[]): Way {
-  let kept = inner;
-  for (let round = 0; ; round++) {
-    const [mean, other] = [middle(kept), middle(outer)];
-    const off = [...kept.map((each) => less(each, mean)), ...outer.map((each) => less(each, other))];
-    const inverse = inverseSpread(off, new Float32Array(off.length).fill(1));
-    const apart = less(mean, other);
-    const along = [0, 1, 2].map((i) => apart.reduce((sum, each, j) => sum + each * (inverse[i]?.[j] as number), 0)) as unknown as Colour;
-    const contrast = Math.sqrt(Math.max(1e-9, dot(along, apart)));
-    const way = { along, inner: dot(along, mean), outer: dot(along, other), contrast };
-    if (round === 2) return way;
-    const line = (way.inner + way.outer) / 2;
-    const better = kept.filter((each) => dot(along, each) > line);
-    if (better.length > 0.2 * inner.length) kept = better;
-  }
-}
-
-const dot = (p: Colour, q: Colour) => p[0] * q[0] + p[1] * q[1] + p[2] * q[2];
-const less = (p: Colour, q: Colour): Colour => [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
-const middle = (list: readonly Colour[]): Colour =>
-  [0, 1, 2].map((c) => median(list.map((each) => each[c] as number))) as unknown as Colour;
 
 /** Level of a ring round the gear, in pieces of 10°, each smoothed with its neighbours. */
 function localLevel(value: Float32Array, from: number, to: number, usual: number): Float32Array {

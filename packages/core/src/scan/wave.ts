@@ -58,13 +58,28 @@ export function waveAt(
   const middle = (line.length - 1) / 2;
   let mean = 0;
   for (const each of line) mean += each / line.length;
-  let [east, south] = [0, 0];
+  // The wave's own length changes in a straight line along the line: its phase is a parabola, gone along by turning a pointer
+  // by a turn that turns itself. Thousands of these are asked for a picture, and sines are dear.
+  const [first, second] = [(2 * Math.PI) / length, ((-2 * Math.PI) / length) * (growth / middle)];
+  const begin = -middle * first * (1 + growth / 2);
+  let c = Math.cos(begin);
+  let s = Math.sin(begin);
+  const step = first * (1 - (growth * (1 - 2 * middle)) / (2 * middle));
+  let stepC = Math.cos(step);
+  let stepS = Math.sin(step);
+  const [turnC, turnS] = [Math.cos(second), Math.sin(second)];
+  let east = 0;
+  let south = 0;
   for (let i = 0; i < line.length; i++) {
-    const at = i - middle;
-    // The wave's own length changes in a straight line along the line.
-    const turn = ((2 * Math.PI * at) / length) * (1 - (growth * at) / (2 * middle));
-    east += ((line[i] as number) - mean) * Math.cos(turn);
-    south += ((line[i] as number) - mean) * Math.sin(turn);
+    const value = (line[i] as number) - mean;
+    east += value * c;
+    south += value * s;
+    const turned = c * stepC - s * stepS;
+    s = c * stepS + s * stepC;
+    c = turned;
+    const stepped = stepC * turnC - stepS * turnS;
+    stepS = stepC * turnS + stepS * turnC;
+    stepC = stepped;
   }
   return { amplitude: (2 * Math.hypot(east, south)) / line.length, phase: Math.atan2(south, east) };
 }

@@ -4,7 +4,16 @@ import { measuredMm, photoInput, point, scanScale } from './schema.ts';
 export const wormScanInput = z.strictObject({ ...photoInput, scale: scanScale.optional() });
 export type WormScanInput = z.infer<typeof wormScanInput>;
 
-export const WORM_SCAN_REFUSALS = ['noGear', 'cutOff', 'tooSmall', 'noThreads', 'tooFine', 'countsDisagree', 'notAWorm'] as const;
+export const WORM_SCAN_REFUSALS = [
+  'noGear',
+  'cutOff',
+  'tooSmall',
+  'noThreads',
+  'lowContrast',
+  'tooFine',
+  'countsDisagree',
+  'notAWorm',
+] as const;
 export type WormScanRefusal = (typeof WORM_SCAN_REFUSALS)[number];
 
 export const wormScanRead = z.strictObject({
@@ -13,7 +22,8 @@ export const wormScanRead = z.strictObject({
   threads: z.number(),
   /** Null where the picture does not tell them: they are counted at the worm's end. */
   starts: z.number().nullable(),
-  hand: z.enum(['right', 'left']),
+  /** Null where the picture does not tell it: it is seen on the worm itself. */
+  hand: z.enum(['right', 'left']).nullable(),
   confidence: z.number(),
   axialPitchPx: z.number(),
   outsidePx: z.number(),

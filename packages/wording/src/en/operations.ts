@@ -51,6 +51,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'ratio.train': 'Ratio of a train of gears',
   'ratio.tyre': 'How often a tyre turns in a kilometre',
   'scan.teeth': 'Teeth counted on a photo: how many, which are missing, how big',
+  'scan.sector': 'A sector read on a photo: its teeth and the arc they go over',
   'scan.worm': 'A worm read on a photo from its side: pitch by outside diameter, hand, starts',
   'setup.backlash': 'Backlash at the pitch circle from a reading at any radius',
   'setup.eccentric': 'An eccentric sleeve set by trials',

@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/gear';
 import { bevel } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
+import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { BevelDrawing } from './BevelDrawing.tsx';
@@ -28,6 +29,7 @@ export function BevelCard({ view, card }: { view: JobView; card: GearCard }) {
       label={t.drawingOfTheBevelLarge}
       picture={() => <BevelDrawing />}
       more={['shaftOffsetMm']}
+      beside={<PhotoCount view={view} card={card} />}
     />
   );
 }

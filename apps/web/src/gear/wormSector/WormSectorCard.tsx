@@ -3,6 +3,7 @@ import { countOf, fullTeethOf, wormSector, type WormSectorQuantity } from '@pati
 import type { GearCard } from '@patient-badger/core/machine';
 import { Text } from '../../design/Text.tsx';
 import type { JobView } from '../../job/JobView.ts';
+import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { ArcsCard } from '../ArcsCard.tsx';
 import { gearOn } from '../gearOn.ts';
 import { SizedCard } from '../SizedCard.tsx';
@@ -44,7 +45,12 @@ export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }
       picture={() => <WormSectorDrawing teeth={teeth ?? DRAWN_TEETH} />}
       more={['leadAngleDeg']}
       advised={ADVISED}
-      beside={full === null ? null : <Text variant="soft">{t.aWholeRoundWouldHave(full)}</Text>}
+      beside={
+        <>
+          {full === null ? null : <Text variant="soft">{t.aWholeRoundWouldHave(full)}</Text>}
+          <PhotoCount view={view} card={card} />
+        </>
+      }
       extra={() => (full === null ? null : <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={teeth} sectorOf={full} />)}
     />
   );

@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/gear';
 import { countOf, wormWheel, type WormWheelQuantity } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
+import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { ArcsCard } from '../ArcsCard.tsx';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
@@ -32,6 +33,7 @@ export function WormWheelCard({ view, card }: { view: JobView; card: GearCard })
       picture={(gear) => <WormWheelDrawing teeth={countOf(gear.readings.teeth) ?? DRAWN_TEETH} />}
       more={['outsideDiameterMm', 'throatRadiusMm', 'faceAngleDeg']}
       advised={ADVISED}
+      beside={<PhotoCount view={view} card={card} />}
       extra={({ gear }) => <ArcsCard jobId={view.job.id} card={card} gear={gear} teeth={countOf(gear.readings.teeth)} />}
     />
   );
