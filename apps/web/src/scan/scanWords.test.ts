@@ -35,6 +35,13 @@ test('says what is missing and where, and the size where a length is known', () 
   );
 });
 
+test('which flanks are worn more is said with what is sure of it; alike is alike within what can be seen', () => {
+  const of = (wornMore: 'clockwise' | null, value: number) =>
+    scanLines({ ...found, flanks: { wornMore, share: { value, plusMinus: 0.02 } } }, 'mm').at(-1);
+  expect(of('clockwise', 0.15)).toBe(scan.flanksWornMore(scan.clockwise, 13));
+  expect(of(null, 0.01)).toBe(scan.flanksAlike(6));
+});
+
 test('a count put right by hand says whose it is', () => {
   expect(sureness(found)).toBe('Sure. Three ways of counting: outline 24, tooth by tooth 24, light and dark none.');
   expect(sureness({ ...found, corrected: ['teeth'] })).toBe(scan.countedByYou);

@@ -16,7 +16,7 @@ const MOST_LEAN = 25;
 
 /** What was found, most important first. */
 export function scanLines(
-  { teeth, teethPresent, flaws, tipDiameterMm, rootDiameterMm, referenceFound, tiltDeg }: ScanRead,
+  { teeth, teethPresent, flaws, tipDiameterMm, rootDiameterMm, referenceFound, tiltDeg, flanks }: ScanRead,
   unit: LengthUnit,
 ): readonly string[] {
   const gone = teeth - teethPresent;
@@ -26,12 +26,19 @@ export function scanLines(
     ...(gone > 0 ? [(tiltDeg > MOST_LEAN ? t.maybeMissing : t.missingAt)(gone, at('missing'))] : [t.noneMissing]),
     ...(of('short').length > 0 ? [t.shortAt(of('short').length, at('short'))] : []),
     ...(of('odd').length > 0 ? [t.widerNarrowerOrOutOf(of('odd').length, at('odd'))] : []),
+    ...(flanks ? [flankLine(flanks)] : []),
     ...(tipDiameterMm ? [t.overTheTips(formatLength(tipDiameterMm.value, unit), formatLength(tipDiameterMm.plusMinus, unit))] : []),
     ...(rootDiameterMm ? [t.root(formatLength(rootDiameterMm.value, unit), formatLength(rootDiameterMm.plusMinus, unit))] : []),
     ...(referenceFound === undefined ? [] : [referenceFound ? t.besideFound : t.besideNotFound]),
     ...(tiltDeg > 8 ? [t.theCameraLeanedByThat(Math.round(tiltDeg))] : []),
   ];
 }
+
+/** Which side of the teeth has worked. */
+const flankLine = ({ wornMore, share }: NonNullable<ScanRead['flanks']>): string =>
+  wornMore === null
+    ? t.flanksAlike(Math.ceil(300 * share.plusMinus))
+    : t.flanksWornMore(t[wornMore], Math.max(1, Math.floor(100 * (share.value - share.plusMinus))));
 
 /** How sure, and by which ways of counting. */
 export function sureness({ confidence, counts, corrected }: ScanRead): string {

@@ -3,6 +3,8 @@ import { seeded } from '../testing.ts';
 import type { Picture } from './picture.ts';
 import type { ScanInput, ScanRead } from './schema.ts';
 import { scanTeeth } from './scanTeeth.ts';
+import { spur } from './scenes/solids.ts';
+import { onPaper, photograph } from './scenes/splat.ts';
 
 const photo = (scene: Partial<Scene> & { teeth: number }) =>
   gearPhoto({ random: seeded(scene.teeth), width: 420, height: 360, fill: 0.78, ...scene });
@@ -202,4 +204,23 @@ test('six square teeth are six, and not twice as many', () => {
 test('what was put right by hand on a photo is not doubted', () => {
   const badge = drawn(star(6, 0.55));
   expect(scanTeeth({ ...badge, correction: { teeth: 6 } })).toMatchObject({ read: true, teeth: 6 });
+});
+
+/** A gear of 24 teeth laid through a camera, some share of each tooth worn off the flanks that face anticlockwise seen from above. */
+const wornGear = (wornShare: number, turnedDeg = 10) =>
+  scanTeeth(
+    photograph(
+      spur({ colour: [70, 70, 76], teeth: 24, moduleMm: 2, thicknessMm: 3, boreMm: 8, wornShare, turnedDeg }),
+      onPaper({ width: 600, height: 480, pxPerMm: 8, leanDeg: 3, random: seeded(4) }),
+    ),
+  );
+
+test('the flanks that are worn more are told apart from the others; of a gear that is not worn they are alike', () => {
+  expect(wornGear(0)).toMatchObject({ read: true, teeth: 24, flanks: { wornMore: null } });
+  const worn = wornGear(0.25);
+  expect(worn).toMatchObject({ read: true, teeth: 24, flanks: { wornMore: 'anticlockwise' } });
+  // Held against a foot that is worn a third as much, it is less than the quarter that is gone.
+  if (!worn.read || !worn.flanks) throw new Error('not read');
+  expect(worn.flanks.share.value).toBeGreaterThan(0.08);
+  expect(worn.flanks.share.value).toBeLessThan(0.25);
 });

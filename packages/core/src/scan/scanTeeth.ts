@@ -2,6 +2,7 @@ import { degrees } from '../quantity/angle.ts';
 import { countByEdges, countByOutline, countByShading, type Count } from './count.ts';
 import { findDisc } from './disc.ts';
 import { judgeTeeth, type Teeth } from './flaws.ts';
+import { flanksOf } from './flanks.ts';
 import { frameOf, type Frame } from './frame.ts';
 import { UPRIGHT } from './lean.ts';
 import { robustFit } from '../inference/leastSquares.ts';
@@ -147,6 +148,7 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
     if (agreed.teeth <= FEW && edges?.teeth !== agreed.teeth) return refused('notAGear');
     if (!isToothed(settled, judged, agreed)) return refused('notAGear');
   }
+  const flanks = flanksOf(reach, judged, { ...agreed, lean });
   const missing = judged.flaws.filter(({ kind }) => kind === 'missing').length;
   if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
   const long = frame.long * fine.factor;
@@ -170,6 +172,7 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
       const turned = degrees(Math.atan2(x - frame.x, frame.y - y));
       return { kind, angleDeg: (turned + 360) % 360, xPx: x * fine.factor, yPx: y * fine.factor };
     }),
+    ...(flanks && { flanks }),
     counts: { outline: counts.outline?.teeth ?? null, edges: counts.edges?.teeth ?? null, shading: counts.shading?.teeth ?? null },
     corrected: [
       ...(correction.centre ? (['centre'] as const) : []),

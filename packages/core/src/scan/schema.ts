@@ -1,5 +1,6 @@
 import { because } from '../failure/FailureReason.ts';
 import { z } from 'zod';
+import { SIDES } from './flanks.ts';
 import { FLAWS } from './flaws.ts';
 import { positiveUpTo } from '../quantity/bounds.ts';
 import { scanReference } from './reference.ts';
@@ -81,6 +82,8 @@ export const scanRead = z.strictObject({
   flaws: z.array(z.object({ kind: z.enum(FLAWS), angleDeg: z.number(), xPx: z.number(), yPx: z.number() })),
   /** What each way of counting found. */
   counts: z.object({ outline: z.number().nullable(), edges: z.number().nullable(), shading: z.number().nullable() }),
+  /** Both flanks compared; absent where the teeth are too fine or too few. */
+  flanks: z.object({ wornMore: z.enum(SIDES).nullable(), share: z.strictObject({ value: z.number(), plusMinus: z.number() }) }).optional(),
   corrected: z.array(z.enum(['centre', 'rim', 'teeth'])),
   tipDiameterMm: measuredMm.optional(),
   rootDiameterMm: measuredMm.optional(),

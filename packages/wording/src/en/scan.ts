@@ -72,6 +72,11 @@ export const t = catalogue({
   itIsAPieceOfA: 'It is a piece of a rim: read teeth and arc',
   lookingForTheRim: 'Looking for the rim …',
   teethOverAnArc: (teeth: Value, arc: Value, plusMinus: Value) => `${teeth} teeth over ${arc}° ± ${plusMinus}°`,
+  flanksWornMore: (side: Value, percent: Value) =>
+    `The flanks that face ${side} on the photo are worn more, by ${percent} % of a tooth at least`,
+  flanksAlike: (percent: Value) => `Both flanks of the teeth are alike within ${percent} % of a tooth`,
+  clockwise: 'clockwise',
+  anticlockwise: 'anticlockwise',
   teethGone: (gone: Value) => `${gone} of them missing`,
   fromMiddleToMiddle: 'From the middle of the first tooth to the middle of the last.',
   degOnAPhoto: (value: Value) => `${value}° on a photo`,
