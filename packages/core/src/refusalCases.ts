@@ -162,6 +162,7 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     'measured.overPins.0.overPinsMm',
     { reason: 'noGearOverPins' },
   ],
+  ['gear.wearBeside', { workedMm: m(1.7), freshMm: m(1.5) }, 'workedMm', { reason: 'workedThicker', workedMm: 1.7, freshMm: 1.5 }],
   ['gear.wear', { gear, measured: { tipDiameterMm: m(27) } }, 'measured', { reason: 'measureSpanFirst' }],
   // Module 1, 25 teeth: 7.73 over three and 10.68 over four teeth, 27 over the tips, 22.5 at the roots.
   ['gear.wear', { gear, measured: { spans: [span(3, 10.68)] } }, 'measured.spans.0.spanMm', { reason: 'notThisThickness' }],

@@ -19,6 +19,8 @@ export type KindWords = Readonly<Partial<Record<GearQuantity, QuantityWords>>>;
 
 /** Dimensions that are taken alike off gears of several kinds. */
 export const COMMON_WORDS = {
+  tipWidthMm: { name: t.tipWhereItWorked, short: t.workedTip, how: t.overOneTipWhereItHas, kind: 'length' },
+  freshTipWidthMm: { name: t.tipWhereFresh, short: t.freshTip, how: t.overOneTipAtTheEnd, kind: 'length' },
   teeth: {
     name: shared.teeth,
     short: shared.teeth,

@@ -20,6 +20,7 @@ export { cylindricalInput } from '../gear/cylindrical/schema.ts';
 export { meshQuestion, wearQuestion } from '../gear/cylindrical/wearQuestion.ts';
 export type { NextMeasurement } from '../gear/identifySchema.ts';
 export { GEAR_KINDS, gearKindOf, type MeasuredKindId } from '../gear/kinds.ts';
+export { wearBesideQuestion } from '../gear/wearBeside.ts';
 export type { GearQuantity } from '../gear/quantities.ts';
 export type { RackCandidate } from '../gear/rack/identify.ts';
 export { rack } from '../gear/rack/kind.ts';

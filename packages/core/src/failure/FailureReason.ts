@@ -87,6 +87,7 @@ export const FAILURE_REASONS = [
   'dueBeyondCalendar',
   'threadBarelyEngaged',
   'pitchAgainstModule',
+  'workedThicker',
   'measureBothFirst',
   'measureLargeEndFirst',
   'shaftsPassEachOther',

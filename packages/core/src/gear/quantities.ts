@@ -28,5 +28,8 @@ export const GEAR_QUANTITIES = [
   'faceAngleDeg',
   /** How far apart the shafts of a pair pass each other. */
   'shaftOffsetMm',
+  /** Over the tip of a tooth or a thread where it has worked, and where it never has. */
+  'tipWidthMm',
+  'freshTipWidthMm',
 ] as const;
 export type GearQuantity = (typeof GEAR_QUANTITIES)[number];

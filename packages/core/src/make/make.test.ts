@@ -222,3 +222,8 @@ test('the same gear gives the same file on any day', () => {
   // The DXF package counts its handles on from file to file; what is drawn is the same.
   for (const format of ['svg', 'stl', '3mf']) expect(gearFile(made({ format }))).toEqual(gearFile(made({ format })));
 });
+
+test('teeth finer than a file can hold are refused', () => {
+  expect(() => outline(gear({ normalModuleMm: 0.000006 }))).toThrow(expect.objectContaining({ code: 'outOfRange' }));
+  expect(outline(gear({ normalModuleMm: undefined, diametralPitch: 1000 })).outline.length).toBeGreaterThan(20);
+});

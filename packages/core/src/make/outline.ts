@@ -5,6 +5,7 @@ import { generatedTooth, type FlankPoint } from '../gear/cylindrical/generated.t
 import { cutOf, profileOf } from '../gear/cylindrical/profile.ts';
 import { cylindricalInput } from '../gear/cylindrical/schema.ts';
 import { moduleFrom } from '../gear/moduleFrom.ts';
+import { MOST_MODULE_MM } from '../quantity/bounds.ts';
 import { boreGiven, holeOf } from './bore.ts';
 import { alongCurve, arc, crossesItself, offset, turned, withoutDoubles, type Point } from './polyline.ts';
 
@@ -12,6 +13,8 @@ import { alongCurve, arc, crossesItself, offset, turned, withoutDoubles, type Po
 const MOST_MADE_TEETH = 400;
 /** Finer than any machine of a shop, and coarser would no longer be the gear. mm */
 const FINEST_MM = 0.0005;
+/** Teeth finer than the finest of a watch are nothing that a file's tenth of a µm can hold. mm */
+const FINEST_MODULE_MM = 0.02;
 /** More corners than this no machine reads, and a body of them would take minutes. */
 const MOST_CORNERS = 40_000;
 
@@ -55,12 +58,16 @@ export type Outline = z.infer<typeof outlineOutput>;
  * centre; the kerf moves the outline out and the holes in by half of it.
  *
  * Sources: ISO 21771 (involute), ISO 53 profile A (rack), Litvin (meshing of rack and gear).
- * @throws CoreFailure where teeth are pointed or cross each other, the bore reaches the roots, the kerf closes a root's fillet
+ * @throws CoreFailure where the module is finer than can be made, teeth are pointed or cross each other, the bore reaches the roots, the kerf closes a root's fillet
  *   or does not get into the bore, or it would have too many corners
  * @example 20 teeth of module 2, bore 10 → tips at 22 mm, roots at 17.5 mm
  */
 export function gearOutlineToMake({ gear: asked, bore, allowance, chordToleranceMm }: OutlineInput): Outline {
-  const cut = cutOf({ ...asked, normalModuleMm: moduleFrom(asked, 'gear') });
+  const normalModuleMm = moduleFrom(asked, 'gear');
+  // Diametral pitches end before they are as fine as that.
+  if (normalModuleMm < FINEST_MODULE_MM)
+    throw fail('outOfRange', 'gear.normalModuleMm', { minimum: FINEST_MODULE_MM, maximum: MOST_MODULE_MM, given: normalModuleMm });
+  const cut = cutOf({ ...asked, normalModuleMm });
   checked(cut, profileOf(cut), {}, 'gear');
   const tooth = generatedTooth(cut);
   const { profile, tipRadiusMm } = tooth;

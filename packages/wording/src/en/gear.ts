@@ -55,6 +55,14 @@ export const t = catalogue({
   aFlankOfAThreadLeansBetween: 'A flank leans between 5 and 45°: 30 on pointed threads, 15 or 14.5 on broad ones.',
   protractorOnTheFlankOf: 'Protractor on a flank, against the line across the rack.',
   rackWithSize: (size: Value, angle: Value) => `${size}, ${angle}°`,
+  tipWhereItWorked: 'Tip width where it has worked',
+  tipWhereFresh: 'Tip width where it is fresh',
+  workedTip: 'Worked tip',
+  freshTip: 'Fresh tip',
+  overOneTipWhereItHas:
+    'Jaws over the flat tip of one tooth or thread where it works most; for a pointed one half way up, with a stop on the jaws.',
+  overOneTipAtTheEnd: 'The same way and as deep, at an end that never works.',
+  wearBesideFresh: 'Wear, beside what is fresh',
   teethMeasuredOver: 'Teeth measured over',
   teethThatAreThere: 'Teeth that are there',
   threadsAnInchWithStarts: (threads: Value, starts: Value) =>

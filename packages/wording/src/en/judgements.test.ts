@@ -1,6 +1,6 @@
 import { createOperations } from '@patient-badger/core';
 import { familyIds, findFamily } from '@patient-badger/knowledge';
-import { boreReasons, wearReasons, workText } from './judgements.ts';
+import { besideReasons, boreReasons, wearReasons, workText } from './judgements.ts';
 import { methodSentence } from './readings.ts';
 
 const operations = createOperations({ find: findFamily, ids: familyIds });
@@ -15,6 +15,16 @@ test('a worn gear says by how much, and whose limit that is', () => {
   expect(wearReasons(wearOf(7.6, { limits: { thinningMm: 0.05, source: 'the sheet' } }))[0]).toMatch(/0\.050 mm \(the sheet\)\.$/);
   expect(wearReasons(wearOf(7.73, { missingTeeth: 1 }))).toEqual(['One tooth is missing.']);
   expect(wearReasons(wearOf(7.73, { missingTeeth: 3 }))).toEqual(['3 teeth are missing.']);
+});
+
+test('worked teeth beside fresh ones say by how much, and that nobody said what they may lose', () => {
+  const beside = (more: object) =>
+    besideReasons(
+      operations.run('gear.wearBeside', { workedMm: { value: 1.5, plusMinus: 0.02 }, freshMm: { value: 1.9, plusMinus: 0.02 }, ...more }),
+      (mm) => `${mm.toFixed(2)} mm`,
+    );
+  expect(beside({})).toEqual(['0.40 mm ± 0.03 mm thinner than where it has not worked.', expect.stringMatching(/^Nobody has said/)]);
+  expect(beside({ normalModuleMm: 2 })[1]).toBe('The limit is 0.20 mm (rule of thumb: a tenth of the module).');
 });
 
 test('a seat says what holds it, or what is to be measured', () => {

@@ -3,6 +3,7 @@ import type { AttributeFit } from '@patient-badger/core/parts';
 import { catalogue } from '../catalogue.ts';
 
 type Wear = OperationOutput<'gear.wear'>;
+type WearBeside = OperationOutput<'gear.wearBeside'>;
 type BoreSeat = OperationOutput<'fit.bore'>;
 type FitUse = NonNullable<OperationOutput<'fit.limits'>['nearest']>['use'];
 type PartWork = NonNullable<AttributeFit['work']>;
@@ -16,6 +17,9 @@ const t = catalogue({
   wornToPoints: 'The teeth are worn to points.',
   littleTipLeft: (mm: string) => `Only ${mm} mm of tip is left.`,
   notSharpEnough: 'The reading is not sharp enough to call it good.',
+  thinnerThanFresh: (mm: string, plusMinus: string) => `${mm} ± ${plusMinus} thinner than where it has not worked.`,
+  limitIs: (mm: string, source: string) => `The limit is ${mm} (${source}).`,
+  noLimit: 'Nobody has said how much it may lose: note a limit from the maker’s sheet below.',
   tenthOfModule: 'rule of thumb: a tenth of the module',
   limitAsGiven: 'the limit as given',
   measureBoreAndShaft: 'Measure the bore and the shaft.',
@@ -28,8 +32,13 @@ const t = catalogue({
 });
 
 /** Whose limit a gear's wear was held against. */
-export const wearLimitSource = ({ limitSource, limitGiven }: Pick<Wear, 'limitSource' | 'limitGiven'>): string =>
-  limitSource ?? (limitGiven ? t.limitAsGiven : t.tenthOfModule);
+export const wearLimitSource = ({
+  limitSource,
+  limitGiven,
+}: {
+  readonly limitSource?: string | undefined;
+  readonly limitGiven: boolean;
+}): string => limitSource ?? (limitGiven ? t.limitAsGiven : t.tenthOfModule);
 
 /** Why a gear is judged as it is, a sentence each. */
 export const wearReasons = (wear: Wear): readonly string[] => {
@@ -41,6 +50,15 @@ export const wearReasons = (wear: Wear): readonly string[] => {
     notSharpEnough: () => t.notSharpEnough,
   };
   return wear.reasons.map((reason) => words[reason]());
+};
+
+/** Why worked teeth beside fresh ones are judged as they are, a sentence each; lengths as the person reads them. */
+export const besideReasons = (wear: WearBeside, length: (mm: number) => string): readonly string[] => {
+  const { value, plusMinus } = wear.thinningMm;
+  const thinner = t.thinnerThanFresh(length(Math.max(0, value)), length(plusMinus));
+  const limit = wear.limitMm === null ? [] : [t.limitIs(length(wear.limitMm), wearLimitSource(wear))];
+  const more = { thinned: [], notSharpEnough: [t.notSharpEnough], noLimit: [t.noLimit] } as const;
+  return [thinner, ...limit, ...more[wear.reason]];
 };
 
 /** Why a seat is judged as it is, a sentence each. */

@@ -25,6 +25,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'gear.screw.dimensions': 'Lead of a screw, and turns for a travel',
   'gear.screw.identify': 'Which standard thread was this',
   'gear.sector.identify': 'Which standard gear a sector or piece of a rim was cut from',
+  'gear.wearBeside': 'How much thinner worked teeth or threads are than fresh ones beside them',
   'gear.wear': 'How worn a gear is, against whose limit',
   'gear.wormWheel.identify': 'Which standard worm wheel was this',
   'gear.worm.dimensions': 'Worm and wheel from starts, teeth and module',

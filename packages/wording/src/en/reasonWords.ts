@@ -76,6 +76,8 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   noToothLeft: () => 'Thinned so far, no tooth is left at the pitch circle.',
   pitchAgainstModule: ({ diametralPitch, module, given }) =>
     `${diametralPitch} DP is module ${fixed(module, 4)}, not ${given}. Give one of the two.`,
+  workedThicker: ({ workedMm, freshMm }) =>
+    `Where it has worked it reads ${fixed(workedMm, 2)} mm, where it has not ${fixed(freshMm, 2)} mm: teeth do not grow thicker. Read both once more, alike deep.`,
   measureBothFirst: () => 'Measure something of both gears first.',
   shaftsPassEachOther: ({ given }) =>
     `The shafts pass each other by ${given} mm: this is a hypoid pair and no bevel. Its teeth are made in pairs by one maker’s machine; look for the pair by its part number.`,

@@ -1,23 +1,18 @@
 import { wearLimitSource, wearReasons } from '@patient-badger/wording/judgements';
 import { t } from '@patient-badger/wording/gear';
-import { t as shared } from '@patient-badger/wording/shared';
 import { formatLength } from '@patient-badger/core';
 import { cutOf, wearQuestion, type Candidate } from '@patient-badger/core/gear';
 import type { GearState } from '@patient-badger/core/job';
 import type { GearCard } from '@patient-badger/core/machine';
-import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Polyline } from 'react-native-svg';
 import { lengthUnit } from '../../preferences/preferences.ts';
-import { useRecord } from '../../data/useRecord.ts';
 import { runOperation } from '../../data/runOperation.ts';
-import { Button } from '../../design/Button.tsx';
 import { Card } from '../../design/Card.tsx';
-import { Field } from '../../design/Field.tsx';
-import { Problem } from '../../design/Problem.tsx';
 import { Text } from '../../design/Text.tsx';
 import { useColours } from '../../design/useColours.ts';
-import { readLimit } from './readLimit.ts';
+import { WEAR_VERDICTS } from '../wearVerdicts.ts';
+import { WearLimit } from '../WearLimit.tsx';
 import { wornTeeth } from './wornOutline.ts';
 
 interface Props {
@@ -26,8 +21,6 @@ interface Props {
   readonly candidate: Candidate;
   readonly gear: GearState;
 }
-
-const VERDICTS = { good: t.good, watch: shared.watchIt, replace: t.replaceIt } as const;
 
 /** How worn it is against the gear it was: new outline over worn, thinning, whose limit, and the verdict with its reasons. */
 export function WearCard({ jobId, card, candidate, gear }: Props) {
@@ -41,7 +34,7 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
     <Card tone={verdict === 'replace' ? 'danger' : 'plain'}>
       <Text variant="label">{t.wearIfItWasThis}</Text>
       <Text variant="head" testID="wear-verdict">
-        {VERDICTS[verdict]}
+        {WEAR_VERDICTS[verdict]}
       </Text>
       <WearDrawing candidate={candidate} thinningMm={thinningMm.value} tipLossMm={tipLossMm} />
       {wearReasons(worked.output).map((reason) => (
@@ -57,7 +50,7 @@ export function WearCard({ jobId, card, candidate, gear }: Props) {
           wearLimitSource(worked.output),
         )}
       </Text>
-      <Limit jobId={jobId} gear={card.id} />
+      <WearLimit jobId={jobId} gear={card.id} />
     </Card>
   );
 }
@@ -82,30 +75,6 @@ function WearDrawing({ candidate, thinningMm, tipLossMm }: { candidate: Candidat
         <Polyline points={path(asNew)} fill="none" stroke={colours.heat} strokeWidth={2} strokeDasharray="7 5" />
       </Svg>
       <Text variant="soft">{factor === 1 ? t.brokenLineAsNewDrawn : t.brokenLineAsNewWear(factor)}</Text>
-    </View>
-  );
-}
-
-/** The maker's limit, with whose figure it is. */
-function Limit({ jobId, gear }: { jobId: string; gear: string }) {
-  const unit = lengthUnit.use();
-  const { write, problem } = useRecord(jobId);
-  const [open, setOpen] = useState(false);
-  const [typed, setTyped] = useState('');
-  const [source, setSource] = useState('');
-  const [wrong, setWrong] = useState<string>();
-  if (!open) return <Button variant="quiet" label={t.thereIsALimitOn} onPress={() => setOpen(true)} />;
-  const keep = async () => {
-    const limit = readLimit(typed, source, unit);
-    if ('wrong' in limit) return setWrong(limit.wrong);
-    if (await write({ kind: 'limitNoted', gear, ...limit })) setOpen(false);
-  };
-  return (
-    <View className="gap-2">
-      <Field label={t.howMuchThinnerATooth(unit)} value={typed} onChangeText={setTyped} inputMode="decimal" problem={wrong} />
-      <Field label={shared.whoseFigureItIs} example={t.sheetAndPage} value={source} onChangeText={setSource} />
-      <Problem text={problem} />
-      <Button label={t.useThisLimit} onPress={() => void keep()} />
     </View>
   );
 }

@@ -3,6 +3,7 @@ import { rack, type RackQuantity } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { gearOn } from '../gearOn.ts';
+import { WearBesideCard } from '../WearBesideCard.tsx';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { rackLine } from './line.ts';
@@ -23,9 +24,12 @@ const SPOTS = {
   faceWidthMm: [24, 60],
 } as const;
 
+const ON_DRAWING = ['teeth', 'axialPitch', 'toothHeightMm', 'pressureAngleDeg', 'faceWidthMm'] as const;
+
 /** A rack, measured along its teeth: which it was. */
 export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
-  const identified = useIdentified(rack, gearOn(view, card), { view, card });
+  const gear = gearOn(view, card);
+  const identified = useIdentified(rack, gear, { view, card });
   return (
     <SizedCard
       view={view}
@@ -35,12 +39,14 @@ export function RackCard({ view, card }: { view: JobView; card: GearCard }) {
       begin={t.measureOverSeveralTeeth}
       identified={identified}
       line={rackLine}
-      quantities={rack.quantities}
+      quantities={ON_DRAWING}
       label={t.drawingOfTheRack}
       spots={SPOTS}
       axis="none"
       picture={() => <RackDrawing />}
       advised={ADVISED}
+      more={['tipWidthMm', 'freshTipWidthMm']}
+      ofPicked={({ normalModuleMm }) => <WearBesideCard jobId={view.job.id} card={card} gear={gear} normalModuleMm={normalModuleMm} />}
     />
   );
 }

@@ -22,4 +22,6 @@ export const RACK_WORDS: Readonly<Record<RackQuantity, QuantityWords>> = {
     within: { least: 5, most: 40, else: t.aFlankLeansBetween },
   },
   faceWidthMm: COMMON_WORDS.faceWidthMm,
+  tipWidthMm: COMMON_WORDS.tipWidthMm,
+  freshTipWidthMm: COMMON_WORDS.freshTipWidthMm,
 };

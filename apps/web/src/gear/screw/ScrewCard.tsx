@@ -4,6 +4,7 @@ import type { GearCard } from '@patient-badger/core/machine';
 import type { JobView } from '../../job/JobView.ts';
 import { gearOn } from '../gearOn.ts';
 import { HandChoice } from '../HandChoice.tsx';
+import { WearBesideCard } from '../WearBesideCard.tsx';
 import { SizedCard } from '../SizedCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { screwLine } from './line.ts';
@@ -26,6 +27,8 @@ const SPOTS = {
   faceWidthMm: [8, 24],
 } as const;
 
+const ON_DRAWING = ['starts', 'tipDiameterMm', 'axialPitch', 'travelMm', 'pressureAngleDeg', 'faceWidthMm'] as const;
+
 /** A moving screw: which thread drives its nut. */
 export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
   const gear = gearOn(view, card);
@@ -39,13 +42,15 @@ export function ScrewCard({ view, card }: { view: JobView; card: GearCard }) {
       begin={t.measureOverSeveralThreads}
       identified={identified}
       line={screwLine}
-      quantities={screw.quantities}
+      quantities={ON_DRAWING}
       label={t.drawingOfTheScrew}
       spots={SPOTS}
       axis="level"
       picture={() => <ScrewDrawing />}
       beside={<HandChoice jobId={view.job.id} card={card} gear={gear} />}
       advised={ADVISED}
+      more={['tipWidthMm', 'freshTipWidthMm']}
+      ofPicked={() => <WearBesideCard jobId={view.job.id} card={card} gear={gear} />}
     />
   );
 }

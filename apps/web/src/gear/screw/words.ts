@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/gear';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { ScrewQuantity } from '@patient-badger/core/gear';
-import type { QuantityWords } from '../QuantityWords.ts';
+import { COMMON_WORDS, type QuantityWords } from '../QuantityWords.ts';
 
 /** The dimensions of a moving screw. */
 export const SCREW_WORDS: Readonly<Record<ScrewQuantity, QuantityWords>> = {
@@ -35,4 +35,6 @@ export const SCREW_WORDS: Readonly<Record<ScrewQuantity, QuantityWords>> = {
     within: { least: 5, most: 45, else: t.aFlankOfAThreadLeansBetween },
   },
   faceWidthMm: { name: t.lengthOfTheThread, short: shared.length2, how: t.alongTheThreadFromEnd, kind: 'length' },
+  tipWidthMm: COMMON_WORDS.tipWidthMm,
+  freshTipWidthMm: COMMON_WORDS.freshTipWidthMm,
 };

@@ -7,6 +7,7 @@ import { PhotoCount } from '../../scan/PhotoCount.tsx';
 import { ArcsCard } from '../ArcsCard.tsx';
 import { gearOn } from '../gearOn.ts';
 import { SizedCard } from '../SizedCard.tsx';
+import { WearBesideCard } from '../WearBesideCard.tsx';
 import { useIdentified } from '../useIdentified.ts';
 import { wheelLine } from '../wormWheel/line.ts';
 import { WORM_SECTOR_WORDS } from './words.ts';
@@ -14,6 +15,8 @@ import { WormSectorDrawing } from './WormSectorDrawing.tsx';
 
 const DRAWN_TEETH = 14;
 const ADVISED: Readonly<Record<string, WormSectorQuantity>> = { rimPitchMm: 'axialPitch', toothHeightMm: 'toothHeightMm' };
+
+const ON_DRAWING = ['teeth', 'arcDeg', 'toothHeightMm', 'axialPitch', 'boreDiameterMm', 'faceWidthMm'] as const;
 
 const SPOTS = {
   teeth: [-47, -54],
@@ -39,11 +42,12 @@ export function WormSectorCard({ view, card }: { view: JobView; card: GearCard }
       begin={t.countTeethOverAnArc}
       identified={identified}
       line={wheelLine}
-      quantities={wormSector.quantities}
+      quantities={ON_DRAWING}
       label={t.drawingOfTheSector}
       spots={SPOTS}
       picture={() => <WormSectorDrawing teeth={teeth ?? DRAWN_TEETH} />}
-      more={['leadAngleDeg']}
+      more={['leadAngleDeg', 'tipWidthMm', 'freshTipWidthMm']}
+      ofPicked={({ axialModuleMm }) => <WearBesideCard jobId={view.job.id} card={card} gear={gear} normalModuleMm={axialModuleMm} />}
       advised={ADVISED}
       beside={
         <>

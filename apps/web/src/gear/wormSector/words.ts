@@ -31,4 +31,6 @@ export const WORM_SECTOR_WORDS: Readonly<Record<WormSectorQuantity, QuantityWord
   },
   boreDiameterMm: COMMON_WORDS.boreDiameterMm,
   faceWidthMm: COMMON_WORDS.faceWidthMm,
+  tipWidthMm: COMMON_WORDS.tipWidthMm,
+  freshTipWidthMm: COMMON_WORDS.freshTipWidthMm,
 };

@@ -40,11 +40,11 @@ export const wearOutput = z.object({
 export type Wear = z.infer<typeof wearOutput>;
 
 /** Thinning at which a gear is done, in modules, where the maker names none (rule of thumb of small shops: a tenth of the module). */
-const LIMIT_MODULES = 0.1;
+export const LIMIT_MODULES = 0.1;
 /** No thinning is known finer than this, however sharp the readings. */
 const FINEST_THINNING_MM = 1e-4;
 /** From this share of the limit on it is worth watching. */
-const WATCH_SHARE = 0.6;
+export const WATCH_SHARE = 0.6;
 
 /**
  * How worn a cylindrical gear is: thinning against the gear as drawn, from spans or over pins (several

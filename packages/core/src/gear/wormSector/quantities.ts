@@ -7,5 +7,7 @@ export const WORM_SECTOR_QUANTITIES = [
   'leadAngleDeg',
   'boreDiameterMm',
   'faceWidthMm',
+  'tipWidthMm',
+  'freshTipWidthMm',
 ] as const;
 export type WormSectorQuantity = (typeof WORM_SECTOR_QUANTITIES)[number];
