@@ -17,6 +17,7 @@ import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { MaterialChoice } from '../desk/MaterialChoice.tsx';
 import { minutesText } from '../wording/words.ts';
+import { torqueText } from '../preferences/lengthText.ts';
 import { FIELDS, LAY_OUT, NO_SAVING, savingOf, type SavingField, type TypedSaving, type Way } from './ways.ts';
 
 /** The old part kept: bonded, staked, pressed, opened out or soldered, with what each carries. */
@@ -109,7 +110,7 @@ function Saving({ view, card }: { view: JobView; card: GearCard }) {
           ))}
           {need > 0 && found.torqueNm !== null ? (
             <Text variant={found.torqueNm >= need ? 'body' : 'danger'}>
-              {found.torqueNm >= need ? t.thatIsTimesWhatIt((found.torqueNm / need).toFixed(1)) : t.itHasToCarryNM(need)}
+              {found.torqueNm >= need ? t.thatIsTimesWhatIt((found.torqueNm / need).toFixed(1)) : t.itHasToCarryNM(torqueText(need))}
             </Text>
           ) : null}
           {found.warnings.map((warning) => (

@@ -1,4 +1,5 @@
 import { t as saving } from '@patient-badger/wording/saving';
+import { lengthUnit, torqueUnit } from '../preferences/preferences.ts';
 import { FIELDS, NO_SAVING, savingOf, WAYS, type TypedSaving } from './ways.ts';
 
 const typed: TypedSaving = {
@@ -48,4 +49,16 @@ test('before its measures are there no way says anything', () => {
     const first = FIELDS[way][0] ?? 'shaftMm';
     expect(savingOf({ ...typed, way, [first]: '' })).toBe(saving.fillInTheMeasuresAbove);
   }
+});
+
+test('what a way comes to is said in the units of the person', () => {
+  const bonded = of({ way: 'bond' });
+  lengthUnit.set('inch');
+  torqueUnit.set('ft·lb');
+  // 1.508 N·m are 1.112 ft·lb (1 ft·lb is 1.355818 N·m), 0.03 mm are 0.0012 in.
+  const inches = of({ way: 'bond' });
+  lengthUnit.set('mm');
+  torqueUnit.set('N·m');
+  expect(bonded.lines).toEqual([saving.gap('0.030 mm'), saving.carriesNAlongIt('1.51 N·m', 754)]);
+  expect(inches.lines).toEqual([saving.gap('0.0012 in'), saving.carriesNAlongIt('1.11 ft·lb', 754)]);
 });

@@ -2,7 +2,7 @@ import { t } from '@patient-badger/wording/saving';
 import type { MaterialId, OperationInput } from '@patient-badger/core';
 import { runOperation } from '../data/runOperation.ts';
 import { typedNumbers } from '../design/typedNumber.ts';
-import { threeFigures } from '../wording/threeFigures.ts';
+import { lengthText, torqueText } from '../preferences/lengthText.ts';
 
 export const WAYS = ['stake', 'bond', 'press', 'boreOut', 'solder'] as const;
 export type Way = (typeof WAYS)[number];
@@ -60,8 +60,7 @@ export interface Saving {
   readonly torqueNm: number | null;
 }
 
-const mm = (value: number) => `${value.toFixed(3)} mm`;
-const nm = (value: number) => `${threeFigures(value)} N·m`;
+const mm = (value: number) => lengthText(value, 3);
 
 const WARNINGS: Readonly<Record<string, string>> = {
   hubYields: t.theHubYieldsLessInterference,
@@ -105,7 +104,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
       return {
         lines: [
           t.gap(mm(bore - shaft)),
-          ...(torqueNm === null || forceN === null ? [] : [t.carriesNAlongIt(nm(torqueNm), Math.round(forceN))]),
+          ...(torqueNm === null || forceN === null ? [] : [t.carriesNAlongIt(torqueText(torqueNm), Math.round(forceN))]),
         ],
         warnings: said([judged]),
         torqueNm,
@@ -122,7 +121,7 @@ export function savingOf(typed: TypedSaving): Saving | string {
       const worked = runOperation('fit.solder', { ...asked, ...(sheet && { fillerGapMm: sheet }) });
       if (!worked.ok) return worked.sentence;
       const { torqueNm, warnings } = worked.output;
-      return { lines: [t.gap(mm(bore - shaft)), t.carries(nm(torqueNm))], warnings: said(warnings), torqueNm };
+      return { lines: [t.gap(mm(bore - shaft)), t.carries(torqueText(torqueNm))], warnings: said(warnings), torqueNm };
     }
     case 'press':
       return pressed(typed, { shaft, outer, length, interferenceMm: shaft - bore }, []);
@@ -180,7 +179,7 @@ function pressed(
   return {
     lines: [
       ...before,
-      t.carriesNToPressIt(nm(torqueNm), Math.round(pressForceN)),
+      t.carriesNToPressIt(torqueText(torqueNm), Math.round(pressForceN)),
       t.theHubAtOfIts(Math.round(100 * hubUtilisation)),
       ...(looseAtC === null ? [] : [t.looseAtC(Math.round(looseAtC))]),
       ...(looseBelowC === null ? [] : [t.looseBelowC(Math.round(looseBelowC))]),

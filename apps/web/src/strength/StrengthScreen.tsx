@@ -22,7 +22,7 @@ import { capacityOf, fieldsOf, linkStrength, NO_LINK, type LinkField, type LinkS
 import { FuseCard } from './FuseCard.tsx';
 import { loadsOf } from './loads.ts';
 import { MaterialChoice } from '../desk/MaterialChoice.tsx';
-import { threeFigures } from '../wording/threeFigures.ts';
+import { torqueText } from '../preferences/lengthText.ts';
 
 /** Loads along the drive line against what each link bears: which is the fuse, and which next. */
 export const StrengthScreen = () => (
@@ -219,8 +219,7 @@ const LinkForm = ({ id, fields, isMesh, typed, strength, onChange }: LinkFormPro
     />
     {strength?.pair ? (
       <Text variant="strong" testID={`pair-${id}`}>
-        {strength.pair.weaker === 'mate' ? t.itsDriverGoesFirst : t.itGoesFirst}{' '}
-        {t.surfaceYieldsFrom(threeFigures(strength.pair.wearsAtNm))}
+        {strength.pair.weaker === 'mate' ? t.itsDriverGoesFirst : t.itGoesFirst} {t.surfaceYieldsFrom(torqueText(strength.pair.wearsAtNm))}
       </Text>
     ) : null}
     {strength?.weakestAt === 'tip' ? <Text variant="danger">{t.wornToAPoint}</Text> : null}

@@ -30,7 +30,7 @@ test('a joint says what it carries of what it bears, the fuse is marked, and the
   const [now] = worked.links;
   expect(worked.fuse).toBe('motor-nylon');
   expect(wordsOf('motor-nylon', loads)).toBe(
-    `the fuse: ${Number(now?.loadNm.toPrecision(3))} of 5 N·m, ${Math.round((now?.utilisation ?? 0) * 100)} %`,
+    `the fuse: ${Number(now?.loadNm.toPrecision(3))} N·m of 5 N·m, ${Math.round((now?.utilisation ?? 0) * 100)} %`,
   );
   expect(loads['motor-nylon']).toMatchObject({ isFuse: true, share: 1, words: [{ marked: true }] });
   expect(loads['ring-chainring']?.isFuse).toBe(false);
@@ -40,13 +40,13 @@ test('a joint says what it carries of what it bears, the fuse is marked, and the
 test('after a change the old fuse says what it would be, and the next one is marked', () => {
   const loads = loadsOf(driveline.joints, bears(5), chain(bears(5), 5000));
   expect(wordsOf('motor-nylon', loads)).toMatch(/^the fuse: .* of 5 N·m, \d+ %; then .* of 5,000 N·m, \d+ %$/);
-  expect(wordsOf('ring-chainring', loads)).toMatch(/^(\S+ of 200 N·m, \d+ %); then the fuse: \1$/);
+  expect(wordsOf('ring-chainring', loads)).toMatch(/^(\S+ N·m of 200 N·m, \d+ %); then the fuse: \1$/);
   expect(loads['ring-chainring']?.isFuse).toBe(true);
 });
 
 test('without a load it says what a joint bears, or that nobody knows', () => {
   const loads = loadsOf(driveline.joints, bears(5), null);
-  expect(wordsOf('motor-nylon', loads)).toBe(strength.bearsNM(5));
+  expect(wordsOf('motor-nylon', loads)).toBe(strength.bearsNM('5 N·m'));
   expect(wordsOf('clutch', loads)).toBe(strength.bearsNotKnown);
 });
 

@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/strength';
 import type { OperationOutput } from '@patient-badger/core';
 import type { JointLoad } from '../driveline/appearance.ts';
-import { threeFigures } from '../wording/threeFigures.ts';
+import { torqueText } from '../preferences/lengthText.ts';
 
 export type StrengthChain = OperationOutput<'strength.chain'>;
 type Link = StrengthChain['links'][number];
@@ -24,7 +24,7 @@ export function loadsOf(
       const then = chain?.after?.links.find(({ joint }) => joint === id);
       if (!now) {
         const bears = capacities.find(({ joint }) => joint === id)?.capacityNm;
-        return [id, { words: [{ text: bears === undefined ? t.bearsNotKnown : t.bearsNM(figure(bears)) }], isFuse: false }];
+        return [id, { words: [{ text: bears === undefined ? t.bearsNotKnown : t.bearsNM(torqueText(bears)) }], isFuse: false }];
       }
       const isFuse = chain?.fuse === id;
       const willBe = chain?.after?.fuse === id;
@@ -44,6 +44,5 @@ export function loadsOf(
   );
 }
 
-const text = ({ loadNm, capacityNm, utilisation }: Link) => t.ofNM(figure(loadNm), figure(capacityNm), Math.round(utilisation * 100));
-
-const figure = threeFigures;
+const text = ({ loadNm, capacityNm, utilisation }: Link) =>
+  t.ofNM(torqueText(loadNm), torqueText(capacityNm), Math.round(utilisation * 100));

@@ -21,7 +21,7 @@ export const t = catalogue({
   ironOrTorchFluxAnd:
     'Iron or torch, flux and filler with its sheet, a heat sink for what must stay cool, something that does not burn below it.',
   itHasToCarryIn: (unit: Value) => `It has to carry, ${unit}`,
-  itHasToCarryNM: (need: Value) => `It has to carry ${need} N·m: too little.`,
+  itHasToCarryNM: (need: Value) => `It has to carry ${need}: too little.`,
   lengthOfTheSeatIn: (unit: Value) => `Length of the seat, ${unit}`,
   lookAtItAgainOn: (date: Value) => `Look at it again on ${date}.`,
   looseBelowC: (figure: Value) => `Loose below ${figure} °C`,
