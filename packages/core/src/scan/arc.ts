@@ -1,5 +1,6 @@
 import { quantile, robustFit } from '../inference/leastSquares.ts';
 import type { Point } from './hull.ts';
+import { longestRun } from './run.ts';
 
 /** A circle on a plate, in its pixels. */
 export interface Circle {
@@ -61,9 +62,12 @@ function teethOn(isThing: IsThing, circle: Circle, rays: number): ToothedArc | n
   const rim = reach.reduce((count, each) => count + (each > INMOST ? 1 : 0), 0);
   const body = reach.reduce((count, _, ray) => count + (isThing(...placeOn(circle, BODY, ray * radians)) ? 1 : 0), 0);
   const covered = Math.max(rim, body) / rays;
-  const stretch = longestStretch(reach, Math.max(0, first));
-  if (!stretch) return null;
-  const line = Float32Array.from({ length: stretch.count }, (_, i) => reach[(stretch.from + i) % rays] as number);
+  // Begun where it rises, so that no stretch is cut in two.
+  const begin = Math.max(0, first);
+  const rotated = Float32Array.from({ length: rays }, (_, i) => reach[(begin + i) % rays] as number);
+  const run = longestRun(rotated, INMOST);
+  const from = begin + run.from;
+  const line = rotated.subarray(run.from, run.to);
   const [tip, root] = [quantile(line, 0.85), quantile(line, 0.2)];
   const high = tip - root;
   if (high < 0.01) return null;
@@ -77,13 +81,13 @@ function teethOn(isThing: IsThing, circle: Circle, rays: number): ToothedArc | n
     else if (risen >= 0 && value < low) {
       const crest = Math.max(...line.subarray(risen, i));
       if (Math.abs(crest - tip) < AT_TIP * high) {
-        middles.push((stretch.from + (risen + i - 1) / 2) * radians);
+        middles.push((from + (risen + i - 1) / 2) * radians);
         widths.push((i - risen) * radians);
       }
       risen = -1;
     }
   }
-  return { circle, middles, widths, tip, root, covered, reach: line, from: stretch.from, radians };
+  return { circle, middles, widths, tip, root, covered, reach: line, from, radians };
 }
 
 /** How far out the thing lies along each ray, in radii: nought where it does not reach out as far as is looked. */
@@ -96,21 +100,6 @@ function reaches(isThing: IsThing, { x, y, radius }: Circle, rays: number): Floa
     for (let at = OUTMOST; at > INMOST; at -= step) if (isIn(at) && isIn(at - 3 * step) && isIn(at - 6 * step)) return at;
     return 0;
   });
-}
-
-/** The longest stretch of rays that reach out. */
-function longestStretch(reach: Float32Array, first: number): { readonly from: number; readonly count: number } | null {
-  let best = { from: 0, count: 0 };
-  let count = 0;
-  for (let i = 0; i <= reach.length; i++) {
-    const isOut = i < reach.length && (reach[(first + i) % reach.length] as number) > INMOST;
-    if (isOut) count++;
-    else {
-      if (count > best.count) best = { from: first + i - count, count };
-      count = 0;
-    }
-  }
-  return best.count > 0 ? best : null;
 }
 
 /** The circle through the tips of the teeth: three unknowns, moved as far as they ask. */

@@ -5,6 +5,7 @@ import { shrink, shrinkPlate, type Plate } from './picture.ts';
 import { closed, largestThing, partedFrom, PARTINGS, type Thing } from './things.ts';
 import { pixelsOf } from './pixels.ts';
 import type { ScanProgress } from './scanTeeth.ts';
+import { longestRun, type Run } from './run.ts';
 import { perMmOf } from './scale.ts';
 import { findWave, waveAt, type Wave } from './wave.ts';
 import type { WormScan, WormScanInput, WormScanRefusal } from './wormSchema.ts';
@@ -155,7 +156,7 @@ function waveOfEdges(edges: readonly [Float32Array, Float32Array], longest: numb
 const CLEARER = 0.15;
 
 /** Where, within a stretch, an edge follows the wave about as much as where it follows it most. */
-function waveZone(strip: Strip, { length }: Wave, zone: Zone): Zone {
+function waveZone(strip: Strip, { length }: Wave, zone: Run): Run {
   const per = Math.max(LEAST_PITCH_PX, Math.round(length));
   const wave = { length, growth: 0 };
   const places: number[] = [];
@@ -257,14 +258,8 @@ const ROWS = [-0.64, -0.56, -0.48, -0.4, -0.32, -0.24, -0.16, -0.08, 0, 0.08, 0.
 const place = ({ factor }: Plate, [x, y]: readonly [number, number]) => ({ xPx: x * factor, yPx: y * factor });
 const refused = (reason: WormScanRefusal): WormScan => ({ read: false, reason });
 
-/** A stretch along a worm, in samples. */
-interface Zone {
-  readonly from: number;
-  readonly to: number;
-}
-
 /** Where both edges go up and down: the longest stretch along which they move as much as threads do. */
-function threadedZone({ upper, lower }: Strip): Zone | null {
+function threadedZone({ upper, lower }: Strip): Run | null {
   const reach = Math.max(4, Math.round(0.5 * quantile(upper, 0.8)));
   const restless = smooth(
     Float32Array.from(upper, (_, i) => {
@@ -280,20 +275,6 @@ function threadedZone({ upper, lower }: Strip): Zone | null {
   // What the smoothing reaches over at both ends is no thread.
   const trimmed = { from: best.from + Math.round(0.4 * reach), to: best.to - Math.round(0.4 * reach) };
   return trimmed.to - trimmed.from > LEAST_THREADS * LEAST_PITCH_PX ? trimmed : null;
-}
-
-/** The longest stretch over a level: its first place, and the one behind its last. */
-function longestRun(values: ArrayLike<number>, level: number): Zone {
-  let best = { from: 0, to: 0 };
-  let from = -1;
-  for (let i = 0; i <= values.length; i++) {
-    const isUp = i < values.length && (values[i] as number) > level;
-    if (isUp && from < 0) from = i;
-    if (isUp || from < 0) continue;
-    if (i - from > best.to - best.from) best = { from, to: i };
-    from = -1;
-  }
-  return best;
 }
 
 function smooth(line: Float32Array, reach: number): Float32Array {
