@@ -13,7 +13,7 @@ import { findWave } from './wave.ts';
 import { closed, largestThing, partedFrom, PARTINGS, type Thing } from './things.ts';
 
 /** Longer side of the plate on which teeth are counted, pixels. */
-const FINE = 1300;
+const FINE = 1000;
 /** Fewest teeth, and the least and most of a circle that they go along: beyond, it is a gear with teeth gone. */
 const [FEWEST, LEAST_TURN, MOST_TURN] = [4, 0.04, 0.9];
 /** Fewest pixels from tooth to tooth. */

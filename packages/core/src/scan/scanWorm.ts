@@ -12,7 +12,7 @@ import type { WormScan, WormScanInput, WormScanRefusal } from './wormSchema.ts';
 import { edgeContrasts, edgesByColour, layAlong, type Strip } from './strip.ts';
 
 /** Longer side of the plate on which the worm is looked for, of that on which its axis is, and of that on which its threads are measured; pixels. */
-const [COARSE, MIDDLING, FINE] = [340, 650, 1300];
+const [COARSE, MIDDLING, FINE] = [340, 500, 1000];
 const LEAST_RADIUS_PX = 14;
 /** Fewest pixels from thread to thread, and fewest threads in a row. */
 const [LEAST_PITCH_PX, LEAST_THREADS] = [5, 3];
