@@ -3,10 +3,10 @@ import type { GearQuantity } from '@patient-badger/core/gear';
 import type { GearState } from '@patient-badger/core/job';
 import type { KindWords, QuantityWords } from './QuantityWords.ts';
 
-/** Angles are read to a tenth at best. */
+/** Angles are read to a tenth of a degree or a little finer. */
 const TEXTS = {
   length: formatLength,
-  angle: (value: number) => `${Number(value.toFixed(1))}°`,
+  angle: (value: number) => `${Number(value.toFixed(2))}°`,
   count: (value: number) => `${value}`,
 } as const satisfies Record<QuantityWords['kind'], (value: number, unit: LengthUnit) => string>;
 
