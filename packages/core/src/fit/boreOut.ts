@@ -24,14 +24,17 @@ export const boreOutOutput = z.object({
 /**
  * A bore opened out for a shaft, for a gap or an interference. All on diameters, mm; go and no-go are the two ends of
  * the plug gauge that checks it. The wall is what is left below the roots.
- * @throws CoreFailure where the bore, as it is or as it would be, goes through the roots
+ * @throws CoreFailure where the bore, as it is or as wide as it would be taken, goes through the roots, or nothing is left of it
  * @example shaft 12, gap 0.05, bore 11.5, root 20 → bore 12.05, 0.55 to take, go 12.04, no-go 12.06, wall 3.975
  */
 export function boreOut(input: z.infer<typeof boreOutInput>): z.infer<typeof boreOutOutput> {
   const { shaftDiameterMm, gapMm, boreNowMm, rootDiameterMm, toleranceMm, minimumWallMm = 0 } = input;
   const boreDiameterMm = shaftDiameterMm + gapMm;
+  if (boreDiameterMm - toleranceMm <= 0)
+    throw fail('outOfRange', 'gapMm', { minimum: toleranceMm - shaftDiameterMm, maximum: 50, given: gapMm });
   if (boreNowMm >= rootDiameterMm) throw fail('impossibleGeometry', 'boreNowMm', { reason: 'boreThroughRoots', mostMm: rootDiameterMm });
-  if (boreDiameterMm >= rootDiameterMm)
+  // As wide as the gauge still lets it be.
+  if (boreDiameterMm + toleranceMm >= rootDiameterMm)
     throw fail('impossibleGeometry', 'shaftDiameterMm', { reason: 'boreThroughRoots', mostMm: rootDiameterMm });
   const removeMm = boreDiameterMm - boreNowMm;
   const wallMm = (rootDiameterMm - boreDiameterMm) / 2;
@@ -61,7 +64,7 @@ export const stakeOutput = z.object({
 /** Punch marks round a bore close it by a few hundredths of a millimetre and no more (bench rule of thumb). */
 const MOST_BY_STAKING_MM = 0.15;
 
-/** A loose bore closed by staking round it: by how much, whether this material takes it, and that it is tried by hand for free turning. */
+/** A loose bore closed by staking round it: by how much, whether this material takes it, and that it is tried by hand for free turning. @throws CoreFailure where it would hold by more than the shaft is wide */
 export function stake({
   shaftDiameterMm,
   boreNowMm,
@@ -69,6 +72,8 @@ export function stake({
   material: of,
 }: z.infer<typeof stakeInput>): z.infer<typeof stakeOutput> {
   const boreDiameterMm = shaftDiameterMm - wantedInterferenceMm;
+  if (boreDiameterMm <= 0)
+    throw fail('outOfRange', 'wantedInterferenceMm', { minimum: 0, maximum: shaftDiameterMm, given: wantedInterferenceMm });
   const closeByMm = boreNowMm - boreDiameterMm;
   return {
     closeByMm,
