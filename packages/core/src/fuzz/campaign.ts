@@ -19,7 +19,7 @@ export interface Trial {
 }
 
 export interface Trouble {
-  readonly kind: 'broke' | 'notFinite' | 'innerName';
+  readonly kind: 'broke' | 'notFinite' | 'impossible' | 'innerName';
   readonly what: string;
   readonly input: unknown;
 }
@@ -61,8 +61,11 @@ type Outcome = { readonly kind: 'answered' | 'refused' } | { readonly kind: Trou
 
 function outcome(operations: Operations, { name, sentenceOf }: Trial, input: unknown): Outcome {
   try {
-    const found = notFinite(operations.runNamed(name, input), '');
-    return found === null ? { kind: 'answered' } : { kind: 'notFinite', what: found };
+    const answer = operations.runNamed(name, input);
+    const endless = firstNumber(answer, (value) => !Number.isFinite(value));
+    if (endless !== null) return { kind: 'notFinite', what: endless };
+    const impossible = firstNumber(answer, isImpossible);
+    return impossible === null ? { kind: 'answered' } : { kind: 'impossible', what: impossible };
   } catch (error) {
     if (!(error instanceof CoreFailure))
       return { kind: 'broke', what: error instanceof Error ? (error.stack ?? error.message) : String(error) };
@@ -81,11 +84,24 @@ export function speaksPlainly(sentence: string): boolean {
   return !/\b(undefined|NaN|Infinity|null)\b|\[object|\b[a-z]+[A-Z]\w*|^\s*$/.test(ours);
 }
 
-function notFinite(value: unknown, path: string): string | null {
-  if (typeof value === 'number') return Number.isFinite(value) ? null : `${path}: ${value}`;
+const ROUNDING = 1e-9;
+/** What no thing can be, by what it is called: a size or a time below nothing, a chance beyond certain. */
+const BOUNDS: readonly (readonly [name: RegExp, least: number, most: number])[] = [
+  [/\.(?:\w*[pP]robability|share)$/, -ROUNDING, 1 + ROUNDING],
+  [/\.(?:\w*(?:[dD]iameter|Width|Thickness|[pP]itch|[hH]eight|[rR]adius)Mm|\w*[mM]inutes|plusMinus)$/, -ROUNDING, Infinity],
+];
+/** What is said of a difference may be below nothing. */
+const DIFFERENCES = /residual|difference|deviation/i;
+
+const isImpossible = (value: number, path: string): boolean =>
+  !DIFFERENCES.test(path) && BOUNDS.some(([name, least, most]) => name.test(path) && (value < least || value > most));
+
+/** The first number of an answer that is so, with where it stands; null where none is. */
+function firstNumber(value: unknown, isSo: (value: number, path: string) => boolean, path = ''): string | null {
+  if (typeof value === 'number') return isSo(value, path) ? `${path}: ${value}` : null;
   if (value === null || typeof value !== 'object' || ArrayBuffer.isView(value)) return null;
   for (const [key, each] of Object.entries(value)) {
-    const found = notFinite(each, `${path}.${key}`);
+    const found = firstNumber(each, isSo, `${path}.${key}`);
     if (found !== null) return found;
   }
   return null;

@@ -34,3 +34,24 @@ test.each([
   ['The span must be undefined.', false],
   ['', false],
 ])('whether %j speaks plainly: %s', (sentence, plainly) => expect(speaksPlainly(sentence)).toBe(plainly));
+
+test.each([
+  [{ boreDiameterMm: -0.1 }, ['impossible']],
+  [{ steps: [{ minutes: 2 }, { minutes: -1 }] }, ['impossible']],
+  [{ candidates: [{ probability: 1.2 }] }, ['impossible']],
+  [{ share: Infinity }, ['notFinite']],
+  // A difference may be below nothing, and rounding is none.
+  [{ residuals: { tipDiameterMm: -0.1 }, noneOfTheseProbability: 1 + 1e-12, boreDiameterMm: 4 }, []],
+] as const)('an answer of %j is trouble: %j', (answer, kinds) => {
+  const given = { ...operations, runNamed: () => answer };
+  const { trouble } = tryOperation(given, {
+    name: 'ratio.train',
+    seed: 1,
+    runs: 1,
+    golden: [],
+    words: [],
+    sentenceOf: failureSentence,
+    now: () => 0,
+  });
+  expect(trouble.map(({ kind }) => kind)).toEqual(kinds);
+});

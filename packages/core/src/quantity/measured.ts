@@ -8,6 +8,9 @@ export type Measurement = z.infer<typeof measured>;
 /** As `measured`, for lengths that can only be positive. */
 export const measuredLength = z.strictObject({ value: lengthMm, plusMinus });
 
+/** As `measured`, for how far something leans, degrees. */
+export const measuredAngle = z.strictObject({ value: z.number().min(-90).max(90), plusMinus: z.number().min(0).max(90) });
+
 /**
  * Instruments and one standard deviation of a reading in an unhurried hand, in mm
  * (degrees for the protractor). Shop figures of the project; a reading may carry its own.

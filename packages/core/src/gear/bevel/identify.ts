@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { degrees } from '../../quantity/angle.ts';
-import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { LARGEST_MM, plusMinus } from '../../quantity/bounds.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize, type Readable } from '../identifySize.ts';
@@ -20,7 +20,7 @@ export const bevelIdentifyInput = z.strictObject({
     wheelTipDiameterMm: measuredLength.optional(),
     outerConeDistanceMm: measuredLength.optional(),
     toothHeightMm: measuredLength.optional(),
-    pinionConeAngleDeg: measured.optional(),
+    pinionConeAngleDeg: measuredAngle.optional(),
   }),
   wear: z.strictObject({ maxTipLossMm: z.number().min(0).max(5).default(0.3) }).default({ maxTipLossMm: 0.3 }),
   systems: gearSystems,

@@ -55,7 +55,8 @@ export function cylindricalDimensions(input: CylindricalInput): CylindricalDimen
     rootDiameterMm: profile.rootDiameterMm,
     basePitchMm: Math.PI * normalModuleMm * Math.cos(cut.pressureAngle),
     toothThicknessMm: profile.thicknessMm,
-    tipThicknessMm,
+    // Flanks that meet below the tips leave none of it.
+    tipThicknessMm: Math.max(0, tipThicknessMm),
     spanTeeth: k,
     spanMm: spanOver(k, cut, profile),
     ...(input.pinDiameterMm === undefined ? {} : { overPinsMm: pinned(input.pinDiameterMm, cut, profile) }),

@@ -18,13 +18,16 @@ export interface Hypothesis {
 const ARC_SIGMAS = 4;
 const MOST_TEETH = 500;
 
-/** Tooth counts, helix angles and sizes left open by an arc, beyond which no other reading would tell them apart. */
-const MOST_OPEN = 24_000;
+/**
+ * Tooth counts, helix angles and sizes left open by an arc, beyond which no other reading would tell them apart, and nobody would
+ * wait for it: six pitches over 50° ± 7° leave as many open.
+ */
+const MOST_OPEN = 3000;
 
 /** Every standard gear that the counts, the arc and the diameters leave possible at all. */
 export function hypothesesOf(input: IdentifyInput): readonly Hypothesis[] {
   const teeth = teethPossible(input);
-  const helices = helicesPossible(input);
+  const helices = helicesPossible(input, teeth.length);
   const sizes = standardSizes(input.systems);
   if (teeth.length * helices.length * sizes.length > MOST_OPEN) {
     throw fail('contradiction', 'teethOverArc.arcDeg.plusMinus', { reason: 'arcTooUncertain', arcDeg: input.teethOverArc?.arcDeg.value });
@@ -67,16 +70,25 @@ function teethPossible({ teeth, teethOverArc, measurements }: IdentifyInput): re
   return list.map((each) => ({ teeth: each.teeth, share: each.weight / total }));
 }
 
+/** Teeth that slant more than this are a worm's. */
+const MOST_HELIX_DEG = 75;
+const FEW_COUNTS = 3;
+
 /** Spur where no helix was measured; else a few angles about the reading, and spur where that is as good as nought. */
-function helicesPossible({ measurements: { helixAngleDeg } }: IdentifyInput): readonly { helixAngleDeg: number; share: number }[] {
+function helicesPossible(
+  { measurements: { helixAngleDeg } }: IdentifyInput,
+  counts: number,
+): readonly { helixAngleDeg: number; share: number }[] {
   if (!helixAngleDeg) return [{ helixAngleDeg: 0, share: 1 }];
   const { value, plusMinus } = helixAngleDeg;
   const sd = Math.max(plusMinus, 0.05);
-  const about = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2].map((z) => ({
+  // An arc leaves more open than half a degree of slant would tell.
+  const steps = counts > FEW_COUNTS ? [-1.2, 0, 1.2] : [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2];
+  const about = steps.map((z) => ({
     helixAngleDeg: Math.abs(value) + z * sd,
     weight: Math.exp(-0.5 * z * z),
   }));
-  const helical = about.filter((each) => each.helixAngleDeg > 0.5);
+  const helical = about.filter((each) => each.helixAngleDeg > 0.5 && each.helixAngleDeg < MOST_HELIX_DEG);
   const spur = Math.exp(-0.5 * (value / sd) ** 2) * 8;
   const total = helical.reduce((sum, { weight }) => sum + weight, spur);
   return [

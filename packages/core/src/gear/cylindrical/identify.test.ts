@@ -129,3 +129,26 @@ test('of a broken wheel nothing is advised that the piece is too short for', () 
   expect(piece([span(3, 9.99)])?.spanTeeth).toBeLessThanOrEqual(7);
   expect([undefined, 2, 3]).toContain(piece([4, 5, 6, 7].map((k) => span(k, 9.99 + (k - 3) * 3.69)))?.spanTeeth);
 });
+
+test('an arc that leaves hundreds of counts open is refused instead of being summed over', () => {
+  const arc = (plusMinus: number) => ({
+    teethOverArc: { teeth: 8, arcDeg: { value: 11, plusMinus } },
+    measurements: { spans: [{ teeth: 5, spanMm: { value: 27.69, plusMinus: 5 } }] },
+  });
+  const given = (plusMinus: number) => () => identifyCylindrical(identifyInput.parse(arc(plusMinus)));
+  expect(given(0.7)).toThrow(expect.objectContaining({ path: 'teethOverArc.arcDeg.plusMinus' }));
+  expect(given(0.05)().candidates.length).toBeGreaterThan(0);
+});
+
+test('a helix leans by less than a right angle, whatever the protractor is said to read', () => {
+  const of = (value: number) => ({
+    teeth: 20,
+    measurements: { tipDiameterMm: { value: 44, plusMinus: 0.05 }, helixAngleDeg: { value, plusMinus: 60 } },
+  });
+  expect(identifyInput.safeParse(of(100_000)).success).toBe(false);
+  const { candidates } = identifyCylindrical(identifyInput.parse(of(-80)));
+  for (const { helixAngleDeg, predicted } of candidates) {
+    expect(helixAngleDeg).toBeLessThan(75);
+    expect(predicted.tipDiameterMm).toBeGreaterThan(0);
+  }
+});

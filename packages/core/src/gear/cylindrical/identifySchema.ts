@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { measured, measuredLength } from '../../quantity/measured.ts';
+import { measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { GEAR_SYSTEMS } from '../standardSizes.ts';
 import { MOST_TEETH, positiveUpTo } from '../../quantity/bounds.ts';
@@ -13,7 +13,7 @@ export const identifyInput = z.strictObject({
     tipDiameterMm: measuredLength.optional(),
     rootDiameterMm: measuredLength.optional(),
     ...thicknessReadings,
-    helixAngleDeg: measured.optional(),
+    helixAngleDeg: measuredAngle.optional(),
     /** Says nothing of the size; of a helical gear it says which spans can be taken. */
     faceWidthMm: measuredLength.optional(),
     centreDistanceMm: z.strictObject({ mateTeeth: z.int().min(4).max(MOST_TEETH), distanceMm: measuredLength }).optional(),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { PRESSURE_ANGLES } from '../priors.ts';
@@ -10,7 +10,7 @@ export const rackIdentifyInput = z.strictObject({
   measurements: z.strictObject({
     pitch: z.strictObject({ teeth: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
     toothHeightMm: measuredLength.optional(),
-    pressureAngleDeg: measured.optional(),
+    pressureAngleDeg: measuredAngle.optional(),
     pinionTravelMm: z
       .strictObject({ pinionTeeth: z.int().min(4).max(MOST_TEETH), turns: positiveUpTo(100_000), travelMm: measuredLength })
       .optional(),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { MM_PER_INCH } from '../../quantity/length.ts';
-import { INSTRUMENTS, measured, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { MOST_TEETH, countUpTo, positiveUpTo } from '../../quantity/bounds.ts';
@@ -40,7 +40,7 @@ export const screwIdentifyInput = z.strictObject({
     pitch: z.strictObject({ threads: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
     travel: z.strictObject({ turns: positiveUpTo(100_000), travelMm: measuredLength }).optional(),
     /** How far a flank leans from upright. */
-    flankAngleDeg: measured.optional(),
+    flankAngleDeg: measuredAngle.optional(),
   }),
   starts: z.int().positive().max(12).optional(),
 });

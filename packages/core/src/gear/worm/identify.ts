@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { measured, measuredLength } from '../../quantity/measured.ts';
+import { measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, NONE_OF_THESE_PRIOR, nextMeasurement } from '../identifySchema.ts';
 import { GEAR_SYSTEMS, standardSizes } from '../standardSizes.ts';
 import { adviseWorm } from './advise.ts';
@@ -15,7 +15,7 @@ const diametersAndPitch = z.strictObject({
   tipDiameterMm: measuredLength.optional(),
   rootDiameterMm: measuredLength.optional(),
   axialPitch: z.strictObject({ threads: countUpTo(MOST_TEETH), lengthMm: measuredLength }).optional(),
-  leadAngleDeg: measured.optional(),
+  leadAngleDeg: measuredAngle.optional(),
   centreDistanceMm: z.strictObject({ wheelTeeth: countUpTo(MOST_TEETH), distanceMm: measuredLength }).optional(),
 });
 
