@@ -10,7 +10,7 @@ import type { Page } from 'playwright-core';
 import { card, rod, sector, spur, worm } from '../packages/core/src/scan/scenes/solids.ts';
 import { onPaper, photograph, type Patch } from '../packages/core/src/scan/scenes/splat.ts';
 import { seeded } from '../packages/core/src/testing.ts';
-import { arrive, button, radio, read, shows, showsExactly, takeIn } from './actions.ts';
+import { arrive, radio, read, shows, showsExactly, takeIn } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);

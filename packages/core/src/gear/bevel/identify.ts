@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { degrees } from '../../quantity/angle.ts';
-import { INSTRUMENTS, measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { LARGEST_MM, plusMinus } from '../../quantity/bounds.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize, type Readable } from '../identifySize.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { INSTRUMENTS, measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { PRESSURE_ANGLES } from '../priors.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
 import { MM_PER_INCH } from '../../quantity/length.ts';
-import { INSTRUMENTS, measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
+import { INSTRUMENTS, measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { nextMeasurement } from '../identifySchema.ts';
 import { identifySize } from '../identifySize.ts';
 import { MOST_TEETH, countUpTo, positiveUpTo } from '../../quantity/bounds.ts';

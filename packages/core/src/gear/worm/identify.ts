@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail } from '../../failure/CoreFailure.ts';
-import { measured, measuredAngle, measuredLength } from '../../quantity/measured.ts';
+import { measuredAngle, measuredLength } from '../../quantity/measured.ts';
 import { gearSystems, NONE_OF_THESE_PRIOR, nextMeasurement } from '../identifySchema.ts';
 import { GEAR_SYSTEMS, standardSizes } from '../standardSizes.ts';
 import { adviseWorm } from './advise.ts';
