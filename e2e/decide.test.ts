@@ -171,7 +171,7 @@ test('nylon or metal: the fuse is named, and which link is the fuse next', async
   await page.getByTestId('chain-after').waitFor();
   expect(before).toContain('the fuse');
   // The drive line carries it: two newton metres through the mesh, of what each link bears, and after the change.
-  await button(page, /^Motor pinion drives.* 124 % then 11.6 of [\d.]+ N·m/).waitFor();
+  await button(page, /^Motor pinion drives.* 124 % then 11.6 N·m of [\d.]+ N·m/).waitFor();
   await button(page, /^Nylon gear on the large.* the fuse: 11.6 N·m of 9 N·m/).waitFor();
   const fuses = await page.getByText(beginning(strength.theFuseWithPlaceName(''))).allInnerTexts();
   expect(fuses).toHaveLength(2);

@@ -12,7 +12,7 @@ import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PutRight, type Laying } from './PutRight.tsx';
 import { ScanProgress } from './ScanProgress.tsx';
-import { ScanPhoto, type Over, type Spot } from './ScanPhoto.tsx';
+import { ScanPhoto, withSpot, type Over, type Spot } from './ScanPhoto.tsx';
 import type { ScanExtras } from './scan.worker.ts';
 import { useScan, type Readers } from './useScan.ts';
 
@@ -65,7 +65,7 @@ export function ReadingPanel<What extends 'worm' | 'sector'>({ view: { job }, ca
     setLength([]);
     again({ reference });
   };
-  const tap = (spot: Spot) => setLength(length.length === 2 ? [spot] : [...length, spot]);
+  const tap = (spot: Spot) => setLength((laid) => withSpot(laid, spot));
   return (
     <>
       <Text variant="title">{t.onAPhoto(card.name)}</Text>

@@ -15,7 +15,7 @@ import { Stepper } from '../design/padKeys.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PutRight, type Laying } from './PutRight.tsx';
 import { ScanProgress } from './ScanProgress.tsx';
-import { ScanPhoto, SIGNS, type Spot } from './ScanPhoto.tsx';
+import { ScanPhoto, SIGNS, withSpot, type Spot } from './ScanPhoto.tsx';
 import { scanEntries } from './scanEntries.ts';
 import { scanLines, sureness } from './scanWords.ts';
 import type { ScanExtras } from './scan.worker.ts';
@@ -55,7 +55,7 @@ export function ScanPanel({ view: { job, state, pack }, card, hash }: { view: Jo
     if (laying === 'middle') again({ centre: spot, ...(found && { tipRadiusPx: found.tipRadiusPx }) });
     const centre = extras.correction?.centre ?? found?.centre;
     if (laying === 'rim' && centre) again({ centre, tipRadiusPx: Math.hypot(spot.xPx - centre.xPx, spot.yPx - centre.yPx) });
-    if (laying === 'length') setLength(length.length === 2 ? [spot] : [...length, spot]);
+    if (laying === 'length') setLength((laid) => withSpot(laid, spot));
   };
   const keep = async () => {
     if (

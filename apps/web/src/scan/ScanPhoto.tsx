@@ -10,6 +10,9 @@ export interface Spot {
   readonly yPx: number;
 }
 
+/** The ends of a length with one more laid: a third begins anew. */
+export const withSpot = (laid: readonly Spot[], spot: Spot): readonly Spot[] => (laid.length === 2 ? [spot] : [...laid, spot]);
+
 /** What was found, drawn over the photo: a rim with its teeth, an axis from end to end, or an arc with teeth on it. */
 export interface Over {
   readonly rim?: ScanRead;
