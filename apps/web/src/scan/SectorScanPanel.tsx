@@ -1,13 +1,12 @@
 import { SECTOR_SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t } from '@patient-badger/wording/scan';
-import { formatLength } from '@patient-badger/core';
 import { gearKindOf, type SectorScanRead } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import { lengthUnit } from '../preferences/preferences.ts';
 import { Text } from '../design/Text.tsx';
-
 import type { JobView } from '../job/JobView.ts';
 import { ReadingPanel } from './ReadingPanel.tsx';
+import { besideLines, withPlusMinus } from './scanWords.ts';
 import { sectorEntries } from './sectorEntries.ts';
 
 /** A sector, a quadrant or a piece of a rim: its teeth and the arc that they go over. */
@@ -39,8 +38,12 @@ function SectorLines({ found: { teeth, teethPresent, arcDeg, tipDiameterMm: tip,
       </Text>
       <Text>{t.fromMiddleToMiddle}</Text>
       {teethPresent < teeth ? <Text>{t.teethGone(teeth - teethPresent)}</Text> : null}
-      {tip ? <Text>{t.overTheTips(formatLength(tip.value, unit), formatLength(tip.plusMinus, unit))}</Text> : null}
-      {referenceFound === undefined ? null : <Text variant="soft">{referenceFound ? t.besideFound : t.besideNotFound}</Text>}
+      {tip ? <Text>{t.overTheTips(...withPlusMinus(tip, unit))}</Text> : null}
+      {besideLines(referenceFound).map((line) => (
+        <Text key={line} variant="soft">
+          {line}
+        </Text>
+      ))}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { WORM_SCAN_REFUSALS } from '@patient-badger/wording/scanRefusals';
 import { t as gearWords } from '@patient-badger/wording/gear';
 import { t } from '@patient-badger/wording/scan';
-import { formatLength, type LengthUnit } from '@patient-badger/core';
+import type { LengthUnit } from '@patient-badger/core';
 import type { WormScanRead } from '@patient-badger/core/gear';
 import type { GearCard } from '@patient-badger/core/machine';
 import { lengthUnit } from '../preferences/preferences.ts';
@@ -9,6 +9,7 @@ import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { ReadingPanel } from './ReadingPanel.tsx';
 import type { PhotoReading } from './readOnPhoto.ts';
+import { withPlusMinus } from './scanWords.ts';
 import { pitchOf, wormEntries } from './wormEntries.ts';
 
 /** A worm read from its side: pitch, hand and starts. */
@@ -35,16 +36,15 @@ export function WormScanPanel({ view, card, hash }: { view: JobView; card: GearC
 function WormLines({ found, outside, unit }: { found: WormScanRead; outside: PhotoReading | undefined; unit: LengthUnit }) {
   const { pitchShare, threads, starts, hand, tipDiameterMm: tip } = found;
   const pitch = pitchOf(found, outside);
-  const of = ({ value, plusMinus }: PhotoReading) => [formatLength(value, unit), formatLength(plusMinus, unit)] as const;
   return (
     <>
       <Text variant="title" testID="scan-worm">
-        {pitch ? t.pitchIs(...of(pitch)) : t.pitchOfOutside(pitchShare.value.toFixed(3), pitchShare.plusMinus.toFixed(3))}
+        {pitch ? t.pitchIs(...withPlusMinus(pitch, unit)) : t.pitchOfOutside(pitchShare.value.toFixed(3), pitchShare.plusMinus.toFixed(3))}
       </Text>
       <Text>{t.threadsSeen(threads)}</Text>
       <Text>{HANDS[hand ?? 'unseen']}</Text>
       <Text>{starts === null ? t.startsNotSeen : t.startsSeen(starts)}</Text>
-      {tip ? <Text>{t.overTheTips(...of(tip))}</Text> : null}
+      {tip ? <Text>{t.overTheTips(...withPlusMinus(tip, unit))}</Text> : null}
       {pitch ? null : <Text variant="soft">{t.measureOverTipsFirst}</Text>}
     </>
   );

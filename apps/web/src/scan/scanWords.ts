@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/scan';
 import { formatLength, type LengthUnit } from '@patient-badger/core';
 import type { ScanRead } from '@patient-badger/core/gear';
+import type { PhotoReading } from './readOnPhoto.ts';
 
 type FlawKind = ScanRead['flaws'][number]['kind'];
 
@@ -10,6 +11,14 @@ export function clockAt(angleDeg: number): string {
   const hour = Math.floor(halves / 2) || 12;
   return halves % 2 === 0 ? t.oclock(hour) : t.halfPast(hour);
 }
+
+/** A length and its ± as the person reads lengths. */
+export const withPlusMinus = ({ value, plusMinus }: PhotoReading, unit: LengthUnit) =>
+  [formatLength(value, unit), formatLength(plusMinus, unit)] as const;
+
+/** Whether what should lie beside the gear was found; nothing where nothing was said to. */
+export const besideLines = (isFound: boolean | undefined): readonly string[] =>
+  isFound === undefined ? [] : [isFound ? t.besideFound : t.besideNotFound];
 
 /** From a camera that leans farther, teeth hide each other: one that seems missing may be there. */
 const MOST_LEAN = 25;
@@ -27,9 +36,9 @@ export function scanLines(
     ...(of('short').length > 0 ? [t.shortAt(of('short').length, at('short'))] : []),
     ...(of('odd').length > 0 ? [t.widerNarrowerOrOutOf(of('odd').length, at('odd'))] : []),
     ...(flanks ? [flankLine(flanks)] : []),
-    ...(tipDiameterMm ? [t.overTheTips(formatLength(tipDiameterMm.value, unit), formatLength(tipDiameterMm.plusMinus, unit))] : []),
-    ...(rootDiameterMm ? [t.root(formatLength(rootDiameterMm.value, unit), formatLength(rootDiameterMm.plusMinus, unit))] : []),
-    ...(referenceFound === undefined ? [] : [referenceFound ? t.besideFound : t.besideNotFound]),
+    ...(tipDiameterMm ? [t.overTheTips(...withPlusMinus(tipDiameterMm, unit))] : []),
+    ...(rootDiameterMm ? [t.root(...withPlusMinus(rootDiameterMm, unit))] : []),
+    ...besideLines(referenceFound),
     ...(tiltDeg > 8 ? [t.theCameraLeanedByThat(Math.round(tiltDeg))] : []),
   ];
 }

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
-import { MOST_MODULE_MM, positiveUpTo, sentence } from '../quantity/bounds.ts';
-import { FINEST, measuredLength } from '../quantity/measured.ts';
-import { LIMIT_MODULES, WATCH_SHARE } from './cylindrical/wear.ts';
+import { MOST_MODULE_MM, positiveUpTo } from '../quantity/bounds.ts';
+import { measuredLength, type Measurement } from '../quantity/measured.ts';
 import type { MeasuredGear } from './measuredGear.ts';
 import { combined } from './readings.ts';
+import { againstLimit, limitSaid, thinningLimits, thumbLimit } from './thinningLimit.ts';
+import { readingSd } from './worn.ts';
 
 export const wearBesideInput = z.strictObject({
   /** Over the tip of a tooth or a thread where it has worked, and where it never has; alike deep, on one and the same piece. */
@@ -12,7 +13,7 @@ export const wearBesideInput = z.strictObject({
   freshMm: measuredLength,
   /** Without it there is no rule of thumb. */
   normalModuleMm: positiveUpTo(MOST_MODULE_MM).optional(),
-  limits: z.strictObject({ thinningMm: positiveUpTo(100).optional(), source: sentence.optional() }).default({}),
+  limits: thinningLimits,
 });
 
 export const BESIDE_REASONS = ['thinned', 'notSharpEnough', 'noLimit'] as const;
@@ -40,27 +41,25 @@ const APART = 3;
  * @example worked 1.62, fresh 1.69, each ± 0.02, module 2 → 0.07 ± 0.028 mm thinner, good
  */
 export function wearBeside({ workedMm, freshMm, normalModuleMm, limits }: z.output<typeof wearBesideInput>): WearBeside {
-  const plusMinus = Math.hypot(Math.max(FINEST, workedMm.plusMinus), Math.max(FINEST, freshMm.plusMinus));
+  const plusMinus = Math.hypot(readingSd(workedMm.plusMinus), readingSd(freshMm.plusMinus));
   const thinningMm = { value: freshMm.value - workedMm.value, plusMinus };
   if (thinningMm.value < -APART * plusMinus)
     throw fail('contradiction', 'workedMm', { reason: 'workedThicker', workedMm: workedMm.value, freshMm: freshMm.value });
-  const limitMm = limits.thinningMm ?? (normalModuleMm === undefined ? null : LIMIT_MODULES * normalModuleMm);
-  const limitGiven = limits.thinningMm !== undefined;
+  const limitMm = limits.thinningMm ?? (normalModuleMm === undefined ? null : thumbLimit(normalModuleMm));
   return {
     thinningMm,
     limitMm,
-    ...(limitGiven && limits.source !== undefined && { limitSource: limits.source }),
-    limitGiven,
-    ...judged(thinningMm.value, plusMinus, limitMm),
+    ...limitSaid(limits),
+    ...judged(thinningMm, limitMm),
   };
 }
 
-function judged(thinning: number, plusMinus: number, limitMm: number | null): Pick<WearBeside, 'verdict' | 'reason'> {
+function judged(thinning: Measurement, limitMm: number | null): Pick<WearBeside, 'verdict' | 'reason'> {
   if (limitMm === null) return { verdict: null, reason: 'noLimit' };
-  const share = thinning / limitMm;
-  if (share >= 1) return { verdict: 'replace', reason: 'thinned' };
-  if (share >= WATCH_SHARE) return { verdict: 'watch', reason: 'thinned' };
-  return share + (2 * plusMinus) / limitMm >= 1 ? { verdict: 'watch', reason: 'notSharpEnough' } : { verdict: 'good', reason: 'thinned' };
+  const { isOver, isNear, isUnsure } = againstLimit(thinning, limitMm);
+  if (isOver) return { verdict: 'replace', reason: 'thinned' };
+  if (isNear) return { verdict: 'watch', reason: 'thinned' };
+  return isUnsure ? { verdict: 'watch', reason: 'notSharpEnough' } : { verdict: 'good', reason: 'thinned' };
 }
 
 type Beside = MeasuredGear<'tipWidthMm' | 'freshTipWidthMm'> & {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { roundEllipse } from './disc.ts';
 import { convexHull, type Point } from './hull.ts';
 import type { Plate } from './picture.ts';
-import { thingsOn, type Thing } from './things.ts';
+import type { Thing } from './things.ts';
 
 /** Something of a known size that lies beside the gear: a card as of ISO/IEC 7810 (ID-1), or a disc such as a coin. */
 export const scanReference = z.discriminatedUnion('kind', [
@@ -52,6 +52,10 @@ function narrowestBox(hull: readonly Point[]): { readonly long: number; readonly
   return best;
 }
 
+/** Whether a thing on the plate is what lies beside the gear; nothing is where nothing is said to. */
+export const isReference = (reference: ScanReference | undefined) =>
+  reference && ((thing: Thing) => pixelsPerSquareMm(thing, reference) !== null);
+
 /** A gear's face lies nearer to the camera than what lies on the bench beside it: one standard deviation, by trial on scenes. */
 const HEIGHT_SHARE = 0.02;
 
@@ -60,14 +64,14 @@ const HEIGHT_SHARE = 0.02;
  * direction that it does not shorten: `flatness` is what is seen of the other.
  */
 export function mmBeside(
-  fine: Plate,
+  things: readonly Thing[],
   reference: ScanReference,
-  flatness: number,
+  { factor, flatness }: Pick<Plate, 'factor'> & { readonly flatness: number },
 ): { readonly value: number; readonly plusMinus: number } | null {
-  for (const thing of thingsOn(fine)) {
+  for (const thing of things) {
     const perSquare = pixelsPerSquareMm(thing, reference);
     if (perSquare === null) continue;
-    const px = Math.sqrt(perSquare / flatness) * fine.factor;
+    const px = Math.sqrt(perSquare / flatness) * factor;
     return { value: 1 / px, plusMinus: HEIGHT_SHARE / px };
   }
   return null;

@@ -11,6 +11,12 @@ export function perMmBy(lengthMm: number, px: number): { readonly value: number;
   return { value: lengthMm / px, plusMinus: (lengthMm / px) * share };
 }
 
+/** So many pixels in millimetres, themselves sure to this share. */
+export const lengthBy = (perMm: ReturnType<typeof perMmBy>, px: number, share = 0) => ({
+  value: px * perMm.value,
+  plusMinus: px * Math.hypot(perMm.plusMinus, perMm.value * share),
+});
+
 /** The same of a photo that was taken from straight above. */
 export const perMmOf = ({ from, to, lengthMm }: ScanScale) =>
   perMmBy(lengthMm, Math.max(1, Math.hypot(from.xPx - to.xPx, from.yPx - to.yPx)));

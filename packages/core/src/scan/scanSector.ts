@@ -5,12 +5,12 @@ import { circlesThrough, glimpse, settled, type ToothedArc } from './arc.ts';
 import { convexHull } from './hull.ts';
 import { shrink, type Plate } from './picture.ts';
 import { pixelsOf } from './pixels.ts';
-import { mmBeside, pixelsPerSquareMm } from './reference.ts';
-import { perMmOf } from './scale.ts';
+import { isReference, mmBeside } from './reference.ts';
+import { lengthBy, perMmOf } from './scale.ts';
 import type { ScanProgress } from './scanTeeth.ts';
 import type { SectorScan, SectorScanInput, SectorScanRefusal } from './sectorSchema.ts';
-import { findWave } from './wave.ts';
-import { closed, largestThing, partedFrom, PARTINGS, type Thing } from './things.ts';
+import { findWave, isSamePitch } from './wave.ts';
+import { closed, largestThing, partedFrom, PARTINGS, thingsOn, type Thing } from './things.ts';
 
 /** Longer side of the plate on which teeth are counted, pixels. */
 const FINE = 1000;
@@ -42,7 +42,7 @@ export function scanSector(input: SectorScanInput, onProgress: ScanProgress = ()
   onProgress('disc', 0.35);
   const near = partedFrom(fine);
   const { reference } = input;
-  const isOther = reference && ((thing: Thing) => pixelsPerSquareMm(thing, reference) !== null);
+  const isOther = isReference(reference);
   const ways = PARTINGS.map((parting) => {
     const things = closed(near[parting], fine.width);
     const thing = largestThing(fine, { things, isOther });
@@ -54,7 +54,9 @@ export function scanSector(input: SectorScanInput, onProgress: ScanProgress = ()
   const best = found.reduce((top, each) => (each.clearness > top.clearness ? each : top));
   // One way of parting may lose half of a gear in the glare: where another sees the whole of it, it is whole.
   if (found.some(({ arc, clearness }) => arc.covered > MOST_TURN && clearness > LEAST_CLEAR)) return refused('wholeGear');
-  return answer(input, fine, best);
+  const beside =
+    reference && !input.scale ? mmBeside(thingsOn(fine, near.usual), reference, { factor: fine.factor, flatness: 1 }) : undefined;
+  return answer(fine, best, { perMm: input.scale ? perMmOf(input.scale) : beside, beside });
 }
 
 interface Comb {
@@ -120,7 +122,13 @@ function clearnessOf({ tip, root, widths }: ToothedArc, { places, present, pitch
   return within(DEPTH_BY_PITCH, depth) * within(WIDTH_BY_PITCH, width) * even * (present / places) * Math.min(1, present / 8);
 }
 
-function answer(input: SectorScanInput, fine: Plate, { arc, comb, clearness }: ArcSight): SectorScan {
+type PerMm = ReturnType<typeof perMmOf> | null | undefined;
+
+function answer(
+  fine: Plate,
+  { arc, comb, clearness }: ArcSight,
+  { perMm, beside }: { readonly perMm: PerMm; readonly beside: PerMm },
+): SectorScan {
   const { circle, tip, root, middles } = arc;
   const { places, present, pitch, pitchOff } = comb;
   const arcRad = (places - 1) * pitch;
@@ -129,14 +137,11 @@ function answer(input: SectorScanInput, fine: Plate, { arc, comb, clearness }: A
   // Two ways of measuring one pitch: tooth by tooth, and the wave of the outline.
   const toothed = arc.reach.subarray(...[middles[0], middles.at(-1)].map((at) => Math.round((at as number) / arc.radians) - arc.from));
   const wave = findWave([toothed], toothed.length / 2);
-  if (!wave || Math.abs((wave.length * arc.radians) / pitch - 1) > SAME) return refused('countsDisagree');
+  if (!wave || !isSamePitch(wave.length * arc.radians, pitch)) return refused('countsDisagree');
   const value = degrees(arcRad);
   // A short arc is nearly straight: how far out its middle lies tells how large its circle is.
   const flatShare = CIRCLE_PX / (circle.radius * (1 - Math.cos(Math.min(Math.PI, arcRad) / 2)));
   const tipRadiusPx = circle.radius * tip * fine.factor;
-  const { scale, reference } = input;
-  const beside = reference && !scale ? mmBeside(fine, reference, 1) : null;
-  const perMm = scale ? perMmOf(scale) : beside;
   const at = (angle: number) => ({
     xPx: (circle.x + circle.radius * tip * Math.cos(angle)) * fine.factor,
     yPx: (circle.y + circle.radius * tip * Math.sin(angle)) * fine.factor,
@@ -152,19 +157,12 @@ function answer(input: SectorScanInput, fine: Plate, { arc, comb, clearness }: A
     rootRadiusPx: circle.radius * root * fine.factor,
     from: at(middles[0] as number),
     to: at(middles.at(-1) as number),
-    ...(perMm && {
-      tipDiameterMm: {
-        value: 2 * tipRadiusPx * perMm.value,
-        plusMinus: 2 * tipRadiusPx * Math.hypot(perMm.plusMinus, perMm.value * LEAN_SHARE),
-      },
-    }),
-    ...(reference && !scale && { referenceFound: beside !== null }),
+    ...(perMm && { tipDiameterMm: lengthBy(perMm, 2 * tipRadiusPx, LEAN_SHARE) }),
+    ...(beside !== undefined && { referenceFound: beside !== null }),
   };
 }
 
 /** By trial on scenes. */
 const LEAST_CLEAR = 0.4;
-/** Two measures of one pitch may differ so much. */
-const SAME = 0.08;
 
 const refused = (reason: SectorScanRefusal): SectorScan => ({ read: false, reason });

@@ -8,9 +8,9 @@ import { UPRIGHT } from './lean.ts';
 import { robustFit } from '../inference/leastSquares.ts';
 import { reachOf, rootOf, type RadialExtent } from './outline.ts';
 import { shrink, shrinkPlate, type Plate } from './picture.ts';
-import { mmBeside, pixelsPerSquareMm } from './reference.ts';
-import { perMmBy } from './scale.ts';
-import type { Thing } from './things.ts';
+import { isReference, mmBeside } from './reference.ts';
+import { lengthBy, perMmBy } from './scale.ts';
+import { thingsOn } from './things.ts';
 import { pixelsOf } from './pixels.ts';
 import type { Scan, ScanInput, ScanRefusal } from './schema.ts';
 import { DEPTHS, RAYS, stepAt, unroll, type UnrolledRing } from './unwrap.ts';
@@ -54,8 +54,7 @@ export function scanTeeth(input: ScanInput, onProgress: ScanProgress = () => {})
   onProgress('disc', 0.35);
   const coarse = shrinkPlate(fine, COARSE);
   const { reference } = input;
-  const isReference = reference && ((thing: Thing) => pixelsPerSquareMm(thing, reference) !== null);
-  const start = startingFrame(findDisc(coarse, isReference), coarse.factor / fine.factor, fine, correction);
+  const start = startingFrame(findDisc(coarse, isReference(reference)), coarse.factor / fine.factor, fine, correction);
   if (typeof start === 'string') return refused(start);
   onProgress('rim', 0.55);
   const settled = settle(fine, start, correction);
@@ -153,9 +152,10 @@ function answer(input: ScanInput, fine: Plate, settled: RingFit): Scan {
   if (correction.teeth === undefined && missing > agreed.teeth / 2) return refused('countsDisagree');
   const long = frame.long * fine.factor;
   const [tipRadiusPx, rootRadiusPx] = [judged.tip * long, judged.root * long];
-  const beside = reference && !scale ? mmBeside(fine, reference, frame.short / frame.long) : null;
+  const beside =
+    reference && !scale ? mmBeside(thingsOn(fine), reference, { factor: fine.factor, flatness: frame.short / frame.long }) : null;
   const perMm = scale ? mmPerPixel(scale, frame, fine.factor) : beside;
-  const mm = (px: number) => perMm && { value: 2 * px * perMm.value, plusMinus: 2 * px * perMm.plusMinus };
+  const mm = (px: number) => perMm && lengthBy(perMm, 2 * px);
   const [tipMm, rootMm] = [mm(tipRadiusPx), mm(rootRadiusPx)];
   return {
     read: true,

@@ -6,8 +6,8 @@ import { closed, largestThing, partedFrom, PARTINGS, type Thing } from './things
 import { pixelsOf } from './pixels.ts';
 import type { ScanProgress } from './scanTeeth.ts';
 import { longestRun, type Run } from './run.ts';
-import { perMmOf } from './scale.ts';
-import { findWave, waveAt, type Wave } from './wave.ts';
+import { lengthBy, perMmOf } from './scale.ts';
+import { findWave, isSamePitch, waveAt, type Wave } from './wave.ts';
 import type { WormScan, WormScanInput, WormScanRefusal } from './wormSchema.ts';
 import { edgeContrasts, edgesByColour, layAlong, type Strip } from './strip.ts';
 
@@ -54,16 +54,11 @@ export function scanWorm(input: WormScanInput, onProgress: ScanProgress = () => 
   onProgress('teeth', 0.85);
   const found = ways.flatMap((way) => (typeof way === 'string' ? [] : way));
   if (found.length === 0) return refused(ways.find((way) => typeof way === 'string') ?? 'noThreads');
-  const [...sights] = found;
-  for (const { strip, threads } of found) {
-    const finer = edgesByColour(strip, threads);
-    const again = threadsOf(finer);
-    if (again) sights.push({ strip: finer, threads: again, clearness: clearnessOf(again) });
-  }
+  const sights = [...found, ...found.flatMap(({ strip, threads }) => sightOf(edgesByColour(strip, threads)))];
   const best = sights.reduce((top, each) => (each.clearness > top.clearness ? each : top));
   const others = sights.filter(
     ({ clearness, threads: { edges } }) =>
-      clearness > NEARLY_AS_CLEAR * best.clearness && Math.abs(edges.length / best.threads.edges.length - 1) < SAME,
+      clearness > NEARLY_AS_CLEAR * best.clearness && isSamePitch(edges.length, best.threads.edges.length),
   );
   return answer(input, fine, { best, others });
 }
@@ -84,11 +79,12 @@ interface Sight {
 
 /** The worm by one way of parting things from the bench, laid along each direction that may be its axis. */
 function lookedAt({ plate, things }: Sight, axes: readonly Axis[], rounds: number): readonly WormSight[] {
-  return axes.flatMap((axis) => {
-    const strip = layAlong(plate, things, { ...axis, rounds });
-    const threads = threadsOf(strip);
-    return threads ? [{ strip, threads, clearness: clearnessOf(threads) }] : [];
-  });
+  return axes.flatMap((axis) => sightOf(layAlong(plate, things, { ...axis, rounds })));
+}
+
+function sightOf(strip: Strip): readonly WormSight[] {
+  const threads = threadsOf(strip);
+  return threads ? [{ strip, threads, clearness: clearnessOf(threads) }] : [];
 }
 
 /**
@@ -183,7 +179,7 @@ function answer(
     1.3 * edges.length,
   );
   // Two ways of measuring one pitch: the outline, and the light between; lands and grounds may both be bright.
-  if (!light || ![1, 2, 3].some((times) => Math.abs(edges.length / (times * light.length) - 1) < SAME)) return refused('countsDisagree');
+  if (!light || ![1, 2, 3].some((times) => isSamePitch(edges.length, times * light.length))) return refused('countsDisagree');
   const depth = depthOf(edges, [upper, lower]);
   if (depth < LEAST_DEPTH * radius) return refused('noThreads');
   if (Math.min(...edgeContrasts(strip, threads)) < LEAST_CONTRAST) return refused('lowContrast');
@@ -209,8 +205,7 @@ function answer(
   const hidden = 1 - Math.min(above, below) / Math.max(above, below);
   const off = Math.hypot(LEAN_SHARE, apart, HIDDEN_SHARE * hidden);
   const perMm = input.scale && perMmOf(input.scale);
-  const mm = (px: number, share: number) =>
-    perMm && { value: px * perMm.value, plusMinus: px * Math.hypot(perMm.plusMinus, perMm.value * share) };
+  const mm = (px: number, share: number) => perMm && lengthBy(perMm, px, share);
   const [pitchMm, outsideMm] = [mm(pitchPx, LEAN_SHARE), mm(outsidePx, off)];
   const share = pitchPx / outsidePx;
   return {
@@ -235,8 +230,6 @@ const MOST_APART = 0.1;
 /** Ways of parting that show threads nearly as well are asked how wide it is. */
 const NEARLY_AS_CLEAR = 0.6;
 
-/** Two measures of one pitch may differ so much. */
-const SAME = 0.08;
 /** A camera that leans along the axis shortens the pitch, and the near side of a worm is larger: one standard deviation, by trial on scenes. */
 const LEAN_SHARE = 0.015;
 /** How well the light has to follow so many starts, and how much better than any other number, for them to be said; by trial on scenes. */

@@ -10,6 +10,11 @@ export interface Wave {
 
 const GROWTHS = [-0.09, -0.06, -0.03, 0, 0.03, 0.06, 0.09];
 
+/** Two measures of one pitch may differ so much. */
+const SAME = 0.08;
+/** Whether two lengths are measures of one pitch. */
+export const isSamePitch = (one: number, other: number): boolean => Math.abs(one / other - 1) < SAME;
+
 /** The wave that several lines have in common, whatever its place on each; null where none stands out. */
 export function findWave(lines: readonly Float32Array[], longest: number): Wave | null {
   const level = lines.map(levelled);

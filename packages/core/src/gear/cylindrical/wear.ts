@@ -7,7 +7,8 @@ import { cutOf, POINTED_TIP, profileOf, thicknessAt, type Cut, type Profile } fr
 import { cylindricalInput, thicknessReadings } from './schema.ts';
 import { thinningFromSpan } from './span.ts';
 import { moduleFrom } from '../moduleFrom.ts';
-import { MOST_TEETH, positiveUpTo, sentence } from '../../quantity/bounds.ts';
+import { againstLimit, limitSaid, thinningLimits, thumbLimit } from '../thinningLimit.ts';
+import { MOST_TEETH } from '../../quantity/bounds.ts';
 
 export const wearInput = z.strictObject({
   gear: cylindricalInput,
@@ -16,7 +17,7 @@ export const wearInput = z.strictObject({
     tipDiameterMm: measuredLength.optional(),
   }),
   missingTeeth: z.int().min(0).max(MOST_TEETH).default(0),
-  limits: z.strictObject({ thinningMm: positiveUpTo(100).optional(), source: sentence.optional() }).default({}),
+  limits: thinningLimits,
 });
 export type WearInput = z.infer<typeof wearInput>;
 
@@ -39,12 +40,8 @@ export const wearOutput = z.object({
 });
 export type Wear = z.infer<typeof wearOutput>;
 
-/** Thinning at which a gear is done, in modules, where the maker names none (rule of thumb of small shops: a tenth of the module). */
-export const LIMIT_MODULES = 0.1;
 /** No thinning is known finer than this, however sharp the readings. */
 const FINEST_THINNING_MM = 1e-4;
-/** From this share of the limit on it is worth watching. */
-export const WATCH_SHARE = 0.6;
 
 /**
  * How worn a cylindrical gear is: thinning against the gear as drawn, from spans or over pins (several
@@ -65,15 +62,14 @@ export function gearWear(input: WearInput): Wear {
   const worn = { ...cut, thinningMm: cut.thinningMm + Math.max(0, thinning.value) };
   const tip = tipOf(input, cut, profile);
   const tipThicknessLeftMm = thicknessAt(worn, profileOf(worn), Math.max(tip, profile.baseDiameterMm));
-  const limitMm = input.limits.thinningMm ?? LIMIT_MODULES * normalModuleMm;
+  const limitMm = input.limits.thinningMm ?? thumbLimit(normalModuleMm);
   const judged = judge({ thinning, limitMm, tipThicknessLeftMm, module: normalModuleMm, missing: input.missingTeeth });
   return {
     thinningMm: thinning,
     ...(input.measured.tipDiameterMm && { tipLossMm: profile.tipDiameterMm - tip }),
     tipThicknessLeftMm,
     limitMm,
-    ...(input.limits.thinningMm !== undefined && input.limits.source !== undefined && { limitSource: input.limits.source }),
-    limitGiven: input.limits.thinningMm !== undefined,
+    ...limitSaid(input.limits),
     missingTeeth: input.missingTeeth,
     ...judged,
   };
@@ -156,17 +152,17 @@ interface WearJudgement {
 }
 
 function judge({ thinning, limitMm, tipThicknessLeftMm, module, missing }: WearJudgement): Pick<Wear, 'verdict' | 'reasons'> {
-  const share = thinning.value / limitMm;
+  const { isOver, isNear, isUnsure } = againstLimit(thinning, limitMm);
   const replace: WearReason[] = [
     ...(missing > 0 ? (['teethMissing'] as const) : []),
-    ...(share >= 1 ? (['thinned'] as const) : []),
+    ...(isOver ? (['thinned'] as const) : []),
     ...(tipThicknessLeftMm <= 0 ? (['wornToPoints'] as const) : []),
   ];
   if (replace.length > 0) return { verdict: 'replace', reasons: replace };
   const watch: WearReason[] = [
-    ...(share >= WATCH_SHARE ? (['thinned'] as const) : []),
+    ...(isNear ? (['thinned'] as const) : []),
     ...(tipThicknessLeftMm < POINTED_TIP * module ? (['littleTipLeft'] as const) : []),
-    ...(share < 1 && share + (2 * thinning.plusMinus) / limitMm >= 1 ? (['notSharpEnough'] as const) : []),
+    ...(isUnsure ? (['notSharpEnough'] as const) : []),
   ];
   return watch.length > 0 ? { verdict: 'watch', reasons: watch } : { verdict: 'good', reasons: ['thinned'] };
 }
