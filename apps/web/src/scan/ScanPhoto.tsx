@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/scan';
 import type { ScanRead, SectorScanRead } from '@patient-badger/core/gear';
 import { useRef, useState } from 'react';
-import { Image, View } from 'react-native';
+import { Image, Pressable, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { placeOn } from '../photo/placeOn.ts';
 
@@ -47,13 +47,14 @@ export function ScanPhoto({ address, width, height, over = {}, length, onTap }: 
   const px = shown > 0 ? width / shown : 1;
   return (
     <View className="w-full" onLayout={({ nativeEvent }) => setShown(nativeEvent.layout.width)}>
-      <View
+      {/* A press, not a gesture of its own: what is a tap and what drags the page is the platform's to say. */}
+      <Pressable
         ref={board}
         testID="scan-board"
+        tabIndex={-1}
         className="overflow-hidden rounded-md border-2 border-line"
-        style={{ width: '100%', aspectRatio: width / height, ...(onTap ? { cursor: 'crosshair' } : {}) } as object}
-        onStartShouldSetResponder={() => onTap !== undefined}
-        onResponderRelease={(event) => {
+        style={{ width: '100%', aspectRatio: width / height, cursor: onTap ? 'crosshair' : 'auto' } as object}
+        onPress={(event) => {
           const [x, y] = placeOn(board, event);
           onTap?.({ xPx: x * width, yPx: y * height });
         }}
@@ -76,7 +77,7 @@ export function ScanPhoto({ address, width, height, over = {}, length, onTap }: 
             ) : null}
           </Svg>
         </View>
-      </View>
+      </Pressable>
     </View>
   );
 }
