@@ -1,0 +1,178 @@
+import { t as shared } from '@patient-badger/wording/shared';
+import { t as traceWords } from '@patient-badger/wording/trace';
+import type { BrowserContext, Page } from 'playwright-core';
+import { PNG } from 'pngjs';
+import { answer, button, confirmCautions, confirmSettled, heading, takePhoto, type Truth } from './actions.ts';
+import { PHONE, sql, type Stage } from './stage.ts';
+
+/** What a walk from take-in to closed record asked of a hand, and what it left on record. */
+export interface WalkCounts {
+  /** Touches of the screen; touching a field to type in it is none. */
+  readonly presses: number;
+  /** Fields that were typed in, and readings keyed in on the pad. */
+  readonly fields: number;
+  /** Entries of the job by their kind; photos are entries too. */
+  readonly records: Readonly<Record<string, number>>;
+}
+
+/** Counts touches and typed fields from within the page; a reload goes on counting. */
+const COUNTING = `(() => {
+  const typed = new WeakSet();
+  const isField = (thing) => thing instanceof HTMLInputElement || thing instanceof HTMLTextAreaElement;
+  addEventListener('click', (event) => {
+    if (!event.isTrusted || isField(event.target)) return;
+    window.countOfWalk('presses');
+    if (event.target.closest('[data-testid="keep-reading"]')) window.countOfWalk('fields');
+  }, true);
+  addEventListener('input', (event) => {
+    if (!isField(event.target) || typed.has(event.target)) return;
+    typed.add(event.target);
+    window.countOfWalk('fields');
+  }, true);
+})()`;
+
+/** A device with a mechanic at it, who is counted. */
+export class Walker {
+  readonly page: Page;
+  private readonly stage: Stage;
+  private readonly counts = { presses: 0, fields: 0 };
+
+  private constructor(stage: Stage, page: Page) {
+    this.stage = stage;
+    this.page = page;
+  }
+
+  static async at(stage: Stage, size: { width: number; height: number } = PHONE): Promise<Walker> {
+    const { page, context } = await stage.device(size);
+    const walker = new Walker(stage, page);
+    await walker.counting(context);
+    await page.clock.install();
+    return walker;
+  }
+
+  private async counting(context: BrowserContext): Promise<void> {
+    await context.exposeBinding('countOfWalk', (_, what: 'presses' | 'fields') => {
+      this.counts[what]++;
+    });
+    await context.addInitScript(COUNTING);
+  }
+
+  get job(): string {
+    return /\/jobs\/([0-9a-f-]+)/.exec(this.page.url())?.[1] ?? '';
+  }
+
+  press = (testID: string) => this.page.getByTestId(testID).first().click();
+  type = (testID: string, text: string) => this.page.getByTestId(testID).first().fill(text);
+  /** Follows the bar of the stages. */
+  stageTo = (name: string) => this.page.getByRole('navigation').getByRole('link', { name }).first().click();
+
+  /** Who arrives is not part of the walk: the device is let in before the shop opens. */
+  start(): void {
+    this.counts.presses = 0;
+    this.counts.fields = 0;
+  }
+
+  /** Opens as far as the look or the work needs, takes down what is asked for, waits what has to pass. */
+  async openUp(): Promise<void> {
+    const { page } = this;
+    for (let i = 0; i < 60; i++) {
+      await confirmCautions(page);
+      await this.captures();
+      await this.waits();
+      const step = page.getByTestId('step-done').or(page.locator('[data-testid^="back-"]')).first();
+      if (!(await step.isVisible())) return;
+      if (await step.isDisabled()) continue;
+      const label = (await step.getAttribute('aria-label')) ?? '';
+      await page.getByRole('button', { name: label, exact: true }).click();
+      await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+    }
+    throw new Error('the way never came to its end');
+  }
+
+  /** Each position that is asked for: a figure or a mark where that is what is wanted, a photo otherwise; and back where it was. */
+  private async captures(): Promise<void> {
+    const { page } = this;
+    const asked = page.locator('[data-testid^="leave-"]:not([data-testid$="-confirm"])');
+    for (let left = await asked.count(); left > 0; left = await asked.count()) {
+      const id = ((await asked.first().getAttribute('data-testid')) ?? '').slice('leave-'.length);
+      const keep = page.getByTestId(`keep-${id}`);
+      if (await keep.isVisible()) {
+        if (await keep.isDisabled())
+          await page
+            .getByLabel(/^Figure/)
+            .first()
+            .fill('12');
+        await keep.click();
+      } else await takePhoto(page, 'position.png', A_PHOTO);
+      await settles(async () => (await asked.count()) < left);
+    }
+    const restored = page.locator('[data-testid^="restored-"]:not([aria-disabled="true"])');
+    for (let left = await restored.count(); left > 0; left = await restored.count()) {
+      await restored.first().click();
+      await settles(async () => (await restored.count()) < left);
+    }
+  }
+
+  /** Starts what has to wait, and lets the time pass. */
+  private async waits(): Promise<void> {
+    const { page } = this;
+    const start = page.locator('[data-testid^="start-"]:not([data-testid="start-job"])').first();
+    if (!(await start.isVisible())) return;
+    if (await start.isDisabled())
+      await page
+        .getByLabel(/^Minutes/)
+        .first()
+        .fill('10');
+    await start.click();
+    await page.locator('[data-testid^="left-"]').first().waitFor();
+    await page.clock.fastForward('24:00:00');
+    await page.locator('[data-testid^="left-"]').first().waitFor({ state: 'detached' });
+  }
+
+  /** Look after look as the app advises, to its verdict. */
+  async trace(truth: Truth): Promise<void> {
+    const { page } = this;
+    for (let i = 0; i < 25; i++) {
+      const verdict = button(page, shared.seeTheReasonsAndDecide);
+      const next = page.getByTestId('do-look');
+      const none = page.getByTestId('none-leads');
+      await verdict.or(next).or(none).first().waitFor();
+      if ((await verdict.isVisible()) || (await none.isVisible())) return;
+      await next.click();
+      await page.waitForURL(/\/look\//);
+      const look = page.url().split('/').at(-1)?.split('?')[0] ?? '';
+      await heading(page, traceWords.whatDoYouSee).waitFor();
+      await this.openUp();
+      const result = truth[look];
+      if (!result) throw new Error(`the walk does not know what ${look} shows`);
+      await answer(page, result);
+      await confirmSettled(page);
+      await page.waitForURL((url) => !url.pathname.includes('/look/'));
+    }
+    throw new Error('no verdict');
+  }
+
+  /** What was counted, with what the server holds of the job. */
+  async counted(job: string): Promise<WalkCounts> {
+    const { rows } = await sql(
+      this.stage.databaseUrl,
+      `SELECT payload->>'kind' AS kind, count(*)::int AS n FROM entries WHERE job_id = '${job}' GROUP BY 1 ORDER BY 1`,
+    );
+    const records = Object.fromEntries((rows as { kind: string; n: number }[]).map(({ kind, n }) => [kind, n]));
+    return { ...this.counts, records };
+  }
+}
+
+async function settles(isSo: () => Promise<boolean>): Promise<void> {
+  for (let i = 0; i < 500; i++) {
+    if (await isSo()) return;
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+  throw new Error('it was pressed and nothing came of it');
+}
+
+const A_PHOTO = (() => {
+  const image = new PNG({ width: 320, height: 240 });
+  for (let i = 0; i < 320 * 240; i++) image.data.set(i % 37 < 18 ? [140, 140, 132, 255] : [96, 74, 52, 255], i * 4);
+  return PNG.sync.write(image);
+})();
