@@ -20,6 +20,7 @@ const FLOORS = {
     'match',
     'driveline',
     'access',
+    'work',
     'trace',
     'gear',
     'scan',

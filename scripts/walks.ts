@@ -9,9 +9,9 @@ const [wanted = '', into] = process.argv.slice(2);
 const stage = await start();
 const found: Record<string, WalkCounts | { error: string }> = {};
 try {
-  for (const each of WALKS.filter(({ id }) => id.includes(wanted))) {
-    found[each.id] = await walk(stage, each).catch((error: unknown) => ({ error: String(error).slice(0, 600) }));
-    console.log(each.id, JSON.stringify(found[each.id]));
+  for (const one of WALKS.filter(({ id }) => id.includes(wanted))) {
+    found[one.id] = await walk(stage, one).catch((error: unknown) => ({ error: String(error).slice(0, 600) }));
+    console.log(one.id, JSON.stringify(found[one.id]));
   }
 } finally {
   await stage.stop();

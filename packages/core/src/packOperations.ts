@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { accessPlan, type Aim } from './access/plan.ts';
 import { reassembly } from './access/reassembly.ts';
 import { CoreFailure, fail } from './failure/CoreFailure.ts';
@@ -6,9 +6,14 @@ import { operation } from './operation/operation.ts';
 import { planInput, planOutput } from './planSchema.ts';
 import { checkPack } from './trace/checkPack.ts';
 import { traceNext } from './trace/next.ts';
-import type { Pack } from './trace/pack.ts';
-import { traceInput, traceOutput } from './trace/schema.ts';
+import { packSchema, type Pack } from './trace/pack.ts';
+import { name } from './quantity/bounds.ts';
+import { facts, traceInput, traceOutput } from './trace/schema.ts';
+import { packForFacts } from './trace/overrides.ts';
+import { remediesIn, remedyChosen } from './trace/remedies.ts';
 import { findByWords } from './trace/words.ts';
+import { workPlanFields, workPlanOutput, type RemedyName } from './work/schema.ts';
+import { workPlan } from './work/workPlan.ts';
 import { wordsInput, wordsOutput } from './trace/wordsSchema.ts';
 
 /** Families are data: whoever opens the core says where they are found. */
@@ -41,6 +46,12 @@ export function packOperations(families: Families) {
       output: planOutput,
       heavy: true,
       work: ({ family: given, ...asked }) => planFor(family(given), asked),
+    }),
+    'work.plan': operation({
+      input: workPlanInput,
+      output: workPlanOutput,
+      heavy: true,
+      work: ({ family: given, facts: known, ...asked }) => workFor(packForFacts(family(given), known), asked),
     }),
     'trace.next': operation({
       input: traceInput,
@@ -86,6 +97,36 @@ function planFor(pack: Pack, { opened, stuck, ...aim }: PlanRequest): z.input<ty
     },
     reassembly: [...back],
   };
+}
+
+const workPlanInput = z.strictObject({ family: z.union([name, packSchema]), facts: facts.default({}), ...workPlanFields });
+
+interface WorkRequest {
+  readonly chosen: readonly RemedyName[];
+  readonly besides: readonly string[];
+  readonly opened: readonly string[];
+  readonly stuck: readonly string[];
+  readonly done: readonly string[];
+}
+
+function workFor(pack: Pack, { chosen, besides, ...asked }: WorkRequest): z.input<typeof workPlanOutput> {
+  const steps = pack.steps.map(({ id }) => id);
+  for (const field of ['opened', 'stuck'] as const) {
+    asked[field].forEach((given, i) => {
+      if (!steps.includes(given)) throw fail('unknownId', `${field}.${i}`, { given, known: steps.join(', ') });
+    });
+  }
+  const remedies = chosen.map((each, i) => ({ remedy: remedyChosen(pack, each, `chosen.${i}`), path: `chosen.${i}` }));
+  const small = pack.whileOpen.filter(({ id }) => besides.includes(id));
+  besides.forEach((given, i) => {
+    if (small.some(({ id }) => id === given)) return;
+    const remedy = remediesIn(pack).find(({ id }) => id === given);
+    if (!remedy)
+      throw fail('unknownId', `besides.${i}`, { given, known: [...remediesIn(pack), ...pack.whileOpen].map(({ id }) => id).join(', ') });
+    remedies.push({ remedy, path: `besides.${i}` });
+  });
+  const once = remedies.filter(({ remedy }, i) => remedies.findIndex((other) => other.remedy.id === remedy.id) === i);
+  return workPlan(pack, { remedies: once, besides: small, ...asked });
 }
 
 /** Runs a check whose paths start below a field of the input. */

@@ -19,6 +19,12 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     'shaft.diameterMm',
     { reason: 'shaftThickerThanBore' },
   ],
+  [
+    'work.plan',
+    { family: 'saw-oil-pump', chosen: [{ fault: 'worm-stripped', remedy: 'worm-new' }], stuck: ['clutch-off'] },
+    'stuck',
+    { reason: 'noWayToWork', given: 'clutch-off' },
+  ],
   ['fit.limits', { nominalMm: 20 }, 'hole', { reason: 'noHoleNoShaft' }],
   ['fit.limits', { nominalMm: 20, hole: 'q7' }, 'hole', { reason: 'noSuchTolerance', code: 'q7', field: 'hole' }],
   ['fit.press', { shaft: solid(20), hub: hub(20), interferenceMm: 0.01 }, 'hub.outerDiameterMm', { reason: 'hubWithoutWall', leastMm: 20 }],

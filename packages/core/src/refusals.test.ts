@@ -26,12 +26,13 @@ test.each(REFUSALS)('%s %j is refused at %s', (op, input, path, detail) => {
   expect(failure.detail).toMatchObject(detail);
 });
 
-type Loose = Record<string, unknown> & Record<'faults' | 'looks' | 'steps', Record<string, unknown>[]>;
+type Loose = Record<string, unknown> & Record<'faults' | 'looks' | 'steps' | 'closing', Record<string, unknown>[]>;
 const broken = (change: (pack: Loose) => void) => {
   const pack = structuredClone(findFamily('auger-gearbox')) as unknown as Loose;
   change(pack);
   return explainPack(pack).mistakes[0];
 };
+const firstRemedy = (pack: Loose) => (pack.faults[0]?.remedies as [{ parts: object[] }])[0];
 const table = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'table');
 const moving = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'kinematic');
 
@@ -57,6 +58,19 @@ const OF_A_FILE: readonly [string, (pack: Loose) => void, RegExp, object][] = [
     /^looks\.\d+\.figure\.limits$/,
     {},
   ],
+  [
+    'partWithoutName',
+    (pack) => void Object.assign(firstRemedy(pack).parts[0] ?? {}, { gear: 'wheel' }),
+    /^faults\.0\.remedies\.0\.parts\.0$/,
+    {},
+  ],
+  [
+    'settingOutOfReach',
+    (pack) => void Object.assign(firstRemedy(pack), { settings: ['mesh-play'] }),
+    /^faults\.0\.remedies\.0\.settings\.0$/,
+    { given: 'mesh-play' },
+  ],
+  ['filledTwice', (pack) => void delete pack.closing.find(({ kind }) => kind === 'fill')?.setting, /^closing\.\d+\.setting$/, {}],
   ['stepNeedsItself', (pack) => void Object.assign(pack.steps[0] ?? {}, { needs: [pack.steps[0]?.id] }), /^steps\.0\.needs$/, {}],
 ];
 

@@ -1,3 +1,4 @@
+import { CoreFailure } from './failure/CoreFailure.ts';
 import { cutOf, type Cut } from './gear/cylindrical/profile.ts';
 import { seeded } from './quantity/seeded.ts';
 
@@ -41,3 +42,14 @@ export const cutWith = (change: Partial<Parameters<typeof cutOf>[0]> = {}): Cut 
     toothThinningMm: 0,
     ...change,
   });
+
+/** What a call refuses, as data. */
+export function refusalOf(call: () => unknown): CoreFailure {
+  try {
+    call();
+  } catch (error) {
+    if (error instanceof CoreFailure) return error;
+    throw error;
+  }
+  throw new Error('it was taken');
+}

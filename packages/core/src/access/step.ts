@@ -107,6 +107,8 @@ export const closingStep = z.strictObject({
   after: z.array(id).max(60).default([]),
   tighten: tighten.optional(),
   wait: wait.optional(),
+  /** The setting that is done with this piece. */
+  setting: id.optional(),
 });
 
 /** Worth doing since it lies open: the other side, the seal, the spring that is known to break. */

@@ -2,29 +2,14 @@ import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
 import { name, positiveUpTo } from '../quantity/bounds.ts';
 import { USE_UNITS } from '../quantity/useUnit.ts';
+import { OPTION_KINDS } from '../work/remedy.ts';
 import { meanUpTo, quantile, weibullOf } from '../inference/weibull.ts';
 
 /** Money in hundredths of the currency. */
 const minor = z.number().min(0).max(1e11);
 const share = z.number().min(0).max(1);
 
-export const OPTION_KINDS = [
-  'clean',
-  'adjust',
-  'save',
-  'repair',
-  'replace',
-  'upgrade',
-  'overhauledUnit',
-  'wholeAssembly',
-  'donor',
-  'make',
-  'bypass',
-  'scrap',
-  'stop',
-] as const;
-
-export type OptionKind = (typeof OPTION_KINDS)[number];
+export { OPTION_KINDS, type OptionKind } from '../work/remedy.ts';
 
 const optionGiven = z.strictObject({
   id: name,

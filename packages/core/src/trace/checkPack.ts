@@ -1,5 +1,6 @@
 import { checkDriveline } from '../driveline/check.ts';
 import { fail } from '../failure/CoreFailure.ts';
+import { checkRemedies } from './checkRemedies.ts';
 import { checkStates } from './checkStates.ts';
 import { idsOf, need, unique } from './names.ts';
 import type { KinematicLook, Pack, TableLook } from './pack.ts';
@@ -118,6 +119,7 @@ export function checkPack(pack: Pack): Pack {
   checkProofs(pack, cautions);
   refuseCircles(pack);
   checkStates(pack);
+  checkRemedies(pack);
   return pack;
 }
 

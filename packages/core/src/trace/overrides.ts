@@ -1,9 +1,11 @@
 import { fail } from '../failure/CoreFailure.ts';
 import { own } from '../operation/own.ts';
+import type { ClosingStep } from '../access/step.ts';
 import { checkPack } from './checkPack.ts';
+import { isInReach } from './checkRemedies.ts';
 import { modelOverrides, type ModelOverrides } from './modelOverrides.ts';
 import { idsOf, need } from './names.ts';
-import { packSchema, type Pack } from './pack.ts';
+import { packSchema, type Fault, type Pack } from './pack.ts';
 
 const remembered = new WeakMap<Pack, Map<string, Pack>>();
 
@@ -77,7 +79,11 @@ function changed(pack: Pack, overrides: ModelOverrides): Pack {
     states: puttingIn(pack.states, put.states),
     auxiliaries: puttingIn(pack.auxiliaries, put.auxiliaries),
     cautions: puttingIn(pack.cautions, put.cautions),
-    faults: puttingIn(pack.faults, put.faults, without.faults).map((each) => ({ ...each, ...own(overrides.faults, each.id) })),
+    faults: remediesLeft(
+      pack,
+      puttingIn(pack.faults, put.faults, without.faults).map((each) => ({ ...each, ...own(overrides.faults, each.id) })),
+      { needsOf: steps.needsOf, steps: steps.list as Pack['steps'], gone: new Set([...(without.bodies ?? []), ...(without.joints ?? [])]) },
+    ),
     together: pack.together.filter(({ faults }) => !faults.some((id) => gone.faults.has(id))),
     complaints: pack.complaints.map((complaint) => ({
       ...complaint,
@@ -90,11 +96,49 @@ function changed(pack: Pack, overrides: ModelOverrides): Pack {
     branches: overrides.branches ?? pack.branches,
     looks,
     steps: steps.list,
-    closing: closing
+    closing: settingsKept(pack, closing)
       .filter(({ closes, after }) => [...closes, ...after].length === 0 || [...closes, ...after].some((id) => shown.has(id)))
       .map((each) => ({ ...each, closes: each.closes.filter((id) => shown.has(id)), after: each.after.filter((id) => shown.has(id)) })),
     variants: [],
   });
+}
+
+interface Left {
+  readonly needsOf: (ids: readonly string[]) => string[];
+  readonly steps: Pack['steps'];
+  /** Bodies and joints that the model does not have. */
+  readonly gone: ReadonlySet<string>;
+}
+
+/** The remedies as a model can have them: without what it has not got, opened by the steps that it has. */
+function remediesLeft<T extends Pick<Fault, 'remedies'>>(
+  pack: Pack,
+  faults: readonly T[],
+  { needsOf, steps, gone }: Left,
+): (T & Pick<Fault, 'remedies'>)[] {
+  const left = new Set([...faults.flatMap(({ remedies }) => remedies), ...pack.whileOpen].map(({ id }) => id));
+  return faults.map((fault) => ({
+    ...fault,
+    remedies: fault.remedies.map((remedy) => {
+      const needs = needsOf(remedy.needs);
+      return {
+        ...remedy,
+        needs,
+        settings: remedy.settings.filter((id) => isInReach({ ...pack, steps }, needs, id)),
+        parts: remedy.parts.filter(({ gear }) => gear === undefined || !gone.has(gear)),
+        checks: remedy.checks.filter(({ about }) => !gone.has(about)),
+        besides: remedy.besides.filter((each) => left.has(each.remedy)),
+      };
+    }),
+  }));
+}
+
+/** A way back that a model brings says of its pieces what the family says of those of the same name, and fills what is filled. */
+function settingsKept({ closing: family, settings }: Pack, closing: readonly ClosingStep[]): readonly ClosingStep[] {
+  const named = closing.map((piece) => ({ ...piece, setting: piece.setting ?? family.find(({ id }) => id === piece.id)?.setting }));
+  const fill = settings.find(({ id, desk }) => desk === 'fill' && !named.some(({ setting }) => setting === id))?.id;
+  const unnamed = named.find(({ kind, setting }) => kind === 'fill' && setting === undefined);
+  return named.map((piece) => (piece === unnamed && fill !== undefined ? { ...piece, setting: fill } : piece));
 }
 
 const leaving = <T>(record: Readonly<Record<string, T>>, gone: ReadonlySet<string>) =>

@@ -19,6 +19,7 @@ import {
   state,
   together,
 } from './packParts.ts';
+import { space, withRemediesNamed } from '../work/remedy.ts';
 import { withRowsInOrder } from './rows.ts';
 import { side, withSidesWritten } from './sides.ts';
 
@@ -52,6 +53,8 @@ const packFields = z.strictObject({
   /** What is set after it is put together, in the right order. */
   settings: z.array(settingWanted).max(30).default([]),
   proofs: z.array(proof).min(1).max(30),
+  /** What each of its places holds: grease, gear oil, what the plate says. */
+  spaces: z.array(space).max(20).default([]),
   /** The fixed order of looks in a textbook, kept for comparison. */
   textbookOrder: z.array(id).max(60).default([]),
   /** Orders of parts that machines of this family come in, besides the one described. */
@@ -65,7 +68,7 @@ const packFields = z.strictObject({
   mirrored: z.record(id, id).default({}),
 });
 
-export const packSchema = z.preprocess((raw) => withRowsInOrder(withSidesWritten(withFieldsOfToday(raw))), packFields);
+export const packSchema = z.preprocess((raw) => withRowsInOrder(withRemediesNamed(withSidesWritten(withFieldsOfToday(raw)))), packFields);
 
 export type Pack = z.infer<typeof packSchema>;
 export { DEAD_DRIVER, INSTRUMENT_KINDS, PROOF_PHASES, SETTINGS } from './packParts.ts';

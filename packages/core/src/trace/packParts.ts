@@ -4,6 +4,7 @@ import { MATERIAL_IDS } from '../material/materials.ts';
 import { BORE_SHAPES } from '../match/schema.ts';
 import { faultMode, MOTION_STATES } from '../driveline/schema.ts';
 import { atWork } from '../access/step.ts';
+import { lifeNew, remedySchema } from '../work/remedy.ts';
 
 const text = sentence;
 const chance = z.number().min(0).max(1);
@@ -68,7 +69,10 @@ export const fault = z.strictObject({
     .max(10)
     .default([]),
   shifts: z.array(shift).max(30).default([]),
+  /** The first thing to do, in a sentence; how people go on in all is in `remedies`. */
   remedy,
+  /** How people really go on from this fault, each way for itself. */
+  remedies: z.array(remedySchema).max(20).default([]),
   tell: text,
 });
 
@@ -180,6 +184,8 @@ export const gearCard = z.strictObject({
   type: z.enum(GEAR_TYPES),
   /** The bore every gear of this family has at this place; a part with another is refused. */
   boreShape: z.enum(BORE_SHAPES).optional(),
+  /** How long a new one lasts here. */
+  lifeNew: lifeNew.optional(),
 });
 
 /** What is set, each at a desk of its own. */
@@ -213,6 +219,8 @@ export const settingWanted = z.strictObject({
     .optional(),
   /** Of a fill: what runs on what. */
   materials: z.tuple([z.enum(MATERIAL_IDS), z.enum(MATERIAL_IDS)]).optional(),
+  /** What setting it takes, where it is not done with a piece of the way back. */
+  minutes: minutes.optional(),
   /** Of what is done after the mechanics: the state of the machine in which it works; in another it behaves otherwise. */
   state: text.optional(),
 });

@@ -66,5 +66,6 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'strength.pin': 'A pin across a shaft: pin or seat first',
   'strength.tooth': 'What one tooth bears, in bending and contact',
   'trace.next': 'Suspects, and the look most worth the next minutes',
+  'work.plan': 'One plan of the work: opening, repair, settings at their place on the way back, proofs',
   'trace.words': 'Families and complaints that an owner’s own words mean',
 };

@@ -12,6 +12,10 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   chancesNotOne: ({ id, results }) => `"${id}" has ${results} results: give ${results} chances that add up to 1.`,
   laterWithoutDays: ({ id }) => `"${id}": a proof that is looked at later says after how many days, and only such a one.`,
   limitsCrossed: ({ id }) => `"${id}": the least allowed is more than the most.`,
+  partWithoutName: ({ id }) => `A part of "${id}" is either a gear of the chain or a thing with a name of its own: say which.`,
+  settingOutOfReach: ({ id, given }) => `"${id}" sets "${given}", which lies closed when only what it needs is open.`,
+  filledTwice: ({ id }) => `"${id}" fills what a setting fills too: say in it which setting that is.`,
+  noWayToWork: ({ given }) => `What will not come (${given}) bars every way to where the work is.`,
   notDrawn: ({ id }) => `"${id}" is on no line of the drawing: put it into order or into a branch.`,
   limitsBetweenResults: ({ id, results }) =>
     `"${id}" has ${results} results: give ${Number(results) - 1} limits between them, from small to large.`,
