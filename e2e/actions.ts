@@ -109,6 +109,7 @@ export async function confirmCautions(page: Page): Promise<void> {
 export async function openUp(page: Page): Promise<void> {
   await page.getByRole('heading', { name: traceWords.whatDoYouSee }).waitFor();
   await pressAll(page, '[data-testid^="back-"]');
+  await pressAll(page, '[data-testid="steps-done"]');
   await pressAll(page, '[data-testid="step-done"]');
   await confirmCautions(page);
 }
@@ -236,6 +237,7 @@ export const sayWhy = (page: Page) => page.getByLabel(close.noteForNextTime).fil
 /** The way back, the proof and the closing. */
 export async function closeUp(page: Page): Promise<void> {
   await page.getByRole('heading', { name: access.theWayBack }).waitFor();
+  await pressAll(page, '[data-testid="pieces-done"]');
   await pressAll(page, '[data-testid^="back-"]');
   await proveAll(page);
   await sayWhy(page);

@@ -14,10 +14,10 @@ async function packed(name: string): Promise<number> {
 
 test.each([
   ['entry', 250 * kB],
-  ['rest', 538 * kB],
-  // Seventeen families with what owners say for each complaint; they come after the first screen.
-  ['operations', 291 * kB],
-  ['scan', 119 * kB],
+  ['rest', 570 * kB],
+  // Seventeen families with what owners say for each complaint and how people go on from each fault; they come after the first screen.
+  ['operations', 323 * kB],
+  ['scan', 120 * kB],
 ])('the script %s weighs no more than %i bytes on the wire', async (name, most) => {
   const bytes = await packed(name);
   expect(bytes).toBeGreaterThan(kB);

@@ -63,22 +63,22 @@ test('the motorcycle gearbox is decided by the distance it goes in a year, both 
     await route.continue();
   });
   await page.goto(`${at}/decide`);
-  await page.getByTestId('option-save').waitFor();
-  await page.getByTestId('change-replace').click();
+  await page.getByTestId('option-pair-donor').waitFor();
+  await page.getByTestId('change-pair-new').click();
   await page.getByTestId('opt-parts').fill('dear');
   await page.getByTestId('keep-option').click();
   await page.getByText(decide.thePriceAsOneNumber).waitFor();
-  await page.getByTestId('opt-parts').fill('250');
+  await page.getByTestId('opt-parts').fill('450');
   await page.getByTestId('keep-option').click();
   await page.getByTestId('keep-option').waitFor({ state: 'detached' });
   await context.setOffline(true);
-  await price(page, 'overhauledUnit', { parts: '900', minutes: '300' });
+  await price(page, 'box-overhauled', { parts: '900', minutes: '300' });
   await press(page, 'use-slider', 0.5);
   await page.getByText(/^Used \d{2,3} km a year$/).waitFor();
-  expect(await cheapest(page)).toBe('option-save');
+  expect(await cheapest(page)).toBe('option-pair-donor');
   await press(page, 'use-slider', 0.97);
   await page.getByText(/^Used \d\d,\d00 km a year$/).waitFor();
-  expect(await cheapest(page)).toBe('option-replace');
+  expect(await cheapest(page)).toBe('option-pair-new');
   // On a slow phone the second place is pressed while the first is being written: the last one stands.
   const throttle = await throttleOf(page);
   await throttle(8);
@@ -93,12 +93,16 @@ test('the motorcycle gearbox is decided by the distance it goes in a year, both 
   await page.reload();
   await page.getByText(/^Used \d\d,\d00 km a year$/).waitFor();
   await page.getByTestId('to-quote').click();
-  await page.getByTestId('answer-replace').click();
+  // What is not chosen to be offered is not on the paper, and cannot be answered.
+  await page.getByTestId('offer-box-overhauled').click();
+  const isOffered = (await page.getByTestId('offer-box-overhauled').getAttribute('aria-checked')) === 'true';
+  expect(await page.getByTestId('answer-box-overhauled').count()).toBe(isOffered ? 1 : 0);
+  await page.getByTestId('answer-pair-new').click();
   await page.getByTestId('answered').getByText('Replace, by word', { exact: false }).waitFor();
   await page.getByTestId('go-on').click();
   await page.waitForURL(/\/gear\//);
   await inTime(stage.databaseUrl, `SELECT payload->>'option' AS option FROM entries WHERE payload->>'kind' = 'quoteAnswered'`, [
-    { option: 'replace' },
+    { option: 'pair-new' },
   ]);
 });
 

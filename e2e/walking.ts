@@ -79,7 +79,10 @@ export class Walker {
       await confirmCautions(page);
       await this.captures();
       await this.waits();
-      const step = page.getByTestId('step-done').or(page.locator('[data-testid^="back-"]')).first();
+      // Several together where that is offered.
+      const many = page.getByTestId('steps-done').or(page.getByTestId('pieces-done')).first();
+      const one = page.getByTestId('step-done').or(page.locator('[data-testid^="back-"]')).first();
+      const step = (await many.isVisible()) ? many : one;
       if (!(await step.isVisible())) return;
       if (await step.isDisabled()) continue;
       const label = (await step.getAttribute('aria-label')) ?? '';

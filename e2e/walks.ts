@@ -1,3 +1,4 @@
+import { t as close } from '@patient-badger/wording/close';
 import { t as gear } from '@patient-badger/wording/gear';
 import { t as match } from '@patient-badger/wording/match';
 import { t as ratio } from '@patient-badger/wording/ratio';
@@ -327,10 +328,18 @@ export async function walk(stage: Stage, { machine, says, family, fault, mode, b
     await w.press('second-check');
     await signByPin(page, 'Imke');
   }
-  await page.getByLabel('Note for next time').fill('set by the sheet');
   await w.press('close-job');
   if (secondCheck) await signByPin(page, 'Imke').catch(() => undefined);
-  await page.getByText(/^Finished \d/).waitFor();
+  const finished = page.getByText(/^Finished \d/);
+  const wanted = page.getByRole('alert');
+  await finished.or(wanted).first().waitFor();
+  if (await wanted.first().isVisible()) {
+    // Something is not set, fitted or proved: said in the note.
+    await page.getByLabel(close.noteForNextTime).fill('set by the sheet');
+    await w.press('close-job');
+    if (secondCheck) await signByPin(page, 'Imke').catch(() => undefined);
+  }
+  await finished.waitFor();
   await page.waitForTimeout(1500);
   const counts = await w.counted(job);
   await page.context().close();

@@ -12,7 +12,7 @@ export { USE_UNITS, inUseUnit, usualUse, type UseUnit } from './quantity/useUnit
 export type { Change } from './ratio/change.ts';
 export type { Takeoff } from './ratio/takeoff.ts';
 export { LOADED, type Tyre } from './ratio/tyre.ts';
-export type { Lubricant, LubricantWarning } from './setup/lubricant.ts';
+export type { Lubricant, LubricantReason, LubricantWarning } from './setup/lubricant.ts';
 export { figureUnit, readFigure, type FigureBase } from './quantity/figure.ts';
 export { SHEET_TORQUE_UNITS, TORQUE_UNITS } from './quantity/torqueUnits.ts';
 export { STRENGTH_CLASSES } from './setup/torque.ts';

@@ -82,11 +82,38 @@ test('every school on which practitioners differ stands somewhere, and with an a
   for (const [school, where] of schools) expect([school, where.size > 1]).toEqual([school, true]);
 });
 
-test('a hydrostat and a brake hold what their plate says and nothing else', () => {
-  expect(findFamily('hydro-final-drive')?.spaces.map(({ contains }) => contains)).toEqual(['hydrostaticFluid']);
-  for (const pack of FAMILIES) {
-    const oils = remediesOf(pack).flatMap(({ parts }) => parts.flatMap(({ item = '' }) => (/\boil\b/i.test(item) ? [item] : [])));
-    if (pack.spaces.some(({ contains }) => contains === 'hydrostaticFluid'))
-      expect(oils.filter((item) => !/the plate names|filter|Gaskets and oil/.test(item))).toEqual([]);
-  }
+/** What each place that is filled takes, by the trade and not by the program: the plate for a hydrostat, chain oil for a chain, a drop for an instrument. */
+const FILLED: Readonly<Record<string, string | null>> = {
+  'saw-oil-pump oil': 'chainOil',
+  'dash-odometer-cable oil': 'instrumentOil',
+  'fold-actuator grease': 'greasePlastic',
+  'park-brake-actuator spindle-grease': 'greaseEp',
+  'slide-rack-drive grease': 'greasePlastic',
+  'mid-drive-motor grease': 'greasePlastic',
+  'constant-mesh-gearbox oil': 'gearOilEp',
+  'worm-steering-box oil': 'wormOil',
+  'walk-drive-gearbox oil': 'wormOil',
+  'garden-transaxle grease': 'greaseEp',
+  'hydro-final-drive oil': null,
+  'auger-gearbox oil': 'wormOil',
+  'trimmer-bevel-head grease': 'greaseEp',
+};
+test('no place of the seventeen families gets a wrong kind: what it holds decides, and a hydrostat gets no answer', () => {
+  const found = FAMILIES.flatMap((pack) =>
+    pack.settings
+      .filter(({ desk }) => desk === 'fill')
+      .map(({ id, at, materials }) => {
+        const contains = (pack.spaces.find((space) => space.id === at) ?? pack.spaces[0])?.contains;
+        const slides = pack.driveline.joints.some((joint) => joint.id === at && joint.type === 'worm') || materials?.[1] === 'bronze';
+        return [`${pack.id} ${id}`, run('setup.lubricant', { materials: materials ?? ['steel', 'steel'], contains, slides }).lubricant];
+      }),
+  );
+  expect(Object.fromEntries(found)).toEqual(FILLED);
+});
+
+test('what is poured into a hydrostat is what its plate names, in every remedy', () => {
+  const poured = remediesOf(findFamily('hydro-final-drive') as Pack).flatMap(({ parts }) =>
+    parts.flatMap(({ item = '' }) => (/^oil\b/i.test(item) ? [item] : [])),
+  );
+  expect(new Set(poured.filter((item) => item !== 'Oil filter'))).toEqual(new Set(['Oil the plate names']));
 });

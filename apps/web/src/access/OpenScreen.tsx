@@ -34,12 +34,13 @@ export function OpenScreen() {
     <JobFrame
       stage="open"
       foot={(view) => {
-        const { step } = planOf(view, chosen);
+        const { step, left } = planOf(view, chosen);
         return step ? (
           <StepButtons
             key={step.id}
             view={view}
             step={step}
+            later={step === left[0] ? left.slice(1) : []}
             stuck={chosen.stuck === step.id}
             onStuck={(stuck) => setChosen({ ...chosen, stuck: stuck ? step.id : null })}
           />

@@ -21,7 +21,7 @@ function show(id: string, view: JobView) {
   return render(
     <QueryClientProvider client={new QueryClient()}>
       <StepWork view={view} step={step} stuck={false} />
-      <StepButtons view={view} step={step} stuck={false} onStuck={() => undefined} />
+      <StepButtons view={view} step={step} later={[]} stuck={false} onStuck={() => undefined} />
     </QueryClientProvider>,
   );
 }

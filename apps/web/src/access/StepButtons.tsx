@@ -1,3 +1,4 @@
+import { stepsTogether } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/access';
 import type { Step } from '@patient-badger/core/machine';
 import { View } from 'react-native';
@@ -14,17 +15,20 @@ import { useWide } from '../design/useMedia.ts';
 interface Props {
   readonly view: JobView;
   readonly step: Step;
+  /** Steps that come after it, in their order. */
+  readonly later: readonly Step[];
   readonly stuck: boolean;
   readonly onStuck: (stuck: boolean) => void;
 }
 
 /** Done, will not come, or passed over: at the thumb, and on space, x and s. */
-export function StepButtons({ view, step, stuck, onStuck }: Props) {
-  const { write, problem } = useRecord(view.job.id);
+export function StepButtons({ view, step, later, stuck, onStuck }: Props) {
+  const { write, writeAll, problem } = useRecord(view.job.id);
   const { reasons } = useStepGate(view, step);
   const wide = useWide();
   const blocked = reasons.length > 0;
   const done = () => void write({ kind: 'stepDone', step: step.id });
+  const row = stepsTogether(view.pack, [step, ...later], view.state);
   useKeys({ ' ': blocked ? undefined : done, x: () => onStuck(!stuck) });
   return (
     <View className="gap-2">
@@ -39,6 +43,15 @@ export function StepButtons({ view, step, stuck, onStuck }: Props) {
           testID="step-done"
           onPress={done}
         />
+        {row.length > 1 ? (
+          <Button
+            disabled={blocked}
+            className={wide ? 'flex-1' : ''}
+            label={t.doneUpTo(row.length, row.at(-1)?.name ?? '')}
+            testID="steps-done"
+            onPress={() => void writeAll(row.map(({ id }) => ({ kind: 'stepDone' as const, step: id })))}
+          />
+        ) : null}
         <View className={`flex-row flex-wrap items-start gap-2 ${wide ? 'flex-1' : ''}`}>
           <Button
             className="flex-1"

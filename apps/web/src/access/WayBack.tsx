@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/access';
 import { t as shared } from '@patient-badger/wording/shared';
-import { jobLedger, piecesBack } from '@patient-badger/core/job';
+import { jobLedger, piecesBack, piecesTogether } from '@patient-badger/core/job';
 import { reassembly, type PutBack } from '@patient-badger/core/machine';
 import Check from 'lucide-react-native/icons/check';
 import Circle from 'lucide-react-native/icons/circle';
@@ -40,7 +40,7 @@ export function WayBack({ view }: { view: JobView }) {
       <Text variant="head">{t.theWayBackOfDone(pieces.length - left.length, pieces.length)}</Text>
       {pieces.map((piece) =>
         piece.id === open?.id ? (
-          <Piece key={piece.id} view={view} piece={piece} />
+          <Piece key={piece.id} view={view} piece={piece} later={piece === left[0] ? left.slice(1) : []} />
         ) : (
           <PieceLine key={piece.id} name={piece.name} done={isDone(piece.id)} onPress={() => setPressed(piece.id)} />
         ),
@@ -50,9 +50,10 @@ export function WayBack({ view }: { view: JobView }) {
   );
 }
 
-function Piece({ view, piece }: { view: JobView; piece: PutBack }) {
+function Piece({ view, piece, later }: { view: JobView; piece: PutBack; later: readonly PutBack[] }) {
   const { job, pack, state } = view;
-  const { write, problem } = useRecord(job.id);
+  const { write, writeAll, problem } = useRecord(job.id);
+  const row = piecesTogether(pack, [piece, ...later], state);
   const captures = useCaptures(view, piece.closes).filter(({ toRestore }) => toRestore);
   const lines = jobLedger(pack, state).filter(({ step, onTray }) => piece.closes.includes(step) && onTray > 0);
   const [counting, setCounting] = useState(false);
@@ -102,6 +103,14 @@ function Piece({ view, piece }: { view: JobView; piece: PutBack }) {
         </Text>
       ))}
       <Button variant="primary" big disabled={blocked} label={t.done(piece.name)} testID={`back-${piece.id}`} onPress={done} />
+      {row.length > 1 && Object.values(kept).every((count) => count === 0) ? (
+        <Button
+          disabled={blocked}
+          label={t.doneUpTo(row.length, row.at(-1)?.name ?? '')}
+          testID="pieces-done"
+          onPress={() => void writeAll(row.map(({ id }) => ({ kind: 'closingDone' as const, step: id })))}
+        />
+      ) : null}
       <Problem text={problem} />
     </Card>
   );

@@ -1,6 +1,14 @@
 import { t } from '@patient-badger/wording/close';
-import { closingObstacles, isProved, openLedger, secondCheckOf, toSetRight, type ClosingObstacle } from '@patient-badger/core/job';
-import type { Fault, LedgerLine } from '@patient-badger/core/machine';
+import {
+  closingObstacles,
+  isProved,
+  openLedger,
+  secondCheckOf,
+  toSetRight,
+  usualOutcome,
+  type ClosingObstacle,
+} from '@patient-badger/core/job';
+import type { LedgerLine } from '@patient-badger/core/machine';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { lineText } from '../access/looseText.ts';
@@ -19,7 +27,7 @@ import { useSigning } from './useSigning.tsx';
 export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
   const { sign, form, problem, isDown } = useSigning(job.id, { isSafetyCritical: pack.safetyCritical });
   const faults = toSetRight(pack, state);
-  const [outcome, setOutcome] = useState<Outcome>(usual(faults, state.decided?.note));
+  const [outcome, setOutcome] = useState<Outcome>(usualOutcome(pack, state));
   const [found, setFound] = useState([...(state.decided?.note ? [state.decided.note] : []), ...faults.map(({ name }) => name)].join('; '));
   const [note, setNote] = useState('');
   const [despite, setDespite] = useState('');
@@ -101,11 +109,4 @@ function obstacleText(obstacle: ClosingObstacle): string {
     case 'unfitted':
       return t.notFitted(obstacle.gears.join(', '));
   }
-}
-
-function usual(faults: readonly Fault[], other: string | undefined): Outcome {
-  const kinds = faults.map(({ remedy }) => remedy.kind);
-  if (kinds.length === 0) return other ? 'repaired' : 'returned';
-  if (kinds.includes('replace')) return 'replaced';
-  return kinds.every((kind) => kind === 'clean' || kind === 'refill') ? 'cleaned' : 'repaired';
 }

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/close';
 import { t as shared } from '@patient-badger/wording/shared';
-import { findsParts, openSettings, toSetRight } from '@patient-badger/core/job';
+import { findsParts, openSettings, toSetRight, workOfJob } from '@patient-badger/core/job';
 import type { Fault } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -74,7 +74,7 @@ function Closing({ view }: { view: JobView }) {
 
 /** What the family wants set, the first that is open before all. */
 function setupText({ pack, state }: JobView): string {
-  const { settings } = pack;
+  const { settings } = workOfJob(pack, state);
   const open = openSettings(pack, state);
   if (settings.length === 0) return t.backlashShimsTorquesAndThe;
   return open.length === 0

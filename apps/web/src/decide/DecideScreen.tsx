@@ -1,5 +1,6 @@
 import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/decide';
+import { notOfferedText } from '@patient-badger/wording/options';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft } from './decision.ts';
 import { useRouter } from 'expo-router';
@@ -36,7 +37,7 @@ function Deciding({ view }: { view: JobView }) {
   const { write, problem: refused } = useRecord(job.id);
   const [dragged, setDragged] = useState<Use | null>(null);
   const [adding, setAdding] = useState(false);
-  const { options, ranked, use, isComing, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
+  const { options, notOffered, ranked, use, isComing, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
   const gear = wantedGear(view);
   const keep = (next: Use) => {
     setDragged(next);
@@ -76,6 +77,14 @@ function Deciding({ view }: { view: JobView }) {
           />
         ))}
       </View>
+      {notOffered.length > 0 ? (
+        <Card tone="sunken" testID="not-offered">
+          <Text variant="strong">{t.notOffered}</Text>
+          {notOffered.map((each) => (
+            <Text key={each.name}>{notOfferedText(each)}</Text>
+          ))}
+        </Card>
+      ) : null}
       {adding ? (
         <OptionForm jobId={job.id} draft={blank()} unit={use.unit} onDone={() => setAdding(false)} />
       ) : (

@@ -26,7 +26,7 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
   const [changing, setChanging] = useState(false);
   if (changing) return <OptionForm jobId={jobId} draft={draft} unit={unit} onDone={() => setChanging(false)} />;
   const facts = [
-    partsText(draft.partsMinor, currency),
+    partsText(draft, currency),
     draft.minutes > 0 && t.ofWork(minutesText(draft.minutes)),
     draft.leadDays > 0 && t.daysToWaitWithLeadDays(draft.leadDays),
     draft.comeBackRisk > 0 && t.comesBack(percent(draft.comeBackRisk)),
@@ -52,7 +52,7 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
       <Problem text={problem} />
       <Button
         variant="quiet"
-        label={draft.partsMinor === null ? t.writeItsPriceOrChange : shared.changeIt}
+        label={draft.partsMinor === null || draft.isGuidePrice ? t.writeItsPriceOrChange : shared.changeIt}
         testID={`change-${draft.option}`}
         onPress={() => setChanging(true)}
       />
@@ -66,7 +66,8 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
   );
 }
 
-function partsText(partsMinor: number | null, currency: string): string {
+function partsText({ partsMinor, isGuidePrice }: Pick<OptionRow['draft'], 'partsMinor' | 'isGuidePrice'>, currency: string): string {
   if (partsMinor === null) return t.noPriceYet;
-  return partsMinor === 0 ? t.noParts : t.parts(money(partsMinor, currency));
+  if (partsMinor === 0) return t.noParts;
+  return isGuidePrice ? t.partsAbout(money(partsMinor, currency)) : t.parts(money(partsMinor, currency));
 }

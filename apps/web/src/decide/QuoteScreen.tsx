@@ -15,10 +15,13 @@ import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { money } from '../wording/words.ts';
 import { distanceUnit } from '../preferences/preferences.ts';
+import { OPTION_KINDS } from '@patient-badger/core/parts';
 import { yearlyText, type OptionRow } from './decision.ts';
 import { OPTION_WORDS, yearsText, USE_IS_COMING } from '../wording/optionWords.ts';
 import { useDecision, wantedGear } from './useDecision.ts';
 
+/** So many are put to an owner unless somebody chooses others; a quote holds no more than so many. */
+const [USUALLY_OFFERED, MOST_OFFERED] = [3, 20];
 /** So long a quote holds unless it says otherwise. */
 const VALID_DAYS = 14;
 
@@ -38,13 +41,23 @@ function Quote({ view }: { view: JobView }) {
   const shop = useShop().data;
   const { ranked, currency, use, isComing } = useDecision(view, null);
   const [by, setBy] = useState<'word' | 'paper'>('word');
-  const offered = ranked.filter(({ draft, rank }) => rank !== null || draft.kind === 'stop').slice(0, 20);
+  const [chosen, setChosen] = useState<readonly string[] | null>(null);
+  const possible = ranked.filter(({ draft, rank }) => rank !== null || draft.kind === 'stop').slice(0, MOST_OFFERED);
+  const usual = [
+    ...possible.filter(({ rank }) => rank !== null).slice(0, USUALLY_OFFERED),
+    ...possible.filter(({ rank }) => rank === null),
+  ];
+  const wanted = state.quote?.options ?? chosen ?? usual.map(({ draft }) => draft.option);
+  const offered = possible.filter(({ draft }) => wanted.includes(draft.option));
+  const turn = (option: string) => setChosen(wanted.includes(option) ? wanted.filter((each) => each !== option) : [...wanted, option]);
   const validUntil = state.quote?.validUntil ?? format(addDays(new Date(), VALID_DAYS), 'yyyy-MM-dd');
   const print = async () => {
     if (!state.quote && !(await write({ kind: 'quoteMade', validUntil, options: offered.map(({ draft }) => draft.option) }))) return;
     window.print();
   };
   const answered = ranked.find(({ draft }) => draft.option === state.answer?.option)?.draft;
+  // An answer of a release that knew options by their kinds alone.
+  const answeredKind = answered?.kind ?? OPTION_KINDS.find((kind) => kind === state.answer?.option);
   if (isComing) return <Text>{USE_IS_COMING}</Text>;
   return (
     <>
@@ -62,13 +75,37 @@ function Quote({ view }: { view: JobView }) {
       ))}
       <Text variant="soft">{t.lifeByAUseOf(yearlyText(use, distance))}</Text>
       <View className="no-print gap-3">
-        <Button variant="primary" big label={t.printTheQuote} testID="print-quote" onPress={() => void print()} />
+        {state.quote ? null : (
+          <Card tone="sunken">
+            <Text variant="head">{t.whatIsOffered}</Text>
+            {possible.map(({ draft }) => (
+              <Button
+                key={draft.option}
+                label={draft.name}
+                detail={OPTION_WORDS[draft.kind]}
+                variant={wanted.includes(draft.option) ? 'chosen' : 'plain'}
+                checked={wanted.includes(draft.option)}
+                several
+                testID={`offer-${draft.option}`}
+                onPress={() => turn(draft.option)}
+              />
+            ))}
+          </Card>
+        )}
+        <Button
+          variant="primary"
+          big
+          disabled={offered.length === 0}
+          label={t.printTheQuote}
+          testID="print-quote"
+          onPress={() => void print()}
+        />
         <Card tone={state.answer ? 'plain' : 'next'}>
           <Text variant="head">{t.whatTheOwnerSaid}</Text>
           {state.answer ? (
             <Text variant="strong" testID="answered">
               {t.to(
-                answered ? OPTION_WORDS[answered.kind] : state.answer.option,
+                answeredKind ? OPTION_WORDS[answeredKind] : state.answer.option,
                 state.answer.by === 'paper' ? shared.onPaper : shared.byWord,
                 state.answer.who,
                 format(parseISO(state.answer.at), 'd MMM HH:mm'),
@@ -97,13 +134,13 @@ function Quote({ view }: { view: JobView }) {
             />
           ))}
           <Problem text={problem} />
-          {answered ? (
+          {answeredKind ? (
             <Button
               variant="primary"
-              label={NEXT[answered.kind]?.label ?? t.goOnWithIt}
+              label={NEXT[answeredKind]?.label ?? t.goOnWithIt}
               testID="go-on"
               onPress={() =>
-                router.navigate(`/jobs/${job.id}${NEXT[answered.kind]?.to(wantedGear(view) ?? pack.gears[0]?.id ?? '') ?? '/close'}`)
+                router.navigate(`/jobs/${job.id}${NEXT[answeredKind]?.to(wantedGear(view) ?? pack.gears[0]?.id ?? '') ?? '/close'}`)
               }
             />
           ) : null}
@@ -131,7 +168,7 @@ function Offer({ ranked: { draft, rank }, currency }: { ranked: OptionRow; curre
         <Text variant="head" className="flex-1">
           {OPTION_WORDS[draft.kind]}
         </Text>
-        {rank ? <Text variant="figure">{money(Math.round(rank.costMinor), currency)}</Text> : null}
+        {rank ? <Text variant="figure">{costText(draft, rank.costMinor, currency)}</Text> : null}
       </View>
       <Text>{draft.name}</Text>
       {rank ? (
@@ -147,3 +184,8 @@ function Offer({ ranked: { draft, rank }, currency }: { ranked: OptionRow; curre
     </Card>
   );
 }
+
+const costText = ({ isGuidePrice }: OptionRow['draft'], minor: number, currency: string): string => {
+  const cost = money(Math.round(minor), currency);
+  return isGuidePrice ? t.about(cost) : cost;
+};

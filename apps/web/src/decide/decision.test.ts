@@ -1,57 +1,45 @@
-import { draftOptions as drafted, guideLife, type DraftFacts } from '@patient-badger/core/parts';
+import type { Pack } from '@patient-badger/core/machine';
+import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
+import { findFamily } from '@patient-badger/knowledge';
+import { notOfferedText, t } from '@patient-badger/wording/options';
 import { runOperation } from '../data/runOperation.ts';
 import { inOrder, optionsOf, optionsQuestion, worded, type OptionDraft, type Use } from './decision.ts';
 
-const fault = { name: 'Wheel brittle', remedy: { kind: 'replace', text: 'Fit a new wheel.', minutes: 40, part: 'wheel' } };
-const offer = { supplier: 'Hobdray Stores', priceMinor: 1800, leadDays: 4, stock: 0 };
-const given = { faults: [fault], offers: [offer], donors: 1, safetyCritical: false, isPlastic: true, canBeMade: true, unit: 'km' } as const;
-const draftOptions = (facts: DraftFacts) => drafted(facts).map(worded);
-const drafts = draftOptions(given);
+const pack = findFamily('dash-odometer-motor') as Pack;
+const given: DraftFacts = {
+  pack,
+  faults: pack.faults.filter(({ id }) => id === 'wheel-teeth'),
+  opened: [],
+  stuck: [],
+  gear: 'wheel',
+  offers: [{ supplier: 'Hobdray Stores', priceMinor: 1800, leadDays: 4, stock: 0 }],
+  donors: 1,
+  canBeMade: true,
+  unit: 'km',
+  rateMinor: 6000,
+};
+const drafts = draftOptions(given).drafts.map(worded);
 const kinds = (list: readonly OptionDraft[]) => list.map(({ kind }) => kind);
 const use: Use = { perYear: 5000, unit: 'km', horizonYears: 5, costPerDownDayMinor: 0 };
 const nothing = { options: [], droppedOptions: [] };
 
-test('every school is there with why, and what has no price is said', () => {
-  expect(kinds(drafts)).toEqual([
-    'replace',
-    'donor',
-    'save',
-    'make',
-    'upgrade',
-    'overhauledUnit',
-    'wholeAssembly',
-    'bypass',
-    'scrap',
-    'stop',
-  ]);
+test('each way says for whom it is, what it leaves, and whose its figures are', () => {
+  expect(kinds(drafts)).toEqual(['replace', 'donor', 'make', 'overhauledUnit', 'stop', 'scrap']);
   expect(drafts.every(({ why }) => why.length > 10)).toBe(true);
-  expect(drafts.find(({ kind }) => kind === 'replace')).toMatchObject({ partsMinor: 1800, leadDays: 4 });
-  expect(drafts.filter(({ partsMinor }) => partsMinor === null).map(({ kind }) => kind)).toEqual([
-    'make',
-    'upgrade',
-    'overhauledUnit',
-    'wholeAssembly',
-    'bypass',
-    'scrap',
-  ]);
-  expect(guideLife('replace', 'km')).toBe(150 * guideLife('replace', 'hours'));
+  expect(drafts[0]).toMatchObject({ name: 'New wheel', partsMinor: 1800, leadDays: 4, leaves: expect.stringContaining('a new wheel') });
+  expect(drafts[0]?.why).toContain(t.soonestIn(t.oneSeller, 4));
+  expect(drafts.find(({ kind }) => kind === 'donor')).toMatchObject({ partsMinor: 0, why: expect.stringContaining(t.oneDonor) });
+  expect(drafts.find(({ kind }) => kind === 'make')).toMatchObject({ isGuidePrice: true, why: expect.stringContaining(t.guidePrice) });
 });
 
-test('where somebody can be hurt nothing is saved, made, upgraded or gone without', () => {
-  expect(kinds(draftOptions({ ...given, safetyCritical: true }))).toEqual([
-    'replace',
-    'donor',
-    'overhauledUnit',
-    'wholeAssembly',
-    'scrap',
-    'stop',
-  ]);
-});
-
-test('a fault that needs no part is cleaned or adjusted; a second one beside it is not forgotten', () => {
-  const chips = { name: 'Chips', remedy: { kind: 'clean', text: 'Clean it out.', minutes: 20 } };
-  expect(kinds(draftOptions({ ...given, faults: [chips] }))).toEqual(['clean', 'bypass', 'scrap', 'stop']);
-  expect(draftOptions({ ...given, faults: [chips, fault] })[0]).toMatchObject({ kind: 'clean', leaves: 'Wheel brittle' });
+test('what is done with it because of a second fault is in its name; what is not offered says why', () => {
+  const both = draftOptions({
+    ...given,
+    faults: pack.faults.filter(({ id }) => id === 'wheel-teeth' || id === 'solder-cracked'),
+  }).drafts.map(worded);
+  expect(both[0]?.name).toBe(t.withOthers('New wheel', 'Solder joint renewed'));
+  const { notOffered } = draftOptions({ ...given, canBeMade: false });
+  expect(notOffered.map(notOfferedText)).toEqual([t.measureFirst('Wheel printed or cut')]);
 });
 
 test('what somebody wrote stands in the place of the draft, what was dropped is gone, what was added is last', () => {
@@ -61,7 +49,7 @@ test('what somebody wrote stands in the place of the draft, what was dropped is 
     drafts,
     {
       options: [
-        { ...kept, option: 'replace' },
+        { ...kept, option: 'wheel-new' },
         { ...kept, option: 'mine' },
       ],
       droppedOptions: ['scrap'],
@@ -93,7 +81,7 @@ test('priced options are compared, the others stand after them, and stopping is 
       .filter(({ rank }) => rank)
       .map(({ draft }) => draft.kind)
       .sort(),
-  ).toEqual(['donor', 'replace', 'save']);
+  ).toEqual(['donor', 'make', 'overhauledUnit', 'replace']);
   expect(order.at(-1)?.draft.kind).toBe('stop');
   expect(optionsQuestion([], use, 6000)).toBeNull();
 });

@@ -6,10 +6,14 @@ import { optionText, type OptionText } from '@patient-badger/wording/options';
 import { shownAmount, unitWord, type DistanceUnit } from '../wording/distance.ts';
 
 /** An option as it is put to the owner: the figures, and the words that somebody may have changed. */
-export type OptionDraft = Omit<DraftFigures, 'facts'> & OptionText;
+export type OptionDraft = Omit<DraftFigures, 'facts'> & OptionText & { readonly isGuidePrice?: boolean };
 
 /** What the core drafted, in words. */
-export const worded = ({ facts, ...draft }: DraftFigures): OptionDraft => ({ ...draft, ...optionText({ kind: draft.kind, facts }) });
+export const worded = ({ facts, ...draft }: DraftFigures): OptionDraft => ({
+  ...draft,
+  ...optionText({ kind: draft.kind, facts }),
+  ...(facts.isGuidePrice && { isGuidePrice: true }),
+});
 
 /** How much the machine is used, for how long it is meant to be kept, and what a day without it costs. */
 export interface Use {

@@ -1,17 +1,22 @@
+import type { Pack } from '@patient-badger/core/machine';
 import { draftOptions } from '@patient-badger/core/parts';
+import { findFamily } from '@patient-badger/knowledge';
 import { worded, type OptionDraft } from './decision.ts';
 import { readOption, typedOption } from './readOption.ts';
 
-const drafts = draftOptions({
-  faults: [{ name: 'Worn', remedy: { kind: 'replace', text: 'New one.', minutes: 30, part: 'wheel' } }],
+const pack = findFamily('dash-odometer-motor') as Pack;
+const { drafts } = draftOptions({
+  pack,
+  faults: pack.faults.filter(({ id }) => id === 'wheel-teeth'),
+  opened: [],
+  stuck: [],
   offers: [],
   donors: 0,
-  safetyCritical: false,
-  isPlastic: false,
   canBeMade: false,
   unit: 'hours',
-}).map(worded);
-const draft = drafts.find(({ kind }) => kind === 'overhauledUnit') as OptionDraft;
+  rateMinor: 0,
+});
+const draft = worded(drafts.find(({ kind }) => kind === 'overhauledUnit') as (typeof drafts)[number]);
 
 test('typed as it stands it is the same option, and an empty price stays none', () => {
   expect(readOption(draft, typedOption(draft))).toEqual({ option: draft });
@@ -42,6 +47,6 @@ test('each field that will not do is named', () => {
 });
 
 test('going on without it has to say what is lost', () => {
-  const bypass = drafts.find(({ kind }) => kind === 'bypass') as OptionDraft;
+  const bypass: OptionDraft = { ...draft, kind: 'bypass', leaves: '' };
   expect(readOption(bypass, { ...typedOption(bypass), leaves: '' })).toEqual({ problems: { leaves: expect.any(String) as string } });
 });

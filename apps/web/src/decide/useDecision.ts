@@ -1,6 +1,5 @@
 import { usualUse, type UseUnit } from '@patient-badger/core';
 import { toSetRight } from '@patient-badger/core/job';
-import type { Pack } from '@patient-badger/core/machine';
 import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -15,7 +14,7 @@ import { useWanted } from '../gear/useWanted.ts';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf } from '../match/offers.ts';
 import { donorsFor } from '../match/OnTheShelf.tsx';
-import { inOrder, optionsOf, optionsQuestion, twoFigures, worded, type OptionDraft, type Use } from './decision.ts';
+import { inOrder, optionsOf, optionsQuestion, twoFigures, worded, type Use } from './decision.ts';
 
 /** A machine is taken to be kept for so many years where nobody said (guide). */
 const USUAL_HORIZON = 5;
@@ -45,22 +44,25 @@ export function useDecision(view: JobView, assumed: Use | null) {
   const yearly = history.data?.yearly;
   const use = assumed ?? state.use ?? ownUse(yearly);
   const ownLife = useOwnLife(pack.id, gear, use.unit);
-  const drafts = useMemo(
-    (): readonly OptionDraft[] =>
-      draftOptions({
-        faults: toSetRight(pack, state),
-        offers: part ? offersOf(part) : [],
-        donors: wanted && shelf ? donorsFor(shelf, wanted.attributes).length : 0,
-        safetyCritical: pack.safetyCritical,
-        isPlastic: isPlastic(pack, gear),
-        canBeMade: wanted?.attributes.type === 'spur' || wanted?.attributes.type === 'helical',
-        unit: use.unit,
-        ownLife,
-      }).map(worded),
-    [pack, state, part, wanted, shelf, gear, use.unit, ownLife],
-  );
+  const rateMinor = shop?.rateMinor ?? 0;
+  const { drafts, notOffered } = useMemo(() => {
+    const drafted = draftOptions({
+      pack,
+      faults: [...toSetRight(pack, state)].sort((p, q) => Number(q.id === state.decided?.fault) - Number(p.id === state.decided?.fault)),
+      opened: state.reached,
+      stuck: state.stuck.map(({ step }) => step),
+      gear: pack.gears.find(({ id }) => id === gear)?.body,
+      offers: part ? offersOf(part) : [],
+      donors: wanted && shelf ? donorsFor(shelf, wanted.attributes).length : 0,
+      canBeMade: wanted?.attributes.type === 'spur' || wanted?.attributes.type === 'helical',
+      unit: use.unit,
+      rateMinor,
+      ownLife,
+    });
+    return { drafts: drafted.drafts.map(worded), notOffered: drafted.notOffered };
+  }, [pack, state, part, wanted, shelf, gear, use.unit, rateMinor, ownLife]);
   const options = optionsOf(drafts, state, use.unit);
-  const question = optionsQuestion(options, use, shop?.rateMinor ?? 0);
+  const question = optionsQuestion(options, use, rateMinor);
   const worked = question && runOperation('decide.options', question);
   return {
     options,
@@ -71,7 +73,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
     ranked: inOrder(options, worked?.ok ? worked.output.ranked : []),
     problem: worked && !worked.ok ? worked.sentence : null,
     currency: shop?.currency ?? 'EUR',
-    rateMinor: shop?.rateMinor ?? 0,
+    rateMinor,
+    notOffered,
   };
 }
 
@@ -91,10 +94,3 @@ const ownUse = (yearly: MachineHistory['yearly'] | undefined): Use => {
   const { perYear, unit } = usualUse(yearly);
   return { perYear: twoFigures(perYear), unit, horizonYears: USUAL_HORIZON, costPerDownDayMinor: 0 };
 };
-
-const PLASTIC = /nylon|plastic|acetal|pbt/i;
-
-function isPlastic({ gears, driveline }: Pack, gear: string | undefined): boolean {
-  const body = gears.find(({ id }) => id === gear)?.body;
-  return PLASTIC.test(driveline.bodies.find(({ id }) => id === body)?.material ?? '');
-}

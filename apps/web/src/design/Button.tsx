@@ -20,6 +20,8 @@ interface Props {
   readonly big?: boolean | undefined;
   readonly className?: string | undefined;
   readonly checked?: boolean | undefined;
+  /** One of several that may be checked together. */
+  readonly several?: boolean | undefined;
   readonly testID?: string | undefined;
 }
 
@@ -34,13 +36,15 @@ export function Button({
   big = false,
   className = '',
   checked,
+  several = false,
   testID,
 }: Props) {
   const [box, text] = VARIANTS[variant];
+  const choice = several ? 'checkbox' : 'radio';
   const centred = variant === 'primary' && !detail;
   return (
     <Pressable
-      role={checked === undefined ? 'button' : 'radio'}
+      role={checked === undefined ? 'button' : choice}
       aria-checked={checked}
       aria-label={detail ? `${label}. ${detail}` : label}
       aria-disabled={disabled}
@@ -49,7 +53,7 @@ export function Button({
       testID={testID}
       className={`flex-row items-center gap-3 rounded-md border-2 px-4 ${big ? 'min-h-[64px] py-3' : 'min-h-[48px] py-2'} ${box} ${centred ? 'justify-center' : ''} ${disabled ? 'opacity-40' : 'active:opacity-70'} ${className}`}
     >
-      {checked === undefined ? null : <Dot filled={checked} />}
+      {checked === undefined ? null : <Dot filled={checked} square={several} />}
       {icon}
       <View className={icon && centred ? '' : 'min-w-0 shrink grow'}>
         <Text variant="strong" className={`${text} ${centred ? 'text-center' : ''}`}>
@@ -66,8 +70,11 @@ export function Button({
 }
 
 /** Chosen or not, told by shape and not by colour alone. */
-const Dot = ({ filled }: { filled: boolean }) => (
-  <View aria-hidden className={`h-5 w-5 items-center justify-center rounded-full border-2 ${filled ? 'border-accent' : 'border-soft'}`}>
-    {filled ? <View className="h-[10px] w-[10px] rounded-full bg-accent" /> : null}
+const Dot = ({ filled, square }: { filled: boolean; square: boolean }) => (
+  <View
+    aria-hidden
+    className={`h-5 w-5 items-center justify-center border-2 ${square ? 'rounded-sm' : 'rounded-full'} ${filled ? 'border-accent' : 'border-soft'}`}
+  >
+    {filled ? <View className={`h-[10px] w-[10px] bg-accent ${square ? '' : 'rounded-full'}`} /> : null}
   </View>
 );

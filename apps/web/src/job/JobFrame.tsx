@@ -13,6 +13,7 @@ import { FinishedCard } from './FinishedCard.tsx';
 import { SuspicionLine } from './SuspicionLine.tsx';
 import { Trail } from './Trail.tsx';
 import type { JobView } from './JobView.ts';
+import { NextThingBar } from './NextThingBar.tsx';
 import { StageBar, type Stage } from '../shell/StageBar.tsx';
 import { useWide } from '../design/useMedia.ts';
 
@@ -66,6 +67,7 @@ function Opened({ open, stage, back, children, foot }: Props & { open: OpenJob }
           <Text>{t.theMakersManualLocalCodes}</Text>
         </Card>
       ) : null}
+      <NextThingBar view={view} />
       {wide ? (
         <View className="flex-row items-start gap-6">
           <View className="w-[330px]">

@@ -22,13 +22,14 @@ const PHASES: Readonly<Record<ProofPhase, string>> = {
 export function ProofPlan({ view }: { view: JobView }) {
   const { job, state, pack } = view;
   const { write, problem } = useRecord(job.id);
-  const cautions = pack.proofs.flatMap((proof) => cautionsOn(pack, proof.cautions, []));
+  const plan = proofPlan(pack, state);
+  const cautions = plan.flatMap(({ proofs }) => proofs).flatMap((proof) => cautionsOn(pack, proof.cautions, []));
   const blocked = useUnacknowledged(state, cautions).length > 0;
   return (
     <>
       <Text variant="head">{t.proveIt}</Text>
       <Cautions jobId={job.id} state={state} cautions={cautions} />
-      {proofPlan(pack)
+      {plan
         .filter(({ phase }) => phase !== 'later')
         .map(({ phase, proofs }) => (
           <View key={phase} className="gap-3">

@@ -1,6 +1,6 @@
 import { t } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { openSettings } from '@patient-badger/core/job';
+import { openSettings, workOfJob } from '@patient-badger/core/job';
 import type { Pack, Setting, SettingTarget } from '@patient-badger/core/machine';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -57,6 +57,7 @@ function SettingUp({ view }: { view: JobView }) {
   const { job, pack, state } = view;
   const { write, problem } = useRecord(job.id);
   const open = openSettings(pack, state);
+  const { settings } = workOfJob(pack, state);
   const [chosen, setChosen] = useState<string | null>(null);
   const [other, setOther] = useState<Setting | null>(null);
   const opened = other === null ? (chosen ?? open[0]?.id) : null;
@@ -72,7 +73,7 @@ function SettingUp({ view }: { view: JobView }) {
     <>
       <Text variant="title">{shared.setUp}</Text>
       <Text variant="soft">{t.inThisOrderTheMakers}</Text>
-      {pack.settings.map((row, i) => {
+      {settings.map((row, i) => {
         const done = !open.includes(row);
         return (
           <View key={row.id} className="gap-2" testID={`setting-${row.id}`}>

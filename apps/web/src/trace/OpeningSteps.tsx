@@ -28,6 +28,7 @@ export function OpeningSteps({ view, steps }: { view: JobView; steps: readonly S
         key={`buttons ${step.id}`}
         view={view}
         step={step}
+        later={later}
         stuck={stuck === step.id}
         onStuck={(is) => setStuck(is ? step.id : null)}
       />

@@ -1,10 +1,11 @@
 import { t } from '@patient-badger/wording/trace';
-import type { TraceOutput } from '@patient-badger/core/machine';
+import { remediesOf, type Fault, type Pack, type TraceOutput } from '@patient-badger/core/machine';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import { bitsText, minutesText, percent } from '../wording/words.ts';
+import { OPTION_WORDS } from '../wording/optionWords.ts';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { resultName } from '@patient-badger/wording/results';
@@ -50,6 +51,7 @@ export function Verdict({ view }: { view: JobView }) {
           <Text key={id}>{remedy.text}</Text>
         ))}
         <Text variant="soft">{t.aboutOfWork(minutesText([fault, ...also].reduce((sum, { remedy }) => sum + remedy.minutes, 0)))}</Text>
+        <Ways pack={pack} fault={fault} />
         <Accept view={view} fault={fault} besides={also} probability={first.probability} main />
         {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
       </Card>
@@ -58,6 +60,20 @@ export function Verdict({ view }: { view: JobView }) {
       <StillPossible view={view} suspects={others} />
       <Unlisted view={view} />
     </>
+  );
+}
+
+/** How people go on from it, before one of them is chosen with the owner. */
+function Ways({ pack, fault }: { pack: Pack; fault: Fault }) {
+  const ways = remediesOf(pack, fault);
+  if (ways.length < 2) return null;
+  return (
+    <View className="gap-1" testID="ways">
+      <Text variant="label">{t.waysToGoOn}</Text>
+      {ways.map(({ id, kind, name, suits }) => (
+        <Text key={id}>{t.wayFor(OPTION_WORDS[kind], name, suits)}</Text>
+      ))}
+    </View>
   );
 }
 
@@ -91,7 +107,8 @@ const StillPossible = ({ view, suspects }: { view: JobView; suspects: TraceOutpu
           <Card key={suspect.fault}>
             <Text variant="strong">{suspect.name}</Text>
             <Meter chance={suspect.probability} />
-            <Text variant="soft">{other.remedy.text}</Text>
+            {/* What a suspect would want is no advice: it is not the verdict. */}
+            <Text variant="soft">{other.tell}</Text>
             <Accept view={view} fault={other} probability={suspect.probability} />
           </Card>
         ) : null;

@@ -1,5 +1,9 @@
+import { CoreFailure } from '../failure/CoreFailure.ts';
 import { inUseUnit, type UseUnit } from '../quantity/useUnit.ts';
-import type { OptionKind } from './options.ts';
+import { remediesOf } from '../trace/remedies.ts';
+import type { Fault, Pack } from '../trace/pack.ts';
+import type { OptionKind, Remedy } from '../work/remedy.ts';
+import { workPlan } from '../work/workPlan.ts';
 
 /** A way to go on, as it is put to the owner. Money in minor units; null where nobody has said a price yet. */
 export interface OptionDraft {
@@ -18,11 +22,11 @@ export interface OptionDraft {
 
 /** From what an option was drafted: names and figures, worded by the wording package. */
 export interface OptionFacts {
-  /** The remedies that it consists of, and the faults that they are for. */
-  readonly remedies?: readonly string[];
-  readonly faults?: readonly string[];
-  /** Faults that it leaves as they are. */
-  readonly leftFaults?: readonly string[];
+  /** The family's remedy that it is, and others that are done with it because of other faults. */
+  readonly remedy?: Pick<Remedy, 'name' | 'suits' | 'leaves' | 'school'>;
+  readonly besides?: readonly string[];
+  /** Its parts are priced by a guide: nobody has asked yet. */
+  readonly isGuidePrice?: boolean;
   /** How many sellers have a part that fits, and after how many days the soonest. */
   readonly sellers?: number;
   readonly soonestDays?: number;
@@ -30,50 +34,55 @@ export interface OptionFacts {
   readonly donors?: number;
   /** Failures in this shop's own log from which its life is told. */
   readonly ownFailures?: number;
+  /** Its life is the usual one of the gears of this chain. */
+  readonly isFamilyLife?: boolean;
+}
+
+/** A remedy that is left out, and why: its outline is not told yet, or what will not come bars the way. */
+export interface OptionRefusal {
+  readonly name: string;
+  readonly why: 'measureFirst' | 'barred';
 }
 
 export interface DraftFacts {
-  readonly faults: readonly {
-    readonly name: string;
-    readonly remedy: { readonly kind: string; readonly text: string; readonly minutes: number; readonly part?: string | undefined };
-  }[];
+  readonly pack: Pack;
+  /** What has to be set right, the one decided on before others. */
+  readonly faults: readonly Fault[];
+  readonly opened: readonly string[];
+  readonly stuck: readonly string[];
+  /** The body whose part is asked for, if one is: offers and donors are of it. */
+  readonly gear?: string | undefined;
   /** What the catalogue asks for the part that was chosen, cheapest first. */
   readonly offers: readonly { readonly supplier: string; readonly priceMinor: number; readonly leadDays: number; readonly stock: number }[];
   /** Donors on the shelf that fit. */
   readonly donors: number;
-  readonly safetyCritical: boolean;
-  /** The gear is of plastic. */
-  readonly isPlastic: boolean;
   /** Its outline can be worked out: it is told by its readings. */
   readonly canBeMade: boolean;
   readonly unit: UseUnit;
+  /** The shop's rate for an hour; nothing while it has none. */
+  readonly rateMinor: number;
   /** How long a new one lives by the shop's own log, in that unit; nothing while it does not know. */
   readonly ownLife?: { readonly mean: number; readonly shape: number; readonly failures: number } | undefined;
 }
 
-interface Guide {
-  readonly hours: number;
-  readonly comeBackRisk: number;
-}
-
-/** Lives and come-backs where the shop's own log knows none (guide values, shop judgement: they order the options, no more). */
-const GUIDES: Readonly<Record<OptionKind, Guide>> = {
-  clean: { hours: 100, comeBackRisk: 0.15 },
-  adjust: { hours: 100, comeBackRisk: 0.15 },
-  save: { hours: 150, comeBackRisk: 0.25 },
-  repair: { hours: 200, comeBackRisk: 0.15 },
-  replace: { hours: 400, comeBackRisk: 0.05 },
-  upgrade: { hours: 600, comeBackRisk: 0.05 },
-  overhauledUnit: { hours: 400, comeBackRisk: 0.1 },
-  wholeAssembly: { hours: 500, comeBackRisk: 0.03 },
-  donor: { hours: 150, comeBackRisk: 0.25 },
-  make: { hours: 100, comeBackRisk: 0.35 },
-  bypass: { hours: 500, comeBackRisk: 0.02 },
-  scrap: { hours: 500, comeBackRisk: 0.05 },
-  stop: { hours: 1, comeBackRisk: 0 },
+/** Lives where neither the shop's own log nor the family knows one (guide values, shop judgement: they order the options, no more). */
+const GUIDE_HOURS: Readonly<Record<OptionKind, number>> = {
+  clean: 100,
+  adjust: 100,
+  save: 150,
+  repair: 200,
+  replace: 400,
+  upgrade: 600,
+  overhauledUnit: 400,
+  wholeAssembly: 500,
+  donor: 150,
+  make: 100,
+  bypass: 500,
+  scrap: 500,
+  stop: 1,
 };
 /** The life that a kind of option is drafted with, in the unit of the use. */
-export const guideLife = (kind: OptionKind, unit: UseUnit): number => inUseUnit(GUIDES[kind].hours, 'hours', unit);
+export const guideLife = (kind: OptionKind, unit: UseUnit): number => inUseUnit(GUIDE_HOURS[kind], 'hours', unit);
 
 /** The life of an option that somebody wrote, told in another unit; one that says no unit was written in that one. */
 export const lifeIn = (
@@ -81,90 +90,139 @@ export const lifeIn = (
   unit: UseUnit,
 ): number => inUseUnit(lifeMean, lifeUnit ?? unit, unit);
 
-/** Kinds that are no gear's: the remedies of a family in the words of a decision. */
-const OF_REMEDY: Readonly<Record<string, OptionKind>> = {
-  clean: 'clean',
-  refill: 'clean',
-  adjust: 'adjust',
-  reseal: 'repair',
-  free: 'repair',
-};
-/** Working out a gear, making it and fitting it, besides the remedy's own minutes (guide). */
-const [MINUTES_TO_MAKE, MINUTES_TO_SAVE] = [90, 30];
+/** Another machine in the place of this one comes back seldom (guide). */
+const COME_BACK_OF_ANOTHER = 0.05;
+const MINUTES_A_DAY = 24 * 60;
+/** Of a price that nobody has asked for more is not known. */
+const GUIDE_ROUNDED_TO = 100;
+/** Of a Weibull life, ln(0.1)/ln(0.9): the range from the tenth to the ninetieth of a hundred is as wide as its shape says. */
+const SPREAD_10_90 = Math.log(Math.log(0.1) / Math.log(0.9));
+const [LEAST_SHAPE, MOST_SHAPE] = [0.8, 8];
 
 /**
- * The ways to go on that follow from the verdict, the catalogue, the shelf and what is known of the gear, each with why it is
- * there. Bought units and another machine have no price until somebody asks for one, and going on without it none
- * before somebody says what is lost. A part in a safety-critical
- * chain is never made, saved or bypassed. A human changes anything and adds what nobody thought of.
+ * The ways to go on that follow from the verdict: the remedies of the family for it, each with the minutes of its whole plan
+ * from what is open now, its parts by the catalogue, the shelf or a guide, and its life by the shop's own log or the family. With
+ * several faults each way does them all, the others by what is named first for them. A human changes anything and adds
+ * what nobody thought of.
  */
-export function draftOptions({
-  faults,
-  offers,
-  donors,
-  safetyCritical,
-  isPlastic,
-  canBeMade,
-  unit,
-  ownLife,
-}: DraftFacts): readonly OptionDraft[] {
-  const minutes = faults.reduce((sum, { remedy }) => sum + remedy.minutes, 0);
-  const draft: Draft = (kind, more = {}) => ({
-    option: kind,
-    kind,
-    partsMinor: null,
-    minutes,
-    leadDays: 0,
-    lifeShape: 2,
-    downtimeDays: 0,
-    lifeMean: guideLife(kind, unit),
-    comeBackRisk: GUIDES[kind].comeBackRisk,
-    facts: {},
-    ...more,
-  });
-  const bought = faults.filter(({ remedy }) => remedy.part !== undefined);
-  const without = faults.filter(({ remedy }) => remedy.part === undefined);
-  const own = [...new Set(without.map(({ remedy }) => OF_REMEDY[remedy.kind] ?? 'repair'))].map((kind) => {
-    const of = without.filter(({ remedy }) => (OF_REMEDY[remedy.kind] ?? 'repair') === kind);
-    return draft(kind, {
-      partsMinor: 0,
-      facts: {
-        remedies: of.map(({ remedy }) => remedy.text),
-        faults: of.map(({ name }) => name),
-        leftFaults: bought.map(({ name }) => name),
-      },
-    });
-  });
-  if (bought.length === 0) return [...own, ...ends(draft, safetyCritical)];
-  const [cheapest] = offers;
-  const soonestDays = Math.min(...offers.map(({ leadDays, stock }) => (stock > 0 ? 0 : leadDays)));
-  const lead = cheapest && cheapest.stock > 0 ? 0 : (cheapest?.leadDays ?? 0);
-  return [
-    ...own,
-    draft('replace', {
-      partsMinor: cheapest?.priceMinor ?? null,
-      leadDays: lead,
-      downtimeDays: lead,
-      ...(ownLife && { lifeMean: ownLife.mean, lifeShape: ownLife.shape }),
-      facts: {
-        ...(cheapest && { sellers: offers.length, soonestDays }),
-        ...(ownLife && { ownFailures: ownLife.failures }),
-      },
-    }),
-    ...(donors > 0 ? [draft('donor', { partsMinor: 0, facts: { donors } })] : []),
-    ...(safetyCritical ? [] : [draft('save', { partsMinor: 0, minutes: minutes + MINUTES_TO_SAVE })]),
-    ...(safetyCritical || !canBeMade ? [] : [draft('make', { minutes: minutes + MINUTES_TO_MAKE })]),
-    ...(isPlastic && !safetyCritical ? [draft('upgrade')] : []),
-    draft('overhauledUnit'),
-    draft('wholeAssembly'),
-    ...ends(draft, safetyCritical),
-  ];
+export function draftOptions(facts: DraftFacts): { readonly drafts: readonly OptionDraft[]; readonly notOffered: readonly OptionRefusal[] } {
+  const { pack, faults } = facts;
+  const [main, ...others] = faults;
+  const besides = others.flatMap((fault) => remediesOf(pack, fault).slice(0, 1));
+  const drafts: OptionDraft[] = [];
+  const notOffered: OptionRefusal[] = [];
+  for (const remedy of main ? remediesOf(pack, main) : []) {
+    const done = [remedy, ...besides.filter(({ id }) => id !== remedy.id)];
+    const minutes = minutesOf(facts, done);
+    if (remedy.checks.some(({ operation }) => operation === 'make.outline') && !facts.canBeMade) {
+      notOffered.push({ name: remedy.name, why: 'measureFirst' });
+    } else if (minutes === null) notOffered.push({ name: remedy.name, why: 'barred' });
+    else drafts.push(drafted(facts, done, minutes));
+  }
+  return { drafts: [...drafts, ...ends(facts, drafts)], notOffered };
 }
 
-type Draft = (kind: OptionKind, more?: Partial<OptionDraft>) => OptionDraft;
+/** Minutes of hands, and days that it waits by itself; null where what will not come bars the way. */
+function minutesOf({ pack, opened, stuck }: DraftFacts, remedies: readonly Remedy[]): { hands: number; days: number } | null {
+  try {
+    const asked = remedies.map((remedy) => ({ remedy, path: '' }));
+    const { minutes, elapsedMinutes } = workPlan(pack, { remedies: asked, besides: [], opened, stuck, done: [] });
+    return { hands: Math.round(minutes), days: Math.floor(elapsedMinutes / MINUTES_A_DAY) };
+  } catch (error) {
+    if (error instanceof CoreFailure) return null;
+    throw error;
+  }
+}
 
-const ends = (draft: Draft, safetyCritical: boolean): readonly OptionDraft[] => [
-  ...(safetyCritical ? [] : [draft('bypass', { minutes: 15 })]),
-  draft('scrap', { minutes: 0 }),
-  draft('stop', { partsMinor: 0, minutes: 0 }),
-];
+function drafted(facts: DraftFacts, done: readonly Remedy[], minutes: { hands: number; days: number }): OptionDraft {
+  const [remedy, ...besides] = done as [Remedy, ...Remedy[]];
+  const { partsMinor, leadDays, ...priced } = partsOf(facts, done);
+  const { name, suits, leaves, school } = remedy;
+  const { lifeMean, lifeShape, ...lived } = lifeOf(facts, remedy);
+  return {
+    option: remedy.id,
+    kind: remedy.kind,
+    partsMinor,
+    minutes: minutes.hands,
+    leadDays,
+    lifeMean,
+    lifeShape,
+    comeBackRisk: Number((1 - done.reduce((holds, { comeBackRisk }) => holds * (1 - comeBackRisk), 1)).toFixed(4)),
+    downtimeDays: leadDays + minutes.days,
+    facts: {
+      remedy: { name, suits, leaves, ...(school && { school }) },
+      ...(besides.length > 0 && { besides: besides.map((each) => each.name) }),
+      ...priced,
+      ...lived,
+    },
+  };
+}
+
+/** What its parts cost and how long they take: as asked for, off the shelf, or by a guide until somebody asks. */
+function partsOf({ gear, offers, donors, rateMinor }: DraftFacts, done: readonly Remedy[]) {
+  const [cheapest] = offers;
+  let partsMinor: number | null = 0;
+  let leadDays = 0;
+  let isGuidePrice = false;
+  let bought: Pick<OptionFacts, 'sellers' | 'soonestDays'> = {};
+  let used: Pick<OptionFacts, 'donors'> = {};
+  if (done.some(({ kind }) => kind === 'scrap')) return { partsMinor: null, leadDays };
+  for (const { kind, parts } of done) {
+    for (const part of parts) {
+      const isWanted = part.gear !== undefined && part.gear === gear;
+      if (isWanted && kind === 'donor' && donors > 0) used = { donors };
+      else if (isWanted && kind === 'replace' && cheapest) {
+        partsMinor += cheapest.priceMinor * part.count;
+        leadDays = Math.max(leadDays, cheapest.stock > 0 ? 0 : cheapest.leadDays);
+        bought = { sellers: offers.length, soonestDays: Math.min(...offers.map((offer) => (offer.stock > 0 ? 0 : offer.leadDays))) };
+      } else {
+        const { low, high } = part.guideHours;
+        partsMinor += ((low + high) / 2) * rateMinor * part.count;
+        isGuidePrice = true;
+      }
+    }
+  }
+  if (isGuidePrice && rateMinor === 0) return { partsMinor: null, leadDays, ...bought, ...used };
+  const rounded = isGuidePrice ? Math.max(1, Math.round(partsMinor / GUIDE_ROUNDED_TO)) * GUIDE_ROUNDED_TO : partsMinor;
+  return { partsMinor: rounded, leadDays, ...(isGuidePrice && { isGuidePrice }), ...bought, ...used };
+}
+
+/** How long it holds: by the shop's own log for the gear itself, else by what the family says of its gears, as far as the remedy reaches. */
+function lifeOf({ pack, gear, unit, ownLife }: DraftFacts, { kind, parts, lifeShare }: Remedy) {
+  const fitted = parts.flatMap((part) => part.gear ?? []);
+  if (ownLife && gear !== undefined && fitted.includes(gear))
+    return { lifeMean: ownLife.mean * lifeShare, lifeShape: ownLife.shape, ownFailures: ownLife.failures };
+  const known = pack.gears.flatMap(({ body, lifeNew }) => (lifeNew ? [{ body, ...lifeNew }] : []));
+  const own = known.filter(({ body }) => fitted.includes(body));
+  const lives = (own.length > 0 ? own : known).map(({ low, high, unit: in_ }) => ({
+    low: inUseUnit(low, in_, unit),
+    high: inUseUnit(high, in_, unit),
+  }));
+  // A chain lasts as long as what is worn out first.
+  const [first] = lives.sort((p, q) => p.low + p.high - q.low - q.high);
+  const share = Math.max(lifeShare, 0.001);
+  if (!first) return { lifeMean: guideLife(kind, unit) * share, lifeShape: 2 };
+  const shape = first.high > first.low ? SPREAD_10_90 / Math.log(first.high / first.low) : MOST_SHAPE;
+  return {
+    lifeMean: ((first.low + first.high) / 2) * share,
+    lifeShape: Number(Math.min(MOST_SHAPE, Math.max(LEAST_SHAPE, shape)).toFixed(2)),
+    isFamilyLife: true,
+  };
+}
+
+/** Another machine, and leaving it as it came: whatever was found, an owner may say so. */
+function ends({ unit }: DraftFacts, drafts: readonly OptionDraft[]): readonly OptionDraft[] {
+  const end = (kind: 'scrap' | 'stop'): OptionDraft => ({
+    option: kind,
+    kind,
+    partsMinor: kind === 'stop' ? 0 : null,
+    minutes: 0,
+    leadDays: 0,
+    lifeMean: guideLife(kind, unit),
+    lifeShape: 2,
+    comeBackRisk: kind === 'stop' ? 0 : COME_BACK_OF_ANOTHER,
+    downtimeDays: 0,
+    facts: {},
+  });
+  return (['scrap', 'stop'] as const).filter((kind) => !drafts.some((each) => each.kind === kind)).map(end);
+}

@@ -26,3 +26,7 @@ export { intervalDue } from '../learn/due.ts';
 export { lifeOutput } from '../learn/life.ts';
 export { ownPriors, USUAL_EQUIVALENT, withOwnPriors, type FaultCount } from '../learn/priors.ts';
 export { learnFrom, type FamilyVerdicts, type JobSummary, type ShopStatistics, type LoggedJob, type MeterValue } from '../learn/shopLog.ts';
+export { remediesOfJob, workOfJob } from '../job/workOfJob.ts';
+export { piecesTogether, stepsTogether } from '../job/doneTogether.ts';
+export { usualOutcome } from '../job/usualOutcome.ts';
+export { nextThing, type NextThing } from '../job/nextThing.ts';

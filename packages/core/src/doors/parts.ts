@@ -1,5 +1,5 @@
 /** Parts of sellers, and what is chosen among them. */
-export { draftOptions, guideLife, lifeIn, type DraftFacts, type OptionDraft } from '../decide/draft.ts';
+export { draftOptions, guideLife, lifeIn, type DraftFacts, type OptionRefusal, type OptionDraft } from '../decide/draft.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from '../decide/options.ts';
 export { fit } from '../match/fit.ts';
 export {

@@ -68,14 +68,27 @@ export function nextMove(state: JobState, pack: Pack): BenchMove {
 
 function moveAfterVerdict(state: JobState, pack: Pack): BenchMove {
   const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
-  const gear = remedies
-    .map(({ part }) => part)
+  return (
+    gearMove(state, pack) ?? {
+      kind: 'setRight',
+      remedy: remedies[0]?.text ?? null,
+      minutes: remedies.reduce((sum, { minutes }) => sum + minutes, 0),
+    }
+  );
+}
+
+/** What is to be done about parts: what came is measured, the gear measured, its part found, what is on its way waited for; null where nothing is. */
+export function gearMove(
+  state: JobState,
+  pack: Pack,
+): Extract<BenchMove, { kind: 'receive' | 'measure' | 'findPart' | 'waitForPart' }> | null {
+  const gear = toSetRight(pack, state)
+    .map(({ remedy }) => remedy.part)
     .find((each) => each !== undefined && findsParts(pack, each) && isWanted(state, each) && !writtenDown(state, each));
   const came = moveOfOrders(state);
   if (came?.kind === 'receive') return came;
   if (gear) return { kind: Object.keys(state.gears[gear]?.readings ?? {}).length > 0 ? 'findPart' : 'measure', gear };
-  if (came) return came;
-  return { kind: 'setRight', remedy: remedies[0]?.text ?? null, minutes: remedies.reduce((sum, each) => sum + each.minutes, 0) };
+  return came;
 }
 
 /** No part is chosen for it, or what was chosen went back. */
@@ -87,7 +100,7 @@ function isWanted({ gears }: JobState, id: string): boolean {
 }
 
 /** What came is measured first; what is on its way is waited for. */
-function moveOfOrders({ gears, items }: JobState): BenchMove | null {
+function moveOfOrders({ gears, items }: JobState): Extract<BenchMove, { kind: 'receive' | 'waitForPart' }> | null {
   const orders = Object.entries(gears).flatMap(([gear, { orders: list = [], fitted }]) =>
     fitted ? [] : list.map((order) => ({ gear, order })),
   );

@@ -16,7 +16,7 @@ const passed = (proof: string): readonly [string, EntryPayload] => ['tobin', { k
 const on = (day: string) => ({ on: day, usedGear: (name: string) => `Wear of ${name}` });
 
 test('by hand first, then without load, in use, and what shows only later', () => {
-  expect(proofPlan(saw).map(({ phase, proofs }) => [phase, proofs.map(({ id }) => id)])).toEqual([
+  expect(proofPlan(saw, jobOf([])).map(({ phase, proofs }) => [phase, proofs.map(({ id }) => id)])).toEqual([
     ['hand', ['hand-cord']],
     ['inUse', ['paper-proof']],
     ['later', ['dry-day']],
@@ -26,7 +26,7 @@ test('by hand first, then without load, in use, and what shows only later', () =
 test('a job is proved by what can be proved before it goes home', () => {
   expect(isProved(saw, jobOf([passed('hand-cord')]))).toBe(false);
   expect(isProved(saw, jobOf([passed('hand-cord'), passed('paper-proof')]))).toBe(true);
-  expect(isProved({ proofs: saw.proofs.filter(({ phase }) => phase === 'later') }, jobOf([passed('dry-day')]))).toBe(false);
+  expect(isProved({ ...saw, proofs: saw.proofs.filter(({ phase }) => phase === 'later') }, jobOf([passed('dry-day')]))).toBe(false);
 });
 
 test('a leak is looked at after a day and after months, and only once put on the list', () => {

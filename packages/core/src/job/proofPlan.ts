@@ -3,6 +3,7 @@ import { usualUse, type UseUnit } from '../quantity/useUnit.ts';
 import { PROOF_PHASES, type Pack, type Proof, type ProofPhase } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
 import type { FollowUp, JobState } from './jobState.ts';
+import { workOfJob } from './workOfJob.ts';
 
 /** What is proved of one phase, in the family's order. */
 export interface PhaseProofs {
@@ -10,17 +11,20 @@ export interface PhaseProofs {
   readonly proofs: readonly Proof[];
 }
 
-/** The proofs of a family by hand, powered without load, in use, and later; phases that it has none of are left out. */
-export const proofPlan = ({ proofs }: Pick<Pack, 'proofs'>): readonly PhaseProofs[] =>
-  PROOF_PHASES.map((phase) => ({ phase, proofs: proofs.filter((each) => each.phase === phase) })).filter((each) => each.proofs.length > 0);
+type ProvedState = Pick<JobState, 'found' | 'decided' | 'answer' | 'reached'>;
 
-/** The proofs that a job can pass before the machine goes home: all but those of days and months later. */
-export const provedAtOnce = ({ proofs }: Pick<Pack, 'proofs'>): readonly Proof[] => proofs.filter(({ phase }) => phase !== 'later');
+/** What the work of a job wants proved by hand, powered without load, in use, and later; phases that it has none of are left out. */
+export function proofPlan(pack: Pack, state: ProvedState): readonly PhaseProofs[] {
+  const { proofs } = workOfJob(pack, state);
+  return PROOF_PHASES.map((phase) => ({ phase, proofs: proofs.filter((each) => each.phase === phase) })).filter(
+    (each) => each.proofs.length > 0,
+  );
+}
 
-/** Whether every proof that can be done at once was passed; a family without one proves nothing. */
-export function isProved(pack: Pick<Pack, 'proofs'>, { proofs }: Pick<JobState, 'proofs'>): boolean {
-  const wanted = provedAtOnce(pack);
-  return wanted.length > 0 && wanted.every(({ id }) => proofs.some(({ proof, passed }) => proof === id && passed));
+/** Whether every proof that the work wants and that can be done before it goes home was passed; a work without one proves nothing. */
+export function isProved(pack: Pack, state: ProvedState & Pick<JobState, 'proofs'>): boolean {
+  const wanted = workOfJob(pack, state).proofs.filter(({ phase }) => phase !== 'later');
+  return wanted.length > 0 && wanted.every(({ id }) => state.proofs.some(({ proof, passed }) => proof === id && passed));
 }
 
 /** Whether a figure keeps within its limits; true where it has none. */
@@ -43,8 +47,8 @@ const YEAR_DAYS = 365;
  * @param on ISO date of the day of the work; usedGear what is looked at on a used gear, in words, by its name
  */
 export function laterLooks(
-  pack: Pick<Pack, 'proofs' | 'gears'>,
-  state: Pick<JobState, 'followUps' | 'gears' | 'options'> & MachineUse,
+  pack: Pack,
+  state: ProvedState & Pick<JobState, 'followUps' | 'gears' | 'options'> & MachineUse,
   { on, usedGear }: { readonly on: string; readonly usedGear: (name: string) => string },
 ): readonly Extract<EntryPayload, { kind: 'followUpSet' }>[] {
   const look = (what: string, days: number) => ({
@@ -53,8 +57,8 @@ export function laterLooks(
     what,
     due: new Date(Date.parse(on) + days * DAY_MS).toISOString().slice(0, 10),
   });
-  const ofProofs = pack.proofs
-    .filter(({ id }) => !state.followUps.some(({ proof }) => proof === id))
+  const ofProofs = workOfJob(pack, state)
+    .proofs.filter(({ id }) => !state.followUps.some(({ proof }) => proof === id))
     .flatMap(({ id, name, afterDays }) => afterDays.map((days) => ({ ...look(name, days), proof: id })));
   const ofDonors = pack.gears
     .filter(({ id }) => state.gears[id]?.chosen?.source === 'shelf')
@@ -103,6 +107,6 @@ export function failedProof(
   ];
 }
 
-/** What of a family's settings is not set yet, in their order. */
-export const openSettings = ({ settings: wanted }: Pick<Pack, 'settings'>, { settings }: Pick<JobState, 'settings'>): Pack['settings'] =>
-  wanted.filter(({ id }) => !settings.some((each) => each.wanted === id));
+/** What the work of a job wants set and is not set yet, in the family's order. */
+export const openSettings = (pack: Pack, state: ProvedState & Pick<JobState, 'settings'>): Pack['settings'] =>
+  workOfJob(pack, state).settings.filter(({ id }) => !state.settings.some((each) => each.wanted === id));

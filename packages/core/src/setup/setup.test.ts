@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { seeded } from '../testing.ts';
+import { refusalOf, seeded } from '../testing.ts';
 import { eccentricInput, eccentricSleeve } from './eccentric.ts';
+import { lubricantFor, lubricantInput } from './lubricant.ts';
 import { shimsInput, shimStack } from './shims.ts';
 import { sidesInTime, timingInput } from './timing.ts';
 
@@ -107,4 +108,15 @@ test('after the jump less than half a tooth is left over, and the other side mir
       if (found.behind) expect(mirrored.behind).toBe(found.behind === 'left' ? 'right' : 'left');
     }),
   );
+});
+
+test('what a place is made to hold goes before the pair; a brake, a hydraulic drive and a hydrostat are named no fluid', () => {
+  const of = (more: object) => lubricantFor(lubricantInput.parse({ materials: ['steel', 'bronze'], ...more }));
+  for (const contains of ['hydraulicFluid', 'hydrostaticFluid', 'brakeFluid'] as const)
+    expect(of({ contains, holds: 'oil' })).toMatchObject({ lubricant: null, grade: null, because: 'plateOnly', nevers: [] });
+  expect(of({ contains: 'dry' })).toMatchObject({ lubricant: null, because: 'runsDry' });
+  expect(of({ contains: 'grease', holds: 'oil' })).toMatchObject({ lubricant: 'greaseWorm', because: 'contains' });
+  expect(of({ contains: 'engineOil' })).toMatchObject({ lubricant: 'engineOil', grade: null });
+  expect(of({ holds: 'oil' })).toMatchObject({ lubricant: 'wormOil', because: 'pair' });
+  expect(refusalOf(() => of({}))).toMatchObject({ code: 'missing', path: 'holds' });
 });

@@ -12,6 +12,7 @@ import { usualOf } from './tableOutcomes.ts';
 export type RemarkCode =
   | 'deadDriverUntold'
   | 'notSettled'
+  | 'noRemedies'
   | 'nothingAtService'
   | 'oneSided'
   | 'writtenEarlier'
@@ -44,6 +45,7 @@ export function remarksOn(pack: Pack): readonly PackRemark[] {
     ...unproved(pack),
     ...undying(pack),
     ...unsettled(pack),
+    ...remediless(pack),
     ...nothingAtService(pack),
     ...oneSided(pack),
   ];
@@ -141,6 +143,12 @@ function undying({ looks, faults }: Pack): PackRemark[] {
       : [],
   );
 }
+
+/** Faults that say one thing to do and not how people go on from them. */
+const remediless = ({ faults }: Pack): PackRemark[] =>
+  faults.flatMap(({ id, remedies }, i) =>
+    remedies.length > 0 ? [] : [{ code: 'noRemedies', path: `faults.${i}.remedies`, detail: { id } }],
+  );
 
 /** From here on a sight settles: against a sound machine and against whatever is not on the list. */
 const SETTLES = 20;

@@ -24,6 +24,7 @@ export const t = catalogue({
   clip: 'Clip',
   comesOff: 'Comes off',
   confirmTheCautionFirst: 'Confirm the caution first.',
+  doneUpTo: (count: number, last: string) => `All ${count} done, up to: ${last}`,
   done: (name: Value) => `Done: ${name}`,
   doneAsAsked: 'Done as asked',
   doneWithName: (name: Value) => `${name}, done`,

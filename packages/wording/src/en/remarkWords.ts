@@ -10,6 +10,7 @@ const REMARK_WORDS: Readonly<Record<RemarkCode, (detail: PackRemark['detail']) =
     `In the look "${id}" a sound chain would not be seen to move: drive it ${Number(needed).toFixed(1)} at least, not ${given}.`,
   deadDriverUntold: ({ id }) =>
     `The look "${id}" is by the machine's own power, and no fault takes that power away: say in a fault's modes which bodies are dead.`,
+  noRemedies: ({ id }) => `"${id}" does not say how people go on from it: no remedy can be planned, priced or offered for it.`,
   notSettled: ({ id, best }) =>
     `Nothing that one sees settles "${id}": a look marked as seen should tell it from the others by 20 to 1 or better, not by ${Number(best).toFixed(1)}.`,
   nothingAtService: () => 'No find is given that turns up at a service without a complaint.',

@@ -1,8 +1,17 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  brakeFluid: 'Brake fluid',
+  byThePlate: 'by the plate',
+  chainOil: 'Chain oil',
+  chainOilForTheSeason: 'Chain oil that clings, for the season',
+  engineOil: 'Engine oil',
+  engineOilOfThePlate: 'Engine oil of the grade that the plate names',
+  gearOil: 'Gear oil',
+  hydraulicFluid: 'Hydraulic fluid',
+  hydrostaticFluid: 'Hydrostatic fluid',
+  nothingGoesIn: 'Nothing goes in: it runs dry, and oil would draw dust.',
   oilAndGrease: 'Oil and grease',
-  aCaseOfOil: 'A case of oil',
   aDrop: 'A drop',
   aGuideWhatThePlate: 'A guide: what the plate or the sheet says goes before it.',
   aLipSealCutThrough: 'A lip seal cut through: lip and spring on the side of the oil',
@@ -48,7 +57,6 @@ export const t = catalogue({
   gearOilWithExtremePressure: 'Gear oil with extreme-pressure additive (ISO 12925-1, CKC or CKD)',
   grease: 'Grease',
   greaseWithoutActiveSulphurFor: 'Grease without active sulphur, for sliding on bronze or brass',
-  heldBy: 'Held by',
   helix: 'Helix, °',
   holdTheOtherEndThe: 'Hold the other end; the dial indicator from stop to stop.',
   howTheTeethRun: 'How the teeth run',
@@ -69,6 +77,8 @@ export const t = catalogue({
   lipSeal: 'Lip seal',
   lipSealInLipTo: 'lip seal in, lip to the oil',
   lock: 'Lock',
+  onlyThePlateSays: 'What the plate or the maker’s sheet names, and nothing else. The app names no fluid here.',
+  runsDry: 'Runs dry',
   trialAt: (sleeveDeg: Value, value: Value) => `${sleeveDeg}°: ${value}`,
   leftOverAfterTheJump: (figure: Value) => `${figure} are left over after the jump. Measure both sides again.`,
   atThePitchCircleAndNormal: (circumferential: Value, normal: Value, degrees: Value) =>
@@ -109,6 +119,7 @@ export const t = catalogue({
   readAtARadiusIn: (unit: Value) => `Read at a radius of, ${unit}`,
   readTheDialIndicator: 'Read the dial indicator',
   strengthClass: 'Strength class on the screw’s head',
+  whatThePlaceHolds: 'The place holds',
   whatTheScrewBearsIs: 'What the screw itself bears is not known without its class.',
   notSaid: 'Not said',
   theRangeIsSure: (plusMinus: Value) => `Within it wherever the float lies in its ± ${plusMinus}.`,

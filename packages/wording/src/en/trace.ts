@@ -61,6 +61,8 @@ export const t = catalogue({
   nextToBeLookedAt: 'Next to be looked at',
   noFaultOfTheList: (name: Value, more: Value) =>
     `${name}: no fault of the list fits what was seen${more}. Nothing more is opened for what is left.`,
+  waysToGoOn: 'Ways to go on',
+  wayFor: (kind: Value, name: Value, suits: Value) => `${kind}: ${name}. For ${suits}`,
   noGearToBuy: 'No gear to buy',
   noILookAgain: 'No, I look again',
   noLookLeftThatIs: 'No look left that is worth its minutes',

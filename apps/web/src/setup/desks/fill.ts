@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/setup';
-import type { Lubricant, LubricantWarning, MaterialId } from '@patient-badger/core';
+import type { Lubricant, LubricantReason, LubricantWarning, MaterialId, OperationInput } from '@patient-badger/core';
 import { runOperation } from '../../data/runOperation.ts';
 import { textOf } from '../../desk/deskInput.ts';
 import type { DeskSpec } from '../../desk/DeskSpec.ts';
@@ -12,6 +12,27 @@ const LUBRICANTS: Readonly<Record<Lubricant, string>> = {
   greaseWorm: t.greaseWithoutActiveSulphurFor,
   greasePlastic: t.plasticSafeGreaseSyntheticOil,
   instrumentOil: t.instrumentOilOneDrop,
+  chainOil: t.chainOilForTheSeason,
+  engineOil: t.engineOilOfThePlate,
+};
+type Fluid = NonNullable<OperationInput<'setup.lubricant'>['contains']>;
+const FLUIDS: Readonly<Record<Fluid, string>> = {
+  gearOil: t.gearOil,
+  grease: t.grease,
+  chainOil: t.chainOil,
+  engineOil: t.engineOil,
+  hydrostaticFluid: t.hydrostaticFluid,
+  hydraulicFluid: t.hydraulicFluid,
+  brakeFluid: t.brakeFluid,
+  instrumentOil: t.aDrop,
+  dry: t.runsDry,
+};
+/** Why nothing is named. */
+const NO_ANSWER: Readonly<Record<LubricantReason, string>> = {
+  pair: t.onlyThePlateSays,
+  contains: t.onlyThePlateSays,
+  plateOnly: t.onlyThePlateSays,
+  runsDry: t.nothingGoesIn,
 };
 const WARNINGS: Readonly<Record<LubricantWarning, string>> = {
   activeSulphur: t.neverAnAdditiveWithActive,
@@ -30,14 +51,10 @@ export const FILL: DeskSpec<Setup> = {
     { kind: 'material', name: 'second', label: t.itRunsOn, start: 'bronze' },
     {
       kind: 'choice',
-      name: 'holds',
-      label: t.heldBy,
-      start: 'oil',
-      options: [
-        ['oil', t.aCaseOfOil],
-        ['grease', t.grease],
-        ['drop', t.aDrop],
-      ],
+      name: 'contains',
+      label: t.whatThePlaceHolds,
+      start: 'gearOil',
+      options: (Object.keys(FLUIDS) as Fluid[]).map((fluid) => [fluid, FLUIDS[fluid]] as const),
     },
     {
       kind: 'choice',
@@ -65,24 +82,35 @@ export const FILL: DeskSpec<Setup> = {
   known: ({ view, row }) => {
     const [first, second] = row?.materials ?? ['steel', 'bronze'];
     const joint = view?.pack.driveline.joints.find(({ id }) => id === row?.at);
-    return { first, second, slides: joint?.type === 'worm' || second === 'bronze' ? 'yes' : 'no' };
+    const spaces = view?.pack.spaces ?? [];
+    const space = spaces.find(({ id }) => id === row?.at) ?? (spaces.length === 1 ? spaces[0] : undefined);
+    return {
+      first,
+      second,
+      slides: joint?.type === 'worm' || second === 'bronze' ? 'yes' : 'no',
+      ...(space && { contains: space.contains }),
+    };
   },
   answer: (typed) => {
     const { texts, figures } = typed;
     const { speed = NaN } = figures;
     const worked = runOperation('setup.lubricant', {
       materials: [texts.first as MaterialId, texts.second as MaterialId],
-      holds: texts.holds as 'oil' | 'grease' | 'drop',
+      contains: texts.contains as Fluid,
       slides: texts.slides === 'yes',
       otherBefore: texts.before === 'other',
       ...(speed > 0 && { speedMs: speed }),
     });
     if (!worked.ok) return { problem: worked.sentence };
-    const { lubricant, grade, nevers, washFirst } = worked.output;
+    const { lubricant, grade, because, nevers, washFirst } = worked.output;
     return {
       lines: [
-        { text: `${LUBRICANTS[lubricant]}, ${grade}`, variant: 'strong', testID: 'fill-found' },
-        { text: t.aGuideWhatThePlate, variant: 'soft' },
+        {
+          text: lubricant === null ? NO_ANSWER[because] : [LUBRICANTS[lubricant], grade].filter(Boolean).join(', '),
+          variant: 'strong',
+          testID: 'fill-found',
+        },
+        ...(grade === null ? [] : [{ text: t.aGuideWhatThePlate, variant: 'soft' } as const]),
         ...nevers.map((never) => ({ text: WARNINGS[never], variant: 'danger' }) as const),
         ...(washFirst ? [{ text: t.washOutWhatWasIn }] : []),
       ],
@@ -91,7 +119,7 @@ export const FILL: DeskSpec<Setup> = {
         testID: 'fill-set',
         isPrimary: true,
         wants: { source: t.sayWhatWentIn },
-        written: { figures: t.filled(textOf(typed, 'source')), source: t.byThePairGuide(grade) },
+        written: { figures: t.filled(textOf(typed, 'source')), source: grade === null ? t.byThePlate : t.byThePairGuide(grade) },
       },
     };
   },
