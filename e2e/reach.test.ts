@@ -1,5 +1,6 @@
 import { problemSentence } from '@patient-badger/wording';
 import { t as shared } from '@patient-badger/wording/shared';
+import axe from 'axe-core';
 import type { Page } from 'playwright-core';
 import { button, link } from './actions.ts';
 import { placesOf, SCREENS, settled, SOME_SCREENS, type Places } from './screens.ts';
@@ -48,6 +49,13 @@ describe.each(SOME_SCREENS)('%s', (_name, address) => {
     expect(await overflow(page)).toEqual([]);
   });
 
+  test('names, roles and colours are as the guidelines for accessible content want them', async () => {
+    await page.setViewportSize(PHONE);
+    await page.goto(address(places));
+    await settled(page);
+    expect(await violations(page)).toEqual([]);
+  });
+
   test('on a narrow phone and on the counter nothing runs off the side', async () => {
     for (const size of [{ width: 340, height: 700 }, WIDE]) {
       await page.setViewportSize(size);
@@ -56,6 +64,18 @@ describe.each(SOME_SCREENS)('%s', (_name, address) => {
     }
   });
 });
+
+/** Levels A and AA, and whether a name holds the words that one sees. */
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'experimental'];
+
+/** What breaks the guidelines, each with where. */
+async function violations(on: Page): Promise<string[]> {
+  await on.evaluate(axe.source);
+  return on.evaluate(async (values) => {
+    const { violations: found } = await (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: { type: 'tag', values } });
+    return found.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 120)}`));
+  }, RULES);
+}
 
 /** Texts that begin or end outside the window. */
 const overflow = (on: Page): Promise<string[]> =>

@@ -15,6 +15,8 @@ export interface WalkCounts {
   readonly records: Readonly<Record<string, number>>;
 }
 
+const SOON_MS = 1000;
+
 /** Counts touches and typed fields from within the page; a reload goes on counting. */
 const COUNTING = `(() => {
   const typed = new WeakSet();
@@ -84,8 +86,9 @@ export class Walker {
       const one = page.getByTestId('step-done').or(page.locator('[data-testid^="back-"]')).first();
       const step = (await many.isVisible()) ? many : one;
       if (!(await step.isVisible())) return;
-      if (await step.isDisabled()) continue;
-      const label = (await step.getAttribute('aria-label')) ?? '';
+      // It may have gone while it was looked at: then the next is asked for.
+      const label = await step.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null);
+      if (label === null || (await step.isDisabled({ timeout: SOON_MS }).catch(() => true))) continue;
       await page.getByRole('button', { name: label, exact: true }).click();
       await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
     }

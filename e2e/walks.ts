@@ -167,10 +167,6 @@ export const WALKS: readonly Walk[] = [
       const { page } = w;
       await w.stageTo(shared.close);
       await w.press('to-setup');
-      await w.press('open-worm-float');
-      await w.type('setup-float', '0.32');
-      await w.type('setup-shims', '0.1x4, 0.3');
-      await w.press('shims-set');
       await w.type('setup-feeler', '0.06');
       await w.press('stand-off-set');
       await w.type('setup-wanted', '0.25');

@@ -15,7 +15,6 @@ export function JobCard({ row: { id, label, owner, complaint, found, move, promi
   const today = lightFormat(new Date(), 'yyyy-MM-dd');
   return (
     <LinkArea
-      aria-label={`${label}. ${next.text}`}
       onPress={() => router.navigate(`/jobs/${id}${next.to}`)}
       className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
     >

@@ -6,7 +6,6 @@ import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { money } from '../wording/words.ts';
 import type { OptionRow } from './decision.ts';
-import { OPTION_WORDS } from '../wording/optionWords.ts';
 
 const [WIDTH, ROW] = [340, 44];
 const EDGE = { left: 8, right: 16, top: 6, bottom: 26 };
@@ -21,9 +20,7 @@ export function CostChart({ ranked, currency }: { ranked: readonly OptionRow[]; 
   const most = FURTHEST * Math.max(...rows.map(({ rank }) => rank.costPerYearMinor), 1);
   const x = scaleLinear([0, most], [EDGE.left, WIDTH - EDGE.right]).clamp(true);
   const height = EDGE.top + rows.length * ROW + EDGE.bottom;
-  const spoken = rows
-    .map(({ draft, rank }) => `${OPTION_WORDS[draft.kind]} ${money(Math.round(rank.costPerYearMinor), currency)}`)
-    .join(', ');
+  const spoken = rows.map(({ draft, rank }) => `${draft.name} ${money(Math.round(rank.costPerYearMinor), currency)}`).join(', ');
   return (
     <View className="items-center gap-1" role="img" aria-label={t.costAYear(spoken)} testID="cost-chart">
       <Svg width={WIDTH} height={height} viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden>
@@ -40,7 +37,7 @@ export function CostChart({ ranked, currency }: { ranked: readonly OptionRow[]; 
           return (
             <G key={draft.option}>
               <SvgText x={EDGE.left} y={y + 14} fontSize={14} fill={colours.ink}>
-                {OPTION_WORDS[draft.kind]}
+                {shortened(draft.name)}
               </SvgText>
               <Rect
                 x={EDGE.left}
@@ -68,3 +65,7 @@ export function CostChart({ ranked, currency }: { ranked: readonly OptionRow[]; 
     </View>
   );
 }
+
+/** A line of the chart holds so many letters on a phone. */
+const MOST_LETTERS = 44;
+const shortened = (name: string) => (name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1)}…` : name);

@@ -47,7 +47,7 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
         </Text>
       ) : null}
       <Text variant="soft">{facts.join(', ')}</Text>
-      {draft.leaves ? <Text>{t.leaves(draft.leaves)}</Text> : null}
+      {draft.leaves ? <Text>{draft.isSentence ? draft.leaves : t.leaves(draft.leaves)}</Text> : null}
       <Text variant="soft">{draft.why}</Text>
       <Problem text={problem} />
       <Button

@@ -180,7 +180,7 @@ function Offer({ ranked: { draft, rank }, currency }: { ranked: OptionRow; curre
           )}
         </Text>
       ) : null}
-      {draft.leaves ? <Text>{t.notDoneByIt(draft.leaves)}</Text> : null}
+      {draft.leaves ? <Text>{draft.isSentence ? draft.leaves : t.notDoneByIt(draft.leaves)}</Text> : null}
     </Card>
   );
 }

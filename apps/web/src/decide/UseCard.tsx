@@ -50,6 +50,10 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
         <Slider
           {...slider}
           aria-label={t.useAYear(unitWord(unit, distance))}
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={Math.round(100 * place)}
+          aria-valuetext={yearlyText(use, distance)}
           testID="use-slider"
           style={{ height: 48 }}
           minimumValue={0}
@@ -65,6 +69,10 @@ export function UseCard({ use, isAssumed, onChange, onKeep }: Props) {
         <Slider
           {...slider}
           aria-label={t.yearsThatItIsTo}
+          aria-valuemin={1}
+          aria-valuemax={MOST_YEARS}
+          aria-valuenow={horizonYears}
+          aria-valuetext={yearsText(horizonYears)}
           testID="horizon-slider"
           style={{ height: 48 }}
           minimumValue={1}

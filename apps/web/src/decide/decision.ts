@@ -6,13 +6,18 @@ import { optionText, type OptionText } from '@patient-badger/wording/options';
 import { shownAmount, unitWord, type DistanceUnit } from '../wording/distance.ts';
 
 /** An option as it is put to the owner: the figures, and the words that somebody may have changed. */
-export type OptionDraft = Omit<DraftFigures, 'facts'> & OptionText & { readonly isGuidePrice?: boolean };
+export type OptionDraft = Omit<DraftFigures, 'facts'> &
+  OptionText & {
+    readonly isGuidePrice?: boolean;
+    /** What it leaves is a sentence for the owner, not what is left undone. */ readonly isSentence?: boolean;
+  };
 
 /** What the core drafted, in words. */
 export const worded = ({ facts, ...draft }: DraftFigures): OptionDraft => ({
   ...draft,
   ...optionText({ kind: draft.kind, facts }),
   ...(facts.isGuidePrice && { isGuidePrice: true }),
+  ...(facts.remedy && { isSentence: true }),
 });
 
 /** How much the machine is used, for how long it is meant to be kept, and what a day without it costs. */
@@ -42,7 +47,10 @@ export function optionsOf(
   }));
   const drafted = drafts
     .filter(({ option }) => !droppedOptions.includes(option))
-    .map((draft) => kept.find(({ option }) => option === draft.option) ?? draft);
+    .map((draft) => {
+      const changed = kept.find(({ option }) => option === draft.option);
+      return changed ? { ...changed, ...(draft.isSentence && { isSentence: true }) } : draft;
+    });
   return [...drafted, ...kept.filter(({ option }) => !drafts.some((draft) => draft.option === option))];
 }
 

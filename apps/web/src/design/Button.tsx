@@ -57,7 +57,8 @@ export function Button({
       {icon}
       <View className={icon && centred ? '' : 'min-w-0 shrink grow'}>
         <Text variant="strong" className={`${text} ${centred ? 'text-center' : ''}`}>
-          {label}
+          {/* The space parts the two for who hears them in one: the name has these very words. */}
+          {detail ? `${label} ` : label}
         </Text>
         {detail ? (
           <Text variant="soft" className={variant === 'primary' ? 'text-onaccent' : ''}>

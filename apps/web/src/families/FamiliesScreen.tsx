@@ -49,7 +49,6 @@ function FamilyCard({ found: { pack, says } }: { found: FamilyMatch }) {
   const count = useMachineCounts().data?.[pack.id] ?? 0;
   return (
     <LinkArea
-      aria-label={pack.name}
       onPress={() => router.navigate(`/families/${pack.id}`)}
       className="gap-1 rounded-lg border-2 border-line bg-surface p-4 active:opacity-70"
     >

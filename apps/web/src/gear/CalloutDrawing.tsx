@@ -51,7 +51,6 @@ export function CalloutDrawing<Quantity extends string>({ label, callouts, value
         <Pressable
           key={quantity}
           role="button"
-          aria-label={`${words[quantity].short}: ${values[quantity] ?? shared.notMeasured}`}
           onPress={() => onPick(quantity)}
           testID={`callout-${quantity}`}
           style={{ position: 'absolute', left, top, width: 158, height: 56 }}
@@ -59,7 +58,7 @@ export function CalloutDrawing<Quantity extends string>({ label, callouts, value
         >
           <Text variant="soft" numberOfLines={1}>
             {words[quantity].short}
-            {advised === quantity ? t.next : ''}
+            {`${advised === quantity ? t.next : ''} `}
           </Text>
           <Text variant="figure" numberOfLines={1} className="text-[19px]">
             {values[quantity] ?? shared.measure}

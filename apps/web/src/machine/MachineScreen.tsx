@@ -129,7 +129,6 @@ function JobLine({ row: { id, complaint, takenInAt, closedAt, found, outcome } }
   const router = useRouter();
   return (
     <LinkArea
-      aria-label={`${complaint || shared.job2}, ${closedAt ? t.finished : shared.onTheBenchInline}`}
       className="min-h-[56px] gap-1 rounded-lg border-2 border-line bg-surface p-3 active:opacity-70"
       onPress={() => router.navigate(closedAt ? `/jobs/${id}/close` : `/jobs/${id}`)}
     >

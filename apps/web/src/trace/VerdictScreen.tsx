@@ -51,9 +51,9 @@ export function Verdict({ view }: { view: JobView }) {
           <Text key={id}>{remedy.text}</Text>
         ))}
         <Text variant="soft">{t.aboutOfWork(minutesText([fault, ...also].reduce((sum, { remedy }) => sum + remedy.minutes, 0)))}</Text>
-        <Ways pack={pack} fault={fault} />
         <Accept view={view} fault={fault} besides={also} probability={first.probability} main />
         {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
+        <Ways pack={pack} fault={fault} />
       </Card>
       <Text variant="head">{t.why}</Text>
       <Reasons view={view} suspect={first} />

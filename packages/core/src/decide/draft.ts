@@ -105,7 +105,10 @@ const [LEAST_SHAPE, MOST_SHAPE] = [0.8, 8];
  * several faults each way does them all, the others by what is named first for them. A human changes anything and adds
  * what nobody thought of.
  */
-export function draftOptions(facts: DraftFacts): { readonly drafts: readonly OptionDraft[]; readonly notOffered: readonly OptionRefusal[] } {
+export function draftOptions(facts: DraftFacts): {
+  readonly drafts: readonly OptionDraft[];
+  readonly notOffered: readonly OptionRefusal[];
+} {
   const { pack, faults } = facts;
   const [main, ...others] = faults;
   const besides = others.flatMap((fault) => remediesOf(pack, fault).slice(0, 1));

@@ -26,7 +26,9 @@ test('a stripped worm: opened as far as it comes off, measured, found, fitted, t
     kind: 'dimensionRead',
     gear: 'worm',
     quantity: 'tipDiameterMm',
-    reading: { value: 19.95, unit: 'mm', instrument: 'caliper', plusMinus: 0.03 },
+    reading: { value: 19.95, plusMinus: 0.03 },
+    instrument: 'caliper',
+    entered: '19.95 mm',
   });
   expect(next(saw, ...done)).toEqual({ kind: 'findPart', gear: 'worm' });
   done.push({ ...chosen, gear: 'worm' });
