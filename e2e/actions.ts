@@ -246,6 +246,7 @@ export async function closeUp(page: Page): Promise<void> {
 }
 
 const SOUND_SAW: Truth = {
+  ...allSound('saw-oil-pump'),
   'tank-level': 'full',
   'oil-feel': 'right',
   'wet-underneath': 'dry',

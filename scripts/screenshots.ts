@@ -189,8 +189,8 @@ try {
   await page.waitForURL(/\/(close|gear)/);
   await page.goto(`${deciding}/decide`);
   for (const [option, price] of [
-    ['replace', '250'],
-    ['overhauledUnit', '900'],
+    ['pair-new', '450'],
+    ['box-overhauled', '900'],
   ] as const) {
     await page.getByTestId(`change-${option}`).click();
     await page.getByTestId('opt-parts').fill(price);
