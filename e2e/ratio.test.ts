@@ -1,7 +1,8 @@
 import { t as bench } from '@patient-badger/wording/bench';
+import { t as match } from '@patient-badger/wording/match';
 import { t as ratio } from '@patient-badger/wording/ratio';
 import type { Page } from 'playwright-core';
-import { arrive, link, radio, shows, showsExactly } from './actions.ts';
+import { arrive, link, radio, read, shows, showsExactly } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -63,6 +64,12 @@ test('the old estate car on other tyres: from the sizes to the chosen gear, kept
   await inTime(stage.databaseUrl, `SELECT (payload->>'drivenTeeth')::int AS n FROM entries WHERE payload->>'kind' = 'ratioChosen'`, [
     { n: 23 },
   ]);
+  // What was chosen is what is looked for, whatever count was in it.
+  await page.goto(`${jobOf(page)}/gear/driven`);
+  await read(page, 'teeth', '25');
+  await read(page, 'tipDiameterMm', '27');
+  await page.goto(`${jobOf(page)}/parts/driven`);
+  await showsExactly(page.getByTestId('by-ratio'), match.byTheKeptRatio(23, 25));
 });
 
 test('an odometer goes forward only, and its sheet says before, after and why', async () => {

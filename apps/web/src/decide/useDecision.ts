@@ -1,5 +1,5 @@
 import { usualUse, type UseUnit } from '@patient-badger/core';
-import { toSetRight } from '@patient-badger/core/job';
+import { byKeptRatio, toSetRight } from '@patient-badger/core/job';
 import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -32,6 +32,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
   const card = pack.gears.find(({ id }) => id === gear) ?? pack.gears[0];
   const readings = gear === undefined ? undefined : state.gears[gear];
   const wanted = useWanted(pack, card, { gear: readings, modelId: machine?.modelId });
+  const looked = wanted && card ? (byKeptRatio(pack, { card, measured: wanted.attributes }, state) ?? wanted.attributes) : null;
   const chosen = readings?.chosen;
   const part = useQuery({
     queryKey: ['part', chosen?.partId],
@@ -45,6 +46,9 @@ export function useDecision(view: JobView, assumed: Use | null) {
   const use = assumed ?? state.use ?? ownUse(yearly);
   const ownLife = useOwnLife(pack.id, gear, use.unit);
   const rateMinor = shop?.rateMinor ?? 0;
+  // Figures, not what they come from: a slider that is dragged plans nothing anew.
+  const donors = looked && shelf ? donorsFor(shelf, looked).length : 0;
+  const canBeMade = looked?.type === 'spur' || looked?.type === 'helical';
   const { drafts, notOffered } = useMemo(() => {
     const drafted = draftOptions({
       pack,
@@ -53,14 +57,14 @@ export function useDecision(view: JobView, assumed: Use | null) {
       stuck: state.stuck.map(({ step }) => step),
       gear: pack.gears.find(({ id }) => id === gear)?.body,
       offers: part ? offersOf(part) : [],
-      donors: wanted && shelf ? donorsFor(shelf, wanted.attributes).length : 0,
-      canBeMade: wanted?.attributes.type === 'spur' || wanted?.attributes.type === 'helical',
+      donors,
+      canBeMade,
       unit: use.unit,
       rateMinor,
       ownLife,
     });
     return { drafts: drafted.drafts.map(worded), notOffered: drafted.notOffered };
-  }, [pack, state, part, wanted, shelf, gear, use.unit, rateMinor, ownLife]);
+  }, [pack, state, part, donors, canBeMade, gear, use.unit, rateMinor, ownLife]);
   const options = optionsOf(drafts, state, use.unit);
   const question = optionsQuestion(options, use, rateMinor);
   const worked = question && runOperation('decide.options', question);

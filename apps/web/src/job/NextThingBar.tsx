@@ -49,7 +49,7 @@ export function NextThingBar({ view: { job, pack, state } }: { view: JobView }) 
   const here = usePathname();
   const thing = useMemo(() => nextThing(pack, state), [pack, state]);
   if (!thing) return null;
-  const to = `/jobs/${job.id}${placeOf(thing)}`;
-  if (here === to) return null;
-  return <Button variant="chosen" label={wordsOf(thing)} testID="next-thing" onPress={() => router.navigate(to)} />;
+  const place = placeOf(thing);
+  if (here === `/jobs/${job.id}${place}`) return null;
+  return <Button variant="chosen" label={wordsOf(thing)} testID="next-thing" onPress={() => router.navigate(`/jobs/${job.id}${place}`)} />;
 }

@@ -1,3 +1,4 @@
+import { byKeptRatio } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/match';
 import { t as shared } from '@patient-badger/wording/shared';
 import { findsParts } from '@patient-badger/core/job';
@@ -64,9 +65,16 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
       </Card>
     );
   }
+  const byRatio = byKeptRatio(view.pack, { card, measured: wanted.attributes }, state);
+  const asked = byRatio ?? wanted.attributes;
   return (
     <>
-      <Wanted wanted={wanted.attributes} />
+      <Wanted wanted={asked} />
+      {byRatio?.teeth === undefined ? null : (
+        <Text variant="strong" testID="by-ratio">
+          {t.byTheKeptRatio(byRatio.teeth, wanted.attributes.teeth ?? '?')}
+        </Text>
+      )}
       {wanted.probability < SURE ? (
         <Card tone="danger">
           <Text variant="danger">{t.itIsOnlySureThat(percent(wanted.probability))}</Text>
@@ -74,7 +82,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
           <Button label={t.backToTheGearCard} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
         </Card>
       ) : null}
-      <Found view={view} card={card} wanted={wanted.attributes} machineModel={machine?.modelName ?? undefined} />
+      <Found view={view} card={card} wanted={asked} machineModel={machine?.modelName ?? undefined} />
     </>
   );
 }

@@ -30,3 +30,4 @@ export { remediesOfJob, workOfJob } from '../job/workOfJob.ts';
 export { piecesTogether, stepsTogether } from '../job/doneTogether.ts';
 export { usualOutcome } from '../job/usualOutcome.ts';
 export { nextThing, type NextThing } from '../job/nextThing.ts';
+export { byKeptRatio } from '../job/keptRatio.ts';

@@ -35,6 +35,7 @@ export const t = catalogue({
   leastSure: (figure: Value, fit: Value) => `Least sure: ${figure}, ${fit}.`,
   listingSaysItFits: 'listing says it fits',
   listingsSayTheyFit: 'listings say they fit',
+  byTheKeptRatio: (teeth: Value, now: Value) => `By the ratio that was chosen: ${teeth} teeth in the place of ${now}.`,
   measureFirst: 'Measure first',
   measureNextThreeOfThese: (figure: Value) => `Measure ${figure} next: three of these have to agree.`,
   measureWhatTheGearCard: 'Measure what the gear card asks for next before anything is ordered.',
