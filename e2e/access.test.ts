@@ -5,9 +5,8 @@ import { t as families } from '@patient-badger/wording/families';
 import { t as photoWords } from '@patient-badger/wording/photo';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t as shell } from '@patient-badger/wording/shell';
-import { PNG } from 'pngjs';
 import type { Page } from 'playwright-core';
-import { arrive, button, confirmCautions, heading, link, proveAll, takeIn, takePhoto, sayWhy } from './actions.ts';
+import { aPhoto, arrive, button, confirmCautions, heading, link, proveAll, sayWhy, takeIn, takePhoto } from './actions.ts';
 import { inTime, PHONE, start, sql, WIDE, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -61,13 +60,13 @@ test('an odometer cluster on the phone: opened to the drums, closed with every p
   await page.getByTestId('odd-cluster-out').click();
   await page.getByTestId('note-cluster-screws-missingBefore').click();
   await done(page, 'Cluster out');
-  await takePhoto(page, 'screws.png', photo());
+  await takePhoto(page, 'screws.png', aPhoto());
   await page.getByLabel(access.whatMarksItTapePen).fill('Tape at the eight o’clock mark');
   await page.getByTestId('keep-needle-rest').click();
   await done(page, 'Back cover off');
   // From here on no photo gets through: a position is asked for on the way back all the same.
   await context.route('**/api/photos', (route) => route.abort());
-  await takePhoto(page, 'drums.png', photo());
+  await takePhoto(page, 'drums.png', aPhoto());
   await done(page, 'Pulse motor out');
   await heading(page, access.itLiesOpen).waitFor();
   expect(await heading(page, access.whileItIsOpen).isVisible()).toBe(true);
@@ -192,7 +191,7 @@ test('once the cover is off, the looks behind it cost less', async () => {
   await page.getByTestId('other-place').click();
   await page.getByTestId('place-passage').click();
   for (const step of ['Plug lead off', 'Bar cover off']) await done(page, step);
-  await takePhoto(page, 'chain.png', photo());
+  await takePhoto(page, 'chain.png', aPhoto());
   await done(page, 'Bar and chain off');
   await link(page, shell.trace).click();
   await button(page, families.looks(shared.more)).click();
@@ -213,7 +212,7 @@ test('at the counter by keyboard: arrows choose the step, space does it; marks a
   await heading(page, 'Gear cover off').waitFor();
   await page.keyboard.press('ArrowUp');
   await heading(page, 'Motor out of the frame').waitFor();
-  await takePhoto(page, 'washers.png', photo());
+  await takePhoto(page, 'washers.png', aPhoto());
   await button(page, photoWords.markThisPhoto).click();
   const board = page.getByTestId('board');
   await board.waitFor();
@@ -245,9 +244,3 @@ test('at the counter by keyboard: arrows choose the step, space does it; marks a
 });
 
 const seconds = (clock: string | null) => (clock ?? '').split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
-
-function photo(): Buffer {
-  const image = new PNG({ width: 320, height: 240 });
-  for (let i = 0; i < 320 * 240; i++) image.data.set(i % 37 < 18 ? [140, 140, 132, 255] : [96, 74, 52, 255], i * 4);
-  return PNG.sync.write(image);
-}

@@ -10,6 +10,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Locator, Page } from 'playwright-core';
+import { PNG } from 'pngjs';
 
 /** Things a mechanic does, as the tests do them: by the names on the screen. */
 export const button = (page: Page | Locator, name: string | RegExp) => page.getByRole('button', { name }).first();
@@ -166,7 +167,7 @@ export async function confirmSettled(page: Page): Promise<void> {
 }
 
 /** Follows the advice, look after look, until the app names a verdict, or says that it is probably nothing on the list. Returns the looks taken. */
-export async function trace(page: Page, truth: Truth, { byInstrument = false } = {}): Promise<string[]> {
+export async function trace(page: Page, truth: Truth, { byInstrument = false, open = openUp } = {}): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 20; i++) {
     const verdict = button(page, shared.seeTheReasonsAndDecide);
@@ -177,7 +178,7 @@ export async function trace(page: Page, truth: Truth, { byInstrument = false } =
     await next.click();
     await page.waitForURL(/\/look\//);
     const look = page.url().split('/').at(-1) ?? '';
-    await openUp(page);
+    await open(page);
     const result = truth[look];
     if (!result) throw new Error(`the test does not know what ${look} shows`);
     await answer(page, result, byInstrument);
@@ -272,3 +273,10 @@ const SOUND_SAW: Truth = {
 };
 export const PACKED: Truth = { ...SOUND_SAW, 'drum-tabs': 'hidden', 'chips-on-worm': 'packed', 'worm-watch-pinion': 'less' };
 export const STRIPPED: Truth = { ...SOUND_SAW, 'worm-under-light': 'stripped', 'worm-watch-pinion': 'still', 'worm-against-new': 'worn' };
+
+/** A photo as a camera leaves one: stripes, so that something is to be seen. */
+export function aPhoto(): Buffer {
+  const image = new PNG({ width: 320, height: 240 });
+  for (let i = 0; i < 320 * 240; i++) image.data.set(i % 37 < 18 ? [140, 140, 132, 255] : [96, 74, 52, 255], i * 4);
+  return PNG.sync.write(image);
+}

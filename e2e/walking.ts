@@ -1,8 +1,6 @@
-import { t as shared } from '@patient-badger/wording/shared';
 import { t as traceWords } from '@patient-badger/wording/trace';
 import type { BrowserContext, Page } from 'playwright-core';
-import { PNG } from 'pngjs';
-import { answer, button, confirmCautions, confirmSettled, heading, takePhoto, type Truth } from './actions.ts';
+import { aPhoto, confirmCautions, heading, takePhoto, trace, type Truth } from './actions.ts';
 import { PHONE, sql, type Stage } from './stage.ts';
 
 /** What a walk from take-in to closed record asked of a hand, and what it left on record. */
@@ -109,7 +107,7 @@ export class Walker {
             .first()
             .fill('12');
         await keep.click();
-      } else await takePhoto(page, 'position.png', A_PHOTO);
+      } else await takePhoto(page, 'position.png', aPhoto());
       await settles(async () => (await asked.count()) < left);
     }
     const restored = page.locator('[data-testid^="restored-"]:not([aria-disabled="true"])');
@@ -135,27 +133,14 @@ export class Walker {
     await page.locator('[data-testid^="left-"]').first().waitFor({ state: 'detached' });
   }
 
+  private async openForLook(): Promise<void> {
+    await heading(this.page, traceWords.whatDoYouSee).waitFor();
+    await this.openUp();
+  }
+
   /** Look after look as the app advises, to its verdict. */
-  async trace(truth: Truth): Promise<void> {
-    const { page } = this;
-    for (let i = 0; i < 25; i++) {
-      const verdict = button(page, shared.seeTheReasonsAndDecide);
-      const next = page.getByTestId('do-look');
-      const none = page.getByTestId('none-leads');
-      await verdict.or(next).or(none).first().waitFor();
-      if ((await verdict.isVisible()) || (await none.isVisible())) return;
-      await next.click();
-      await page.waitForURL(/\/look\//);
-      const look = page.url().split('/').at(-1)?.split('?')[0] ?? '';
-      await heading(page, traceWords.whatDoYouSee).waitFor();
-      await this.openUp();
-      const result = truth[look];
-      if (!result) throw new Error(`the walk does not know what ${look} shows`);
-      await answer(page, result);
-      await confirmSettled(page);
-      await page.waitForURL((url) => !url.pathname.includes('/look/'));
-    }
-    throw new Error('no verdict');
+  trace(truth: Truth): Promise<string[]> {
+    return trace(this.page, truth, { open: () => this.openForLook() });
   }
 
   /** What was counted, with what the server holds of the job. */
@@ -176,9 +161,3 @@ async function settles(isSo: () => Promise<boolean>): Promise<void> {
   }
   throw new Error('it was pressed and nothing came of it');
 }
-
-const A_PHOTO = (() => {
-  const image = new PNG({ width: 320, height: 240 });
-  for (let i = 0; i < 320 * 240; i++) image.data.set(i % 37 < 18 ? [140, 140, 132, 255] : [96, 74, 52, 255], i * 4);
-  return PNG.sync.write(image);
-})();

@@ -5,6 +5,7 @@ import { CoreFailure, fail } from './failure/CoreFailure.ts';
 import { operation } from './operation/operation.ts';
 import { planInput, planOutput } from './planSchema.ts';
 import { checkPack } from './trace/checkPack.ts';
+import { idsOf, need } from './trace/names.ts';
 import { traceNext } from './trace/next.ts';
 import { packSchema, type Pack } from './trace/pack.ts';
 import { name } from './quantity/bounds.ts';
@@ -69,22 +70,21 @@ export function packOperations(families: Families) {
   };
 }
 
+const needAll = (known: ReadonlySet<string>, list: readonly string[], path: string) =>
+  list.forEach((given, i) => need(known, given, `${path}.${i}`));
+
 interface PlanRequest extends Required<Aim> {
   readonly opened: readonly string[];
   readonly stuck: readonly string[];
 }
 
 function planFor(pack: Pack, { opened, stuck, ...aim }: PlanRequest): z.input<typeof planOutput> {
-  const steps = pack.steps.map(({ id }) => id);
-  const places = [...pack.driveline.bodies, ...pack.driveline.joints, ...pack.auxiliaries].map(({ id }) => id);
-  const check = (known: readonly string[], list: readonly string[], path: string) =>
-    list.forEach((given, i) => {
-      if (!known.includes(given)) throw fail('unknownId', `${path}.${i}`, { given, known: known.join(', ') });
-    });
-  check(places, aim.places, 'places');
-  check(steps, aim.steps, 'steps');
-  check(steps, opened, 'opened');
-  check(steps, stuck, 'stuck');
+  const steps = idsOf(pack.steps);
+  const places = idsOf([...pack.driveline.bodies, ...pack.driveline.joints, ...pack.auxiliaries]);
+  needAll(places, aim.places, 'places');
+  needAll(steps, aim.steps, 'steps');
+  needAll(steps, opened, 'opened');
+  needAll(steps, stuck, 'stuck');
   const plan = accessPlan(pack, aim, { opened, stuck });
   const back = reassembly(pack, [...opened, ...(plan?.steps.map(({ id }) => id) ?? [])]);
   return {
@@ -110,20 +110,16 @@ interface WorkRequest {
 }
 
 function workFor(pack: Pack, { chosen, besides, ...asked }: WorkRequest): z.input<typeof workPlanOutput> {
-  const steps = pack.steps.map(({ id }) => id);
-  for (const field of ['opened', 'stuck'] as const) {
-    asked[field].forEach((given, i) => {
-      if (!steps.includes(given)) throw fail('unknownId', `${field}.${i}`, { given, known: steps.join(', ') });
-    });
-  }
+  const steps = idsOf(pack.steps);
+  needAll(steps, asked.opened, 'opened');
+  needAll(steps, asked.stuck, 'stuck');
   const remedies = chosen.map((each, i) => ({ remedy: remedyChosen(pack, each, `chosen.${i}`), path: `chosen.${i}` }));
   const small = pack.whileOpen.filter(({ id }) => besides.includes(id));
-  besides.forEach((given, i) => {
-    if (small.some(({ id }) => id === given)) return;
-    const remedy = remediesIn(pack).find(({ id }) => id === given);
-    if (!remedy)
-      throw fail('unknownId', `besides.${i}`, { given, known: [...remediesIn(pack), ...pack.whileOpen].map(({ id }) => id).join(', ') });
-    remedies.push({ remedy, path: `besides.${i}` });
+  const every = remediesIn(pack);
+  needAll(idsOf([...every, ...pack.whileOpen]), besides, 'besides');
+  besides.forEach((id, i) => {
+    const remedy = small.some((each) => each.id === id) ? undefined : every.find((each) => each.id === id);
+    if (remedy) remedies.push({ remedy, path: `besides.${i}` });
   });
   const once = remedies.filter(({ remedy }, i) => remedies.findIndex((other) => other.remedy.id === remedy.id) === i);
   return workPlan(pack, { remedies: once, besides: small, ...asked });

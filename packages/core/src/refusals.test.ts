@@ -1,8 +1,8 @@
 import { familyIds, findFamily } from '@patient-badger/knowledge';
-import { CoreFailure } from './failure/CoreFailure.ts';
 import { FAILURE_REASONS, SCHEMA_REASONS } from './failure/FailureReason.ts';
 import { createOperations } from './operations.ts';
 import { REFUSALS } from './refusalCases.ts';
+import { refusalOf } from './testing.ts';
 import { explainPack } from './trace/explainPack.ts';
 import { modelOverrides } from './trace/modelOverrides.ts';
 import { applyOverrides } from './trace/overrides.ts';
@@ -10,18 +10,8 @@ import type { Pack } from './trace/pack.ts';
 
 const operations = createOperations({ find: findFamily, ids: familyIds });
 
-const refusal = (work: () => unknown): CoreFailure => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof CoreFailure) return error;
-    throw error;
-  }
-  throw new Error('it was taken');
-};
-
 test.each(REFUSALS)('%s %j is refused at %s', (op, input, path, detail) => {
-  const failure = refusal(() => operations.runNamed(op, input));
+  const failure = refusalOf(() => operations.runNamed(op, input));
   expect(failure.path).toBe(path);
   expect(failure.detail).toMatchObject(detail);
 });
@@ -84,7 +74,7 @@ test('a model that changes what a joint does not have is refused by the joint', 
   const pack = findFamily('auger-gearbox') as Pack;
   const joint = pack.driveline.joints.find(({ type }) => type === 'worm');
   const overrides = modelOverrides.parse({ joints: { [joint?.id ?? '']: { leadMm: 4 } } });
-  expect(refusal(() => applyOverrides(pack, overrides))).toMatchObject({
+  expect(refusalOf(() => applyOverrides(pack, overrides))).toMatchObject({
     path: `joints.${joint?.id}`,
     detail: { reason: 'notOfThisJoint', id: joint?.id, type: 'worm' },
   });

@@ -1,9 +1,8 @@
-import { CoreFailure } from '../failure/CoreFailure.ts';
 import { inUseUnit, type UseUnit } from '../quantity/useUnit.ts';
 import { remediesOf } from '../trace/remedies.ts';
 import type { Fault, Pack } from '../trace/pack.ts';
 import type { OptionKind, Remedy } from '../work/remedy.ts';
-import { workPlan } from '../work/workPlan.ts';
+import { planIfAny } from '../work/workPlan.ts';
 
 /** A way to go on, as it is put to the owner. Money in minor units; null where nobody has said a price yet. */
 export interface OptionDraft {
@@ -126,15 +125,9 @@ export function draftOptions(facts: DraftFacts): {
 }
 
 /** Minutes of hands, and days that it waits by itself; null where what will not come bars the way. */
-function minutesOf({ pack, opened, stuck }: DraftFacts, remedies: readonly Remedy[]): { hands: number; days: number } | null {
-  try {
-    const asked = remedies.map((remedy) => ({ remedy, path: '' }));
-    const { minutes, elapsedMinutes } = workPlan(pack, { remedies: asked, besides: [], opened, stuck, done: [] });
-    return { hands: Math.round(minutes), days: Math.floor(elapsedMinutes / MINUTES_A_DAY) };
-  } catch (error) {
-    if (error instanceof CoreFailure) return null;
-    throw error;
-  }
+function minutesOf({ pack, ...at }: DraftFacts, remedies: readonly Remedy[]): { hands: number; days: number } | null {
+  const plan = planIfAny(pack, remedies, at);
+  return plan && { hands: Math.round(plan.minutes), days: Math.floor(plan.elapsedMinutes / MINUTES_A_DAY) };
 }
 
 function drafted(facts: DraftFacts, done: readonly Remedy[], minutes: { hands: number; days: number }): OptionDraft {

@@ -1,14 +1,13 @@
 import { stepsToReach } from '../access/opening.ts';
-import { CoreFailure } from '../failure/CoreFailure.ts';
 import type { Pack } from '../trace/pack.ts';
 import type { Remedy } from '../work/remedy.ts';
-import { workPlan } from '../work/workPlan.ts';
+import { planIfAny } from '../work/workPlan.ts';
 import { gearMove } from './benchMove.ts';
 import type { JobState } from './jobState.ts';
-import { isProved, proofPlan } from './proofPlan.ts';
+import { openSettings, proofPlan } from './proofPlan.ts';
 import { openSteps, piecesBack } from './standing.ts';
 import { toSetRight } from './toSetRight.ts';
-import { remediesOfJob, workOfJob } from './workOfJob.ts';
+import { remediesOfJob } from './workOfJob.ts';
 
 /** Remedies whose gear is found by its dimensions. */
 const BOUGHT: readonly string[] = ['adjust', 'replace', 'upgrade', 'donor'];
@@ -74,26 +73,13 @@ function gearOf(pack: Pack, state: JobState, remedies: readonly Remedy[]): strin
 /** The way back, the settings on it, the proofs. */
 function back(pack: Pack, state: JobState, remedies: readonly Remedy[]): NextThing {
   const closed = new Set(piecesBack(pack, state));
-  const wanted = workOfJob(pack, state);
-  const set = new Set(state.settings.map((each) => each.wanted));
-  const tasks = planOf(pack, state, remedies).filter(({ kind, ref }) =>
-    kind === 'set' ? wanted.settings.some(({ id }) => id === ref) && !set.has(ref) : kind === 'close' && !closed.has(ref),
-  );
+  const unset = new Set(openSettings(pack, state).map(({ id }) => id));
+  const plan = planIfAny(pack, remedies, { opened: state.reached });
+  const tasks = (plan?.steps ?? []).filter(({ kind, ref }) => (kind === 'set' ? unset.has(ref) : kind === 'close' && !closed.has(ref)));
   const [first] = tasks;
   if (first?.kind === 'set') return { kind: 'set', name: first.name };
   if (first) return { kind: 'close', name: first.name, left: tasks.filter(({ kind }) => kind === 'close').length };
-  if (isProved(pack, state)) return { kind: 'end' };
   const proofs = proofPlan(pack, state).flatMap((phase) => (phase.phase === 'later' ? [] : phase.proofs));
   const open = proofs.find(({ id }) => !state.proofs.some(({ proof, passed }) => proof === id && passed));
   return open ? { kind: 'prove', name: open.name } : { kind: 'end' };
-}
-
-function planOf(pack: Pack, { reached }: JobState, remedies: readonly Remedy[]) {
-  try {
-    const asked = remedies.map((remedy) => ({ remedy, path: '' }));
-    return workPlan(pack, { remedies: asked, besides: [], opened: reached, stuck: [], done: [] }).steps;
-  } catch (error) {
-    if (error instanceof CoreFailure) return [];
-    throw error;
-  }
 }

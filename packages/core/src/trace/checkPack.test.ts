@@ -1,5 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
-import { CoreFailure } from '../failure/CoreFailure.ts';
+import type { CoreFailure } from '../failure/CoreFailure.ts';
+import { refusalOf } from '../testing.ts';
 import { checkPack } from './checkPack.ts';
 import { packSchema, type Pack } from './pack.ts';
 
@@ -8,13 +9,7 @@ const sound = findFamily('saw-oil-pump') as Pack;
 function refusal(change: (pack: Pack) => void): CoreFailure {
   const pack = packSchema.parse(JSON.parse(JSON.stringify(sound)));
   change(pack);
-  try {
-    checkPack(pack);
-  } catch (error) {
-    if (error instanceof CoreFailure) return error;
-    throw error;
-  }
-  throw new Error('the pack was taken');
+  return refusalOf(() => checkPack(pack));
 }
 
 const first = <T>(list: readonly T[]): T => list[0] as T;

@@ -1,12 +1,10 @@
 import { stepsThatFree, waysToReach } from '../access/opening.ts';
 import { reassembly } from '../access/reassembly.ts';
 import { fail } from '../failure/CoreFailure.ts';
+import { ANYWHERE } from '../work/desks.ts';
 import type { Remedy } from '../work/remedy.ts';
 import { idsOf, need, unique } from './names.ts';
 import type { Pack } from './pack.ts';
-
-/** Desks whose work needs no place within reach: what is filled, tightened as it is closed, or done when all is together. */
-const ANYWHERE: readonly string[] = ['fill', 'afterwards', 'torque', 'timing', 'rimPlay'];
 
 /**
  * Refuses remedies that name what the family does not have, or that set something which lies closed while they are done; a

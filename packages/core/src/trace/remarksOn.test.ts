@@ -1,5 +1,5 @@
 import { FAMILIES, findFamily } from '@patient-badger/knowledge';
-import { CoreFailure } from '../failure/CoreFailure.ts';
+import { refusalOf } from '../testing.ts';
 import { rankLooks } from './advice.ts';
 import { checkPack } from './checkPack.ts';
 import { priorOf } from './hypotheses.ts';
@@ -20,16 +20,6 @@ const changed = (change: (pack: Pack) => void) => {
   return pack;
 };
 const first = <T>(list: readonly T[]): T => list[0] as T;
-const thrown = (act: () => unknown) => {
-  try {
-    act();
-  } catch (error) {
-    if (error instanceof CoreFailure) return error;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
-
 describe('a family that ships has no remark, and each weakness has its own', () => {
   test.each(FAMILIES)('$id', (pack) => {
     expect(remarksOn(pack)).toEqual([]);
@@ -103,9 +93,9 @@ test('an answer to a choice moves the chance only where it is the one named', ()
 });
 
 test('two of one name are refused by the name; an unknown find by what is known', () => {
-  const twice = thrown(() => checkPack(changed((pack) => ((pack.faults[1] as Pack['faults'][number]).id = first(pack.faults).id))));
+  const twice = refusalOf(() => checkPack(changed((pack) => ((pack.faults[1] as Pack['faults'][number]).id = first(pack.faults).id))));
   expect(twice).toMatchObject({ code: 'duplicateId', path: 'faults.1.id', detail: { given: first(sound.faults).id } });
-  const unknown = thrown(() => traceNext(traceInput.parse({ family: sound.id, found: ['moths'] }), sound));
+  const unknown = refusalOf(() => traceNext(traceInput.parse({ family: sound.id, found: ['moths'] }), sound));
   expect(unknown).toMatchObject({
     code: 'unknownId',
     path: 'found.0',

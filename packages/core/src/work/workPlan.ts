@@ -1,7 +1,8 @@
 import { openingTo, stepsThatFree } from '../access/opening.ts';
 import { reassembly } from '../access/reassembly.ts';
 import { longest, stepsNamed, type ClosingStep, type PutBack, type Step, type Wait, type WhileOpen } from '../access/step.ts';
-import { fail } from '../failure/CoreFailure.ts';
+import { CoreFailure, fail } from '../failure/CoreFailure.ts';
+import { LAST, ON_THE_WHOLE } from './desks.ts';
 import { inTurn } from './inTurn.ts';
 import type { Remedy } from './remedy.ts';
 import type { TaskKind, WorkPlan, WorkTask } from './schema.ts';
@@ -59,10 +60,6 @@ const MINUTES_AT: Readonly<Record<string, number>> = {
 };
 const PHASES = ['hand', 'unloaded', 'inUse', 'later'];
 const DAY = 24 * 60;
-/** Once what holds the oil is closed, and everything else done. */
-const LAST = ['fill', 'afterwards'];
-/** Measured over the whole, with everything between in its place. */
-const ON_THE_WHOLE = ['rimPlay', 'timing'];
 
 /**
  * One plan of the work for all that is done: the cheapest opening that it needs, the work with its waits, the way back with each
@@ -112,6 +109,20 @@ export function workPlan(family: WorkFamily, asked: WorkAsked): WorkPlan {
           order.filter((each) => !later.includes(each)),
           { keepOrder: true },
         ).ends;
+  }
+}
+
+/** The plan of these remedies from what is open; null where what will not come bars the way. */
+export function planIfAny(
+  family: WorkFamily,
+  remedies: readonly Remedy[],
+  { opened, stuck = [] }: { readonly opened: readonly string[]; readonly stuck?: readonly string[] },
+): WorkPlan | null {
+  try {
+    return workPlan(family, { remedies: remedies.map((remedy) => ({ remedy, path: '' })), besides: [], opened, stuck, done: [] });
+  } catch (error) {
+    if (error instanceof CoreFailure) return null;
+    throw error;
   }
 }
 
