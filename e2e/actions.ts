@@ -71,8 +71,14 @@ async function pressAll(page: Page, selector: string): Promise<void> {
     if (!(await found.isVisible())) return;
     await confirmCautions(page);
     await clearTheWay(page);
-    if (await found.isDisabled()) continue;
-    const label = (await found.getAttribute('aria-label')) ?? '';
+    // Looked at in one go: what was there a moment ago may be done with, by the press before this one.
+    const label = await page
+      .locator(selector)
+      .evaluateAll((all) => all.find((one) => one.ariaDisabled !== 'true')?.getAttribute('aria-label') ?? null);
+    if (label === null) {
+      await page.waitForTimeout(50);
+      continue;
+    }
     await page.getByRole('button', { name: label, exact: true }).click();
     await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
   }
