@@ -39,6 +39,7 @@ export const SCREENS: readonly (readonly [name: string, address: (places: Places
   ['step sheet', ({ job }) => `${job}/sheet`],
   ['look', ({ job }) => `${job}/look/hose-pliable`],
   ['gear card', ({ job }) => `${job}/gear/worm`],
+  ['paper for a seller', ({ job }) => `${job}/paper/worm`],
   ['parts', ({ job }) => `${job}/parts/worm`],
   ['parts and time', ({ job }) => `${job}/items`],
   ['deciding', ({ job }) => `${job}/decide`],

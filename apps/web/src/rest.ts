@@ -29,6 +29,7 @@ export { LearntScreen } from './learning/LearntScreen.tsx';
 export { LogScreen } from './log/LogScreen.tsx';
 export { MachineScreen } from './machine/MachineScreen.tsx';
 export { PracticeScreen } from './practice/PracticeScreen.tsx';
+export { PaperScreen } from './match/PaperScreen.tsx';
 export { PartsScreen } from './match/PartsScreen.tsx';
 export { ReceiveScreen } from './match/ReceiveScreen.tsx';
 export { MarkPhotoScreen } from './photo/MarkPhotoScreen.tsx';

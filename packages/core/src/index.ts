@@ -4,6 +4,7 @@ export { FAILURE_REASONS, type FailureReason, because, SCHEMA_REASONS } from './
 export { brokenTextAt, withoutBrokenText } from './failure/brokenText.ts';
 export { failureFromZod, failuresFromZod } from './failure/fromZod.ts';
 export { MATERIALS, MATERIAL_IDS, SHEAR_OF_YIELD, type MaterialId } from './material/materials.ts';
+export { materialSaid } from './material/materialSaid.ts';
 export { createOperations, type OperationInput, type OperationName, type OperationOutput } from './operations.ts';
 export { LENGTH_UNITS, formatLength, fromMm, parseReading, toMm, type LengthUnit } from './quantity/length.ts';
 export { INSTRUMENTS, plain, type InstrumentId, type Measurement } from './quantity/measured.ts';

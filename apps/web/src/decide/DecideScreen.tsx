@@ -1,5 +1,6 @@
 import { isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/decide';
+import { torqueText } from '../preferences/lengthText.ts';
 import { notOfferedText } from '@patient-badger/wording/options';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { OptionDraft } from './decision.ts';
@@ -70,6 +71,7 @@ function Deciding({ view }: { view: JobView }) {
           <OptionCard
             key={option.draft.option}
             jobId={job.id}
+            pack={view.pack}
             ranked={option}
             first={i === 0 && option.rank !== null}
             currency={currency}
@@ -81,7 +83,7 @@ function Deciding({ view }: { view: JobView }) {
         <Card tone="sunken" testID="not-offered">
           <Text variant="strong">{t.notOffered}</Text>
           {notOffered.map((each) => (
-            <Text key={each.name}>{notOfferedText(each)}</Text>
+            <Text key={each.name}>{notOfferedText(each, torqueText)}</Text>
           ))}
         </Card>
       ) : null}

@@ -9,11 +9,14 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, money, percent } from '../wording/words.ts';
 import type { OptionRow } from './decision.ts';
+import type { Pack } from '@patient-badger/core/machine';
+import { UnaskedPrices } from './UnaskedPrices.tsx';
 import { OptionForm } from './OptionForm.tsx';
 import { OPTION_WORDS, yearsText } from '../wording/optionWords.ts';
 
 interface Props {
   readonly jobId: string;
+  readonly pack: Pick<Pack, 'gears'>;
   readonly ranked: OptionRow;
   readonly first: boolean;
   readonly currency: string;
@@ -21,7 +24,7 @@ interface Props {
 }
 
 /** One way to go on: money, minutes, wait, life, risk, what it leaves undone, and why it is there. */
-export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, unit }: Props) {
+export function OptionCard({ jobId, pack, ranked: { draft, rank }, first, currency, unit }: Props) {
   const { write, problem } = useRecord(jobId);
   const [changing, setChanging] = useState(false);
   if (changing) return <OptionForm jobId={jobId} draft={draft} unit={unit} onDone={() => setChanging(false)} />;
@@ -49,6 +52,7 @@ export function OptionCard({ jobId, ranked: { draft, rank }, first, currency, un
       <Text variant="soft">{facts.join(', ')}</Text>
       {draft.leaves ? <Text>{draft.isSentence ? draft.leaves : t.leaves(draft.leaves)}</Text> : null}
       <Text variant="soft">{draft.why}</Text>
+      {draft.unasked ? <UnaskedPrices jobId={jobId} pack={pack} unasked={draft.unasked} /> : null}
       <Problem text={problem} />
       <Button
         variant="quiet"

@@ -3,6 +3,7 @@ import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
 import { findFamily } from '@patient-badger/knowledge';
 import { notOfferedText, t } from '@patient-badger/wording/options';
 import { runOperation } from '../data/runOperation.ts';
+import { torqueText } from '../preferences/lengthText.ts';
 import { inOrder, optionsOf, optionsQuestion, worded, type OptionDraft, type Use } from './decision.ts';
 
 const pack = findFamily('dash-odometer-motor') as Pack;
@@ -13,6 +14,8 @@ const given: DraftFacts = {
   stuck: [],
   gear: 'wheel',
   offers: [{ supplier: 'Hobdray Stores', priceMinor: 1800, leadDays: 4, stock: 0 }],
+  asked: [],
+  seats: {},
   donors: 1,
   canBeMade: true,
   unit: 'km',
@@ -39,7 +42,7 @@ test('what is done with it because of a second fault is in its name; what is not
   }).drafts.map(worded);
   expect(both[0]?.name).toBe(t.withOthers('New wheel', 'Solder joint renewed'));
   const { notOffered } = draftOptions({ ...given, canBeMade: false });
-  expect(notOffered.map(notOfferedText)).toEqual([t.measureFirst('Wheel printed or cut')]);
+  expect(notOffered.map((each) => notOfferedText(each, torqueText))).toEqual([t.measureFirst('Wheel printed or cut')]);
 });
 
 test('what somebody wrote stands in the place of the draft, what was dropped is gone, what was added is last', () => {

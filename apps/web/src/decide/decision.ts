@@ -3,20 +3,23 @@ import type { OperationInput, UseUnit } from '@patient-badger/core';
 import type { JobState } from '@patient-badger/core/job';
 import { OPTION_KINDS, lifeIn, type OptionDraft as DraftFigures, type OptionKind, type RankedOption } from '@patient-badger/core/parts';
 import { optionText, type OptionText } from '@patient-badger/wording/options';
+import { torqueText } from '../preferences/lengthText.ts';
 import { shownAmount, unitWord, type DistanceUnit } from '../wording/distance.ts';
 
 /** An option as it is put to the owner: the figures, and the words that somebody may have changed. */
 export type OptionDraft = Omit<DraftFigures, 'facts'> &
   OptionText & {
     readonly isGuidePrice?: boolean;
+    /** Parts that nobody has asked a price for. */
+    readonly unasked?: DraftFigures['facts']['unasked'];
     /** What it leaves is a sentence for the owner, not what is left undone. */ readonly isSentence?: boolean;
   };
 
 /** What the core drafted, in words. */
 export const worded = ({ facts, ...draft }: DraftFigures): OptionDraft => ({
   ...draft,
-  ...optionText({ kind: draft.kind, facts }),
-  ...(facts.isGuidePrice && { isGuidePrice: true }),
+  ...optionText({ kind: draft.kind, facts }, torqueText),
+  ...(facts.isGuidePrice && { isGuidePrice: true, unasked: facts.unasked }),
   ...(facts.remedy && { isSentence: true }),
 });
 

@@ -11,6 +11,8 @@ const { drafts } = draftOptions({
   opened: [],
   stuck: [],
   offers: [],
+  asked: [],
+  seats: {},
   donors: 0,
   canBeMade: false,
   unit: 'hours',

@@ -1,5 +1,5 @@
 import { usualUse, type UseUnit } from '@patient-badger/core';
-import { byKeptRatio, toSetRight } from '@patient-badger/core/job';
+import { byKeptRatio, seatsOf, toSetRight } from '@patient-badger/core/job';
 import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -10,6 +10,7 @@ import { useMachineHistory, useShelf } from '../data/jobs.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { useLearnt } from '../data/learnt.ts';
 import { useShop } from '../data/shop.ts';
+import { usePrices } from '../data/usePrices.ts';
 import { useWanted } from '../gear/useWanted.ts';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf } from '../match/offers.ts';
@@ -37,8 +38,9 @@ export function useDecision(view: JobView, assumed: Use | null) {
   const part = useQuery({
     queryKey: ['part', chosen?.partId],
     queryFn: () => call(`/api/parts/${chosen?.partId}`, partSchema),
-    enabled: chosen !== undefined && chosen.source !== 'shelf',
+    enabled: chosen !== undefined && chosen.source === undefined,
   }).data;
+  const prices = usePrices(state, machine?.modelId);
   const shelf = useShelf().data;
   // By the job’s own word: asked only once the machine is known, it would come when somebody types already.
   const history = useMachineHistory(job.machineId);
@@ -57,6 +59,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
       stuck: state.stuck.map(({ step }) => step),
       gear: pack.gears.find(({ id }) => id === gear)?.body,
       offers: part ? offersOf(part) : [],
+      asked: prices.map(({ gear: of, ...price }) => ({ ...price, body: pack.gears.find(({ id }) => id === of)?.body })),
+      seats: seatsOf(pack, state),
       donors,
       canBeMade,
       unit: use.unit,
@@ -64,7 +68,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
       ownLife,
     });
     return { drafts: drafted.drafts.map(worded), notOffered: drafted.notOffered };
-  }, [pack, state, part, donors, canBeMade, gear, use.unit, rateMinor, ownLife]);
+  }, [pack, state, part, prices, donors, canBeMade, gear, use.unit, rateMinor, ownLife]);
   const options = optionsOf(drafts, state, use.unit);
   const question = optionsQuestion(options, use, rateMinor);
   const worked = question && runOperation('decide.options', question);

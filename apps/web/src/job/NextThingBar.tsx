@@ -2,6 +2,7 @@ import { t } from '@patient-badger/wording/nextThing';
 import { nextThing, type NextThing } from '@patient-badger/core/job';
 import { usePathname, useRouter } from 'expo-router';
 import { useMemo } from 'react';
+import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
 import type { JobView } from './JobView.ts';
 
@@ -51,5 +52,9 @@ export function NextThingBar({ view: { job, pack, state } }: { view: JobView }) 
   if (!thing) return null;
   const place = placeOf(thing);
   if (here === `/jobs/${job.id}${place}`) return null;
-  return <Button variant="chosen" label={wordsOf(thing)} testID="next-thing" onPress={() => router.navigate(`/jobs/${job.id}${place}`)} />;
+  return (
+    <View className="no-print">
+      <Button variant="chosen" label={wordsOf(thing)} testID="next-thing" onPress={() => router.navigate(`/jobs/${job.id}${place}`)} />
+    </View>
+  );
 }

@@ -1,5 +1,7 @@
 import { t } from '@patient-badger/wording/match';
+import { t as orders } from '@patient-badger/wording/orders';
 import { t as shared } from '@patient-badger/wording/shared';
+import type { Order } from '@patient-badger/core/job';
 import type { GearCard } from '@patient-badger/core/machine';
 import type { PartAttributes } from '@patient-badger/core/parts';
 import { partMatch, type PartMatch } from '@patient-badger/contract';
@@ -15,10 +17,13 @@ import { Card } from '../design/Card.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { type JobView } from '../job/JobView.ts';
+import { nearMisses } from '@patient-badger/core/parts';
 import { OnTheShelf, WORTH } from './OnTheShelf.tsx';
 import { Ordering } from './Ordering.tsx';
 import { PartCard } from './PartCard.tsx';
 import { filterQuery, NO_FILTERS, PartFilters } from './PartFilters.tsx';
+import { OtherWays } from './OtherWays.tsx';
+import { OrderForm, ToDimensions } from './ToDimensions.tsx';
 import { SentBack } from './SentBack.tsx';
 import { PlateNumber, platesFor } from './PlateNumber.tsx';
 
@@ -26,6 +31,8 @@ export interface FoundProps {
   readonly view: JobView;
   readonly card: GearCard;
   readonly wanted: PartAttributes;
+  /** How likely it is that the gear is this one. */
+  readonly probability: number;
   readonly machineModel: string | undefined;
 }
 
@@ -33,7 +40,7 @@ export const FIRST = 8;
 /** So many numbers are judged however ill they fit. */
 const MOST_NUMBERS = 8;
 
-export function Found({ view, card, wanted, machineModel }: FoundProps) {
+export function Found({ view, card, wanted, probability, machineModel }: FoundProps) {
   const { job, state } = view;
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
@@ -66,6 +73,8 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
   const contradicted = rest.filter(({ fit }) => fit.contradiction !== undefined);
   const shown = rest.filter(({ fit }) => fit.contradiction === undefined);
   const fitting = shown.filter(({ fit }) => fit.probability > WORTH);
+  const nearest = fitting.length === 0 ? nearMisses(shown) : [];
+  const toDimensions = { view, card, wanted, probability };
   const partCard = (match: PartMatch) => (
     <PartCard
       key={match.part.id}
@@ -83,10 +92,14 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
           <Text variant="head">
             {chosen.partNumber} · {chosen.name}
           </Text>
-          {chosen.source === 'shelf' ? null : <Ordering view={view} card={card} partId={chosen.partId} />}
+          {chosen.source === undefined ? <Ordering view={view} card={card} partId={chosen.partId} /> : null}
+          {chosen.source === 'toDimensions' ? (
+            <Button label={t.ordersAndReceiving} testID="to-orders" onPress={() => router.navigate(`/jobs/${job.id}/receive/${card.id}`)} />
+          ) : null}
           <Button variant="primary" big label={t.setUpAndProve} onPress={() => router.navigate(`/jobs/${job.id}/close`)} />
         </Card>
       ) : null}
+      {chosen?.source === 'toDimensions' && wentBack(state.gears[card.id]?.orders, chosen.partId) ? <OrderForm {...toDimensions} /> : null}
       <Problem text={problem} />
       {contradicted.length > 0 ? (
         <Card tone="danger">
@@ -114,7 +127,11 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
       ) : (
         <Text variant="soft">{search.error?.message ?? t.searchingTheCatalogue}</Text>
       )}
-      {(fitting.length > 0 ? fitting : shown).slice(0, all ? undefined : FIRST).map(partCard)}
+      {fitting.slice(0, all ? undefined : FIRST).map(partCard)}
+      {nearest.length > 0 ? <Text variant="head">{orders.nearestToIt}</Text> : null}
+      {nearest.slice(0, FIRST).map(partCard)}
+      {chosen?.source === 'toDimensions' ? null : <ToDimensions {...toDimensions} />}
+      {search.data && fitting.length === 0 ? <OtherWays view={view} card={card} wanted={wanted} /> : null}
       <Button variant="quiet" label={shared.bringInAPartsList} onPress={() => router.navigate('/parts/import')} />
       {all || fitting.length <= FIRST ? null : <Button label={t.showAll(fitting.length)} onPress={() => setAll(true)} />}
       {contradicted.length > 0 ? <Text variant="head">{t.contradictThemselves}</Text> : null}
@@ -124,3 +141,7 @@ export function Found({ view, card, wanted, machineModel }: FoundProps) {
     </>
   );
 }
+
+/** What was ordered came wrong each time: it is wanted again. */
+const wentBack = (orders: readonly Order[] = [], partId: string): boolean =>
+  orders.some((each) => each.partId === partId) && orders.every((each) => each.partId !== partId || each.state === 'refused');

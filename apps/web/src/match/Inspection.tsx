@@ -1,4 +1,6 @@
 import { t } from '@patient-badger/wording/match';
+import { t as gearWords } from '@patient-badger/wording/gear';
+import { t as orders } from '@patient-badger/wording/orders';
 import { t as shared } from '@patient-badger/wording/shared';
 import { arrivedAttributes, type GearQuantity } from '@patient-badger/core/gear';
 import type { Order } from '@patient-badger/core/job';
@@ -13,6 +15,7 @@ import { useRecord } from '../data/useRecord.ts';
 import { runOperation } from '../data/runOperation.ts';
 import { Button } from '../design/Button.tsx';
 import { Field } from '../design/Field.tsx';
+import { Segments } from '../design/Segments.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { wordsFor, quantityWords } from '../gear/kinds.ts';
@@ -28,8 +31,10 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
   const { write, problem } = useRecord(view.job.id);
   const [asked, setAsked] = useState<GearQuantity | null>(null);
   const [note, setNote] = useState('');
-  const readings = view.state.gears[card.id]?.beside?.new ?? {};
-  const worked = runOperation('match.receive', { ordered: order.attributes, arrived: arrivedAttributes(readings) });
+  const gear = view.state.gears[card.id];
+  const readings = gear?.beside?.new ?? {};
+  const hand = gear?.handsBeside?.new;
+  const worked = runOperation('match.receive', { ordered: order.attributes, arrived: arrivedAttributes(readings, hand) });
   const before = useQuery({
     queryKey: ['refusals', order.partNumber],
     queryFn: () => call(`/api/parts/refusals?partNumber=${encodeURIComponent(order.partNumber)}`, refusals),
@@ -83,6 +88,17 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
           </Pressable>
         );
       })}
+      {order.attributes.hand === undefined ? null : (
+        <Segments
+          label={orders.hand}
+          options={[
+            ['right', gearWords.rightHandThread],
+            ['left', gearWords.leftHandThread],
+          ]}
+          value={hand}
+          onChange={(seen) => void write({ kind: 'handNoted', gear: card.id, hand: seen, piece: 'new' })}
+        />
+      )}
       {asked ? (
         <ReadPad
           view={view}

@@ -82,7 +82,7 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
           <Button label={t.backToTheGearCard} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
         </Card>
       ) : null}
-      <Found view={view} card={card} wanted={asked} machineModel={machine?.modelName ?? undefined} />
+      <Found view={view} card={card} wanted={asked} probability={wanted.probability} machineModel={machine?.modelName ?? undefined} />
     </>
   );
 }

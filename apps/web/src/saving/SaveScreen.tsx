@@ -1,8 +1,10 @@
-import { isMakeable } from '@patient-badger/core/job';
+import { isMakeable, remediesOfJob, seatOfGear } from '@patient-badger/core/job';
+import { seatStrength } from '@patient-badger/core/parts';
 import { t } from '@patient-badger/wording/saving';
 import { t as shared } from '@patient-badger/wording/shared';
 import type { GearCard } from '@patient-badger/core/machine';
 import { addDays, format, parseISO } from 'date-fns';
+import { useMemo } from 'react';
 import { useNow } from '../access/useNow.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -57,12 +59,30 @@ const FIGURES: { readonly [Name in SavingField]: FigureOf<Name> } = {
 /** A saved part is looked at again after so many days unless somebody says otherwise (bench judgement). */
 const LOOK_AGAIN_DAYS = 30;
 
+const text = (value: number | undefined) => (value === undefined ? undefined : String(Number(value.toFixed(3))));
+
+/** The desk as what was measured, and the way that was decided on, fill it in. */
+function knownOf({ pack, state }: JobView, card: GearCard): Partial<TypedSaving> {
+  const { shaftMm, boreMm, lengthMm, outerMm, material } = seatOfGear(pack, card.body, state.gears[card.id]);
+  const [remedy] = remediesOfJob(pack, state);
+  const holding = remedy ? seatStrength(remedy, {}) : null;
+  const said = {
+    shaftMm: text(shaftMm),
+    boreMm: text(boreMm),
+    lengthMm: text(lengthMm),
+    outerMm: text(outerMm),
+    rootMm: text(outerMm),
+    needNm: text(holding?.needNm ?? undefined),
+    way: holding?.way,
+    material,
+  };
+  return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
+}
+
 function Saving({ view, card }: { view: JobView; card: GearCard }) {
   const { job, state } = view;
   const { write, problem } = useRecord(job.id);
-  const read = (quantity: 'boreDiameterMm' | 'rootDiameterMm') => state.gears[card.id]?.readings[quantity]?.at(-1)?.reading.value;
-  const [bore, root] = [read('boreDiameterMm'), read('rootDiameterMm')];
-  const known = { ...(bore !== undefined && { boreMm: String(bore) }), ...(root !== undefined && { rootMm: String(root) }) };
+  const known = useMemo(() => knownOf(view, card), [view, card]);
   const { draft, set } = useDeskDraft<TypedSaving>(`save/${card.id}`, { jobId: job.id, known, empty: NO_SAVING });
   const found = savingOf(draft);
   const need = typedNumber(draft.needNm);

@@ -1,6 +1,6 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/strength';
-import { plain, type MaterialId } from '@patient-badger/core';
+import { materialSaid, plain, type MaterialId } from '@patient-badger/core';
 import type { ModelBook } from '@patient-badger/core/job';
 import type { Pack } from '@patient-badger/core/machine';
 import { partSizeMm } from '@patient-badger/core/parts';
@@ -161,23 +161,6 @@ function startOf({ pack, state }: JobView, id: string, book: ModelBook | undefin
 /** What a family says that a body is of. */
 const materialOf = ({ driveline }: Pack, body: string | undefined): string =>
   driveline.bodies.find(({ id }) => id === body)?.material ?? '';
-
-const materialSaid = (said: string): MaterialId | undefined => SAID.find(([word]) => said.toLowerCase().includes(word))?.[1];
-
-/** Words of a family's materials, the most particular first. */
-const SAID: readonly (readonly [string, MaterialId])[] = [
-  // In use it is moist.
-  ['glass', 'nylonGlassMoist'],
-  ['nylon', 'nylonMoist'],
-  ['plastic', 'acetal'],
-  ['acetal', 'acetal'],
-  ['zinc', 'zincAlloy'],
-  [t.softMetal, 'zincAlloy'],
-  ['bronze', 'bronze'],
-  ['brass', 'brass'],
-  ['alumin', 'aluminium'],
-  [t.castIron, 'castIron'],
-];
 
 const FIGURES: { readonly [Name in Exclude<LinkField, 'capacity'>]: FigureOf<Name> } = {
   moduleMm: ['moduleMm', shared.moduleMm],

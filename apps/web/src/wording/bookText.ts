@@ -27,6 +27,8 @@ export function bookText(line: BookLine, pack: Pick<Pack, 'gears' | 'faults' | '
       return t.stands(line.partNumber, line.where);
     case 'speedometer':
       return t.speedometerGearsAndOffBy(line.driveTeeth, line.drivenTeeth, line.readingErrorPercent.toFixed(1));
+    case 'price':
+      return t.priceAskedOf(line.gear === undefined ? line.what : nameIn(pack.gears, line.gear), line.supplier, line.leadDays);
     case 'picture':
       return t.photo(line.what);
     case 'note':

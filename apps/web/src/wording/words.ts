@@ -35,5 +35,11 @@ export function bitsText(bits: number): string {
   return t.aLittleWithWay(way);
 }
 
+/** A wait as people say it. @example daysText(1) // 'a day' */
+export const daysText = (days: number): string => {
+  if (days === 0) return t.atOnce;
+  return days === 1 ? t.aDay : t.days(days);
+};
+
 export const money = (minor: number, currency: string) =>
   new Intl.NumberFormat('en-IE', { style: 'currency', currency, currencyDisplay: 'code' }).format(minor / 100);

@@ -46,6 +46,25 @@ const proof = (passed: boolean): EntryPayload => ({ kind: 'proofDone', proof: pa
 const plate: EntryPayload = { kind: 'plateRead', partNumber: 'T-9', where: 'Under the cover' };
 const closed: EntryPayload = { kind: 'closed', outcome: 'repaired', found: 'worm', note: 'Warm the drum first' };
 
+test('what was asked of sellers, and what an item cost, is known for the next job on such a machine', () => {
+  const lines = learnt(
+    pack,
+    job(
+      { kind: 'priceAsked', gear: 'worm', what: 'Worm', supplier: 'Hobdray Stores', priceMinor: 2450, leadDays: 6 },
+      { kind: 'itemAdded', name: 'Seal', count: 1, state: 'ordered', supplier: 'Quernby Spares', priceMinor: 310 },
+      { kind: 'itemAdded', name: 'Grease', count: 1, state: 'inHand' },
+      closed,
+    ),
+    [],
+  ).filter(({ kind }) => kind === 'price');
+  expect(lines).toEqual([
+    { kind: 'price', what: 'Seal', supplier: 'Quernby Spares', priceMinor: 310, leadDays: 0 },
+    { kind: 'price', gear: 'worm', what: 'Worm', supplier: 'Hobdray Stores', priceMinor: 2450, leadDays: 6 },
+  ]);
+  expect(new Set(lines.map(bookKey)).size).toBe(2);
+  for (const line of lines) expect(bookLine.parse(line)).toEqual(line);
+});
+
 test('photos of positions and gears go into the book with what they show, each once; those of looks do not', () => {
   const capture = pack.steps.flatMap(({ id, captures }) => captures.map((each) => ({ step: id, ...each })))[0];
   const photo = (hash: string, about: string): EntryPayload => ({ kind: 'photoTaken', hash: hash.repeat(64), about });

@@ -8,7 +8,7 @@ export function checkLines({ gears, faults, steps }: Pack, lines: readonly BookL
     const need = (list: readonly { readonly id: string }[], field: string, given: string) => {
       if (!list.some(({ id }) => id === given)) throw fail('unknownId', `lines.${i}.${field}`, { given });
     };
-    if ('gear' in line) need(gears, 'gear', line.gear);
+    if ('gear' in line && line.gear !== undefined) need(gears, 'gear', line.gear);
     if (line.kind === 'fault') need(faults, 'fault', line.fault);
     if (line.kind === 'torque') need(steps, 'step', line.step);
   });

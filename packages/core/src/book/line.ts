@@ -33,6 +33,15 @@ export const bookLine = z.discriminatedUnion('kind', [
     readingErrorPercent: z.number(),
     figures: deskFigures.optional(),
   }),
+  /** What somebody asks for a part: a gear, or any other part by its name; in minor units of the shop's currency. */
+  z.strictObject({
+    kind: z.literal('price'),
+    gear: id.optional(),
+    what: text.max(200),
+    supplier: text.max(200),
+    priceMinor: z.int().min(0).max(100_000_000),
+    leadDays: z.int().min(0).max(3650),
+  }),
   /** A photo worth having at hand, with what it shows. */
   z.strictObject({ kind: z.literal('picture'), hash: z.string().regex(/^[0-9a-f]{64}$/), what: text.max(300) }),
   z.strictObject({ kind: z.literal('note'), text }),
@@ -57,6 +66,8 @@ export function bookKey(line: BookLine): string {
       return `plate/${line.partNumber}`;
     case 'speedometer':
       return 'speedometer';
+    case 'price':
+      return `price/${line.gear ?? line.what.toLowerCase()}/${line.supplier.toLowerCase()}`;
     case 'picture':
       return `picture/${line.hash}`;
     case 'note':

@@ -12,6 +12,8 @@ const drafts = (family: string, fault: string | readonly string[], more: Partial
     opened: [],
     stuck: [],
     offers: [],
+    asked: [],
+    seats: {},
     donors: 0,
     canBeMade: true,
     unit: 'hours',
@@ -56,6 +58,14 @@ test('a price is a guide by the shop’s rate until somebody asks, then what is 
   const offers = [{ supplier: 'Hobdray Stores', priceMinor: 1850, leadDays: 4, stock: 0 }];
   expect(worm({ offers })).toMatchObject({ partsMinor: 1850, leadDays: 4, downtimeDays: 4, facts: { sellers: 1, soonestDays: 4 } });
   expect(worm({ offers })?.facts.isGuidePrice).toBeUndefined();
+  const asked = [
+    { body: 'worm', what: 'Oil pump worm', priceMinor: 2600, leadDays: 9 },
+    { body: 'worm', what: 'Oil pump worm', priceMinor: 2450, leadDays: 6 },
+    { body: 'pump', what: 'Another', priceMinor: 1, leadDays: 0 },
+  ];
+  expect(worm({ asked })).toMatchObject({ partsMinor: 2450, leadDays: 6 });
+  expect(worm({ asked })?.facts.isGuidePrice).toBeUndefined();
+  expect(worm({})?.facts.unasked).toEqual([{ gear: 'worm' }]);
   expect(worm({ donors: 2 }, 'worm-donor')).toMatchObject({ partsMinor: 0, facts: { donors: 2 } });
   expect(worm({ rateMinor: 0 })?.partsMinor).toBeNull();
 });

@@ -1,8 +1,9 @@
 import { inUseUnit, type UseUnit } from '../quantity/useUnit.ts';
 import { remediesOf } from '../trace/remedies.ts';
 import type { Fault, Pack } from '../trace/pack.ts';
-import type { OptionKind, Remedy } from '../work/remedy.ts';
+import type { OptionKind, Remedy, RemedyPart } from '../work/remedy.ts';
 import { planIfAny } from '../work/workPlan.ts';
+import { seatStrength, type SeatStrength, type SeatFacts } from './holding.ts';
 
 /** A way to go on, as it is put to the owner. Money in minor units; null where nobody has said a price yet. */
 export interface OptionDraft {
@@ -24,24 +25,26 @@ export interface OptionFacts {
   /** The family's remedy that it is, and others that are done with it because of other faults. */
   readonly remedy?: Pick<Remedy, 'name' | 'suits' | 'leaves' | 'school'>;
   readonly besides?: readonly string[];
-  /** Its parts are priced by a guide: nobody has asked yet. */
+  /** Some of its parts are priced by a guide, for nobody has asked yet: which, by their gears or their names. */
   readonly isGuidePrice?: boolean;
+  readonly unasked?: readonly Pick<RemedyPart, 'gear' | 'item'>[];
   /** How many sellers have a part that fits, and after how many days the soonest. */
   readonly sellers?: number;
   readonly soonestDays?: number;
   /** Used ones on the shelf that fit. */
   readonly donors?: number;
+  /** What a saved seat bears, against what the driver can bring there. */
+  readonly holding?: SeatStrength;
   /** Failures in this shop's own log from which its life is told. */
   readonly ownFailures?: number;
   /** Its life is the usual one of the gears of this chain. */
   readonly isFamilyLife?: boolean;
 }
 
-/** A remedy that is left out, and why: its outline is not told yet, or what will not come bars the way. */
-export interface OptionRefusal {
-  readonly name: string;
-  readonly why: 'measureFirst' | 'barred';
-}
+/** A remedy that is left out, and why: its outline is not told yet, what will not come bars the way, or it would not hold. */
+export type OptionRefusal =
+  | { readonly name: string; readonly why: 'measureFirst' | 'barred' }
+  | { readonly name: string; readonly why: 'doesNotHold'; readonly holdsNm: number; readonly needNm: number };
 
 export interface DraftFacts {
   readonly pack: Pack;
@@ -53,6 +56,15 @@ export interface DraftFacts {
   readonly gear?: string | undefined;
   /** What the catalogue asks for the part that was chosen, cheapest first. */
   readonly offers: readonly { readonly supplier: string; readonly priceMinor: number; readonly leadDays: number; readonly stock: number }[];
+  /** What sellers were asked for parts that the catalogue has not: gears by their bodies, other parts by their names. */
+  readonly asked: readonly {
+    readonly body?: string | undefined;
+    readonly what: string;
+    readonly priceMinor: number;
+    readonly leadDays: number;
+  }[];
+  /** What was measured of the seats that can be saved, by their joints. */
+  readonly seats: Readonly<Record<string, SeatFacts>>;
   /** Donors on the shelf that fit. */
   readonly donors: number;
   /** Its outline can be worked out: it is told by its readings. */
@@ -116,7 +128,10 @@ export function draftOptions(facts: DraftFacts): {
   for (const remedy of main ? remediesOf(pack, main) : []) {
     const done = [remedy, ...besides.filter(({ id }) => id !== remedy.id)];
     const minutes = minutesOf(facts, done);
-    if (remedy.checks.some(({ operation }) => operation === 'make.outline') && !facts.canBeMade) {
+    const { holdsNm = null, needNm = null } = seatStrength(remedy, facts.seats) ?? {};
+    if (holdsNm !== null && needNm !== null && holdsNm < needNm) {
+      notOffered.push({ name: remedy.name, why: 'doesNotHold', holdsNm, needNm });
+    } else if (remedy.checks.some(({ operation }) => operation === 'make.outline') && !facts.canBeMade) {
       notOffered.push({ name: remedy.name, why: 'measureFirst' });
     } else if (minutes === null) notOffered.push({ name: remedy.name, why: 'barred' });
     else drafts.push(drafted(facts, done, minutes));
@@ -135,6 +150,7 @@ function drafted(facts: DraftFacts, done: readonly Remedy[], minutes: { hands: n
   const { partsMinor, leadDays, ...priced } = partsOf(facts, done);
   const { name, suits, leaves, school } = remedy;
   const { lifeMean, lifeShape, ...lived } = lifeOf(facts, remedy);
+  const holding = seatStrength(remedy, facts.seats);
   return {
     option: remedy.id,
     kind: remedy.kind,
@@ -149,39 +165,48 @@ function drafted(facts: DraftFacts, done: readonly Remedy[], minutes: { hands: n
       remedy: { name, suits, leaves, ...(school && { school }) },
       ...(besides.length > 0 && { besides: besides.map((each) => each.name) }),
       ...priced,
+      ...(holding && { holding }),
       ...lived,
     },
   };
 }
 
 /** What its parts cost and how long they take: as asked for, off the shelf, or by a guide until somebody asks. */
-function partsOf({ gear, offers, donors, rateMinor }: DraftFacts, done: readonly Remedy[]) {
+function partsOf({ gear, offers, asked, donors, rateMinor }: DraftFacts, done: readonly Remedy[]) {
   const [cheapest] = offers;
   let partsMinor: number | null = 0;
   let leadDays = 0;
-  let isGuidePrice = false;
+  const unasked: Pick<RemedyPart, 'gear' | 'item'>[] = [];
   let bought: Pick<OptionFacts, 'sellers' | 'soonestDays'> = {};
   let used: Pick<OptionFacts, 'donors'> = {};
   if (done.some(({ kind }) => kind === 'scrap')) return { partsMinor: null, leadDays };
   for (const { kind, parts } of done) {
     for (const part of parts) {
       const isWanted = part.gear !== undefined && part.gear === gear;
+      const said = cheapestOf(asked.filter(({ body, what }) => (part.gear === undefined ? what === part.item : body === part.gear)));
       if (isWanted && kind === 'donor' && donors > 0) used = { donors };
       else if (isWanted && kind === 'replace' && cheapest) {
         partsMinor += cheapest.priceMinor * part.count;
         leadDays = Math.max(leadDays, cheapest.stock > 0 ? 0 : cheapest.leadDays);
         bought = { sellers: offers.length, soonestDays: Math.min(...offers.map((offer) => (offer.stock > 0 ? 0 : offer.leadDays))) };
+      } else if (said) {
+        partsMinor += said.priceMinor * part.count;
+        leadDays = Math.max(leadDays, said.leadDays);
       } else {
         const { low, high } = part.guideHours;
         partsMinor += ((low + high) / 2) * rateMinor * part.count;
-        isGuidePrice = true;
+        unasked.push({ ...(part.gear !== undefined && { gear: part.gear }), ...(part.item !== undefined && { item: part.item }) });
       }
     }
   }
+  const isGuidePrice = unasked.length > 0;
   if (isGuidePrice && rateMinor === 0) return { partsMinor: null, leadDays, ...bought, ...used };
   const rounded = isGuidePrice ? Math.max(1, Math.round(partsMinor / GUIDE_ROUNDED_TO)) * GUIDE_ROUNDED_TO : partsMinor;
-  return { partsMinor: rounded, leadDays, ...(isGuidePrice && { isGuidePrice }), ...bought, ...used };
+  return { partsMinor: rounded, leadDays, ...(isGuidePrice && { isGuidePrice, unasked }), ...bought, ...used };
 }
+
+const cheapestOf = <P extends { readonly priceMinor: number }>(list: readonly P[]): P | undefined =>
+  [...list].sort((p, q) => p.priceMinor - q.priceMinor)[0];
 
 /** How long it holds: by the shop's own log for the gear itself, else by what the family says of its gears, as far as the remedy reaches. */
 function lifeOf({ pack, gear, unit, ownLife }: DraftFacts, { kind, parts, lifeShare }: Remedy) {

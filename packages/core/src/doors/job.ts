@@ -28,6 +28,7 @@ export { ownPriors, USUAL_EQUIVALENT, withOwnPriors, type FaultCount } from '../
 export { learnFrom, type FamilyVerdicts, type JobSummary, type ShopStatistics, type LoggedJob, type MeterValue } from '../learn/shopLog.ts';
 export { remediesOfJob, workOfJob } from '../job/workOfJob.ts';
 export { piecesTogether, stepsTogether } from '../job/doneTogether.ts';
+export { seatOfGear, seatsOf } from '../job/seatsOf.ts';
 export { usualOutcome } from '../job/usualOutcome.ts';
 export { nextThing, type NextThing } from '../job/nextThing.ts';
 export { byKeptRatio } from '../job/keptRatio.ts';

@@ -1,5 +1,6 @@
 /** Parts of sellers, and what is chosen among them. */
 export { draftOptions, guideLife, lifeIn, type DraftFacts, type OptionRefusal, type OptionDraft } from '../decide/draft.ts';
+export { seatStrength } from '../decide/holding.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from '../decide/options.ts';
 export { fit } from '../match/fit.ts';
 export {
@@ -15,6 +16,8 @@ export {
   type PartField,
   type PartLengthUnit,
 } from '../match/partRow.ts';
+export { nearMisses } from '../match/nearMisses.ts';
+export { missingForOrder, orderedAs, type OrderedDimension } from '../match/orderedAs.ts';
 export { partSizeMm } from '../match/partSize.ts';
 export { dimensionsOf, type PlainQuantity } from '../match/plainParts.ts';
 export {

@@ -23,7 +23,8 @@ const uuid = z.uuid();
 const hash = z.string().regex(/^[0-9a-f]{64}$/);
 
 /** A part that did not come out of the catalogue: a donor off the shelf. */
-const partSource = z.enum(['shelf']);
+/** Where a part comes from that is not in the catalogue: off the shelf, or ordered to its dimensions from whoever makes or finds one. */
+const partSource = z.enum(['shelf', 'toDimensions']);
 
 /** Money for one, in hundredths of the currency. */
 const priceMinor = z.int().min(0).max(100_000_000);
@@ -115,7 +116,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
   payload('limitNoted', { gear: id, thinningMm: z.number().positive().max(10), source: note.min(1) }),
   /** Teeth counted on a photo, with what a human put right. */
   payload('teethScanned', { gear: id, hash, found: scanRead, correction: scanCorrection.optional(), scale: scanScale.optional() }),
-  payload('handNoted', { gear: id, hand: z.enum(['right', 'left']) }),
+  /** Of the gear, or of a piece that lies beside it. */
+  payload('handNoted', { gear: id, hand: z.enum(['right', 'left']), piece: z.enum(PIECES).optional() }),
   payload('photoTaken', { hash, about: id, note: note.optional() }),
   /** A fault found for sure and still in the machine, while the tracing goes on: there may be a second. */
   payload('faultFound', { fault: id, probability: z.number().min(0).max(1) }),
@@ -141,6 +143,17 @@ export const entryPayload = z.discriminatedUnion('kind', [
     supplierNumber: z.string().max(80).optional(),
     priceMinor: priceMinor.optional(),
     attributes: partAttributes,
+    /** The day it was promised for. */
+    promisedOn: z.iso.date().optional(),
+    source: z.literal('toDimensions').optional(),
+  }),
+  /** What somebody asks for a part of this machine: a gear by its card, or any other part by its name. */
+  payload('priceAsked', {
+    gear: id.optional(),
+    what: words,
+    supplier: words,
+    priceMinor,
+    leadDays: z.int().min(0).max(3650),
   }),
   payload('partArrived', { gear: id, order: uuid }),
   payload('partAccepted', { gear: id, order: uuid, partNumber: z.string() }),

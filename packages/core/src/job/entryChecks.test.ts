@@ -66,6 +66,7 @@ const NAMED: readonly (readonly [EntryPayload, path: string])[] = [
   [{ kind: 'arcsNoted', gear: 'wheel', teeth: 20, from: 1, to: 7, needTeeth: 7 }, 'gear'],
   [{ kind: 'limitNoted', gear: 'wheel', thinningMm: 0.1, source: 'x' }, 'gear'],
   [{ kind: 'handNoted', gear: 'wheel', hand: 'left' }, 'gear'],
+  [{ kind: 'priceAsked', gear: 'wheel', what: 'Wheel', supplier: 'Quernby', priceMinor: 900, leadDays: 3 }, 'gear'],
   [{ kind: 'partArrived', gear: 'wheel', order: OTHER }, 'gear'],
   [{ kind: 'partAccepted', gear: 'wheel', order: OTHER, partNumber: 'QB-1' }, 'gear'],
   [{ kind: 'remark', text: 'x', gear: 'wheel' }, 'gear'],

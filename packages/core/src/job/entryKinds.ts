@@ -1,4 +1,5 @@
 import { fail } from '../failure/CoreFailure.ts';
+import { missingForOrder } from '../match/orderedAs.ts';
 import { NONE_OF_THESE } from '../trace/hypotheses.ts';
 import { CANNOT_TELL } from '../trace/next.ts';
 import { inEveryVariant } from '../trace/overrides.ts';
@@ -132,7 +133,14 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     ...aboutGear,
     apply: (draft, scan) => putInPlace(gearOf(draft, scan.gear).scans, scan.hash, scan),
   },
-  handNoted: { ...aboutGear, apply: (draft, { gear, hand }) => void (gearOf(draft, gear).hand = hand) },
+  handNoted: {
+    ...aboutGear,
+    apply(draft, { gear, hand, piece }) {
+      const of = gearOf(draft, gear);
+      if (piece) of.handsBeside = { ...of.handsBeside, [piece]: hand };
+      else of.hand = hand;
+    },
+  },
   photoTaken: { apply: (draft, photo) => void draft.photos.push(photo) },
   faultFound: {
     bearsOnMove: true,
@@ -152,10 +160,18 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
   partChosen: { bearsOnMove: true, ...aboutGear, apply: (draft, chosen) => void (gearOf(draft, chosen.gear).chosen = chosen) },
   partOrdered: {
     bearsOnMove: true,
-    ...aboutGear,
+    check(order, { gears }, need) {
+      need(gears, order.gear, 'gear');
+      const missing = order.source === 'toDimensions' ? missingForOrder(order.attributes)[0] : undefined;
+      if (missing) throw fail('missing', `payload.attributes.${missing}`);
+    },
     apply(draft, order, { id, at }) {
       gearOf(draft, order.gear).orders.set(id, { ...order, id, at, state: 'ordered' });
     },
+  },
+  priceAsked: {
+    ...perhapsAboutGear,
+    apply: (draft, price, { at }) => putInPlace(draft.prices, JSON.stringify([price.what, price.supplier]), { ...price, at }),
   },
   partArrived: { bearsOnMove: true, ...aboutGear, apply: (draft, arrived) => changeOrder(draft, arrived, { state: 'arrived' }) },
   partAccepted: { bearsOnMove: true, ...aboutGear, apply: (draft, accepted) => changeOrder(draft, accepted, { state: 'accepted' }) },
@@ -164,7 +180,9 @@ export const ENTRY_RULES: { readonly [K in EntryKind]: EntryRule<Payload<K>> } =
     ...aboutGear,
     apply(draft, refusal) {
       // What was read off the refused part goes back with it: the next one is measured anew.
-      delete gearOf(draft, refusal.gear).beside.new;
+      const of = gearOf(draft, refusal.gear);
+      delete of.beside.new;
+      delete of.handsBeside;
       changeOrder(draft, refusal, { state: 'refused', refusal });
     },
   },

@@ -88,6 +88,14 @@ export const odometer: Payload<'odometerCorrected'> = {
   unit: 'km',
   reason: 'stood',
 };
+export const price: Payload<'priceAsked'> = {
+  kind: 'priceAsked',
+  gear: 'wheel',
+  what: 'Wheel',
+  supplier: 'Quernby',
+  priceMinor: 900,
+  leadDays: 3,
+};
 export const chosen: Payload<'partChosen'> = {
   kind: 'partChosen',
   gear: 'wheel',

@@ -16,7 +16,7 @@ interface ItemDraft extends Omit<Item, 'readings'> {
 }
 
 /** Lists of which each thing has one place, by a name of its own: while a job is folded they are looked up, not gone through. */
-type ByName = 'stuck' | 'captures' | 'confirmed' | 'torques' | 'options' | 'plates' | 'proofs' | 'intervals' | 'followUps';
+type ByName = 'stuck' | 'captures' | 'confirmed' | 'torques' | 'options' | 'plates' | 'proofs' | 'intervals' | 'followUps' | 'prices';
 type Once = 'reached' | 'acknowledged' | 'found' | 'extras' | 'droppedOptions' | 'closingDone';
 type Each<K extends keyof JobState> = JobState[K] extends readonly (infer T)[] ? T : never;
 
@@ -41,6 +41,7 @@ const byName = () => ({
   proofs: new Map(),
   intervals: new Map(),
   followUps: new Map(),
+  prices: new Map(),
   items: new Map(),
   gears: new Map(),
 });

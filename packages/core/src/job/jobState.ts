@@ -41,6 +41,8 @@ export interface GearState {
   readonly seat?: Payload<'seatRead'>;
   readonly arcs?: Payload<'arcsNoted'>;
   readonly hand?: 'right' | 'left';
+  /** Of what lies beside it. */
+  readonly handsBeside?: Readonly<Partial<Record<Piece, 'right' | 'left'>>>;
   /** Counts on photos, oldest first; one for each photo, the last. */
   readonly scans?: readonly Payload<'teethScanned'>[];
   readonly chosen?: Payload<'partChosen'>;
@@ -89,6 +91,8 @@ export interface JobState {
   readonly gears: Readonly<Record<string, GearState>>;
   readonly items: readonly Item[];
   readonly labour: readonly Payload<'labourNoted'>[];
+  /** What was asked of a seller, the last for each part and seller. */
+  readonly prices: readonly (Payload<'priceAsked'> & { readonly at: string })[];
   /** Ways to go on that somebody wrote down or changed, in the order in which they came; the rest is drafted. */
   readonly options: readonly Payload<'optionKept'>[];
   readonly droppedOptions: readonly string[];
@@ -156,6 +160,7 @@ export const emptyJob = (): Omit<JobState, 'jobId' | 'written' | 'active' | 'wit
   gears: {},
   items: [],
   labour: [],
+  prices: [],
   options: [],
   droppedOptions: [],
   use: null,

@@ -41,7 +41,11 @@ export function checkRemedies(pack: Pack): void {
         if (guideHours.low > guideHours.high)
           throw fail('contradiction', `${at}.parts.${k}.guideHours`, { reason: 'limitsCrossed', id: remedy.id });
       });
-      remedy.checks.forEach(({ about }, k) => need(places, about, `${at}.checks.${k}.about`));
+      remedy.checks.forEach(({ about, loadNm }, k) => {
+        need(places, about, `${at}.checks.${k}.about`);
+        if (loadNm && loadNm.low > loadNm.high)
+          throw fail('contradiction', `${at}.checks.${k}.loadNm`, { reason: 'limitsCrossed', id: remedy.id });
+      });
       remedy.besides.forEach((each, k) => need(everyRemedy, each.remedy, `${at}.besides.${k}.remedy`));
       checkReach(pack, remedy, at);
     });

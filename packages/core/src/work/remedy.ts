@@ -93,6 +93,11 @@ export const remedyPart = z.strictObject({
   guideHours: z.strictObject({ low: z.number().min(0).max(1000), high: z.number().min(0).max(1000), basis: text }),
 });
 
+export type RemedyPart = z.infer<typeof remedyPart>;
+
+/** What the driver can bring to a place, N·m, until somebody measures it, and whose judgement that is. */
+const loadNm = z.strictObject({ low: z.number().min(0).max(1e6), high: positiveUpTo(1e6), basis: text });
+
 /** One way in which people go on from a fault. */
 export const remedySchema = z.strictObject({
   id,
@@ -115,7 +120,7 @@ export const remedySchema = z.strictObject({
   /** What it leaves on the machine or takes from it, fit for the owner's paper. */
   leaves: sentence,
   checks: z
-    .array(z.strictObject({ operation: z.enum(REMEDY_CHECKS), about: id }))
+    .array(z.strictObject({ operation: z.enum(REMEDY_CHECKS), about: id, loadNm: loadNm.optional() }))
     .max(10)
     .default([]),
   /** What age or accident brings with it, by another remedy or by what is worth doing while it is open. */

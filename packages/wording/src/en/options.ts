@@ -26,15 +26,39 @@ export const t = catalogue({
   stopLeaves: 'Everything.',
   stopWhy: 'The owner may say no.',
   measureFirst: (name: string) => `${name}: not until the gear is measured, so that its outline can be drawn.`,
+  holds: (holds: string, need: string) => `As measured it should hold ${holds}; the driver brings at most ${need} there (guides).`,
+  holdsOnly: (holds: string) => `As measured it should hold ${holds} (a guide); what the driver brings there is not known.`,
+  holdingUnknown: (list: string) => `Whether it holds is not known: measure ${list}.`,
+  doesNotHold: (name: string, holds: string, need: string) =>
+    `${name}: as measured it would hold ${holds}, and the driver can bring ${need} there.`,
   barred: (name: string) => `${name}: what will not come bars the way to it.`,
 });
 
 type Facts = OptionDraft['facts'];
+type Torque = (newtonMetres: number) => string;
 
-function whyOf({ remedy, sellers, soonestDays = 0, donors, isGuidePrice, ownFailures, isFamilyLife }: Facts): string {
+/** What is measured of a seat, as it is asked for. */
+const SEAT_MEASURES: Readonly<Record<NonNullable<Facts['holding']>['missing'][number], string>> = {
+  shaftMm: 'the shaft',
+  boreMm: 'the bore',
+  lengthMm: 'the width of the gear',
+  outerMm: 'across the roots of its teeth',
+  material: 'what it is made of',
+};
+
+function holdingText({ holdsNm, needNm, missing }: NonNullable<Facts['holding']>, torque: Torque): string {
+  if (holdsNm === null) return t.holdingUnknown(missing.map((each) => SEAT_MEASURES[each]).join(', '));
+  return needNm === null ? t.holdsOnly(torque(holdsNm)) : t.holds(torque(holdsNm), torque(needNm));
+}
+
+function whyOf(
+  { remedy, sellers, soonestDays = 0, donors, isGuidePrice, holding, ownFailures, isFamilyLife }: Facts,
+  torque: Torque,
+): string {
   const who = sellers === 1 ? t.oneSeller : t.sellers(sellers ?? 0);
   return [
     remedy && t.suits(remedy.suits),
+    holding && holdingText(holding, torque),
     sellers !== undefined && (soonestDays === 0 ? t.soonestThere(who) : t.soonestIn(who, soonestDays)),
     donors !== undefined && (donors === 1 ? t.oneDonor : t.donors(donors)),
     isGuidePrice && t.guidePrice,
@@ -45,15 +69,18 @@ function whyOf({ remedy, sellers, soonestDays = 0, donors, isGuidePrice, ownFail
     .join(' ');
 }
 
-/** How an option that the core drafted is put to people. */
-export function optionText({ kind, facts }: Pick<OptionDraft, 'kind' | 'facts'>): OptionText {
+/** How an option that the core drafted is put to people, torques in their own unit. */
+export function optionText({ kind, facts }: Pick<OptionDraft, 'kind' | 'facts'>, torque: Torque): OptionText {
   const { remedy, besides = [] } = facts;
   if (remedy) {
     const name = besides.length > 0 ? t.withOthers(remedy.name, besides.join('; ')) : remedy.name;
-    return { name, leaves: remedy.leaves, why: whyOf(facts) };
+    return { name, leaves: remedy.leaves, why: whyOf(facts, torque) };
   }
   return kind === 'stop' ? { name: t.stop, leaves: t.stopLeaves, why: t.stopWhy } : { name: t.scrap, leaves: '', why: t.scrapWhy };
 }
 
 /** Why a remedy is not among the options. */
-export const notOfferedText = ({ name, why }: OptionRefusal): string => t[why](name);
+export const notOfferedText = (refusal: OptionRefusal, torque: Torque): string =>
+  refusal.why === 'doesNotHold'
+    ? t.doesNotHold(refusal.name, torque(refusal.holdsNm), torque(refusal.needNm))
+    : t[refusal.why](refusal.name);

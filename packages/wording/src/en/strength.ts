@@ -8,7 +8,6 @@ export const t = catalogue({
   bearsNotKnown: 'bears: not known',
   brass: 'Brass',
   bronze: 'Bronze',
-  castIron: 'cast iron',
   castIron2: 'Cast iron',
   hubWallIn: (unit: Value) => `Hub wall, ${unit}`,
   interferenceIn: (unit: Value) => `Interference, ${unit}`,
@@ -27,7 +26,6 @@ export const t = catalogue({
   orWhatItBearsIn: (unit: Value) => `Or what it bears, ${unit}`,
   pinIn: (unit: Value) => `Pin, ${unit}`,
   pressALinkToSay: 'Press a link to say what it is of and how big.',
-  softMetal: 'soft metal',
   stainless: 'Stainless',
   stallTorqueIn: (placeName: Value, unit: Value) => `Stall torque of ${placeName}, ${unit}`,
   staticWhatYieldsOrBreaks:

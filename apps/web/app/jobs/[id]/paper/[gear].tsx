@@ -1,0 +1,3 @@
+import { lazyScreen } from '../../../../src/lazy/lazyScreen.tsx';
+
+export default lazyScreen(({ PaperScreen }) => PaperScreen);
