@@ -64,5 +64,5 @@ test('a seal is ordered by its dimensions without a connection, comes too wide, 
   await page.getByText(shared.promisedFor('tomorrow')).waitFor();
   await radio(page, bench.waitsForAPart).click();
   await page.getByText(bench.noJobWaitsForA).or(link(page, /./).first()).first().waitFor();
-  await button(page, bench.findAnything).waitFor();
+  await link(page, bench.findAnything).waitFor();
 });

@@ -9,6 +9,7 @@ import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { useArrows } from '../design/useArrows.ts';
 import { placeName } from '../driveline/placeName.ts';
+import { BypassCard } from '../job/BypassCard.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
@@ -84,6 +85,7 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Selection;
         </Card>
       ) : null}
       {plan ? <PlanCard plan={plan} /> : null}
+      <BypassCard view={view} />
       {step ? (
         <>
           <StepWork key={step.id} view={view} step={step} stuck={chosen.stuck === step.id} />

@@ -8,7 +8,6 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { useKeys } from '../design/useKeys.ts';
 import type { JobView } from '../job/JobView.ts';
-import { ReasonButton } from './ReasonButton.tsx';
 import { useStepGate } from './useGate.ts';
 import { useWide } from '../design/useMedia.ts';
 
@@ -21,7 +20,7 @@ interface Props {
   readonly onStuck: (stuck: boolean) => void;
 }
 
-/** Done, will not come, or passed over: at the thumb, and on space, x and s. */
+/** Done, or will not come: at the thumb, and on space and x. Passing it over stands with the step itself. */
 export function StepButtons({ view, step, later, stuck, onStuck }: Props) {
   const { write, writeAll, problem } = useRecord(view.job.id);
   const { reasons } = useStepGate(view, step);
@@ -29,46 +28,31 @@ export function StepButtons({ view, step, later, stuck, onStuck }: Props) {
   const blocked = reasons.length > 0;
   const done = () => void write({ kind: 'stepDone', step: step.id });
   const row = stepsTogether(view.pack, [step, ...later], view.state);
+  const together =
+    row.length > 1 ? (
+      <Button
+        disabled={blocked}
+        className={wide ? 'flex-1' : ''}
+        label={t.doneUpTo(row.length, row.at(-1)?.name ?? '')}
+        testID="steps-done"
+        onPress={() => void writeAll(row.map(({ id }) => ({ kind: 'stepDone' as const, step: id })))}
+      />
+    ) : null;
   useKeys({ ' ': blocked ? undefined : done, x: () => onStuck(!stuck) });
   return (
     <View className="gap-2">
       {reasons[0] ? <Text variant="soft">{reasons[0]}</Text> : null}
-      <View className={wide ? 'flex-row items-start gap-2' : 'gap-2'}>
+      <View className="flex-row items-stretch gap-2">
+        <Button variant="primary" disabled={blocked} className="flex-[2]" label={t.done(step.name)} testID="step-done" onPress={done} />
+        {wide ? together : null}
         <Button
-          variant="primary"
-          big
-          disabled={blocked}
-          className={wide ? 'flex-1' : ''}
-          label={t.done(step.name)}
-          testID="step-done"
-          onPress={done}
+          className="flex-1"
+          label={stuck ? t.itComesAfterAll : t.itWillNotCome}
+          testID="step-stuck"
+          onPress={() => onStuck(!stuck)}
         />
-        {row.length > 1 ? (
-          <Button
-            disabled={blocked}
-            className={wide ? 'flex-1' : ''}
-            label={t.doneUpTo(row.length, row.at(-1)?.name ?? '')}
-            testID="steps-done"
-            onPress={() => void writeAll(row.map(({ id }) => ({ kind: 'stepDone' as const, step: id })))}
-          />
-        ) : null}
-        <View className={`flex-row flex-wrap items-start gap-2 ${wide ? 'flex-1' : ''}`}>
-          <Button
-            className="flex-1"
-            label={stuck ? t.itComesAfterAll : t.itWillNotCome}
-            testID="step-stuck"
-            onPress={() => onStuck(!stuck)}
-          />
-          <View className="flex-1">
-            <ReasonButton
-              label={t.passOverIt}
-              ask={t.whyOffAlreadyNotThere}
-              testID="step-skip"
-              onReason={(reason) => void write({ kind: 'stepSkipped', step: step.id, reason })}
-            />
-          </View>
-        </View>
       </View>
+      {wide ? null : together}
       <Problem text={problem} />
     </View>
   );

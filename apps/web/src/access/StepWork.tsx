@@ -3,6 +3,8 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { jobLedger } from '@patient-badger/core/job';
 import { longest, type Step } from '@patient-badger/core/machine';
 import { SNAGS } from '@patient-badger/knowledge';
+import { useRecord } from '../data/useRecord.ts';
+import { Problem } from '../design/Problem.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText } from '../wording/words.ts';
@@ -10,6 +12,7 @@ import type { JobView } from '../job/JobView.ts';
 import { Cautions } from '../job/Cautions.tsx';
 import { CaptureCard } from './CaptureCard.tsx';
 import { LooseList } from './LooseList.tsx';
+import { ReasonButton } from './ReasonButton.tsx';
 import { Snags } from './Snags.tsx';
 import { useStepGate } from './useGate.ts';
 import { WorkHead } from './WorkHead.tsx';
@@ -18,6 +21,7 @@ import { WorkHead } from './WorkHead.tsx';
 export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stuck: boolean }) {
   const { job, pack, state, machine } = view;
   const { cautions, captures, waits } = useStepGate(view, step);
+  const { write, problem } = useRecord(job.id);
   const known = state.stuck.find((each) => each.step === step.id);
   return (
     <Card tone="next">
@@ -37,6 +41,13 @@ export function StepWork({ view, step, stuck }: { view: JobView; step: Step; stu
       ))}
       {step.loose.length > 0 ? <Text variant="label">{t.comesOff}</Text> : null}
       <LooseList jobId={job.id} step={step} ledger={jobLedger(pack, state)} />
+      <ReasonButton
+        label={t.passOverIt}
+        ask={t.whyOffAlreadyNotThere}
+        testID="step-skip"
+        onReason={(reason) => void write({ kind: 'stepSkipped', step: step.id, reason })}
+      />
+      <Problem text={problem} />
     </Card>
   );
 }

@@ -6,14 +6,14 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import Search from 'lucide-react-native/icons/search';
 import { useDeferredValue, useState } from 'react';
-import { View } from 'react-native';
+import { Pressable, ScrollView, View } from 'react-native';
 import { useShop } from '../data/shop.ts';
 import { useRows, type RowQuery } from '../data/rows.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Field } from '../design/Field.tsx';
 import { Screen } from '../shell/Screen.tsx';
-import { Segments } from '../design/Segments.tsx';
+import { LinkArea } from '../design/LinkArea.tsx';
 import { Text } from '../design/Text.tsx';
 import { useColours } from '../design/useColours.ts';
 import { BenchPlaces } from './BenchPlaces.tsx';
@@ -29,6 +29,14 @@ const ASKED = {
   again: { again: 'yes' },
   closed: { state: 'closed' },
 } as const satisfies Record<BenchTab, RowQuery>;
+
+const FILTERS: readonly (readonly [BenchTab, string])[] = [
+  ['open', shared.onTheBench],
+  ['now', t.canGoOn],
+  ['waiting', t.waitsForAPart],
+  ['again', shared.lookAgain],
+  ['closed', shared.finished],
+];
 
 /** What lies on the bench, and what can be moved on now. */
 export function BenchScreen() {
@@ -56,7 +64,6 @@ export function BenchScreen() {
           <Button
             className={wide ? 'flex-1' : ''}
             variant="primary"
-            big
             label={shared.takeInAMachine}
             icon={<Plus color={colours.onaccent} size={24} />}
             onPress={() => router.navigate('/take-in')}
@@ -64,24 +71,16 @@ export function BenchScreen() {
         </>
       }
     >
-      <Button
-        label={t.findAnything}
-        detail={t.machineOwnerPlatePartNumber}
-        icon={<Search color={colours.accent} size={22} />}
-        onPress={() => router.navigate('/find')}
-      />
-      <Segments
-        label={t.whichJobs}
-        options={[
-          ['open', shared.onTheBench],
-          ['now', t.canGoOn],
-          ['waiting', t.waitsForAPart],
-          ['again', shared.lookAgain],
-          ['closed', shared.finished],
-        ]}
-        value={shown}
-        onChange={setShown}
-      />
+      <View className="flex-row items-center gap-2">
+        <LinkArea
+          aria-label={t.findAnything}
+          className="h-12 w-12 items-center justify-center rounded-md border-2 border-line bg-surface active:opacity-70"
+          onPress={() => router.navigate('/find')}
+        >
+          <Search color={colours.accent} size={22} />
+        </LinkArea>
+        <Filters value={shown} onChange={setShown} />
+      </View>
       {shown === 'open' ? <DueNow onShow={() => setShown('again')} /> : null}
       {finished ? <Field label={t.findByMachineOwnerComplaint} value={words} onChangeText={setWords} /> : null}
       {rows ? <JobList rows={rows} wide={wide} empty={emptyWords(shown, sought)} /> : <Unread error={jobs.error} />}
@@ -96,6 +95,27 @@ export function BenchScreen() {
   );
 }
 
+/** Which jobs are shown: a line that goes on to the side. */
+const Filters = ({ value, onChange }: { value: BenchTab; onChange: (tab: BenchTab) => void }) => (
+  <ScrollView horizontal showsHorizontalScrollIndicator={false} className="flex-1">
+    <View role="radiogroup" aria-label={t.whichJobs} className="flex-row gap-2">
+      {FILTERS.map(([tab, name]) => (
+        <Pressable
+          key={tab}
+          role="radio"
+          aria-checked={value === tab}
+          onPress={() => onChange(tab)}
+          className={`min-h-[48px] justify-center rounded-md border-2 px-3 active:opacity-70 ${value === tab ? 'border-accent bg-accent' : 'border-line bg-surface'}`}
+        >
+          <Text variant="strong" className={value === tab ? 'text-onaccent' : ''}>
+            {name}
+          </Text>
+        </Pressable>
+      ))}
+    </View>
+  </ScrollView>
+);
+
 /** What is due to be looked at again, in one line; nothing while nothing is. */
 function DueNow({ onShow }: { onShow: () => void }) {
   const rows = useRows(ASKED.again).rows ?? [];
@@ -104,12 +124,11 @@ function DueNow({ onShow }: { onShow: () => void }) {
   const [first] = due;
   if (!first) return null;
   return (
-    <Button
-      label={due.length === 1 ? t.oneIsToBeLooked : t.areToBeLookedAt(due.length)}
-      detail={`${first.label}: ${first.followUp?.what}`}
-      testID="due-now"
-      onPress={onShow}
-    />
+    <LinkArea testID="due-now" onPress={onShow} className="min-h-[48px] justify-center border-l-4 border-danger pl-3 active:opacity-70">
+      <Text variant="danger" numberOfLines={1}>
+        {due.length === 1 ? t.oneIsToBeLooked : t.areToBeLookedAt(due.length)}: {first.label}
+      </Text>
+    </LinkArea>
   );
 }
 

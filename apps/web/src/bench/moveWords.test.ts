@@ -1,4 +1,4 @@
-import { moveWords } from './moveWords.ts';
+import { moveWords, stageWord } from './moveWords.ts';
 
 test.each([
   [{ kind: 'look', name: 'Rub the oil', minutes: 0.5 } as const, { text: 'Next look: Rub the oil', minutes: '30 s', to: '' }],
@@ -14,3 +14,12 @@ test.each([
   [{ kind: 'noneOfThese', probability: 0.7 } as const, { text: 'Probably nothing on this list: see what to do.', to: '' }],
   [null, { text: 'Working out the next move …', to: '' }],
 ])('%j', (move, words) => expect(moveWords(move, 'chips')).toEqual(words));
+
+test.each([
+  ['', 'Trace'],
+  ['/verdict', 'Trace'],
+  ['/gear/worm', 'Measure'],
+  ['/receive/worm', 'Match'],
+  ['/items', 'Match'],
+  ['/close', 'Close'],
+])('what is done at %j is the stage %s', (to, stage) => expect(stageWord({ to })).toBe(stage));

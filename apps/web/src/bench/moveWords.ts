@@ -1,5 +1,6 @@
 import { t } from '@patient-badger/wording/bench';
 import { t as shared } from '@patient-badger/wording/shared';
+import { t as shell } from '@patient-badger/wording/shell';
 import type { BenchMove } from '@patient-badger/core/job';
 import { minutesText, percent } from '../wording/words.ts';
 
@@ -42,4 +43,11 @@ export function moveWords(move: BenchMove | null, found: string | null): Move {
     default:
       return ALONE[move.kind];
   }
+}
+
+/** The stage at which the job stands, by where its next move is done. */
+export function stageWord({ to }: Pick<Move, 'to'>): string {
+  if (to.startsWith('/gear')) return shell.measure;
+  if (to.startsWith('/receive') || to === '/items') return shell.match;
+  return to === '/close' ? shared.close : shell.trace;
 }

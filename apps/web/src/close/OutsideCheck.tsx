@@ -3,6 +3,7 @@ import { SIGNED_SHEET } from '@patient-badger/core/job';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Button } from '../design/Button.tsx';
+import { DateField } from '../design/DateField.tsx';
 import { Field } from '../design/Field.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
@@ -23,7 +24,7 @@ export function OutsideCheck({ view: { job, state, pack } }: { view: JobView }) 
       <PhotoButton jobId={job.id} about={SIGNED_SHEET} state={state} />
       <Field label={t.whoLookedItOver} value={checker} onChangeText={setChecker} maxLength={120} />
       <Field label={t.licenceOrTheFirm} value={licence} onChangeText={setLicence} maxLength={120} />
-      <Field label={t.onYearMonthDay} value={on} onChangeText={setOn} maxLength={10} />
+      <DateField label={t.onTheDay} value={on} onChange={setOn} />
       <Problem text={problem} />
       <Button
         variant="danger"

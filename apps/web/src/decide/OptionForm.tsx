@@ -33,7 +33,7 @@ export function OptionForm({ jobId, draft, unit, onDone }: Props) {
   const keep = async () => {
     const read = readOption(draft, typed);
     if ('problems' in read) return setProblems(read.problems);
-    const { kind: optionKind, lifeMean, isGuidePrice: _, isSentence: __, ...rest } = read.option;
+    const { kind: optionKind, lifeMean, isGuidePrice: _, isSentence: __, unasked: ___, ...rest } = read.option;
     if (await write({ kind: 'optionKept', optionKind, lifeUnit, lifeMean: keptAmount(lifeMean, lifeUnit, distance), ...rest })) onDone();
   };
   const change = (more: Partial<TypedOption>) => setTyped({ ...typed, ...more });

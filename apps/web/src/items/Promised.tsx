@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
-import { Field } from '../design/Field.tsx';
+import { DateField } from '../design/DateField.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 
@@ -22,7 +22,7 @@ export function Promised({ jobId, on }: { jobId: string; on: string | null }) {
   const [typed, setTyped] = useState('');
   const [wrong, setWrong] = useState<string | undefined>();
   const promise = (day: string) => {
-    if (!/^\d{4}-\d\d-\d\d$/.test(day) || !isValid(parseISO(day))) return setWrong(t.aDayAsYearMonth);
+    if (!/^\d{4}-\d\d-\d\d$/.test(day) || !isValid(parseISO(day))) return setWrong(t.pickADay);
     setWrong(undefined);
     void write({ kind: 'promised', on: day });
   };
@@ -40,7 +40,7 @@ export function Promised({ jobId, on }: { jobId: string; on: string | null }) {
         ))}
         {on ? <Button variant="quiet" label={t.forNoDay} onPress={() => void write({ kind: 'promised', on: null })} /> : null}
       </View>
-      <Field label={t.orADayYearMonth} value={typed} onChangeText={setTyped} problem={wrong} maxLength={10} testID="promise-day" />
+      <DateField label={t.orADay} value={typed} onChange={setTyped} problem={wrong} testID="promise-day" />
       {typed ? <Button label={t.promiseThatDay} testID="promise" onPress={() => promise(typed.trim())} /> : null}
       <Problem text={problem} />
     </Card>

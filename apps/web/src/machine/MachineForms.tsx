@@ -12,6 +12,7 @@ import { useMachines } from '../data/jobs.ts';
 import { useRefresh } from '../data/useRefresh.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { DateField } from '../design/DateField.tsx';
 import { Field } from '../design/Field.tsx';
 import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
@@ -149,7 +150,7 @@ export function Meters({ machine, history: { meters, yearly } }: { machine: Mach
       ))}
       {open ? (
         <>
-          <Field label={t.readOnYearMonthDay} value={draft.on} onChangeText={(on) => setDraft({ ...draft, on })} maxLength={10} />
+          <DateField label={t.readOn} value={draft.on} onChange={(on) => setDraft({ ...draft, on })} />
           <Field label={shared.hours} value={draft.hours} onChangeText={(hours) => setDraft({ ...draft, hours })} inputMode="decimal" />
           <Field
             label={unit === 'km' ? shared.kilometres : shared.miles}

@@ -10,6 +10,7 @@ import { useMachineHistory } from '../data/jobs.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
+import { DateField } from '../design/DateField.tsx';
 import { Field } from '../design/Field.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { Segments } from '../design/Segments.tsx';
@@ -117,7 +118,7 @@ function AddFollowUp({ onAdd, onClose }: { onAdd: ReturnType<typeof useRecord>['
   const [due, setDue] = useState(format(addDays(new Date(), ASK_AFTER_DAYS), 'yyyy-MM-dd'));
   const [wrong, setWrong] = useState<string | null>(null);
   const keep = async () => {
-    if (!/^\d{4}-\d\d-\d\d$/.test(due) || Number.isNaN(Date.parse(due))) return setWrong(t.theDayAsYearMonth);
+    if (!/^\d{4}-\d\d-\d\d$/.test(due) || Number.isNaN(Date.parse(due))) return setWrong(t.pickTheDay);
     if (what.trim() === '') return setWrong(t.sayWhatIsToBe);
     if (await onAdd({ kind: 'followUpSet', action, what: what.trim(), due })) onClose();
   };
@@ -133,7 +134,7 @@ function AddFollowUp({ onAdd, onClose }: { onAdd: ReturnType<typeof useRecord>['
         onChange={setAction}
       />
       <Field label={action === 'call' ? t.whatToAsk : t.whatToLookAt} value={what} onChangeText={setWhat} testID="follow-up-what" />
-      <Field label={t.on} value={due} onChangeText={setDue} testID="follow-up-due" />
+      <DateField label={t.on} value={due} onChange={setDue} testID="follow-up-due" />
       <Problem text={wrong} />
       <FormFoot label={t.putOnTheList} testID="keep-follow-up" onKeep={() => void keep()} onClose={onClose} />
     </Card>

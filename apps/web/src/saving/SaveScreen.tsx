@@ -80,7 +80,7 @@ function knownOf({ pack, state }: JobView, card: GearCard): Partial<TypedSaving>
 }
 
 function Saving({ view, card }: { view: JobView; card: GearCard }) {
-  const { job, state } = view;
+  const { job } = view;
   const { write, problem } = useRecord(job.id);
   const known = useMemo(() => knownOf(view, card), [view, card]);
   const { draft, set } = useDeskDraft<TypedSaving>(`save/${card.id}`, { jobId: job.id, known, empty: NO_SAVING });

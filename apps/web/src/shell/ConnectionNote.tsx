@@ -25,7 +25,7 @@ export function ConnectionNote() {
       ) : null}
       {refused > 0 ? (
         <LinkArea className="min-h-[48px] justify-center" onPress={() => router.navigate('/settings')}>
-          <Text variant="danger">
+          <Text variant="danger" numberOfLines={1}>
             {t.setAsideTheShopServer(refused, refused === 1 ? t.noteIs : t.notesAre, refused === 1 ? shared.it : t.them)}
           </Text>
         </LinkArea>

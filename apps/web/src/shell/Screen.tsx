@@ -47,7 +47,7 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
             {title}
           </Text>
           {under ? (
-            <Text variant="soft" numberOfLines={2}>
+            <Text variant="soft" numberOfLines={wide ? 2 : 1}>
               {under}
             </Text>
           ) : null}

@@ -1,11 +1,13 @@
 import { t } from '@patient-badger/wording/trace';
 import { remediesOf, type Fault, type Pack, type TraceOutput } from '@patient-badger/core/machine';
+import { minutesToTheEnd } from '@patient-badger/core/job';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
 import { Meter } from '../design/Meter.tsx';
 import { Text } from '../design/Text.tsx';
 import { bitsText, minutesText, percent } from '../wording/words.ts';
 import { OPTION_WORDS } from '../wording/optionWords.ts';
+import { BypassCard } from '../job/BypassCard.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { resultName } from '@patient-badger/wording/results';
@@ -33,6 +35,7 @@ export function Verdict({ view }: { view: JobView }) {
   const fault = pack.faults.find(({ id }) => id === first?.fault);
   if (!first || !fault) return null;
   const also = alsoSure(view, fault.id);
+  const minutes = minutesToTheEnd(pack, state, [fault, ...also]);
   return (
     <>
       <Text variant="label">{headOf(trace)}</Text>
@@ -50,11 +53,12 @@ export function Verdict({ view }: { view: JobView }) {
         {[fault, ...also].map(({ id, remedy }) => (
           <Text key={id}>{remedy.text}</Text>
         ))}
-        <Text variant="soft">{t.aboutOfWork(minutesText([fault, ...also].reduce((sum, { remedy }) => sum + remedy.minutes, 0)))}</Text>
+        {minutes === null ? null : <Text variant="soft">{t.aboutOfWork(minutesText(minutes))}</Text>}
         <Accept view={view} fault={fault} besides={also} probability={first.probability} main />
         {state.decided ? null : <GoOn view={view} fault={fault} probability={first.probability} />}
         <Ways pack={pack} fault={fault} />
       </Card>
+      <BypassCard view={view} />
       <Text variant="head">{t.why}</Text>
       <Reasons view={view} suspect={first} />
       <StillPossible view={view} suspects={others} />

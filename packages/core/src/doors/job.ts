@@ -18,6 +18,7 @@ export { checkObstacle, closingObstacles, isChangeable, isMakeable, mergeObstacl
 export { failedProof, isProved, isWithin, laterLooks, openFollowUps, openSettings, proofPlan } from '../job/proofPlan.ts';
 export { handsOf, secondCheckOf, SIGNED_SHEET, type CheckProof } from '../job/secondCheck.ts';
 export { openSteps, piecesBack } from '../job/standing.ts';
+export { bypassPrices, minutesToTheEnd, type WorkPrice } from '../job/withoutOpening.ts';
 export { jobSummary } from '../job/summary.ts';
 export { toSetRight } from '../job/toSetRight.ts';
 export { MOST_STEPS, withOwn } from '../job/withOwn.ts';

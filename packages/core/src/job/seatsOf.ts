@@ -1,3 +1,4 @@
+import type { MaterialId } from '../material/materials.ts';
 import { materialSaid } from '../material/materialSaid.ts';
 import type { Pack } from '../trace/pack.ts';
 import type { SeatFacts } from '../decide/holding.ts';
@@ -16,9 +17,15 @@ export function seatOfGear(
     boreMm: bore?.diameterMm?.value ?? last('boreDiameterMm'),
     lengthMm: last('faceWidthMm'),
     outerMm: last('rootDiameterMm'),
-    material: materialSaid(driveline.bodies.find(({ id }) => id === body)?.material ?? ''),
+    material: oneMaterial(driveline.bodies.find(({ id }) => id === body)?.material ?? ''),
   };
 }
+
+/** What a family says a body is of, where it says one thing: of "plastic or brass" somebody has to look. */
+const oneMaterial = (said: string): MaterialId | undefined => {
+  if (said.includes(' or ')) return undefined;
+  return materialSaid(said) ?? (said.includes('steel') ? 'steel' : undefined);
+};
 
 /** The seats of a machine, by their joints, each with what was measured of the gear that sits there. */
 export function seatsOf(pack: Pick<Pack, 'driveline' | 'gears'>, { gears }: Pick<JobState, 'gears'>): Readonly<Record<string, SeatFacts>> {

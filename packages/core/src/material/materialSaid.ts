@@ -8,11 +8,12 @@ const SAID: readonly (readonly [word: string, MaterialId])[] = [
   ['plastic', 'acetal'],
   ['acetal', 'acetal'],
   ['zinc', 'zincAlloy'],
-  ['soft metal', 'zincAlloy'],
+  // What a family calls soft metal.
+  ['soft', 'zincAlloy'],
   ['bronze', 'bronze'],
   ['brass', 'brass'],
   ['alumin', 'aluminium'],
-  ['cast iron', 'castIron'],
+  ['cast', 'castIron'],
 ];
 
 /** The material that a family's own words mean; nothing where they name none of the soft ones. @example materialSaid('glass-filled nylon') // 'nylonGlassMoist' */

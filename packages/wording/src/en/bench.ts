@@ -11,7 +11,6 @@ export const t = catalogue({
   jobsYouCloseAreKept: 'Jobs you close are kept here with their record.',
   learnt: 'Learnt',
   lookingAtTheBench: 'Looking at the bench …',
-  machineOwnerPlatePartNumber: 'Machine, owner, plate, part number, job, model',
   measureWhatCame: 'Measure what came',
   moreOfTheBench: 'More of the bench',
   nextLook: (name: Value) => `Next look: ${name}`,

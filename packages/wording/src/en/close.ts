@@ -33,7 +33,7 @@ export const t = catalogue({
   noteForNextTime: 'Note for next time',
   nothingDecidedYet: 'Nothing decided yet',
   ofOpen: (count: Value, count2: Value, list: Value) => `${count} of ${count2} open: ${list}`,
-  onYearMonthDay: 'On, year-month-day',
+  onTheDay: 'On',
   openItAgain: 'Open it again',
   openedAgainFromTheRecord: 'Opened again from the record',
   otherPartsMinutesAndWhat: 'Other parts, minutes, and what it comes to',

@@ -1,7 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
-  aDayAsYearMonth: 'A day as year-month-day, such as 2026-12-24.',
+  pickADay: 'Pick a day.',
   accepted: 'Accepted',
   acrossOneWireInThe: 'Across one wire, in the middle of the spring.',
   acrossTheSidesThatCarry: 'Across the sides that carry.',
@@ -35,7 +35,7 @@ export const t = catalogue({
   onWhatMayStayEmpty: 'On what (may stay empty)',
   oneNumberAboveZero: 'One number above zero.',
   onePartHasNoPrice: 'One part has no price',
-  orADayYearMonth: 'Or a day, year-month-day',
+  orADay: 'Or another day',
   orWhatIsWrongWith: 'Or what is wrong with it',
   ordered: (attributeValue: Value, more: Value) => `ordered ${attributeValue}${more}`,
   outsideJawsRightAcross: 'Outside jaws, right across.',

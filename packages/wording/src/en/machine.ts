@@ -34,7 +34,7 @@ export const t = catalogue({
   partsThatWentIn: 'Parts that went in',
   plate: 'Plate',
   readItsMeter: 'Read its meter',
-  readOnYearMonthDay: 'Read on, year-month-day',
+  readOn: 'Read on',
   replacedTimes: (gearName: Value, times: Value) => `${gearName}: replaced ${times} times`,
   retireIt: 'Retire it',
   retiredToo: 'Retired too',

@@ -55,7 +55,7 @@ export const t = catalogue({
   referenceShows: 'Reference shows',
   sayWhatIsToBe: 'Say what is to be looked at, or asked.',
   sayWhatItWantsAgain: 'Enter what is due, such as grease or oil.',
-  theDayAsYearMonth: 'The day as year-month-day, such as 2027-01-31.',
+  pickTheDay: 'Pick the day.',
   theNeedleOverTheReference: (off: Value) => `The needle over the reference: ${off}`,
   thenItIsNotOver:
     'Then it is not over. What it showed counts as evidence, and the decision is taken back; everything seen before is still there.',
