@@ -1,7 +1,7 @@
 import { t as bench } from '@patient-badger/wording/bench';
 import { t as items } from '@patient-badger/wording/items';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrive, button, keepTyped, link, radio } from './actions.ts';
+import { arrive, keepTyped, link, radio } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(120_000);

@@ -126,6 +126,7 @@ const ENTRIES: readonly EntryPayload[] = [
     supplier: 'Hobdray Stores',
     attributes: {},
   },
+  { kind: 'priceAsked', gear: 'worm', what: ratio.worm, supplier: 'Hobdray Stores', priceMinor: 2450, leadDays: 6 },
   { kind: 'partArrived', gear: 'worm', order: ID },
   { kind: 'partAccepted', gear: 'worm', order: ID, partNumber: 'QB-7700-K' },
   {
