@@ -14,9 +14,9 @@ async function packed(name: string): Promise<number> {
 
 test.each([
   ['entry', 250 * kB],
-  ['rest', 570 * kB],
+  ['rest', 582 * kB],
   // Seventeen families with what owners say for each complaint and how people go on from each fault; they come after the first screen.
-  ['operations', 323 * kB],
+  ['operations', 328 * kB],
   ['scan', 120 * kB],
 ])('the script %s weighs no more than %i bytes on the wire', async (name, most) => {
   const bytes = await packed(name);

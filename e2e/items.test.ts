@@ -62,7 +62,7 @@ test('a seal is ordered by its dimensions without a connection, comes too wide, 
   await inTime(stage.databaseUrl, kinds, [{ count: 8 }]);
   await page.goto(stage.address);
   await page.getByText(shared.promisedFor('tomorrow')).waitFor();
-  await radio(page, bench.waitsForAPart).click();
+  await radio(page, bench.filterWaits).click();
   await page.getByText(bench.noJobWaitsForA).or(link(page, /./).first()).first().waitFor();
   await link(page, bench.findAnything).waitFor();
 });

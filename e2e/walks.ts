@@ -106,7 +106,8 @@ export const WALKS: readonly Walk[] = [
       await w.press('open-worm-off');
       await w.type('setup-feeler', '0.06');
       await w.press('stand-off-set');
-      await w.page.goto(`${w.page.url().replace(/(\/jobs\/[^/?]+).*/, '$1')}/ratio?desk=odometer`);
+      await w.stageTo(shared.close);
+      await w.press('to-odometer');
       await w.type('odo-reading', '48210');
       await w.type('odo-cable', '1000');
       await w.type('odo-missed', '120');
@@ -234,7 +235,8 @@ export const WALKS: readonly Walk[] = [
     fault: 'ratio-low',
     between: async (w) => {
       const { page } = w;
-      await page.goto(`${page.url().replace(/(\/jobs\/[^/?]+).*/, '$1')}/ratio`);
+      await w.stageTo(shared.close);
+      await w.press('to-ratio');
       await w.type('desk-tyre', '195/70R14');
       await w.type('desk-axleRatio', '3.90');
       await w.type('desk-drive', '7, 8');

@@ -6,7 +6,7 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import Search from 'lucide-react-native/icons/search';
 import { useDeferredValue, useState } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { useShop } from '../data/shop.ts';
 import { useRows, type RowQuery } from '../data/rows.ts';
 import { Button } from '../design/Button.tsx';
@@ -31,11 +31,11 @@ const ASKED = {
 } as const satisfies Record<BenchTab, RowQuery>;
 
 const FILTERS: readonly (readonly [BenchTab, string])[] = [
-  ['open', shared.onTheBench],
-  ['now', t.canGoOn],
-  ['waiting', t.waitsForAPart],
-  ['again', shared.lookAgain],
-  ['closed', shared.finished],
+  ['open', t.filterBench],
+  ['now', t.filterReady],
+  ['waiting', t.filterWaits],
+  ['again', t.filterAgain],
+  ['closed', t.filterDone],
 ];
 
 /** What lies on the bench, and what can be moved on now. */
@@ -95,25 +95,23 @@ export function BenchScreen() {
   );
 }
 
-/** Which jobs are shown: a line that goes on to the side. */
+/** Which jobs are shown, in one line on a phone. */
 const Filters = ({ value, onChange }: { value: BenchTab; onChange: (tab: BenchTab) => void }) => (
-  <ScrollView horizontal showsHorizontalScrollIndicator={false} className="flex-1">
-    <View role="radiogroup" aria-label={t.whichJobs} className="flex-row gap-2">
-      {FILTERS.map(([tab, name]) => (
-        <Pressable
-          key={tab}
-          role="radio"
-          aria-checked={value === tab}
-          onPress={() => onChange(tab)}
-          className={`min-h-[48px] justify-center rounded-md border-2 px-3 active:opacity-70 ${value === tab ? 'border-accent bg-accent' : 'border-line bg-surface'}`}
-        >
-          <Text variant="strong" className={value === tab ? 'text-onaccent' : ''}>
-            {name}
-          </Text>
-        </Pressable>
-      ))}
-    </View>
-  </ScrollView>
+  <View role="radiogroup" aria-label={t.whichJobs} className="min-w-0 flex-1 flex-row flex-wrap gap-1">
+    {FILTERS.map(([tab, name]) => (
+      <Pressable
+        key={tab}
+        role="radio"
+        aria-checked={value === tab}
+        onPress={() => onChange(tab)}
+        className={`min-h-[48px] grow items-center justify-center rounded-md border-2 px-1 active:opacity-70 ${value === tab ? 'border-accent bg-accent' : 'border-line bg-surface'}`}
+      >
+        <Text variant="label" className={value === tab ? 'text-onaccent' : 'text-ink'}>
+          {name}
+        </Text>
+      </Pressable>
+    ))}
+  </View>
 );
 
 /** What is due to be looked at again, in one line; nothing while nothing is. */

@@ -63,6 +63,12 @@ function Closing({ view }: { view: JobView }) {
         onPress={() => router.navigate(`/jobs/${job.id}/items`)}
       />
       <Button label={shared.setUp} detail={setupText(view)} testID="to-setup" onPress={() => router.navigate(`/jobs/${job.id}/setup`)} />
+      {pack.proofs.some(({ desk }) => desk === 'speedometer') ? (
+        <Button label={t.ratioOfTheGears} testID="to-ratio" onPress={() => router.navigate(`/jobs/${job.id}/ratio`)} />
+      ) : null}
+      {pack.proofs.some(({ desk }) => desk === 'turns') ? (
+        <Button label={t.odometerReading} testID="to-odometer" onPress={() => router.navigate(`/jobs/${job.id}/ratio?desk=odometer`)} />
+      ) : null}
       <WayBack view={view} />
       <ProofPlan view={view} />
       <Intervals view={view} />

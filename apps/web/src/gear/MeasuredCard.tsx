@@ -85,11 +85,18 @@ export function MeasuredCard<Quantity extends GearQuantity, Candidate>({
 }: MeasuredCardProps<Quantity, Candidate>) {
   const unit = lengthUnit.use();
   const [asked, setAsked] = useState<Reading<Quantity> | null>(null);
+  /** What was kept last, while the next one is waited for. */
+  const [kept, setKept] = useState<Quantity | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
   const gear = gearOn(view, card);
   const ranked = (data?.candidates ?? []).map((candidate) => ({ candidate, line: line(candidate, unit) }));
   const picked = ranked.find((each) => each.line.key === pressed) ?? ranked[0];
   const next = error || isOld ? null : advice;
+  // The next one comes once what was kept has been worked with: it is another then.
+  if (kept !== null && next && asked === null && next.quantity !== kept) {
+    setKept(null);
+    setAsked(next);
+  }
   const values = readValues(gear, words, unit);
   const onPick = (quantity: Quantity) => setAsked({ quantity });
   const on = { gear, picked: picked?.candidate };
@@ -106,6 +113,7 @@ export function MeasuredCard<Quantity extends GearQuantity, Candidate>({
           over={asked.over}
           caliper={caliper}
           onClose={() => setAsked(null)}
+          onNext={advice === undefined ? undefined : () => setKept(asked.quantity)}
         />
       ) : null}
       {more.length > 0 ? <MoreReadings quantities={more} values={values} words={words} onPick={onPick} /> : null}

@@ -16,12 +16,14 @@ import { usePad, type PadOptions } from './usePad.ts';
 
 interface Props extends PadOptions {
   readonly last?: string | undefined;
+  /** Another reading may follow: a press keeps this one and goes on to it. */
+  readonly goesOn?: boolean | undefined;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '/'] as const;
 
 /** The bench's number pad: big keys, the unit beside the number, the instrument and its ±. */
-export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
+export function Pad({ words, last, goesOn = false, onKeep, onClose, caliper }: Props) {
   const colours = useColours();
   const { unit, typed, again, over, setOver, problem, tool, press, remove, keep, fromCaliper } = usePad({
     words,
@@ -104,7 +106,16 @@ export function Pad({ words, last, onKeep, onClose, caliper }: Props) {
       ) : null}
       <View className="flex-row gap-2">
         <Button className="flex-1" label={shared.close} onPress={onClose} />
-        <Button className="flex-[2]" variant="primary" label={shared.keepTheReading} testID="keep-reading" onPress={keep} />
+        <Button
+          className={goesOn ? 'flex-1' : 'flex-[2]'}
+          variant={goesOn ? 'plain' : 'primary'}
+          label={goesOn ? t.keep : shared.keepTheReading}
+          testID="keep-reading"
+          onPress={() => keep()}
+        />
+        {goesOn ? (
+          <Button className="flex-1" variant="primary" label={t.keepAndGoOn} testID="keep-and-go-on" onPress={() => keep(true)} />
+        ) : null}
       </View>
     </View>
   );

@@ -15,6 +15,8 @@ interface Props {
   readonly quantity: GearQuantity;
   readonly words: QuantityWords;
   readonly onClose: () => void;
+  /** What follows once it is kept, where another reading may follow. */
+  readonly onNext?: (() => void) | undefined;
   /** Whether the caliper on the bench can be put to this gear. */
   readonly caliper?: boolean | undefined;
   /** Read off another gear that is laid beside it. */
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** The number pad over the gear card: what is kept there is written on the job. */
-export function ReadPad({ view: { job, state }, card, quantity, words: usual, onClose, caliper = false, piece, over }: Props) {
+export function ReadPad({ view: { job, state }, card, quantity, words: usual, onClose, onNext, caliper = false, piece, over }: Props) {
   const { write, problem } = useRecord(job.id);
   const words = usual.over && over ? { ...usual, over: { ...usual.over, usual: over } } : usual;
   const gear = state.gears[card.id];
@@ -36,11 +38,14 @@ export function ReadPad({ view: { job, state }, card, quantity, words: usual, on
         words={words}
         last={readings?.[quantity]?.findLast((each) => each.over === words.over?.usual)?.entered}
         onClose={onClose}
+        goesOn={onNext !== undefined}
         caliper={caliper ? (unit) => instrumentOn(job.id, 'caliper').read({ gear: card.id, quantity, unit }) : undefined}
-        onKeep={(entered) =>
-          void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered, ...(piece && { piece }) }).then(
-            (kept) => kept && onClose(),
-          )
+        onKeep={(entered, goOn) =>
+          void write({ kind: 'dimensionRead', gear: card.id, quantity, ...entered, ...(piece && { piece }) }).then((kept) => {
+            if (!kept) return;
+            onClose();
+            if (goOn) onNext?.();
+          })
         }
       />
       <Problem text={problem} />

@@ -18,7 +18,8 @@ export interface PadEntry {
 
 export interface PadOptions {
   readonly words: QuantityWords;
-  readonly onKeep: (entered: PadEntry) => void;
+  /** With whether the next one worth reading is wanted at once. */
+  readonly onKeep: (entered: PadEntry, goOn: boolean) => void;
   readonly onClose: () => void;
   /** Reads the caliper on the bench, in the unit asked for, where it can be put to this gear. */
   readonly caliper?: ((unit: 'mm' | 'in') => Promise<InstrumentReading>) | undefined;
@@ -33,17 +34,18 @@ export function usePad({ words, onKeep, onClose, caliper }: PadOptions) {
   const [problem, setProblem] = useState<string | null>(null);
   const tool = toolFor(words.kind, chosen);
 
-  const keep = () => {
+  const keep = (goOn = false) => {
     const value = parseReading(typed);
     const wrong = whatIsWrong({ typed, value, unit }, words);
     if (value === null || wrong) return setProblem(wrong ?? t.thatIsNotOneNumber);
     const length = words.kind === 'length';
-    onKeep({
+    const entered = {
       reading: { value: length ? toMm(value, unit) : value, plusMinus: tool.plusMinus },
       ...(words.over && over ? { over } : {}),
       instrument: tool.id,
       entered: `${typed} ${length ? LENGTH_WORDS[unit] : ''}${words.kind === 'angle' ? '°' : ''}`.trim(),
-    });
+    };
+    onKeep(entered, goOn);
   };
   const press = (key: string) => {
     setProblem(null);

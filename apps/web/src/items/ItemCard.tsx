@@ -83,7 +83,7 @@ function OrderNow({ view, item }: { view: JobView; item: Item }) {
 
 /** Nothing to measure it by: somebody looks at it beside the old one. */
 function ByEye({ view, item }: { view: JobView; item: Item }) {
-  const { write, problem } = useRecord(view.job.id);
+  const { write, writeAll, problem } = useRecord(view.job.id);
   const [note, setNote] = useState('');
   const [wrong, setWrong] = useState<string | undefined>();
   const refuse = () => {
@@ -98,6 +98,16 @@ function ByEye({ view, item }: { view: JobView; item: Item }) {
         label={t.itIsTheRightOne}
         testID="item-accept"
         onPress={() => void write({ kind: 'itemAccepted', item: item.id })}
+      />
+      <Button
+        label={t.rightAndFitted}
+        testID="item-accept-and-fit"
+        onPress={() =>
+          void writeAll([
+            { kind: 'itemAccepted', item: item.id },
+            { kind: 'itemFitted', item: item.id },
+          ])
+        }
       />
       <Field label={t.orWhatIsWrongWith} value={note} onChangeText={setNote} problem={wrong} />
       <Problem text={problem} />

@@ -7,6 +7,7 @@ import { AddItem } from './AddItem.tsx';
 import { BillCard } from './BillCard.tsx';
 import { ItemCard } from './ItemCard.tsx';
 import { LabourNote } from './LabourNote.tsx';
+import { WorkParts } from './WorkParts.tsx';
 import { Promised } from './Promised.tsx';
 
 /** What the job uses besides the gears of its family, what it has taken in minutes, and what that comes to. */
@@ -23,6 +24,7 @@ export const ItemsScreen = () => (
             ))}
           </View>
         ) : null}
+        <WorkParts view={view} />
         <AddItem view={view} />
         <Promised jobId={view.job.id} on={view.state.promisedOn} />
         <LabourNote jobId={view.job.id} />

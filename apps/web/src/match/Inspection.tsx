@@ -30,6 +30,7 @@ export const MEASURED = ['teeth', 'faceWidthMm', 'boreDiameterMm', 'tipDiameterM
 export function Inspection({ view, card, order }: { view: JobView; card: GearCard; order: Order }) {
   const { write, problem } = useRecord(view.job.id);
   const [asked, setAsked] = useState<GearQuantity | null>(null);
+  const [goesOn, setGoesOn] = useState(false);
   const [note, setNote] = useState('');
   const gear = view.state.gears[card.id];
   const readings = gear?.beside?.new ?? {};
@@ -42,6 +43,12 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
   if (!worked.ok) return <Text variant="danger">{worked.sentence}</Text>;
   const { verdict, deciding, attributes, difference } = worked.output;
   const words = wordsFor(card.type);
+  const next = MEASURED.find((name) => name === deciding);
+  // What decides next, once what was kept is reckoned with.
+  if (goesOn && asked === null && verdict === 'measureMore' && next && readings[next] === undefined) {
+    setGoesOn(false);
+    setAsked(next);
+  }
   const refuse = (name: string) => {
     const found = attributes.find((each) => each.name === name);
     const off = found ? differenceText(found) || shared.doesNotFit : '';
@@ -107,6 +114,7 @@ export function Inspection({ view, card, order }: { view: JobView; card: GearCar
           piece="new"
           words={words[asked] ?? quantityWords(asked)}
           onClose={() => setAsked(null)}
+          onNext={() => setGoesOn(true)}
         />
       ) : null}
       {verdict === 'measureMore' ? <Text>{t.measureNextThreeOfThese(attributeName(deciding ?? '').toLowerCase())}</Text> : null}

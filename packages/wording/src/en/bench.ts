@@ -2,9 +2,13 @@ import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
   areToBeLookedAt: (count: Value) => `${count} are to be looked at again`,
-  canGoOn: 'Can go on',
   elsewhereInTheShop: 'Elsewhere in the shop',
   families: 'Families',
+  filterAgain: 'Again',
+  filterBench: 'Bench',
+  filterDone: 'Done',
+  filterReady: 'Ready',
+  filterWaits: 'Waits',
   findAnything: 'Find anything',
   findByMachineOwnerComplaint: 'Find by machine, owner, complaint or what was found',
   findThePartThatFits: 'Find the part that fits',
@@ -38,7 +42,6 @@ export const t = catalogue({
   thisAddressLeadsNowhereWhat: 'This address leads nowhere. What you recorded is where it was.',
   verdict: (fault: Value, percent: Value) => `Verdict: ${fault}, ${percent}`,
   waitingFor: (name: Value) => `Waiting for ${name}`,
-  waitsForAPart: 'Waits for a part',
   whatAJobPutsOn: 'What a job puts on the list at its end stays here until it is done.',
   whatIsOnTheBench: 'What is on the bench waits for a part.',
   whatIsOrderedAndNot: 'What is ordered and not here yet is listed here.',

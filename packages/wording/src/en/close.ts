@@ -1,6 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  ratioOfTheGears: 'Ratio of the speedometer gears',
+  odometerReading: 'Odometer brought forward, with its letter',
   notSet: (settings: Value) => `Not set yet: ${settings}. Set it, or write in the note why the job is closed all the same.`,
   notFitted: (gears: Value) => `Chosen and not fitted: ${gears}. Fit it, or write in the note what became of it.`,
   aPartFromElsewhereIs: 'A part from elsewhere is written down on the gear’s own card.',

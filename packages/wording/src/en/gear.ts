@@ -1,6 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  keep: 'Keep',
+  keepAndGoOn: 'Keep, next',
   aFlankLeansBetween: 'A flank leans between 5 and 40 degrees.',
   aTurnOfAPinionMoves: (pitch: Value) => `One tooth of its pinion moves it ${pitch} mm`,
   aWholeRoundWouldHave: (teeth: Value) => `A whole round would have ${teeth} teeth.`,

@@ -1,6 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  theWorkWants: 'The work wants',
+  rightAndFitted: 'It is right, and it is fitted',
   pickADay: 'Pick a day.',
   accepted: 'Accepted',
   acrossOneWireInThe: 'Across one wire, in the middle of the spring.',
