@@ -172,8 +172,24 @@ export async function confirmSettled(page: Page): Promise<void> {
   if (await yes.isVisible()) await yes.click();
 }
 
+/** Answers the look that lies open on the tracing itself. */
+async function answerHere(page: Page, truth: Truth): Promise<string> {
+  const id = (await page.locator('[data-testid^="here-"]').getAttribute('data-testid')) ?? '';
+  const look = id.slice('here-'.length);
+  const result = truth[look];
+  if (!result) throw new Error(`the test does not know what ${look} shows`);
+  await confirmCautions(page);
+  await answer(page, result);
+  const yes = page.getByTestId('settles-yes');
+  const asked = page.getByTestId(id).and(page.locator(':not(:has([data-testid="settles-yes"]))'));
+  await asked.waitFor({ state: 'detached' });
+  if (await yes.isVisible()) await yes.click();
+  await page.getByTestId(id).waitFor({ state: 'detached' });
+  return look;
+}
+
 /** Follows the advice, look after look, until the app names a verdict, or says that it is probably nothing on the list. Returns the looks taken. */
-export async function trace(page: Page, truth: Truth, { byInstrument = false, open = openUp } = {}): Promise<string[]> {
+export async function trace(page: Page, truth: Truth, { byInstrument = false, open = openUp, here = false } = {}): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 20; i++) {
     const verdict = button(page, shared.seeTheReasonsAndDecide);
@@ -181,6 +197,11 @@ export async function trace(page: Page, truth: Truth, { byInstrument = false, op
     const none = page.getByTestId('none-leads');
     await verdict.or(next).or(none).first().waitFor();
     if ((await verdict.isVisible()) || (await none.isVisible())) return taken;
+    const shown = page.locator('[data-testid^="here-"]');
+    if (here && (await shown.isVisible())) {
+      taken.push(await answerHere(page, truth));
+      continue;
+    }
     await next.click();
     await page.waitForURL(/\/look\//);
     const look = page.url().split('/').at(-1) ?? '';

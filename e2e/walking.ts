@@ -21,8 +21,8 @@ const COUNTING = `(() => {
   const isField = (thing) => thing instanceof HTMLInputElement || thing instanceof HTMLTextAreaElement;
   addEventListener('click', (event) => {
     if (!event.isTrusted || isField(event.target)) return;
-    window.countOfWalk('presses');
-    if (event.target.closest('[data-testid="keep-reading"]')) window.countOfWalk('fields');
+    window.countOfWalk('presses', event.target.closest('[role],[data-testid]')?.getAttribute('aria-label') ?? event.target.textContent);
+    if (event.target.closest('[data-testid="keep-reading"], [data-testid="keep-and-go-on"]')) window.countOfWalk('fields');
   }, true);
   addEventListener('input', (event) => {
     if (!isField(event.target) || typed.has(event.target)) return;
@@ -51,8 +51,9 @@ export class Walker {
   }
 
   private async counting(context: BrowserContext): Promise<void> {
-    await context.exposeBinding('countOfWalk', (_, what: 'presses' | 'fields') => {
+    await context.exposeBinding('countOfWalk', (_, what: 'presses' | 'fields', on?: string) => {
       this.counts[what]++;
+      if (process.env.WALK_PRESSES && on !== undefined) console.log(`${this.counts.presses}. ${on.slice(0, 80)}`);
     });
     await context.addInitScript(COUNTING);
   }
@@ -110,6 +111,13 @@ export class Walker {
       } else await takePhoto(page, 'position.png', aPhoto());
       await settles(async () => (await asked.count()) < left);
     }
+    const together = page.getByTestId('piece-as-it-was');
+    if (await together.isVisible()) {
+      const label = (await together.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null)) ?? '';
+      await together.click();
+      await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+      return;
+    }
     const restored = page.locator('[data-testid^="restored-"]:not([aria-disabled="true"])');
     for (let left = await restored.count(); left > 0; left = await restored.count()) {
       await restored.first().click();
@@ -140,7 +148,7 @@ export class Walker {
 
   /** Look after look as the app advises, to its verdict. */
   trace(truth: Truth): Promise<string[]> {
-    return trace(this.page, truth, { open: () => this.openForLook() });
+    return trace(this.page, truth, { open: () => this.openForLook(), here: true });
   }
 
   /** What was counted, with what the server holds of the job. */

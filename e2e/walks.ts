@@ -14,13 +14,13 @@ import {
   link,
   proveAll,
   radio,
-  read,
   readSlidePinion,
   signByPin,
   takeIn,
 } from './actions.ts';
-import type { Stage } from './stage.ts';
+import { PHONE, type Stage } from './stage.ts';
 import { Walker, type WalkCounts } from './walking.ts';
+import { byTelephone, readOn } from './walkSteps.ts';
 
 interface Walk {
   readonly id: string;
@@ -36,20 +36,6 @@ interface Walk {
   readonly secondCheck?: boolean;
   /** The first find is put on record, and it is looked on for another. */
   readonly lookOn?: boolean;
-}
-
-/** Writes down a part that no catalogue has: what it is, whose, what it costs; it comes and is fitted. */
-async function byTelephone(w: Walker, name: string): Promise<void> {
-  await w.stageTo(shared.close);
-  await w.press('to-items');
-  await w.press('add-item');
-  await w.type('item-name', name);
-  await w.type('item-supplier', 'Hobdray Stores');
-  await w.type('item-price', '18');
-  await w.press('keep-item');
-  await w.press('item-arrived');
-  await w.press('item-accept');
-  await w.press('item-fit');
 }
 
 /** Nothing more is set than what the sheet says: each setting by its own desk is another story. */
@@ -71,11 +57,7 @@ export const WALKS: readonly Walk[] = [
     mode: 'open',
     between: async (w) => {
       const { page } = w;
-      await read(page, 'tipDiameterMm', '19.95');
-      await read(page, 'axialPitch', '12.57');
-      await read(page, 'starts', '1');
-      await read(page, 'boreDiameterMm', '12.01');
-      await read(page, 'faceWidthMm', '9');
+      await readOn(w, { tipDiameterMm: '19.95', axialPitch: '12.57', starts: '1', boreDiameterMm: '12.01', faceWidthMm: '9' });
       await radio(page, gear.rightHandThread).click();
       await w.press('find-parts');
       await page.locator('[data-testid^="choose-"]').first().click();
@@ -286,8 +268,9 @@ export const WALKS: readonly Walk[] = [
 ];
 
 /** From the machine at the counter to the closed record. */
-export async function walk(stage: Stage, { machine, says, family, fault, mode, between, secondCheck, lookOn }: Walk): Promise<WalkCounts> {
-  const w = await Walker.at(stage);
+export async function walk(stage: Stage, asked: Walk, size: { width: number; height: number } = PHONE): Promise<WalkCounts> {
+  const { machine, says, family, fault, mode, between, secondCheck, lookOn } = asked;
+  const w = await Walker.at(stage, size);
   const { page } = w;
   await arrive(page, stage.address, 'Tobin');
   w.start();
@@ -302,15 +285,22 @@ export async function walk(stage: Stage, { machine, says, family, fault, mode, b
   }
   await w.trace(honest(family, fault, mode));
   const { job } = w;
-  await button(page, shared.seeTheReasonsAndDecide).click();
   if (lookOn) {
+    await button(page, shared.seeTheReasonsAndDecide).click();
     await w.press('go-on');
     await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
     await w.trace(honest(family, fault, mode));
-    await button(page, shared.seeTheReasonsAndDecide).click();
   }
-  await page.getByTestId('decide').first().click();
-  await page.waitForURL((url) => !url.pathname.endsWith('/verdict'));
+  // Where the verdict stands alone it is decided there; else among its reasons.
+  const reasons = button(page, shared.seeTheReasonsAndDecide);
+  await reasons.waitFor();
+  const here = page.getByTestId('decide-here');
+  if (await here.isVisible()) await here.click();
+  else {
+    await reasons.click();
+    await page.getByTestId('decide').first().click();
+  }
+  await page.waitForURL(/\/jobs\/[^/]+\/(?!verdict)./);
   await between?.(w);
   await w.stageTo(shared.close);
   await page.getByTestId('close-job').waitFor();

@@ -1,7 +1,10 @@
-/** npm run walks [part of a name]: the twelve walks from take-in to closed record, with what each asked of a hand and left on record. */
+/**
+ * npm run walks [part of a name] [file]: the twelve walks from take-in to closed record, with what each asked of a hand and left on
+ * record. WALK_WIDE=1 walks them at the counter’s size, WALK_PRESSES=1 names each press.
+ */
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { start } from '../e2e/stage.ts';
+import { PHONE, start, WIDE } from '../e2e/stage.ts';
 import { walk, WALKS } from '../e2e/walks.ts';
 import type { WalkCounts } from '../e2e/walking.ts';
 
@@ -10,7 +13,9 @@ const stage = await start();
 const found: Record<string, WalkCounts | { error: string }> = {};
 try {
   for (const one of WALKS.filter(({ id }) => id.includes(wanted))) {
-    found[one.id] = await walk(stage, one).catch((error: unknown) => ({ error: String(error).slice(0, 600) }));
+    found[one.id] = await walk(stage, one, process.env.WALK_WIDE ? WIDE : PHONE).catch((error: unknown) => ({
+      error: String(error).slice(0, 600),
+    }));
     console.log(one.id, JSON.stringify(found[one.id]));
   }
 } finally {

@@ -52,7 +52,7 @@ export function WayBack({ view }: { view: JobView }) {
 
 function Piece({ view, piece, later }: { view: JobView; piece: PutBack; later: readonly PutBack[] }) {
   const { job, pack, state } = view;
-  const { write, writeAll, problem } = useRecord(job.id);
+  const { writeAll, problem } = useRecord(job.id);
   const row = piecesTogether(pack, [piece, ...later], state);
   const captures = useCaptures(view, piece.closes).filter(({ toRestore }) => toRestore);
   const lines = jobLedger(pack, state).filter(({ step, onTray }) => piece.closes.includes(step) && onTray > 0);
@@ -64,14 +64,20 @@ function Piece({ view, piece, later }: { view: JobView; piece: PutBack; later: r
     besides: captures.some(({ restored }) => !restored) ? t.sayOfEachPositionThat : null,
   });
   const blocked = reasons.length > 0;
-  const done = () => {
+  const unrestored = captures.filter(({ restored }) => !restored);
+  // Nothing but the positions is still to be said, and nobody can be hurt by one: the piece and its positions in a press that names both.
+  const asItWas = unrestored.length > 0 && !pack.safetyCritical && reasons.every((reason) => reason === t.sayOfEachPositionThat);
+  const done = (confirmed: typeof captures = []) => {
     const short = lines.flatMap(({ step, item }) => {
       const count = kept[`${step}/${item.id}`] ?? 0;
       return count > 0 ? [{ step, item: item.id, count }] : [];
     });
-    void write({ kind: 'closingDone', step: piece.id, ...(short.length > 0 && { short }) });
+    void writeAll([
+      ...confirmed.map(({ step, capture }) => ({ kind: 'captureConfirmed' as const, step, capture: capture.id, ok: true })),
+      { kind: 'closingDone', step: piece.id, ...(short.length > 0 && { short }) },
+    ]);
   };
-  useKeys({ ' ': blocked ? undefined : done });
+  useKeys({ ' ': blocked ? undefined : () => done() });
   return (
     <Card tone="next">
       <WorkHead jobId={job.id} state={state} work={piece} takes={minutesText(piece.minutes)} waits={waits} />
@@ -102,7 +108,10 @@ function Piece({ view, piece, later }: { view: JobView; piece: PutBack; later: r
           {reason}
         </Text>
       ))}
-      <Button variant="primary" big disabled={blocked} label={t.done(piece.name)} testID={`back-${piece.id}`} onPress={done} />
+      <Button variant="primary" big disabled={blocked} label={t.done(piece.name)} testID={`back-${piece.id}`} onPress={() => done()} />
+      {asItWas ? (
+        <Button label={t.doneAsItWas(piece.name, unrestored.length)} testID="piece-as-it-was" onPress={() => done(unrestored)} />
+      ) : null}
       {row.length > 1 && Object.values(kept).every((count) => count === 0) ? (
         <Button
           disabled={blocked}

@@ -105,7 +105,7 @@ export function Pad({ words, last, goesOn = false, onKeep, onClose, caliper }: P
         <Button label={t.fromTheCaliper} testID="from-caliper" onPress={() => void fromCaliper()} />
       ) : null}
       <View className="flex-row gap-2">
-        <Button className="flex-1" label={shared.close} onPress={onClose} />
+        <Button className="flex-1" label={shared.close} testID="pad-close" onPress={onClose} />
         <Button
           className={goesOn ? 'flex-1' : 'flex-[2]'}
           variant={goesOn ? 'plain' : 'primary'}

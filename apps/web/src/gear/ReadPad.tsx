@@ -32,7 +32,7 @@ export function ReadPad({ view: { job, state }, card, quantity, words: usual, on
   const gear = state.gears[card.id];
   const readings = piece ? gear?.beside?.[piece] : gear?.readings;
   return (
-    <Overlay>
+    <Overlay testID={`pad-of-${quantity}`}>
       <Pad
         key={quantity}
         words={words}

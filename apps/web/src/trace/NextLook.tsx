@@ -1,7 +1,7 @@
 import { resultName } from '@patient-badger/wording/results';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
-import type { LookAdvice, TraceOutput } from '@patient-badger/core/machine';
+import { cautionsOn, type Look, type LookAdvice, type TraceOutput } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,12 +9,15 @@ import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
 import { Text } from '../design/Text.tsx';
 import { minutesText, percent } from '../wording/words.ts';
+import { Cautions } from '../job/Cautions.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { worthText } from '../wording/lookWords.ts';
+import { LookAnswers } from './LookAnswers.tsx';
 import { closedMinutes } from '../job/closedMinutes.ts';
 
 /** The one thing to do next, why it and not another, and the sums for who asks. */
-export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
+export function NextLook({ view }: { view: JobView }) {
+  const { job, pack, trace } = view;
   const router = useRouter();
   const [why, setWhy] = useState(false);
   const next = trace.next;
@@ -30,6 +33,9 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
   const [first, second] = next.tellsApart.map((id) => pack.faults.find((each) => each.id === id)?.name);
   const aimed = pack.faults.find(({ id }) => id === trace.toLookAt?.fault)?.name;
   const runnerUp = trace.alternatives[0];
+  // Nothing to open and nothing to undo: it is said here.
+  const ready = next.steps.length === 0 && next.undo.length === 0;
+  const here = ready ? pack.looks.find(({ id }) => id === next.look) : undefined;
   return (
     <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">
@@ -47,10 +53,11 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
         {aimed ? t.standsFirstAndNothingThat(aimed) : ''}
         {!aimed && first && second ? t.itLeadsToTheVerdict(first, second) : ''}
       </Text>
+      {here ? <Here view={view} look={here} /> : null}
       <Button
-        variant="primary"
-        big
-        label={t.doThisLook}
+        variant={here ? 'quiet' : 'primary'}
+        big={!here}
+        label={here ? t.moreOfThisLook : t.doThisLook}
         testID="do-look"
         onPress={() => router.navigate(`/jobs/${job.id}/look/${next.look}`)}
       />
@@ -78,6 +85,16 @@ export function NextLook({ view: { job, pack, trace } }: { view: JobView }) {
     </Card>
   );
 }
+
+/** A look that can be taken as things stand: what can hurt, what to do, and what came of it, without a screen of its own. */
+const Here = ({ view, look }: { view: JobView; look: Look }) => (
+  <View key={look.id} className="gap-3" testID={`here-${look.id}`}>
+    <Cautions jobId={view.job.id} state={view.state} cautions={cautionsOn(view.pack, look.cautions, [])} />
+    {look.tools.length > 0 ? <Text variant="label">{shared.layOut(look.tools.join(', '))}</Text> : null}
+    <Text>{look.how}</Text>
+    <LookAnswers key={look.id} view={view} look={look} ready />
+  </View>
+);
 
 function labelOf({ next, toLookAt }: TraceOutput): string {
   if (toLookAt) return t.nextToBeLookedAt;

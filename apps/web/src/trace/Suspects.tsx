@@ -9,6 +9,7 @@ import { Text } from '../design/Text.tsx';
 import { faultName } from '../wording/faultName.ts';
 import { percent } from '../wording/words.ts';
 import { type JobView } from '../job/JobView.ts';
+import { Accept } from './VerdictAnswers.tsx';
 import { alsoSure } from './alsoSure.ts';
 import { leftAtThat } from './leftAtThat.ts';
 import { NextLook } from './NextLook.tsx';
@@ -74,6 +75,7 @@ export function Suspects({ view }: { view: JobView }) {
         </View>
       ))}
       {toVerdict}
+      <Accept view={view} fault={verdict} besides={both} probability={trace.verdict.probability} here />
     </Card>
   );
 }

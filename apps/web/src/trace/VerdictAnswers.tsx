@@ -79,6 +79,7 @@ export function Accept({
   besides = [],
   probability,
   main = false,
+  here = false,
 }: {
   view: JobView;
   fault: Fault;
@@ -86,6 +87,8 @@ export function Accept({
   besides?: readonly Fault[];
   probability: number;
   main?: boolean | undefined;
+  /** On the card of the tracing, before the reasons are looked at. */
+  here?: boolean | undefined;
 }) {
   const router = useRouter();
   const { writeAll, problem } = useRecord(job.id);
@@ -98,16 +101,23 @@ export function Accept({
   return (
     <>
       <Button
-        variant={main ? 'primary' : 'quiet'}
+        variant={main ? 'primary' : variantOf(here)}
         big={main}
-        label={main ? t.decide(besides.length > 0 ? t.both : '', part ? t.measureAndReplace : VERB[fault.remedy.kind]) : t.decideForThisOne}
-        testID={main ? 'decide' : undefined}
+        label={
+          main || here
+            ? t.decide(besides.length > 0 ? t.both : '', part ? t.measureAndReplace : VERB[fault.remedy.kind])
+            : t.decideForThisOne
+        }
+        testID={main ? 'decide' : idOf(here)}
         onPress={() => void accept()}
       />
       <Problem text={problem} />
     </>
   );
 }
+
+const idOf = (here: boolean) => (here ? 'decide-here' : undefined);
+const variantOf = (here: boolean) => (here ? 'plain' : 'quiet');
 
 export const VERB: Record<Fault['remedy']['kind'], string> = {
   clean: t.cleanItBuyNothing,

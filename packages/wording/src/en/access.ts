@@ -1,6 +1,8 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  doneAsItWas: (name: Value, count: number) =>
+    `Done: ${name}, ${count === 1 ? 'its position is back as it was' : `its ${count} positions are back as they were`}`,
   photosOf: (count: number) => (count === 1 ? '1 photo' : `${count} photos`),
   toTheFullFigure: 'to the full figure',
   snugAllRound: 'snug, all round',

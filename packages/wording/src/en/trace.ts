@@ -1,6 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  moreOfThisLook: 'A photo of it, and more',
   aHelperIsNeeded: 'A helper is needed',
   aPartIsNeeded: 'A part is needed',
   aboutAreMisread: (percent: Value) => `About ${percent} are misread`,
