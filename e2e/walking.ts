@@ -88,8 +88,14 @@ export class Walker {
       // It may have gone while it was looked at: then the next is asked for.
       const label = await step.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null);
       if (label === null || (await step.isDisabled({ timeout: SOON_MS }).catch(() => true))) continue;
-      await page.getByRole('button', { name: label, exact: true }).click();
-      await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+      const pressed = await page
+        .getByRole('button', { name: label, exact: true })
+        .click({ timeout: SOON_MS })
+        .then(
+          () => true,
+          () => false,
+        );
+      if (pressed) await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
     }
     throw new Error('the way never came to its end');
   }

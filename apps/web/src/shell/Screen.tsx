@@ -47,7 +47,7 @@ export function Screen({ title, under, back, children, foot, below, scrollKey, w
             {title}
           </Text>
           {under ? (
-            <Text variant="soft" numberOfLines={wide ? 2 : 1}>
+            <Text variant="soft" numberOfLines={below && !wide ? 1 : 2}>
               {under}
             </Text>
           ) : null}
