@@ -221,6 +221,14 @@ export async function read(page: Page, quantity: string, keys: string): Promise<
   await keepTyped(page, keys);
 }
 
+/** Imke at the job of a machine; answers its address. */
+export async function toJob(page: Page, address: string, machine: RegExp): Promise<string> {
+  await arrive(page, address, 'Imke');
+  await link(page, machine).click();
+  await page.waitForURL(/\/jobs\//);
+  return /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+}
+
 /** The worn pinion of the ticket-office wall: module 3, 11 teeth shifted by 0.35, as cut 41.1 over the tips, 14.47 over two teeth, 27.6 at the root. */
 export async function readSlidePinion(page: Page): Promise<void> {
   await read(page, 'teeth', '11');

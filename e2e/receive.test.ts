@@ -3,7 +3,7 @@ import { t as gear } from '@patient-badger/wording/gear';
 import { t as match } from '@patient-badger/wording/match';
 import { t as setup } from '@patient-badger/wording/setup';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrive, inspect, link, readSlidePinion, shows, showsExactly } from './actions.ts';
+import { inspect, readSlidePinion, shows, showsExactly, toJob } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -16,10 +16,7 @@ afterAll(() => stage.stop());
 
 test('the ticket-office wall’s pinion is refused at receiving for its width, known again, and the right one accepted', async () => {
   const { page, context } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Imke');
-  await link(page, /Ticket-office wall/).click();
-  await page.waitForURL(/\/jobs\//);
-  const job = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+  const job = await toJob(page, stage.address, /Ticket-office wall/);
   await page.goto(`${job}/gear/rpinion`);
   await readSlidePinion(page);
   await page.getByRole('radio', { name: gear.module('3, 11 teeth, 20°') }).waitFor();

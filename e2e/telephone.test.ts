@@ -1,6 +1,7 @@
+import { t as match } from '@patient-badger/wording/match';
 import { t as orders } from '@patient-badger/wording/orders';
 import { t as shared } from '@patient-badger/wording/shared';
-import { arrive, inspect, link, readSlidePinion, shows, showsExactly } from './actions.ts';
+import { inspect, readSlidePinion, shows, showsExactly, toJob } from './actions.ts';
 import { inTime, PHONE, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
@@ -13,10 +14,17 @@ afterAll(() => stage.stop());
 
 test('a pinion that no catalogue number names: asked for by telephone, wrong when it came, sent back with its letter, ordered again, right', async () => {
   const { page, context } = await stage.device(PHONE);
-  await arrive(page, stage.address, 'Imke');
-  await link(page, /Ticket-office wall/).click();
-  await page.waitForURL(/\/jobs\//);
-  const job = /^.*\/jobs\/[^/?]+/.exec(page.url())?.[0] ?? '';
+  const job = await toJob(page, stage.address, /Ticket-office wall/);
+
+  // Before anything is measured the number on the part finds what is listed under it, as a claim that cannot be chosen.
+  await page.goto(`${job}/parts/rpinion`);
+  await page.getByTestId('plate').click();
+  await page.getByTestId('plate-number').fill('QB-8000-T');
+  await page.getByTestId('plate-where').fill('on its hub');
+  await page.getByTestId('keep-plate').click();
+  await page.getByText(match.aClaimUntilMeasured).waitFor();
+  expect(await page.getByTestId(/^choose-/).count()).toBe(0);
+
   await page.goto(`${job}/gear/rpinion`);
   await readSlidePinion(page);
   await page.getByTestId('find-parts').click();

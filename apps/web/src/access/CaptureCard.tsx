@@ -73,6 +73,14 @@ export function CaptureCard({ jobId, state, record, camera }: Props) {
               />
             </View>
           )}
+          {record.later ? null : (
+            <Button
+              variant="quiet"
+              label={t.noHandFreeLater}
+              testID={`later-${capture.id}`}
+              onPress={() => void write({ kind: 'captured', step, capture: capture.id, skipped: t.noHandFree, later: true })}
+            />
+          )}
           <ReasonButton
             label={t.leaveItOut}
             ask={t.whyIsItLeftOut}

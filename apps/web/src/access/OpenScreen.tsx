@@ -13,6 +13,7 @@ import { BypassCard } from '../job/BypassCard.tsx';
 import { JobFrame } from '../job/JobFrame.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { TakeBack } from '../log/TakeBack.tsx';
+import { LaterCaptures } from './LaterCaptures.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepWork } from './StepWork.tsx';
 import { usualAim } from './usualAim.ts';
@@ -86,6 +87,7 @@ function Opening({ view, chosen, onChosen }: { view: JobView; chosen: Selection;
       ) : null}
       {plan ? <PlanCard plan={plan} /> : null}
       <BypassCard view={view} />
+      <LaterCaptures view={view} />
       {step ? (
         <>
           <StepWork key={step.id} view={view} step={step} stuck={chosen.stuck === step.id} />

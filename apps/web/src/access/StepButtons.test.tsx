@@ -10,6 +10,7 @@ import { outbox } from '../data/outbox.ts';
 import { choosePerson } from '../data/person.ts';
 import type { JobView } from '../job/JobView.ts';
 import { viewAfter } from '../testing/viewAfter.ts';
+import { LaterCaptures } from './LaterCaptures.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepWork } from './StepWork.tsx';
 
@@ -103,4 +104,28 @@ test('space does what the button does, and nothing while something stands in the
   show('battery', viewAfter(pack, ...CONFIRMED));
   fireEvent.keyDown(document.body, { key: ' ' });
   await waitFor(() => expect(written()).toContainEqual({ kind: 'stepDone', step: 'battery' }));
+});
+
+test('a position is put off by one press for want of a hand, and asked for once more until its piece is back', async () => {
+  const before = [...CONFIRMED, ...BATTERY] as const;
+  const { unmount } = show('cluster-out', viewAfter(pack, ...before));
+  fireEvent.click(screen.getByTestId('later-reading'));
+  const put: EntryPayload = { kind: 'captured', step: 'cluster-out', capture: 'reading', skipped: access.noHandFree, later: true };
+  await waitFor(() => expect(written()).toContainEqual(put));
+  unmount();
+  const open: EntryPayload[] = [...before, put, { kind: 'stepDone', step: 'cluster-out' }];
+  const asked = (...more: EntryPayload[]) =>
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <LaterCaptures view={viewAfter(pack, ...open, ...more)} />
+      </QueryClientProvider>,
+    );
+  asked().unmount();
+  const again = asked();
+  expect(screen.getByText(access.putOffTakeThemDown(1))).toBeTruthy();
+  // Once more, and no further: it is not put off twice.
+  expect(screen.queryByTestId('later-reading')).toBeNull();
+  again.unmount();
+  asked({ kind: 'captured', step: 'cluster-out', capture: 'reading', value: 184320 });
+  expect(screen.queryByText(access.putOffTakeThemDown(1))).toBeNull();
 });

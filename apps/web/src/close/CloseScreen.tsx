@@ -4,6 +4,7 @@ import { findsParts, openSettings, toSetRight, workOfJob } from '@patient-badger
 import type { Fault } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { LaterCaptures } from '../access/LaterCaptures.tsx';
 import { WayBack } from '../access/WayBack.tsx';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -69,6 +70,7 @@ function Closing({ view }: { view: JobView }) {
       {pack.proofs.some(({ desk }) => desk === 'turns') ? (
         <Button label={t.odometerReading} testID="to-odometer" onPress={() => router.navigate(`/jobs/${job.id}/ratio?desk=odometer`)} />
       ) : null}
+      <LaterCaptures view={view} />
       <WayBack view={view} />
       <ProofPlan view={view} />
       <Intervals view={view} />

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { advisedLooks } from '@patient-badger/core/machine';
+import { advisedLooks, touches } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -26,6 +26,11 @@ export function LooksAt({ view: { job, pack, state, trace }, place }: { view: Jo
       ))}
       {suspects.length === 0 ? <Text variant="soft">{t.noFaultOfTheList}</Text> : null}
       <View className="gap-2">
+        {pack.gears
+          .filter(({ body }) => body === place || touches(pack, place, body))
+          .map(({ id, name }) => (
+            <Button key={id} label={t.cardOf(name)} testID={`card-${id}`} onPress={() => router.navigate(`/jobs/${job.id}/gear/${id}`)} />
+          ))}
         {looks.map(({ id, name, minutes }) => {
           const seen = state.observations.findLast(({ look }) => look === id);
           const advice = advised.find(({ look }) => look === id);

@@ -13,6 +13,7 @@ import type { JobView } from '../job/JobView.ts';
 import { percent } from '../wording/words.ts';
 import { attributeWords } from '../wording/attributeWords.ts';
 import { useWanted } from '../gear/useWanted.ts';
+import { ByNumber } from './ByNumber.tsx';
 import { Found } from './FoundParts.tsx';
 
 /** Parts that fit by their dimensions, best first; what the seller claims is shown and not believed. */
@@ -58,11 +59,14 @@ function Matching({ view, card }: { view: JobView; card: GearCard }) {
   const wanted = useWanted(view.pack, card, { gear, pick, modelId: machine?.modelId });
   if (!wanted) {
     return (
-      <Card tone="sunken">
-        <Text variant="head">{t.measureFirst}</Text>
-        <Text>{t.partsAreFoundByDimensions}</Text>
-        <Button variant="primary" big label={shared.measureTheGear} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
-      </Card>
+      <>
+        <Card tone="sunken">
+          <Text variant="head">{t.measureFirst}</Text>
+          <Text>{t.partsAreFoundByDimensions}</Text>
+          <Button variant="primary" big label={shared.measureTheGear} onPress={() => router.navigate(`/jobs/${job.id}/gear/${card.id}`)} />
+        </Card>
+        <ByNumber view={view} card={card} />
+      </>
     );
   }
   const byRatio = byKeptRatio(view.pack, { card, measured: wanted.attributes }, state);

@@ -16,6 +16,8 @@ export interface CaptureRecord {
   readonly taken: boolean;
   /** There is something to be put back where it was: it was not left out. */
   readonly toRestore: boolean;
+  /** It was put off, and nothing has been taken down of it since. */
+  readonly later: boolean;
   /** Somebody said that it is back where it was. */
   readonly restored: boolean;
 }
@@ -44,6 +46,7 @@ export function captureRecords(
           photos: taken,
           taken: isTaken,
           toRestore: isTaken && !leftOut,
+          later: said?.later === true && taken.length === 0,
           restored: confirmed.find(here)?.ok ?? false,
         };
       }),

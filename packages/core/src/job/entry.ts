@@ -69,6 +69,8 @@ export const entryPayload = z.discriminatedUnion('kind', [
     text: note.min(1).optional(),
     value: z.number().optional(),
     skipped: note.min(1).optional(),
+    /** Put off for want of a hand: it is asked for once more before it is too late. */
+    later: z.literal(true).optional(),
   }),
   payload('captureConfirmed', { step: id, capture: id, ok: z.boolean() }),
   payload('looseNoted', { step: id, item: id, what: z.enum(LOOSE_NOTES), count: z.int().min(1).max(99), note: note.optional() }),

@@ -50,6 +50,9 @@ test('a position counts as taken by words, by a figure or by a photo, and wants 
     photos: ['a'.repeat(64)],
   });
   expect(records({ kind: 'captured', ...at, skipped: 'no shims in it' })[0]).toMatchObject({ taken: true, toRestore: false });
+  const later = { kind: 'captured', ...at, skipped: 'no hand free', later: true } as const;
+  expect(records(later)[0]).toMatchObject({ taken: true, toRestore: false, later: true });
+  expect(records(later, { kind: 'captured', ...at, text: 'x' })[0]).toMatchObject({ toRestore: true, later: false });
   const back = records({ kind: 'captured', ...at, text: 'x' }, { kind: 'captureConfirmed', ...at, ok: true })[0];
   expect(back).toMatchObject({ restored: true });
   expect(records({ kind: 'captureConfirmed', ...at, ok: true }, { kind: 'captureConfirmed', ...at, ok: false })[0]).toMatchObject({

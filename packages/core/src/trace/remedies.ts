@@ -57,7 +57,8 @@ export function remediesForGear(pack: Pack, gear: string): readonly Remedy[] {
   return [...new Map([...fitted, ...here].map((each) => [each.id, each])).values()];
 }
 
-const touches = ({ driveline }: Pack, joint: string, body: string): boolean =>
+/** Whether a joint is at this body. */
+export const touches = ({ driveline }: Pick<Pack, 'driveline'>, joint: string, body: string): boolean =>
   driveline.joints.some((each) => each.id === joint && Object.values(each).includes(body));
 
 /** The remedy that was chosen, with where it was named. @throws CoreFailure where there is none of that name */

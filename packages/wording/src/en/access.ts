@@ -1,6 +1,10 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  noHandFree: 'no hand free',
+  noHandFreeLater: 'No hand free: later',
+  putOffTakeThemDown: (count: number) =>
+    count === 1 ? 'One position was put off: take it down now.' : `${count} positions were put off: take them down now.`,
   doneAsItWas: (name: Value, count: number) =>
     `Done: ${name}, ${count === 1 ? 'its position is back as it was' : `its ${count} positions are back as they were`}`,
   photosOf: (count: number) => (count === 1 ? '1 photo' : `${count} photos`),

@@ -1,6 +1,7 @@
 import { catalogue, type Value } from '../catalogue.ts';
 
 export const t = catalogue({
+  aClaimUntilMeasured: 'Listed under the number on the machine: a claim, until the gear is measured.',
   acceptedAsOrdered: 'Accepted, as ordered',
   all: 'All',
   andNotByTheirOwn: (count: Value, more: Value, machineModel: Value, more2: Value, list: Value) =>

@@ -69,6 +69,7 @@ export const t = catalogue({
   countedIn: 'Counted in',
   currencyThreeLetters: 'Currency, three letters',
   aDay: 'a day',
+  cardOf: (name: Value) => `Card: ${name}`,
   atOnce: 'at once',
   days: (days: Value) => `${days} days`,
   decide: 'Decide',
