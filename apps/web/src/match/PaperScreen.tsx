@@ -136,22 +136,25 @@ function SpurDrawing({ wanted }: { wanted: PartAttributes }) {
   );
 }
 
+const OTHER_HAND: Readonly<Partial<Record<string, string>>> = { right: 'left', left: 'right' };
+
 /** What was ordered, what came, by how much it differs, and the photos of it. */
 function ReturnLetter({ view, order }: { view: JobView; order: Order }) {
   const { deciding = '', difference, note } = order.refusal ?? {};
   const ordered = order.attributes[deciding as keyof PartAttributes];
   const wanted = typeof ordered === 'object' ? ordered.value : ordered;
+  const came = typeof wanted === 'number' && difference !== undefined ? wanted + difference : OTHER_HAND[String(wanted)];
   const photos = view.state.photos.filter(({ about }) => about === order.id);
   return (
     <>
       <Head title={t.returnLetter} order={order} view={view} />
       <Text>{t.weOrdered(day(order.at), order.partNumber, order.name)}</Text>
       <Text variant="strong">{t.whatCameDiffers}</Text>
-      {typeof wanted === 'number' && difference !== undefined ? (
+      {wanted === undefined || came === undefined ? null : (
         <Text testID="ordered-and-came">
-          {t.orderedAndCame(attributeName(deciding), attributeValue(deciding, wanted), attributeValue(deciding, wanted + difference))}
+          {t.orderedAndCame(attributeName(deciding), attributeValue(deciding, wanted), attributeValue(deciding, came))}
         </Text>
-      ) : null}
+      )}
       <Text>{t.difference(`${attributeName(deciding)}: ${note ?? ''}`)}</Text>
       <Text>{t.itIsReturned}</Text>
       {photos.length > 0 ? <Text variant="head">{t.photosOfIt}</Text> : null}

@@ -46,20 +46,20 @@ const proof = (passed: boolean): EntryPayload => ({ kind: 'proofDone', proof: pa
 const plate: EntryPayload = { kind: 'plateRead', partNumber: 'T-9', where: 'Under the cover' };
 const closed: EntryPayload = { kind: 'closed', outcome: 'repaired', found: 'worm', note: 'Warm the drum first' };
 
-test('what was asked of sellers, and what an item cost, is known for the next job on such a machine', () => {
+test('what was asked of sellers is known for the next job on such a machine; what an item cost says nothing of how long it takes', () => {
   const lines = learnt(
     pack,
     job(
       { kind: 'priceAsked', gear: 'worm', what: 'Worm', supplier: 'Hobdray Stores', priceMinor: 2450, leadDays: 6 },
-      { kind: 'itemAdded', name: 'Seal', count: 1, state: 'ordered', supplier: 'Quernby Spares', priceMinor: 310 },
-      { kind: 'itemAdded', name: 'Grease', count: 1, state: 'inHand' },
+      { kind: 'priceAsked', what: 'Seal', supplier: 'Quernby Spares', priceMinor: 310, leadDays: 2 },
+      { kind: 'itemAdded', name: 'Grease', count: 1, state: 'ordered', supplier: 'Quernby Spares', priceMinor: 90 },
       closed,
     ),
     [],
   ).filter(({ kind }) => kind === 'price');
   expect(lines).toEqual([
-    { kind: 'price', what: 'Seal', supplier: 'Quernby Spares', priceMinor: 310, leadDays: 0 },
     { kind: 'price', gear: 'worm', what: 'Worm', supplier: 'Hobdray Stores', priceMinor: 2450, leadDays: 6 },
+    { kind: 'price', what: 'Seal', supplier: 'Quernby Spares', priceMinor: 310, leadDays: 2 },
   ]);
   expect(new Set(lines.map(bookKey)).size).toBe(2);
   for (const line of lines) expect(bookLine.parse(line)).toEqual(line);

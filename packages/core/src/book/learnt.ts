@@ -57,20 +57,16 @@ export function learnt(pack: Pack, state: JobState, identified: readonly Identif
   ];
 }
 
-/** A price that was asked, or paid for what a seller sent, is known for the next job on such a machine. */
-const pricesAsked = ({ prices, items }: JobState): readonly BookLine[] => [
-  ...items.flatMap(({ name: what, supplier, priceMinor }): BookLine[] =>
-    supplier !== undefined && priceMinor !== undefined ? [{ kind: 'price', what, supplier, priceMinor, leadDays: 0 }] : [],
-  ),
-  ...prices.map(({ gear, what, supplier, priceMinor, leadDays }): BookLine => ({
+/** A price that was asked is known for the next job on such a machine. */
+const pricesAsked = ({ prices }: JobState): readonly BookLine[] =>
+  prices.map(({ gear, what, supplier, priceMinor, leadDays }): BookLine => ({
     kind: 'price',
     ...(gear !== undefined && { gear }),
     what,
     supplier,
     priceMinor,
     leadDays,
-  })),
-];
+  }));
 
 /** Photos of positions that a step loses and of gears: what the next who opens such a machine would look for. */
 function picturesOf(pack: Pack, { photos }: JobState): readonly BookLine[] {
