@@ -88,16 +88,20 @@ export class Walker {
       // It may have gone while it was looked at: then the next is asked for.
       const label = await step.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null);
       if (label === null || (await step.isDisabled({ timeout: SOON_MS }).catch(() => true))) continue;
-      const pressed = await page
-        .getByRole('button', { name: label, exact: true })
-        .click({ timeout: SOON_MS })
-        .then(
-          () => true,
-          () => false,
-        );
-      if (pressed) await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+      await this.pressNamed(label);
     }
     throw new Error('the way never came to its end');
+  }
+
+  /** Presses what is called so, and waits until it is gone; what went meanwhile is let go. */
+  private async pressNamed(label: string | null): Promise<void> {
+    if (label === null) return;
+    const button = this.page.getByRole('button', { name: label, exact: true });
+    const pressed = await button.click({ timeout: SOON_MS }).then(
+      () => true,
+      () => false,
+    );
+    if (pressed) await button.waitFor({ state: 'detached' });
   }
 
   /** Each position that is asked for: a figure or a mark where that is what is wanted, a photo otherwise; and back where it was. */
@@ -119,9 +123,7 @@ export class Walker {
     }
     const together = page.getByTestId('piece-as-it-was');
     if (await together.isVisible()) {
-      const label = (await together.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null)) ?? '';
-      await together.click();
-      await page.getByRole('button', { name: label, exact: true }).waitFor({ state: 'detached' });
+      await this.pressNamed(await together.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null));
       return;
     }
     const restored = page.locator('[data-testid^="restored-"]:not([aria-disabled="true"])');
