@@ -7,7 +7,8 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import { FormFoot } from '../design/FormFoot.tsx';
 import { PriceFields } from '../match/PriceFields.tsx';
-import { NO_PRICE, readPrice, type ReadPrice } from '../match/readPrice.ts';
+import { partOfWork } from '../match/partOfWork.ts';
+import { usePriceForm } from '../match/usePriceForm.ts';
 import type { OptionDraft } from './decision.ts';
 
 interface Props {
@@ -19,14 +20,11 @@ interface Props {
 /** A price for each part that stands there by a guide: asked once, it is the price of every way that takes the part, here and at the next job. */
 export function UnaskedPrices({ jobId, pack, unasked }: Props) {
   const [asked, setAsked] = useState<string | null>(null);
-  const parts = unasked.map(({ gear: body, item }) => {
-    const card = pack.gears.find((each) => each.body === body);
-    return { what: card?.name ?? item ?? '', gear: card?.id };
-  });
-  const names = [...new Set(parts.map(({ what }) => what))].filter((what) => what !== '');
+  const parts = unasked.map((part) => partOfWork(pack, part));
+  const names = [...new Set(parts.flatMap(({ name }) => name ?? []))];
   return names.map((what) =>
     asked === what ? (
-      <PriceForm key={what} jobId={jobId} gear={parts.find((each) => each.what === what)?.gear} what={what} onDone={() => setAsked(null)} />
+      <PriceForm key={what} jobId={jobId} gear={parts.find(({ name }) => name === what)?.gear} what={what} onDone={() => setAsked(null)} />
     ) : (
       <Button key={what} variant="quiet" label={t.priceOfParts(what)} testID={`ask-price-${what}`} onPress={() => setAsked(what)} />
     ),
@@ -35,17 +33,15 @@ export function UnaskedPrices({ jobId, pack, unasked }: Props) {
 
 function PriceForm({ jobId, gear, what, onDone }: { jobId: string; gear: string | undefined; what: string; onDone: () => void }) {
   const { write, problem } = useRecord(jobId);
-  const [typed, setTyped] = useState(NO_PRICE);
-  const [problems, setProblems] = useState<Extract<ReadPrice, { problems: unknown }>['problems']>({});
+  const { fields, said } = usePriceForm();
   const keep = async () => {
-    const read = readPrice(typed);
-    if ('problems' in read) return setProblems(read.problems);
-    if (await write({ kind: 'priceAsked', ...(gear !== undefined && { gear }), what, ...read.said })) onDone();
+    const price = said();
+    if (price && (await write({ kind: 'priceAsked', ...(gear !== undefined && { gear }), what, ...price }))) onDone();
   };
   return (
     <>
       <Text variant="label">{what}</Text>
-      <PriceFields typed={typed} problems={problems} onChange={setTyped} />
+      <PriceFields {...fields} />
       <Problem text={problem} />
       <FormFoot label={t.keepThePrice} testID="keep-asked-price" onKeep={() => void keep()} onClose={onDone} />
     </>

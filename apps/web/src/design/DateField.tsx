@@ -1,7 +1,4 @@
-import { useId } from 'react';
-import { View } from 'react-native';
-import { Problem } from './Problem.tsx';
-import { Text } from './Text.tsx';
+import { FieldFrame } from './FieldFrame.tsx';
 
 interface Props {
   readonly label: string;
@@ -13,25 +10,17 @@ interface Props {
 }
 
 /** A day, picked in the calendar of the device: nobody types one. */
-export function DateField({ label, value, onChange, problem, testID }: Props) {
-  const describedBy = useId();
-  return (
-    <View className="gap-1">
-      <Text variant="label" className="text-ink">
-        {label}
-      </Text>
+export const DateField = ({ label, value, onChange, problem, testID }: Props) => (
+  <FieldFrame label={label} problem={problem}>
+    {(field) => (
       <input
         type="date"
-        aria-label={label}
-        aria-invalid={problem !== undefined}
-        {...(problem !== undefined && { 'aria-describedby': describedBy })}
+        {...field}
         data-testid={testID}
         value={value}
         max="9999-12-31"
         onChange={(event) => onChange(event.target.value)}
-        className={`min-h-[52px] rounded-md border-2 bg-surface px-3 py-2 font-body text-[17px] text-ink ${problem ? 'border-danger' : 'border-line'}`}
       />
-      <Problem text={problem} id={describedBy} />
-    </View>
-  );
-}
+    )}
+  </FieldFrame>
+);

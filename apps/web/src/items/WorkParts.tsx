@@ -3,7 +3,7 @@ import { t as shared } from '@patient-badger/wording/shared';
 import { remediesOfJob } from '@patient-badger/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { usePrices } from '../data/usePrices.ts';
+import { usePrices, type AskedPrice } from '../data/usePrices.ts';
 import { useShop } from '../data/shop.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
@@ -13,7 +13,8 @@ import { Problem } from '../design/Problem.tsx';
 import { Text } from '../design/Text.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { PriceFields } from '../match/PriceFields.tsx';
-import { NO_PRICE, readPrice, type ReadPrice, type TypedPrice } from '../match/readPrice.ts';
+import { partOfWork } from '../match/partOfWork.ts';
+import { usePriceForm } from '../match/usePriceForm.ts';
 import { countedName } from '../wording/countedName.ts';
 import { daysText, money } from '../wording/words.ts';
 
@@ -29,11 +30,10 @@ function wantedParts({ pack, state }: JobView): readonly WantedPart[] {
   const here = new Set(state.items.map(({ name }) => name));
   return remediesOfJob(pack, state)
     .flatMap(({ parts }) => parts)
-    .flatMap(({ gear: body, item, count }): WantedPart[] => {
-      const card = pack.gears.find((each) => each.body === body);
-      const name = card?.name ?? item;
-      const isChosen = card !== undefined && state.gears[card.id]?.chosen !== undefined;
-      return name === undefined || here.has(name) || isChosen ? [] : [{ name, count, gear: card?.id }];
+    .flatMap((part): WantedPart[] => {
+      const { name, gear } = partOfWork(pack, part);
+      const isChosen = gear !== undefined && state.gears[gear]?.chosen !== undefined;
+      return name === undefined || here.has(name) || isChosen ? [] : [{ name, count: part.count, gear }];
     });
 }
 
@@ -51,22 +51,12 @@ export function WorkParts({ view }: { view: JobView }) {
   );
 }
 
-function WorkPart({ view: { job, state, machine }, part: { name, count, gear } }: { view: JobView; part: WantedPart }) {
-  const { write, writeAll, problem } = useRecord(job.id);
+function WorkPart({ view: { job, state, machine }, part }: { view: JobView; part: WantedPart }) {
+  const { name, count, gear } = part;
+  const { write, problem } = useRecord(job.id);
   const currency = useShop().data?.currency ?? 'EUR';
   const [asked] = usePrices(state, machine?.modelId).filter((price) => (gear === undefined ? price.what === name : price.gear === gear));
-  const [typed, setTyped] = useState<TypedPrice | null>(null);
-  const [problems, setProblems] = useState<Extract<ReadPrice, { problems: unknown }>['problems']>({});
-  const order = async () => {
-    const read = readPrice(typed ?? NO_PRICE);
-    if ('problems' in read) return setProblems(read.problems);
-    const { supplier, priceMinor } = read.said;
-    await writeAll([
-      { kind: 'priceAsked', ...(gear !== undefined && { gear }), what: name, ...read.said },
-      { kind: 'itemAdded', name, count, state: 'ordered', supplier, priceMinor },
-    ]);
-  };
-  const known = asked && { supplier: asked.supplier, price: (asked.priceMinor / 100).toFixed(2), days: String(asked.leadDays) };
+  const [ordering, setOrdering] = useState(false);
   return (
     <View className="gap-2">
       <Text variant="strong">{countedName({ name, count })}</Text>
@@ -75,11 +65,8 @@ function WorkPart({ view: { job, state, machine }, part: { name, count, gear } }
           {asked.supplier}: {money(asked.priceMinor, currency)}, {daysText(asked.leadDays)}
         </Text>
       ) : null}
-      {typed ? (
-        <>
-          <PriceFields typed={typed} problems={problems} onChange={setTyped} />
-          <FormFoot label={shared.ordered} testID="work-part-order" onKeep={() => void order()} onClose={() => setTyped(null)} />
-        </>
+      {ordering ? (
+        <OrderPart jobId={job.id} part={part} asked={asked} onClose={() => setOrdering(false)} />
       ) : (
         <View className="flex-row gap-2">
           <Button
@@ -88,10 +75,39 @@ function WorkPart({ view: { job, state, machine }, part: { name, count, gear } }
             testID="work-part-here"
             onPress={() => void write({ kind: 'itemAdded', name, count, state: 'inHand' })}
           />
-          <Button className="flex-1" label={shared.orderIt} testID="work-part-ask" onPress={() => setTyped(known ?? NO_PRICE)} />
+          <Button className="flex-1" label={shared.orderIt} testID="work-part-ask" onPress={() => setOrdering(true)} />
         </View>
       )}
       <Problem text={problem} />
     </View>
+  );
+}
+
+interface OrderPartProps {
+  readonly jobId: string;
+  readonly part: WantedPart;
+  readonly asked: AskedPrice | undefined;
+  readonly onClose: () => void;
+}
+
+/** Whose it is, for how much and in how many days; then it is on its way. */
+function OrderPart({ jobId, part: { name, count, gear }, asked, onClose }: OrderPartProps) {
+  const { writeAll, problem } = useRecord(jobId);
+  const { fields, said } = usePriceForm(asked);
+  const order = async () => {
+    const price = said();
+    if (!price) return;
+    const { supplier, priceMinor } = price;
+    await writeAll([
+      { kind: 'priceAsked', ...(gear !== undefined && { gear }), what: name, ...price },
+      { kind: 'itemAdded', name, count, state: 'ordered', supplier, priceMinor },
+    ]);
+  };
+  return (
+    <>
+      <PriceFields {...fields} />
+      <Problem text={problem} />
+      <FormFoot label={shared.ordered} testID="work-part-order" onKeep={() => void order()} onClose={onClose} />
+    </>
   );
 }

@@ -7,7 +7,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShop } from '../data/shop.ts';
-import { usePrices, type AskedPrice } from '../data/usePrices.ts';
+import { usePrices } from '../data/usePrices.ts';
 import { useRecord } from '../data/useRecord.ts';
 import { Button } from '../design/Button.tsx';
 import { Card } from '../design/Card.tsx';
@@ -18,7 +18,7 @@ import type { JobView } from '../job/JobView.ts';
 import { attributeName } from '../wording/attributeWords.ts';
 import { daysText, money } from '../wording/words.ts';
 import { PriceFields } from './PriceFields.tsx';
-import { NO_PRICE, readPrice, type ReadPrice, type TypedPrice } from './readPrice.ts';
+import { usePriceForm } from './usePriceForm.ts';
 
 interface Props {
   readonly view: JobView;
@@ -69,14 +69,9 @@ function Complete({ view, card, wanted, probability, drawn }: Props & { drawn: {
   const { writeAll, problem } = useRecord(job.id);
   const currency = useShop().data?.currency ?? 'EUR';
   const asked = usePrices(state, view.machine?.modelId).filter(({ gear }) => gear === card.id);
-  const [typed, setTyped] = useState<TypedPrice>(() => typedOf(asked[0]));
+  const { fields, said: priceOf } = usePriceForm(asked[0]);
+  const supplier = fields.typed.supplier.trim();
   const [number, setNumber] = useState(state.gears[card.id]?.orders?.at(-1)?.supplierNumber ?? '');
-  const [problems, setProblems] = useState<Extract<ReadPrice, { problems: unknown }>['problems']>({});
-  const priceOf = () => {
-    const read = readPrice(typed);
-    setProblems('problems' in read ? read.problems : {});
-    return 'said' in read ? read.said : null;
-  };
   const keep = async () => {
     const said = priceOf();
     if (said) await writeAll([{ kind: 'priceAsked', gear: card.id, what: card.name, ...said }]);
@@ -111,20 +106,17 @@ function Complete({ view, card, wanted, probability, drawn }: Props & { drawn: {
         </Text>
       ))}
       <Button label={t.requestToPrint} testID="to-request" onPress={() => router.navigate(`/jobs/${job.id}/paper/${card.id}`)} />
-      <PriceFields typed={typed} problems={problems} onChange={setTyped} />
+      <PriceFields {...fields} />
       <Field label={t.sellersOwnNumber} value={number} onChangeText={setNumber} maxLength={80} testID="seller-number" />
       <Problem text={problem} />
       <Button label={t.keepThePrice} testID="keep-price" onPress={() => void keep()} />
       <Button
         variant="primary"
         big
-        label={typed.supplier.trim() ? t.orderItFrom(typed.supplier.trim()) : t.orderIt}
+        label={supplier ? t.orderItFrom(supplier) : t.orderIt}
         testID="order-to-dimensions"
         onPress={() => void order()}
       />
     </Card>
   );
 }
-
-const typedOf = (asked: AskedPrice | undefined): TypedPrice =>
-  asked ? { supplier: asked.supplier, price: (asked.priceMinor / 100).toFixed(2), days: String(asked.leadDays) } : NO_PRICE;

@@ -8,7 +8,6 @@ export interface TypedPrice {
   readonly days: string;
 }
 
-export const NO_PRICE: TypedPrice = { supplier: '', price: '', days: '' };
 const [MOST, MOST_DAYS] = [1e6, 3650];
 
 export interface SaidPrice {

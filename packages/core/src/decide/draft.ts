@@ -128,13 +128,14 @@ export function draftOptions(facts: DraftFacts): {
   for (const remedy of main ? remediesOf(pack, main) : []) {
     const done = [remedy, ...besides.filter(({ id }) => id !== remedy.id)];
     const minutes = minutesOf(facts, done);
-    const { holdsNm = null, needNm = null } = seatStrength(remedy, facts.seats) ?? {};
+    const holding = seatStrength(remedy, facts.seats);
+    const { holdsNm = null, needNm = null } = holding ?? {};
     if (holdsNm !== null && needNm !== null && holdsNm < needNm) {
       notOffered.push({ name: remedy.name, why: 'doesNotHold', holdsNm, needNm });
     } else if (remedy.checks.some(({ operation }) => operation === 'make.outline') && !facts.canBeMade) {
       notOffered.push({ name: remedy.name, why: 'measureFirst' });
     } else if (minutes === null) notOffered.push({ name: remedy.name, why: 'barred' });
-    else drafts.push(drafted(facts, done, minutes));
+    else drafts.push(drafted(facts, done, { ...minutes, holding }));
   }
   return { drafts: [...drafts, ...ends(facts, drafts)], notOffered };
 }
@@ -145,22 +146,27 @@ function minutesOf({ pack, ...at }: DraftFacts, remedies: readonly Remedy[]): { 
   return plan && { hands: Math.round(plan.minutes), days: Math.floor(plan.elapsedMinutes / MINUTES_A_DAY) };
 }
 
-function drafted(facts: DraftFacts, done: readonly Remedy[], minutes: { hands: number; days: number }): OptionDraft {
+interface Reckoned {
+  readonly hands: number;
+  readonly days: number;
+  readonly holding: SeatStrength | null;
+}
+
+function drafted(facts: DraftFacts, done: readonly Remedy[], { hands, days, holding }: Reckoned): OptionDraft {
   const [remedy, ...besides] = done as [Remedy, ...Remedy[]];
   const { partsMinor, leadDays, ...priced } = partsOf(facts, done);
   const { name, suits, leaves, school } = remedy;
   const { lifeMean, lifeShape, ...lived } = lifeOf(facts, remedy);
-  const holding = seatStrength(remedy, facts.seats);
   return {
     option: remedy.id,
     kind: remedy.kind,
     partsMinor,
-    minutes: minutes.hands,
+    minutes: hands,
     leadDays,
     lifeMean,
     lifeShape,
     comeBackRisk: Number((1 - done.reduce((holds, { comeBackRisk }) => holds * (1 - comeBackRisk), 1)).toFixed(4)),
-    downtimeDays: leadDays + minutes.days,
+    downtimeDays: leadDays + days,
     facts: {
       remedy: { name, suits, leaves, ...(school && { school }) },
       ...(besides.length > 0 && { besides: besides.map((each) => each.name) }),
