@@ -1,6 +1,7 @@
 import { t as bench } from '@patient-badger/wording/bench';
 import { t as practiceWords } from '@patient-badger/wording/practice';
 import { createOperations } from '@patient-badger/core';
+import { gearsOfFault } from '@patient-badger/core/machine';
 import { familyIds, findFamily } from '@patient-badger/knowledge';
 import type { Page } from 'playwright-core';
 import { arrive, button, heading, link, radio } from './actions.ts';
@@ -82,8 +83,9 @@ test('a gear bought on suspicion and a wrong verdict cost, and nothing of it goe
   const { fault } = await asAdvised(page);
   const pack = findFamily('worm-steering-box');
   const wrong = pack?.faults.find((each) => each.id !== fault)?.id ?? '';
-  const wanted = pack?.faults.find((each) => each.id === fault)?.remedy.part;
-  const gear = pack?.gears.find(({ id }) => id !== wanted)?.id ?? '';
+  const really = pack?.faults.find((each) => each.id === fault);
+  const wanted: readonly string[] = pack && really ? gearsOfFault(pack, really) : [];
+  const gear = pack?.gears.find(({ id }) => !wanted.includes(id))?.id ?? '';
   await button(page, practiceWords.buyAGearOnSuspicion).click();
   await page.getByTestId(`buy-${gear}`).click();
   await page.getByText(/^Bought: /).waitFor();

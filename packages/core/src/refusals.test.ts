@@ -27,6 +27,7 @@ const table = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'tabl
 const moving = (pack: Loose) => pack.looks.findIndex(({ kind }) => kind === 'kinematic');
 
 const OF_A_FILE: readonly [string, (pack: Loose) => void, RegExp, object][] = [
+  ['noRemedy', (pack) => void Object.assign(pack.faults[0] ?? {}, { remedies: [] }), /^faults\.0\.remedies$/, { id: /./ }],
   ['sharesNotOne', (pack) => void Object.assign(pack.faults[0] ?? {}, { modes: [{ share: 0.4 }] }), /^faults\.0\.modes$/, { given: 0.4 }],
   [
     'faultNotAtJoint',

@@ -1,6 +1,8 @@
 import { CoreFailure } from './failure/CoreFailure.ts';
 import { cutOf, type Cut } from './gear/cylindrical/profile.ts';
 import { seeded } from './quantity/seeded.ts';
+import type { Pack } from './trace/pack.ts';
+import { gearsOfFault } from './trace/remedies.ts';
 
 export { seeded };
 
@@ -53,3 +55,14 @@ export function refusalOf(call: () => unknown): CoreFailure {
   }
   throw new Error('it was taken');
 }
+
+/** A family as it was written before there were several remedies: one of each fault, in a sentence. */
+export const withOneRemedyEach = (pack: Pack): Pack => ({
+  ...pack,
+  faults: pack.faults.map((fault) => {
+    const [usual] = fault.remedies;
+    const kind = usual?.kind === 'clean' || usual?.kind === 'adjust' ? usual.kind : 'replace';
+    const [part] = gearsOfFault(pack, fault);
+    return { ...fault, remedies: [], remedy: { kind, text: usual?.name ?? '', minutes: 15, ...(part && { part }) } };
+  }),
+});

@@ -1,6 +1,6 @@
 import { seeded } from '@patient-badger/core';
-import type { Entry, EntryPayload } from '@patient-badger/core/job';
-import { applyOverrides, type Facts, type Fault, type Pack } from '@patient-badger/core/machine';
+import { foldJob, usualOutcome, type Entry, type EntryPayload } from '@patient-badger/core/job';
+import { applyOverrides, gearsOfFault, usualRemedy, type Facts, type Fault, type Pack } from '@patient-badger/core/machine';
 import { findFamily } from '@patient-badger/knowledge';
 import { SCENARIO } from '@patient-badger/knowledge/scenario';
 import { idOf } from '../idOf.ts';
@@ -53,21 +53,23 @@ function pastJob({ key, machine, began, daysAgo, random, catalogue }: Draw): Pas
   const jobId = idOf('job', key);
   const said: [minutes: number, by: string, payload: EntryPayload][] = [
     [0, by, takenIn(machine, { pack, daysAgo, random })],
-    [35, by, { kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability: 0.9 + 0.09 * random() }],
+    [35, by, { kind: 'decided', fault: fault.id, remedy: usualRemedy(pack, fault)?.kind ?? 'stop', probability: 0.9 + 0.09 * random() }],
     ...partOf(pack, fault, { jobId, catalogue, by, random }),
     ...pack.proofs.map(({ id }, i): [number, string, EntryPayload] => [7000 + i, by, { kind: 'proofDone', proof: id, passed: true }]),
     ...(pack.safetyCritical ? [[7050, other, { kind: 'secondChecked' }] as [number, string, EntryPayload]] : []),
-    [7060, by, { kind: 'closed', outcome: outcomeOf(fault), found: `${fault.name}.` }],
   ];
-  const entries = said.map(([minutes, who, payload], i) => ({
+  const written = ([minutes, who, payload]: (typeof said)[number], i: number): Entry => ({
     // An order is known by its entry's own id.
     id: payload.kind === 'partOrdered' ? orderId(jobId) : idOf('entry', `${key}/${i}`),
     jobId,
     at: new Date(began + minutes * 60_000).toISOString(),
     by: who,
     payload,
-  }));
-  return { id: jobId, machine, entries };
+  });
+  const worked = said.map(written);
+  const outcome = usualOutcome(pack, foldJob(jobId, worked));
+  const closed = written([7060, by, { kind: 'closed', outcome, found: `${fault.name}.` }], said.length);
+  return { id: jobId, machine, entries: [...worked, closed] };
 }
 
 /** A fault, as often as the family says that it is the one. */
@@ -114,7 +116,7 @@ interface Buying {
 
 /** The part that was ordered, measured and fitted, where the fault wanted one that the catalogue has. */
 function partOf(pack: Pack, fault: Fault, { jobId, catalogue, by, random }: Buying): [number, string, EntryPayload][] {
-  const gear = pack.gears.find(({ id }) => id === fault.remedy.part);
+  const gear = pack.gears.find(({ id }) => id === gearsOfFault(pack, fault)[0]);
   const likely = catalogue.filter(({ type, claims }) => type === gear?.type && claims.length > 0);
   const part = likely[Math.floor(random() * likely.length)];
   if (!gear || !part) return [];
@@ -128,9 +130,4 @@ function partOf(pack: Pack, fault: Fault, { jobId, catalogue, by, random }: Buyi
     [6005, by, { kind: 'partAccepted', gear: at, order, partNumber }],
     [6400, by, { kind: 'partFitted', gear: at, partId, partNumber }],
   ];
-}
-
-function outcomeOf({ remedy }: Fault): Extract<EntryPayload, { kind: 'closed' }>['outcome'] {
-  if (remedy.kind === 'replace') return 'replaced';
-  return remedy.kind === 'clean' || remedy.kind === 'refill' ? 'cleaned' : 'repaired';
 }

@@ -1,7 +1,7 @@
 import { t } from '@patient-badger/wording/close';
 import { t as shared } from '@patient-badger/wording/shared';
-import { findsParts, openSettings, toSetRight, workOfJob } from '@patient-badger/core/job';
-import type { Fault } from '@patient-badger/core/machine';
+import { findsParts, openSettings, remediesOfFaults, toSetRight, workOfJob } from '@patient-badger/core/job';
+import { gearsOfFault, type Fault } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { LaterCaptures } from '../access/LaterCaptures.tsx';
@@ -52,7 +52,9 @@ function Closing({ view }: { view: JobView }) {
           <Card>
             <Text variant="label">{shared.whatItWas}</Text>
             <Text variant="head">{fault.name}</Text>
-            <Text>{fault.remedy.text}</Text>
+            {remediesOfFaults(pack, [fault], state).map(({ id, name }) => (
+              <Text key={id}>{name}</Text>
+            ))}
           </Card>
           <PartLine view={view} fault={fault} />
         </View>
@@ -93,7 +95,7 @@ function setupText({ pack, state }: JobView): string {
 function PartLine({ view: { job, state, pack }, fault }: { view: JobView; fault: Fault }) {
   const router = useRouter();
   const { write, problem } = useRecord(job.id);
-  const part = fault.remedy.part;
+  const [part] = gearsOfFault(pack, fault);
   if (!part) return null;
   if (!findsParts(pack, part)) {
     return <Button label={t.writeDownThePartYou} onPress={() => router.navigate(`/jobs/${job.id}/gear/${part}`)} />;

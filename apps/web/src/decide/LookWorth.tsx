@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/decide';
-import { advisedLooks, lookChances } from '@patient-badger/core/machine';
+import { advisedLooks, lookChances, minutesOfWork, usualRemedy } from '@patient-badger/core/machine';
 import type { OptionDraft } from './decision.ts';
 import { useRouter } from 'expo-router';
 import { runOperation } from '../data/runOperation.ts';
@@ -21,18 +21,23 @@ interface Props {
   readonly currency: string;
 }
 
-/** Before money is spent: whether one more look would save more than its minutes, with the sum. */
+/**
+ * Before money is spent: whether one more look would save more than its minutes, with the sum. Once it is decided only a look that
+ * does is a word worth.
+ */
 export function LookWorth({ view: { job, pack, state, trace }, options, rateMinor, currency }: Props) {
   const router = useRouter();
-  if (state.decided) return null;
+  if (isSpent(state)) return null;
   const partMinor =
     options.find(({ kind, partsMinor }) => kind === 'replace' && partsMinor !== null)?.partsMinor ?? rateMinor * HOURS_FOR_A_PART;
+  const suspected = new Map(pack.faults.map((fault) => [fault.id, usualRemedy(pack, fault)]));
   const suspects = trace.suspects
     .filter(({ probability }) => probability >= LEAST)
     .flatMap(({ fault, probability }) => {
-      const remedy = pack.faults.find(({ id }) => id === fault)?.remedy;
+      const remedy = suspected.get(fault);
       if (!remedy) return [];
-      const actMinor = Math.round((remedy.minutes / 60) * rateMinor) + (remedy.part ? partMinor : 0);
+      const buys = remedy.parts.some(({ gear }) => gear !== undefined);
+      const actMinor = Math.round((minutesOfWork(remedy) / 60) * rateMinor) + (buys ? partMinor : 0);
       // In vain: the part bought for nothing, and the same minutes once more.
       return [{ fault, probability: Math.min(1, probability), actMinor, wrongMinor: actMinor }];
     });
@@ -48,7 +53,7 @@ export function LookWorth({ view: { job, pack, state, trace }, options, rateMino
   const [best] = worth;
   const named = pack.looks.find(({ id }) => id === best?.look);
   const fault = pack.faults.find(({ id }) => id === actNow.fault);
-  if (!best || !named) return null;
+  if (!best || !named || (state.decided && !best.worthIt)) return null;
   const cash = (minor: number) => money(Math.round(minor), currency);
   return (
     <Card tone={best.worthIt ? 'next' : 'sunken'} testID="look-worth">
@@ -76,3 +81,9 @@ export function LookWorth({ view: { job, pack, state, trace }, options, rateMino
     </Card>
   );
 }
+
+/** Something is bought, made or saved, or it goes back together: a look would come too late. */
+const isSpent = ({ gears, items, made, saved, closingDone, closed }: JobView['state']): boolean =>
+  closed !== null ||
+  closingDone.length + made.length + saved.length + items.length > 0 ||
+  Object.values(gears).some(({ orders = [], fitted }) => orders.length > 0 || fitted);

@@ -16,6 +16,7 @@ const given: DraftFacts = {
   offers: [{ supplier: 'Hobdray Stores', priceMinor: 1800, leadDays: 4, stock: 0 }],
   asked: [],
   seats: {},
+  wear: {},
   donors: 1,
   canBeMade: true,
   unit: 'km',

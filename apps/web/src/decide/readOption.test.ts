@@ -13,6 +13,7 @@ const { drafts } = draftOptions({
   offers: [],
   asked: [],
   seats: {},
+  wear: {},
   donors: 0,
   canBeMade: false,
   unit: 'hours',

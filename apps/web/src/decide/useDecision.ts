@@ -1,6 +1,6 @@
 import { usualUse, type UseUnit } from '@patient-badger/core';
-import { byKeptRatio, seatsOf, toSetRight } from '@patient-badger/core/job';
-import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
+import { byKeptRatio, gearInHand, materialOf, seatsOf, toSetRight } from '@patient-badger/core/job';
+import { draftOptions, type DraftFacts, type PartAttributes, type ToothFacts } from '@patient-badger/core/parts';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -15,14 +15,14 @@ import { useWanted } from '../gear/useWanted.ts';
 import type { JobView } from '../job/JobView.ts';
 import { offersOf } from '../match/offers.ts';
 import { donorsFor } from '../match/OnTheShelf.tsx';
+import { useMateWear } from './useMateWear.ts';
 import { inOrder, optionsOf, optionsQuestion, twoFigures, worded, type Use } from './decision.ts';
 
 /** A machine is taken to be kept for so many years where nobody said (guide). */
 const USUAL_HORIZON = 5;
 
 /** The gear whose part the verdict asks for, if it asks for one. */
-export const wantedGear = ({ pack, state }: Pick<JobView, 'pack' | 'state'>): string | undefined =>
-  toSetRight(pack, state).flatMap(({ remedy }) => remedy.part ?? [])[0];
+export const wantedGear = ({ pack, state }: Pick<JobView, 'pack' | 'state'>): string | undefined => gearInHand(pack, state);
 
 /** The options of a job as they stand, ranked for the use that is assumed. */
 export function useDecision(view: JobView, assumed: Use | null) {
@@ -51,6 +51,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
   // Figures, not what they come from: a slider that is dragged plans nothing anew.
   const donors = looked && shelf ? donorsFor(shelf, looked).length : 0;
   const canBeMade = looked?.type === 'spur' || looked?.type === 'helical';
+  const tooth = useToothFacts(looked, materialOf(pack, card?.body));
+  const wear = useMateWear(view);
   const { drafts, notOffered } = useMemo(() => {
     const drafted = draftOptions({
       pack,
@@ -61,6 +63,8 @@ export function useDecision(view: JobView, assumed: Use | null) {
       offers: part ? offersOf(part) : [],
       asked: prices.map(({ gear: of, ...price }) => ({ ...price, body: pack.gears.find(({ id }) => id === of)?.body })),
       seats: seatsOf(pack, state),
+      tooth,
+      wear,
       donors,
       canBeMade,
       unit: use.unit,
@@ -68,7 +72,7 @@ export function useDecision(view: JobView, assumed: Use | null) {
       ownLife,
     });
     return { drafts: drafted.drafts.map(worded), notOffered: drafted.notOffered };
-  }, [pack, state, part, prices, donors, canBeMade, gear, use.unit, rateMinor, ownLife]);
+  }, [pack, state, part, prices, tooth, wear, donors, canBeMade, gear, use.unit, rateMinor, ownLife]);
   const options = optionsOf(drafts, state, use.unit);
   const question = optionsQuestion(options, use, rateMinor);
   const worked = question && runOperation('decide.options', question);
@@ -85,6 +89,20 @@ export function useDecision(view: JobView, assumed: Use | null) {
     notOffered,
   };
 }
+
+/** What was measured of the gear that is asked for, as its tooth is reckoned: new only where a figure is. */
+function useToothFacts(looked: PartAttributes | null, material: ToothFacts['material']): ToothFacts {
+  const teeth = looked?.teeth;
+  const normalModuleMm = figureOf(looked?.normalModuleMm ?? looked?.axialModuleMm);
+  const helixAngleDeg = figureOf(looked?.helixAngleDeg);
+  const faceWidthMm = figureOf(looked?.faceWidthMm);
+  return useMemo(
+    () => ({ teeth, normalModuleMm, helixAngleDeg, faceWidthMm, material }),
+    [teeth, normalModuleMm, helixAngleDeg, faceWidthMm, material],
+  );
+}
+
+const figureOf = (given: PartAttributes['normalModuleMm']): number | undefined => (typeof given === 'object' ? given.value : given);
 
 /** How long this shop's own parts at that place live, as far as its log knows. */
 function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftFacts['ownLife'] {

@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/shared';
-import { toSetRight, withOwn } from '@patient-badger/core/job';
+import { gearInHand, withOwn } from '@patient-badger/core/job';
 import { useLocalSearchParams, type Href } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -93,6 +93,5 @@ function useWithOwn({ pack, state: { own } }: OpenJob) {
 
 /** The gear that the stages of measuring and matching open on: the one that has to be replaced, or one the app has a card for. */
 function gearInQuestion({ pack, state }: OpenJob): string | undefined {
-  const wanted = toSetRight(pack, state).flatMap(({ remedy }) => remedy.part ?? [])[0];
-  return wanted ?? (pack.gears.find(({ type }) => type === 'worm') ?? pack.gears[0])?.id;
+  return gearInHand(pack, state) ?? (pack.gears.find(({ type }) => type === 'worm') ?? pack.gears[0])?.id;
 }

@@ -1,6 +1,7 @@
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
-import { NONE_OF_THESE } from '@patient-badger/core/machine';
+import { remediesOfJob } from '@patient-badger/core/job';
+import { gearsOfFault, NONE_OF_THESE, usualRemedy } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button } from '../design/Button.tsx';
@@ -24,12 +25,22 @@ export function Suspects({ view }: { view: JobView }) {
   );
   if (state.decided) {
     const decided = pack.faults.find(({ id }) => id === state.decided?.fault);
-    const part = decided?.remedy.part;
+    const [part] = decided ? gearsOfFault(pack, decided) : [];
+    const other = nowLeads(view);
+    const work = remediesOfJob(pack, state);
     return (
       <Card tone="next">
+        {other ? (
+          <View className="gap-2" testID="looks-otherwise">
+            <Text variant="danger">{t.looksSayOtherwise(other.name, percent(other.probability))}</Text>
+            {toVerdict}
+          </View>
+        ) : null}
         <Text variant="label">{t.decided}</Text>
         <Text variant="head">{decided?.name ?? (state.decided.fault === NONE_OF_THESE ? state.decided.note : t.setRightWhatWasFound)}</Text>
-        {decided ? <Text>{decided.remedy.text}</Text> : null}
+        {work.map(({ id, name }) => (
+          <Text key={id}>{name}</Text>
+        ))}
         <Button
           variant="primary"
           big
@@ -67,11 +78,11 @@ export function Suspects({ view }: { view: JobView }) {
         {t.sureWithMoreAndPercent(both.length > 0 ? t.verdictBoth : t.verdict, percent(trace.verdict.probability))}
       </Text>
       <Text variant="head">{verdict.name}</Text>
-      <Text>{verdict.remedy.text}</Text>
-      {both.map(({ id, name, remedy }) => (
-        <View key={id} className="gap-1">
-          <Text variant="head">{t.and(name)}</Text>
-          <Text>{remedy.text}</Text>
+      <Text>{usualRemedy(pack, verdict)?.name}</Text>
+      {both.map((fault) => (
+        <View key={fault.id} className="gap-1">
+          <Text variant="head">{t.and(fault.name)}</Text>
+          <Text>{usualRemedy(pack, fault)?.name}</Text>
         </View>
       ))}
       {toVerdict}
@@ -79,6 +90,16 @@ export function Suspects({ view }: { view: JobView }) {
     </Card>
   );
 }
+
+/** What the looks speak for by now, where that is not what was decided. */
+function nowLeads({ trace, state: { decided, found } }: JobView) {
+  const [first] = trace.suspects;
+  const isSettled = !first || first.fault === decided?.fault || found.includes(first.fault);
+  return isSettled || first.probability <= LEADS ? null : first;
+}
+
+/** As likely as not, and more. */
+const LEADS = 0.5;
 
 /** The likeliest two that may be there at once, as the two that they are. */
 function PerhapsBoth({ view: { pack, trace } }: { view: JobView }) {

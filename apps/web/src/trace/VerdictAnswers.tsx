@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/trace';
 import { toSetRight } from '@patient-badger/core/job';
-import { NONE_OF_THESE, type Fault } from '@patient-badger/core/machine';
+import { gearsOfFault, NONE_OF_THESE, usualRemedy, type Fault } from '@patient-badger/core/machine';
+import type { OptionKind, Remedy } from '@patient-badger/core/parts';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -41,10 +42,10 @@ export function NothingElse({ view }: { view: JobView }) {
       <Text>{left?.text}</Text>
       {view.pack.safetyCritical ? <Text variant="danger">{t.theListHoldsTheGear}</Text> : null}
       <Card tone="next">
-        {faults.map(({ id, name, remedy }) => (
-          <View key={id} className="gap-1">
-            <Text variant="head">{name}</Text>
-            <Text>{remedy.text}</Text>
+        {faults.map((fault) => (
+          <View key={fault.id} className="gap-1">
+            <Text variant="head">{fault.name}</Text>
+            <Text>{usualRemedy(view.pack, fault)?.name}</Text>
           </View>
         ))}
         {first ? <Accept view={view} fault={first} probability={probability} main /> : null}
@@ -74,7 +75,7 @@ export function NotListed({ view: { job, trace } }: { view: JobView }) {
 }
 
 export function Accept({
-  view: { job },
+  view: { job, pack },
   fault,
   besides = [],
   probability,
@@ -92,10 +93,11 @@ export function Accept({
 }) {
   const router = useRouter();
   const { writeAll, problem } = useRecord(job.id);
-  const part = [fault, ...besides].map(({ remedy }) => remedy.part).find((each) => each !== undefined);
+  const [part] = [fault, ...besides].flatMap((each) => gearsOfFault(pack, each));
+  const usual = usualRemedy(pack, fault);
   const accept = async () => {
     const found = besides.map(({ id }) => ({ kind: 'faultFound', fault: id, probability }) as const);
-    if (!(await writeAll([...found, { kind: 'decided', fault: fault.id, remedy: fault.remedy.kind, probability }]))) return;
+    if (!(await writeAll([...found, { kind: 'decided', fault: fault.id, remedy: usual?.kind ?? 'stop', probability }]))) return;
     router.navigate(`/jobs/${job.id}${part ? `/gear/${part}` : '/close'}`);
   };
   return (
@@ -105,7 +107,7 @@ export function Accept({
         big={main}
         label={
           main || here
-            ? t.decide(besides.length > 0 ? t.both : '', part ? t.measureAndReplace : VERB[fault.remedy.kind])
+            ? t.decide(besides.length > 0 ? t.both : '', part && usual?.kind === 'replace' ? t.measureAndReplace : verbOf(usual))
             : t.decideForThisOne
         }
         testID={main ? 'decide' : idOf(here)}
@@ -119,11 +121,24 @@ export function Accept({
 const idOf = (here: boolean) => (here ? 'decide-here' : undefined);
 const variantOf = (here: boolean) => (here ? 'plain' : 'quiet');
 
-export const VERB: Record<Fault['remedy']['kind'], string> = {
-  clean: t.cleanItBuyNothing,
-  refill: t.fillUpBuyNothing,
-  adjust: t.adjustItBuyNothing,
-  reseal: t.renewTheSeal,
-  free: t.freeIt,
+const verbOf = ({ kind, parts }: Pick<Remedy, 'kind' | 'parts'> = { kind: 'stop', parts: [] }): string =>
+  parts.length === 0 && BUYS_NOTHING.includes(kind) ? t.buyingNothing(VERB[kind]) : VERB[kind];
+
+/** Kinds of which that is worth a word: the gear is innocent. */
+const BUYS_NOTHING: readonly OptionKind[] = ['clean', 'adjust'];
+
+const VERB: Readonly<Record<OptionKind, string>> = {
+  clean: t.cleanIt,
+  adjust: t.adjustIt,
+  save: t.saveIt,
+  repair: t.repairIt,
   replace: t.replaceIt,
+  upgrade: t.replaceIt,
+  overhauledUnit: t.fitAWholeOne,
+  wholeAssembly: t.fitAWholeOne,
+  donor: t.fitAUsedOne,
+  make: t.makeOne,
+  bypass: t.goOnWithoutIt,
+  scrap: t.scrapIt,
+  stop: t.stopHere,
 };

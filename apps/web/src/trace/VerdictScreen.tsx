@@ -1,5 +1,5 @@
 import { t } from '@patient-badger/wording/trace';
-import { remediesOf, type Fault, type Pack, type TraceOutput } from '@patient-badger/core/machine';
+import { remediesOf, usualRemedy, type Fault, type Pack, type TraceOutput } from '@patient-badger/core/machine';
 import { minutesToTheEnd } from '@patient-badger/core/job';
 import { View } from 'react-native';
 import { Card } from '../design/Card.tsx';
@@ -35,6 +35,7 @@ export function Verdict({ view }: { view: JobView }) {
   const fault = pack.faults.find(({ id }) => id === first?.fault);
   if (!first || !fault) return null;
   const also = alsoSure(view, fault.id);
+  const usual = [fault, ...also].flatMap((each) => usualRemedy(pack, each) ?? []);
   const minutes = minutesToTheEnd(pack, state, [fault, ...also]);
   return (
     <>
@@ -49,9 +50,11 @@ export function Verdict({ view }: { view: JobView }) {
         </View>
       ))}
       <Card tone="next">
-        <Text variant="head">{[fault, ...also].some(({ remedy }) => remedy.part) ? t.aPartIsNeeded : t.noGearToBuy}</Text>
-        {[fault, ...also].map(({ id, remedy }) => (
-          <Text key={id}>{remedy.text}</Text>
+        <Text variant="head">
+          {usual.some(({ parts }) => parts.some(({ gear }) => gear !== undefined)) ? t.aPartIsNeeded : t.noGearToBuy}
+        </Text>
+        {usual.map(({ id, name }) => (
+          <Text key={id}>{name}</Text>
         ))}
         {minutes === null ? null : <Text variant="soft">{t.aboutOfWork(minutesText(minutes))}</Text>}
         <Accept view={view} fault={fault} besides={also} probability={first.probability} main />

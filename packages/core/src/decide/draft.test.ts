@@ -14,6 +14,7 @@ const drafts = (family: string, fault: string | readonly string[], more: Partial
     offers: [],
     asked: [],
     seats: {},
+    wear: {},
     donors: 0,
     canBeMade: true,
     unit: 'hours',

@@ -4,6 +4,7 @@ import type { Fault, Pack } from '../trace/pack.ts';
 import type { OptionKind, Remedy, RemedyPart } from '../work/remedy.ts';
 import { planIfAny } from '../work/workPlan.ts';
 import { seatStrength, type SeatStrength, type SeatFacts } from './holding.ts';
+import { madeTooth, type ToothFacts, type MadeToothStrength } from './madeTooth.ts';
 
 /** A way to go on, as it is put to the owner. Money in minor units; null where nobody has said a price yet. */
 export interface OptionDraft {
@@ -33,8 +34,12 @@ export interface OptionFacts {
   readonly soonestDays?: number;
   /** Used ones on the shelf that fit. */
   readonly donors?: number;
-  /** What a saved seat bears, against what the driver can bring there. */
-  readonly holding?: SeatStrength;
+  /** What a saved seat or a made tooth bears, against what the driver can bring there. */
+  readonly holding?: SeatStrength | MadeToothStrength;
+  /** The gear that runs with what is new, of which nobody has measured whether it is worn. */
+  readonly unmeasuredMate?: string;
+  /** What has to be reckoned at its own desk before it is done: its pin, what is left of its wall, what gives first in its place. */
+  readonly reckonFirst?: readonly ReckonFirst[];
   /** Failures in this shop's own log from which its life is told. */
   readonly ownFailures?: number;
   /** Its life is the usual one of the gears of this chain. */
@@ -44,7 +49,12 @@ export interface OptionFacts {
 /** A remedy that is left out, and why: its outline is not told yet, what will not come bars the way, or it would not hold. */
 export type OptionRefusal =
   | { readonly name: string; readonly why: 'measureFirst' | 'barred' }
-  | { readonly name: string; readonly why: 'doesNotHold'; readonly holdsNm: number; readonly needNm: number };
+  | { readonly name: string; readonly why: 'doesNotHold'; readonly holdsNm: number; readonly needNm: number }
+  | { readonly name: string; readonly why: 'mateWorn'; readonly mate: string };
+
+/** Sums that hang on what no card of a gear asks for. */
+const RECKONED_APART = { 'strength.pin': 'pin', 'fit.boreOut': 'wall', 'strength.chain': 'weakestLink' } as const;
+type ReckonFirst = (typeof RECKONED_APART)[keyof typeof RECKONED_APART];
 
 export interface DraftFacts {
   readonly pack: Pack;
@@ -65,6 +75,10 @@ export interface DraftFacts {
   }[];
   /** What was measured of the seats that can be saved, by their joints. */
   readonly seats: Readonly<Record<string, SeatFacts>>;
+  /** What was measured of the gear that is asked for. */
+  readonly tooth?: ToothFacts | undefined;
+  /** How worn bodies are that were measured for it. */
+  readonly wear: Readonly<Record<string, 'good' | 'watch' | 'replace'>>;
   /** Donors on the shelf that fit. */
   readonly donors: number;
   /** Its outline can be worked out: it is told by its readings. */
@@ -128,17 +142,43 @@ export function draftOptions(facts: DraftFacts): {
   for (const remedy of main ? remediesOf(pack, main) : []) {
     const done = [remedy, ...besides.filter(({ id }) => id !== remedy.id)];
     const minutes = minutesOf(facts, done);
-    const holding = seatStrength(remedy, facts.seats);
+    const holding = seatStrength(remedy, facts.seats) ?? madeTooth(remedy, isOf(remedy, facts.gear) ? facts.tooth : undefined);
     const { holdsNm = null, needNm = null } = holding ?? {};
+    const mate = keptMate(pack, remedy);
     if (holdsNm !== null && needNm !== null && holdsNm < needNm) {
       notOffered.push({ name: remedy.name, why: 'doesNotHold', holdsNm, needNm });
+    } else if (mate && facts.wear[mate.body] === 'replace') {
+      notOffered.push({ name: remedy.name, why: 'mateWorn', mate: mate.name });
     } else if (remedy.checks.some(({ operation }) => operation === 'make.outline') && !facts.canBeMade) {
       notOffered.push({ name: remedy.name, why: 'measureFirst' });
     } else if (minutes === null) notOffered.push({ name: remedy.name, why: 'barred' });
-    else drafts.push(drafted(facts, done, { ...minutes, holding }));
+    else {
+      const unmeasuredMate = mate && facts.wear[mate.body] === undefined ? mate.name : undefined;
+      drafts.push(drafted(facts, done, { ...minutes, holding, unmeasuredMate }));
+    }
   }
   return { drafts: [...drafts, ...ends(facts, drafts)], notOffered };
 }
+
+/** Whether what is made is this body. */
+const isOf = ({ parts, checks }: Remedy, body: string | undefined): boolean =>
+  [...parts.map(({ gear }) => gear), ...checks.map(({ about }) => about)].includes(body);
+
+/** The gear that stays and runs with what is new, where there is a card to measure it by; none where both are renewed. */
+function keptMate({ gears }: Pack, { checks, parts }: Remedy): Pack['gears'][number] | undefined {
+  const about = checks.find(({ operation }) => operation === 'gear.wear')?.about;
+  return parts.some(({ gear }) => gear === about) ? undefined : gears.find(({ body }) => body === about);
+}
+
+/** What else has to be reckoned for a remedy that changes the machine. */
+const reckonFirst = ({ kind, checks }: Remedy): readonly ReckonFirst[] =>
+  kind === 'replace'
+    ? []
+    : [
+        ...new Set(
+          checks.flatMap(({ operation }) => (operation in RECKONED_APART ? RECKONED_APART[operation as keyof typeof RECKONED_APART] : [])),
+        ),
+      ];
 
 /** Minutes of hands, and days that it waits by itself; null where what will not come bars the way. */
 function minutesOf({ pack, ...at }: DraftFacts, remedies: readonly Remedy[]): { hands: number; days: number } | null {
@@ -149,14 +189,16 @@ function minutesOf({ pack, ...at }: DraftFacts, remedies: readonly Remedy[]): { 
 interface Reckoned {
   readonly hands: number;
   readonly days: number;
-  readonly holding: SeatStrength | null;
+  readonly holding: SeatStrength | MadeToothStrength | null;
+  readonly unmeasuredMate: string | undefined;
 }
 
-function drafted(facts: DraftFacts, done: readonly Remedy[], { hands, days, holding }: Reckoned): OptionDraft {
+function drafted(facts: DraftFacts, done: readonly Remedy[], { hands, days, holding, unmeasuredMate }: Reckoned): OptionDraft {
   const [remedy, ...besides] = done as [Remedy, ...Remedy[]];
   const { partsMinor, leadDays, ...priced } = partsOf(facts, done);
   const { name, suits, leaves, school } = remedy;
   const { lifeMean, lifeShape, ...lived } = lifeOf(facts, remedy);
+  const apart = reckonFirst(remedy);
   return {
     option: remedy.id,
     kind: remedy.kind,
@@ -172,6 +214,8 @@ function drafted(facts: DraftFacts, done: readonly Remedy[], { hands, days, hold
       ...(besides.length > 0 && { besides: besides.map((each) => each.name) }),
       ...priced,
       ...(holding && { holding }),
+      ...(unmeasuredMate !== undefined && { unmeasuredMate }),
+      ...(apart.length > 0 && { reckonFirst: apart }),
       ...lived,
     },
   };

@@ -69,6 +69,7 @@ test('what would not hold is not offered, and says by how much; what holds says 
       offers: [],
       asked: [],
       seats,
+      wear: {},
       donors: 0,
       canBeMade: true,
       unit: 'hours',

@@ -31,6 +31,7 @@ export const SCHEMA_REASONS = [
 export const FAILURE_REASONS = [
   ...SCHEMA_REASONS,
   'sharesNotOne',
+  'noRemedy',
   'faultNotAtJoint',
   'driveOfOtherKind',
   'chancesNotOne',

@@ -1,5 +1,6 @@
 import { gearKindOf } from '../gear/kinds.ts';
 import { traceNext } from '../trace/next.ts';
+import { gearsOfFault, minutesOfWork } from '../trace/remedies.ts';
 import type { Pack } from '../trace/pack.ts';
 import { traceInput, type TraceOutput } from '../trace/schema.ts';
 import { z } from 'zod';
@@ -8,6 +9,7 @@ import { ENTRY_RULES, ruleOf } from './entryKinds.ts';
 import type { JobState } from './jobState.ts';
 import { openSteps } from './standing.ts';
 import { toSetRight } from './toSetRight.ts';
+import { remediesOfFaults } from './workOfJob.ts';
 
 const text = z.string();
 
@@ -67,12 +69,12 @@ export function nextMove(state: JobState, pack: Pack): BenchMove {
 }
 
 function moveAfterVerdict(state: JobState, pack: Pack): BenchMove {
-  const remedies = toSetRight(pack, state).map(({ remedy }) => remedy);
+  const remedies = remediesOfFaults(pack, toSetRight(pack, state), state);
   return (
     gearMove(state, pack) ?? {
       kind: 'setRight',
-      remedy: remedies[0]?.text ?? null,
-      minutes: remedies.reduce((sum, { minutes }) => sum + minutes, 0),
+      remedy: remedies[0]?.name ?? null,
+      minutes: remedies.reduce((sum, remedy) => sum + minutesOfWork(remedy), 0),
     }
   );
 }
@@ -83,8 +85,8 @@ export function gearMove(
   pack: Pack,
 ): Extract<BenchMove, { kind: 'receive' | 'measure' | 'findPart' | 'waitForPart' }> | null {
   const gear = toSetRight(pack, state)
-    .map(({ remedy }) => remedy.part)
-    .find((each) => each !== undefined && findsParts(pack, each) && isWanted(state, each) && !writtenDown(state, each));
+    .flatMap((fault) => gearsOfFault(pack, fault).slice(0, 1))
+    .find((each) => findsParts(pack, each) && isWanted(state, each) && !writtenDown(state, each));
   const came = moveOfOrders(state);
   if (came?.kind === 'receive') return came;
   if (gear) return { kind: Object.keys(state.gears[gear]?.readings ?? {}).length > 0 ? 'findPart' : 'measure', gear };

@@ -1,6 +1,8 @@
+import { minutesOfWork } from '../trace/remedies.ts';
 import type { Pack } from '../trace/pack.ts';
 import type { Item, JobState, Order } from './jobState.ts';
 import { toSetRight } from './toSetRight.ts';
+import { remediesOfFaults } from './workOfJob.ts';
 
 /** One line of what a job used. Money in minor units; null where nobody said a price. */
 export interface BillLine {
@@ -87,7 +89,8 @@ function gearLines({ orders = [], chosen, fitted }: JobState['gears'][string]): 
 const total = (list: readonly { readonly minutes: number }[]) => list.reduce((sum, { minutes }) => sum + minutes, 0);
 
 /** What the family reckons for everything that was done: looks, steps, the way back, what sets the fault right. */
-export function minutesReckoned({ observations, handled, decided, found, closed }: JobState, pack: Pack): number {
+export function minutesReckoned(state: JobState, pack: Pack): number {
+  const { observations, handled, decided, closed } = state;
   const named = <T extends { readonly id: string; readonly minutes: number }>(list: readonly T[], id: string) =>
     list.find((each) => each.id === id)?.minutes ?? 0;
   const looks = observations.reduce((sum, { look }) => sum + named(pack.looks, look), 0);
@@ -95,6 +98,6 @@ export function minutesReckoned({ observations, handled, decided, found, closed 
     (sum, each) => sum + ('done' in each ? named(pack.steps, each.done) : named([...pack.closing, ...pack.steps], each.back)),
     0,
   );
-  const remedies = decided && closed ? total(toSetRight(pack, { found, decided }).map(({ remedy }) => remedy)) : 0;
-  return looks + work + remedies;
+  const remedies = decided && closed ? remediesOfFaults(pack, toSetRight(pack, state), state) : [];
+  return looks + work + total(remedies.map((remedy) => ({ minutes: minutesOfWork(remedy) })));
 }

@@ -6,7 +6,7 @@ import { gearMove } from './benchMove.ts';
 import type { JobState } from './jobState.ts';
 import { openSettings, proofPlan } from './proofPlan.ts';
 import { openSteps, piecesBack } from './standing.ts';
-import { toSetRight } from './toSetRight.ts';
+import { gearInHand } from './toSetRight.ts';
 import { remediesOfJob } from './workOfJob.ts';
 
 /** Remedies whose gear is found by its dimensions. */
@@ -65,7 +65,7 @@ const stepsLeft = (pack: Pack, state: JobState, remedies: readonly Remedy[]) =>
 
 /** The gear card that the work is about: the one that its fault names, or of what it fits. */
 function gearOf(pack: Pack, state: JobState, remedies: readonly Remedy[]): string | undefined {
-  const named = toSetRight(pack, state).flatMap(({ remedy }) => remedy.part ?? [])[0];
+  const named = gearInHand(pack, state);
   const bodies = remedies.flatMap(({ parts }) => parts.flatMap(({ gear }) => gear ?? []));
   return named ?? pack.gears.find(({ body }) => bodies.includes(body))?.id;
 }

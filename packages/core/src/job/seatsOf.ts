@@ -17,12 +17,13 @@ export function seatOfGear(
     boreMm: bore?.diameterMm?.value ?? last('boreDiameterMm'),
     lengthMm: last('faceWidthMm'),
     outerMm: last('rootDiameterMm'),
-    material: oneMaterial(driveline.bodies.find(({ id }) => id === body)?.material ?? ''),
+    material: materialOf({ driveline }, body),
   };
 }
 
 /** What a family says a body is of, where it says one thing: of "plastic or brass" somebody has to look. */
-const oneMaterial = (said: string): MaterialId | undefined => {
+export const materialOf = ({ driveline }: Pick<Pack, 'driveline'>, body: string | undefined): MaterialId | undefined => {
+  const said = driveline.bodies.find(({ id }) => id === body)?.material ?? '';
   if (said.includes(' or ')) return undefined;
   return materialSaid(said) ?? (said.includes('steel') ? 'steel' : undefined);
 };

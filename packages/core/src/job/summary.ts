@@ -1,5 +1,6 @@
 import type { JobSummary } from '../learn/shopLog.ts';
 import type { Pack } from '../trace/pack.ts';
+import { gearsOfFault } from '../trace/remedies.ts';
 import { jobBill, minutesReckoned } from './bill.ts';
 import { ENTRY_RULES } from './entryKinds.ts';
 import type { JobState } from './jobState.ts';
@@ -18,7 +19,7 @@ export function jobSummary(state: JobState, pack: Pack, rateMinorPerHour: number
     fault: pack.faults.find(({ id }) => id === state.decided?.fault)?.id ?? null,
     faults: faults.map(({ id }) => id),
     proved: isProved(pack, state),
-    failed: [...new Set(faults.flatMap(({ remedy }) => remedy.part ?? []))],
+    failed: [...new Set(faults.flatMap((fault) => gearsOfFault(pack, fault).slice(0, 1)))],
     fitted: gears.flatMap(([gear, { fitted }]) => (fitted ? [{ gear, partNumber: fitted.partNumber }] : [])),
     refused: [
       ...gears.flatMap(([, { orders = [] }]) =>

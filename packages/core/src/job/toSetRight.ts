@@ -1,3 +1,4 @@
+import { gearsOfFault } from '../trace/remedies.ts';
 import type { Fault, Pack } from '../trace/pack.ts';
 import type { JobState } from './jobState.ts';
 
@@ -6,3 +7,7 @@ export function toSetRight(pack: Pack, { found, decided }: Pick<JobState, 'found
   const wanted = new Set([...found, ...(decided ? [decided.fault] : [])]);
   return pack.faults.filter(({ id }) => wanted.has(id));
 }
+
+/** The card of the gear that the work is about first; nothing where it is about none. */
+export const gearInHand = (pack: Pack, state: Pick<JobState, 'found' | 'decided'>): string | undefined =>
+  toSetRight(pack, state).flatMap((fault) => gearsOfFault(pack, fault))[0];

@@ -1,3 +1,4 @@
+import { withOneRemedyEach } from '../testing.ts';
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
@@ -18,6 +19,6 @@ test('the outcome follows from the work: cleaned, mended, renewed, bypassed; a m
   expect(of(decided('chips-packed'), { kind: 'gearMade', gear: 'worm', file: 'worm.3mf', material: 'Nylon' })).toBe('replaced');
   expect(of()).toBe('returned');
   expect(of({ kind: 'decided', fault: 'none-of-these', remedy: 'other', probability: 0.6, note: 'a wasp nest' })).toBe('repaired');
-  const old = { ...saw, faults: saw.faults.map((fault) => ({ ...fault, remedies: [] })) };
+  const old = withOneRemedyEach(saw);
   expect(usualOutcome(old, by(decided('tank-empty')))).toBe('cleaned');
 });

@@ -1,9 +1,9 @@
-import type { Fault, Pack } from '../trace/pack.ts';
+import type { Pack } from '../trace/pack.ts';
 import type { OptionKind } from '../work/remedy.ts';
 import type { Payload } from './entry.ts';
 import type { JobState } from './jobState.ts';
 import { toSetRight } from './toSetRight.ts';
-import { remediesOfJob } from './workOfJob.ts';
+import { remediesOfFaults } from './workOfJob.ts';
 
 type Outcome = Payload<'closed'>['outcome'];
 
@@ -28,18 +28,8 @@ const FURTHEST: readonly Outcome[] = ['scrapped', 'replaced', 'repaired', 'clean
 
 /** How a job ended by what was done on it, before somebody says otherwise: by what was fitted or made, else by the work that it was. */
 export function usualOutcome(pack: Pack, state: JobState): Outcome {
-  const faults = toSetRight(pack, state);
-  const ends = remediesOfJob(pack, state).map(({ kind }) => ENDS_AS[kind]);
+  const ends = remediesOfFaults(pack, toSetRight(pack, state), state).map(({ kind }) => ENDS_AS[kind]);
   if (ends.includes('scrapped')) return 'scrapped';
   if (Object.values(state.gears).some(({ fitted }) => fitted) || state.made.length > 0) return 'replaced';
-  if (ends.length > 0) return FURTHEST.find((each) => ends.includes(each)) ?? 'repaired';
-  return ofOneRemedy(faults, state.decided?.note);
-}
-
-/** Of a file that says one remedy only. */
-function ofOneRemedy(faults: readonly Fault[], other: string | undefined): Outcome {
-  const kinds = faults.map(({ remedy }) => remedy.kind);
-  if (kinds.length === 0) return other ? 'repaired' : 'returned';
-  if (kinds.includes('replace')) return 'replaced';
-  return kinds.every((kind) => kind === 'clean' || kind === 'refill') ? 'cleaned' : 'repaired';
+  return FURTHEST.find((each) => ends.includes(each)) ?? (state.decided?.note ? 'repaired' : 'returned');
 }

@@ -1,3 +1,4 @@
+import { withOneRemedyEach } from '../testing.ts';
 import { findFamily } from '@patient-badger/knowledge';
 import type { Pack } from '../trace/pack.ts';
 import type { EntryPayload } from './entry.ts';
@@ -30,6 +31,6 @@ test('only what the work brings is wanted set and proved; what was opened on the
 
 test('while nothing is decided, and for a file that names no remedies, everything of the family is wanted as before', () => {
   expect(openSettings(saw, by()).map(({ id }) => id)).toEqual(saw.settings.map(({ id }) => id));
-  const old = { ...saw, faults: saw.faults.map((fault) => ({ ...fault, remedies: [] })) };
+  const old = withOneRemedyEach(saw);
   expect(openSettings(old, by(decided('vent-blocked'))).map(({ id }) => id)).toEqual(saw.settings.map(({ id }) => id));
 });

@@ -1,6 +1,6 @@
 import { reassembly } from '../access/reassembly.ts';
-import { remediesOf } from '../trace/remedies.ts';
-import type { Pack } from '../trace/pack.ts';
+import { remediesOf, usualRemedy } from '../trace/remedies.ts';
+import type { Fault, Pack } from '../trace/pack.ts';
 import type { Remedy } from '../work/remedy.ts';
 import type { JobState } from './jobState.ts';
 import { toSetRight } from './toSetRight.ts';
@@ -9,9 +9,15 @@ type Decided = Pick<JobState, 'found' | 'decided' | 'answer'>;
 
 /** How each fault of the job is set right: as the owner answered, else by what its family names first. A file that names none says nothing here. */
 export const remediesOfJob = (pack: Pack, state: Decided): readonly Remedy[] =>
-  toSetRight(pack, state)
-    .filter(({ remedies }) => remedies.length > 0)
-    .flatMap((fault) => remediesOf(pack, fault).find(({ id }) => id === state.answer?.option) ?? remediesOf(pack, fault).slice(0, 1));
+  remediesOfFaults(
+    pack,
+    toSetRight(pack, state).filter(({ remedies }) => remedies.length > 0),
+    state,
+  );
+
+/** How each of these faults is set right, whatever its file looks like. */
+export const remediesOfFaults = (pack: Pack, faults: readonly Fault[], { answer }: Pick<JobState, 'answer'>): readonly Remedy[] =>
+  faults.flatMap((fault) => remediesOf(pack, fault).find(({ id }) => id === answer?.option) ?? usualRemedy(pack, fault) ?? []);
 
 /** What the work of a job wants set and proved, in the family's order. */
 interface Work {

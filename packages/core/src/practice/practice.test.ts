@@ -4,7 +4,9 @@ import { createOperations } from '../operations.ts';
 import { runs } from '../testing.ts';
 import { lookChances } from '../trace/lookChances.ts';
 import { packForFacts } from '../trace/overrides.ts';
-import type { Pack } from '../trace/pack.ts';
+import { gearsOfFault, minutesOfWork, usualRemedy } from '../trace/remedies.ts';
+import type { Fault, Pack } from '../trace/pack.ts';
+import type { Remedy } from '../work/remedy.ts';
 import { machineNamed } from './practice.ts';
 
 const { run } = createOperations({ find: findFamily, ids: familyIds });
@@ -128,13 +130,14 @@ test('grade 1 deals the commoner half and misreads nothing; grade 3 deals a rare
 });
 
 describe('what it costs', () => {
-  const family = 'worm-steering-box';
+  const family = 'dash-odometer-motor';
   const pack = familyNamed(family);
-  const wornGear = (practice: string) => pack.faults.find(({ id }) => id === faultOf(practice))?.remedy.part;
-  const practice = machinesOf(family, 2, 60).find((each) => wornGear(each) !== undefined) ?? '';
+  const gone = (practice: string) => gearsOfFault(pack, pack.faults.find(({ id }) => id === faultOf(practice)) as Fault);
+  const practice = machinesOf(family, 2, 60).find((each) => gone(each).length === 1) ?? '';
   const fault = faultOf(practice);
-  const real = pack.faults.find(({ id }) => id === fault);
-  const [wrong] = pack.faults.filter(({ id, remedy }) => id !== fault && remedy.minutes > 0);
+  const real = pack.faults.find(({ id }) => id === fault) as Fault;
+  const usualMinutes = (of: Fault) => minutesOfWork(usualRemedy(pack, of) as Remedy);
+  const wrong = pack.faults.find((each) => each.id !== fault && usualMinutes(each) > 0) as Fault;
   const prices = { rateMinorPerHour: 6000, partMinor: 2500 };
   const cost = (more: object) => run('practice.score', { practice, taken: [], verdict: fault, ...prices, ...more });
 
@@ -146,11 +149,11 @@ describe('what it costs', () => {
     const [look] = pack.looks;
     const { minutes } = run('practice.look', { practice, taken: [], look: look?.id ?? '' });
     expect(cost({ taken: [look?.id] }).costMinor).toBe(Math.round(minutes * 100));
-    expect(cost({ verdict: wrong?.id })).toMatchObject({ right: false, costMinor: (wrong?.remedy.minutes ?? 0) * 100 });
+    expect(cost({ verdict: wrong.id })).toMatchObject({ right: false, costMinor: usualMinutes(wrong) * 100 });
   });
 
   test('every gear bought costs, but for the one that is really gone', () => {
-    const worn = real?.remedy.part ?? '';
+    const [worn = ''] = gearsOfFault(pack, real);
     const [other] = pack.gears.filter(({ id }) => id !== worn);
     expect(cost({ bought: [worn] }).costMinor).toBe(0);
     expect(cost({ bought: [worn, worn] }).costMinor).toBe(2500);

@@ -8,6 +8,7 @@ import { traceNext } from '../trace/next.ts';
 import { packForFacts, VARIANT_FACT } from '../trace/overrides.ts';
 import type { Pack } from '../trace/pack.ts';
 import { packModel, type PackModel } from '../trace/packModel.ts';
+import { gearsOfFault, minutesOfWork, usualRemedy } from '../trace/remedies.ts';
 import { traceInput } from '../trace/schema.ts';
 import { chancesOf, complaintChances, drawn, possibleTruths, wayTo } from './hidden.ts';
 import type { dealInput, dealOutput, lookInput, lookOutput, scoreInput, scoreOutput } from './schema.ts';
@@ -58,9 +59,10 @@ export function score(
   const { steps, minutes } = walk(machine, taken);
   const engine = advised(machine);
   const right = verdict === fault;
-  // One piece of the gear that is really gone is wanted; every other one lies on the shelf.
-  const inVain = bought.length - (bought.some((gear) => gear === really.remedy.part) ? 1 : 0);
-  const lost = minutes + (right ? 0 : said.remedy.minutes);
+  // One piece of each gear that is really wanted; every other one lies on the shelf.
+  const inVain = bought.length - gearsOfFault(pack, really).filter((gear) => bought.includes(gear)).length;
+  const usual = usualRemedy(pack, said);
+  const lost = minutes + (right || !usual ? 0 : minutesOfWork(usual));
   return {
     fault,
     right,

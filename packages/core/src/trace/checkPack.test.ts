@@ -30,7 +30,11 @@ test.each([
     (pack: Pack) => Object.assign(pack.proofs[1]?.failing ?? {}, { result: 'moon' }),
     'proofs.1.failing.result',
   ],
-  ['a part without a gear card', (pack: Pack) => (first(pack.faults).remedy.part = 'unobtainable'), 'faults.0.remedy.part'],
+  [
+    'a part without a gear card, in a file of one remedy each',
+    (pack: Pack) => (first(pack.faults).remedy = { kind: 'replace', text: 'Fit one.', minutes: 5, part: 'unobtainable' }),
+    'faults.0.remedy.part',
+  ],
 ])('refuses %s and names the field', (_name, change, path) => {
   expect(refusal((pack) => void change(pack)).path).toBe(path);
 });

@@ -42,7 +42,10 @@ export function checkPack(pack: Pack): Pack {
   pack.textbookOrder.forEach((each, i) => need(looks, each, `textbookOrder.${i}`));
   pack.faults.forEach((fault, i) => {
     need(places, fault.at, `faults.${i}.at`);
-    if (fault.remedy.part) need(gears, fault.remedy.part, `faults.${i}.remedy.part`);
+    if (fault.remedy?.part) need(gears, fault.remedy.part, `faults.${i}.remedy.part`);
+    if (!fault.remedy && fault.remedies.length === 0) {
+      throw fail('contradiction', `faults.${i}.remedies`, { reason: 'noRemedy', id: fault.id });
+    }
     const share = fault.modes.reduce((sum, each) => sum + each.share, 0);
     if (fault.modes.length > 0 && Math.abs(share - 1) > 1e-9) {
       throw fail('contradiction', `faults.${i}.modes`, { reason: 'sharesNotOne', id: fault.id, given: share });

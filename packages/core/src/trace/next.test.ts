@@ -5,8 +5,9 @@ import { hypothesesOf, priorOf, SOUND } from './hypotheses.ts';
 import { CANNOT_TELL, traceNext } from './next.ts';
 import { oneAtATime } from './oneAtATime.ts';
 import { outcomesOf } from './outcomes.ts';
-import { packSchema, type Pack } from './pack.ts';
+import { packSchema, type Fault, type Pack } from './pack.ts';
 import { likeliestResults, packModel } from './packModel.ts';
+import { gearsOfFault, usualRemedy } from './remedies.ts';
 import { traceInput, type TraceOutput } from './schema.ts';
 
 const pack = findFamily('saw-oil-pump') as Pack;
@@ -117,9 +118,9 @@ test('likelihoods of every look add up to one under every hypothesis', () => {
 test('packed chips are found and cost no part', () => {
   const verdicts = Array.from({ length: 20 }, (_, seed) => solve(pack, 'chips-packed', seeded(seed)).verdict);
   expect(verdicts.filter((verdict) => verdict === 'chips-packed').length).toBeGreaterThanOrEqual(17);
-  const remedy = pack.faults.find(({ id }) => id === 'chips-packed')?.remedy;
-  expect(remedy).toMatchObject({ kind: 'clean' });
-  expect(remedy?.part).toBeUndefined();
+  const fault = pack.faults.find(({ id }) => id === 'chips-packed') as Fault;
+  expect(usualRemedy(pack, fault)).toMatchObject({ kind: 'clean' });
+  expect(gearsOfFault(pack, fault)).toEqual([]);
 });
 
 test('looks that are as on a sound machine raise none-of-these above every suspect, and end the search without a verdict', () => {

@@ -69,9 +69,9 @@ export const fault = z.strictObject({
     .max(10)
     .default([]),
   shifts: z.array(shift).max(30).default([]),
-  /** The first thing to do, in a sentence; how people go on in all is in `remedies`. */
-  remedy,
-  /** How people really go on from this fault, each way for itself. */
+  /** The one remedy of a file from before there were several; read as one of `remedies` where there are none. */
+  remedy: remedy.optional(),
+  /** How people really go on from this fault, each way for itself, the usual one first. */
   remedies: z.array(remedySchema).max(20).default([]),
   tell: text,
 });

@@ -4,8 +4,10 @@ import type { OptionKind, Remedy } from '../work/remedy.ts';
 import type { RemedyName } from '../work/schema.ts';
 import type { Fault, Pack } from './pack.ts';
 
+type OneRemedy = NonNullable<Fault['remedy']>;
+
 /** The one remedy of a file from before there were several, in the words of today. */
-const KIND_OF: Readonly<Record<Fault['remedy']['kind'], OptionKind>> = {
+const KIND_OF: Readonly<Record<OneRemedy['kind'], OptionKind>> = {
   clean: 'clean',
   refill: 'clean',
   adjust: 'adjust',
@@ -16,9 +18,30 @@ const KIND_OF: Readonly<Record<Fault['remedy']['kind'], OptionKind>> = {
 
 /** How people go on from a fault, as its family says; of a file that says one remedy only, that one. */
 export const remediesOf = (pack: Pack, fault: Fault): readonly Remedy[] =>
-  fault.remedies.length > 0 ? fault.remedies : [asWritten(pack, fault)];
+  fault.remedy && fault.remedies.length === 0 ? [asWritten(pack, fault, fault.remedy)] : fault.remedies;
 
-function asWritten(pack: Pack, { id, at, remedy }: Fault): Remedy {
+/** The usual way to go on from a fault. */
+export const usualRemedy = (pack: Pack, fault: Fault): Remedy | undefined => remediesOf(pack, fault)[0];
+
+/** Minutes of the work of a remedy itself, once everything that it needs is open. */
+export const minutesOfWork = ({ work }: Pick<Remedy, 'work'>): number => work.reduce((sum, { minutes }) => sum + minutes, 0);
+
+/**
+ * The gear cards that the usual remedy of a fault is about, by what it fits; of one that fits no gear, by what has to hold for it. No
+ * card where it is about no gear.
+ */
+export function gearsOfFault(pack: Pack, fault: Fault): readonly string[] {
+  const remedy = usualRemedy(pack, fault);
+  const fitted = cardsOf(pack, remedy?.parts.flatMap(({ gear }) => gear ?? []) ?? []);
+  return fitted.length > 0 ? fitted : cardsOf(pack, remedy?.checks.map(({ about }) => about) ?? []);
+}
+
+/** The cards of these bodies, and of what meets at these joints, each once. */
+const cardsOf = (pack: Pack, places: readonly string[]): readonly string[] => [
+  ...new Set(places.flatMap((place) => pack.gears.filter(({ body }) => body === place || touches(pack, place, body)).map(({ id }) => id))),
+];
+
+function asWritten(pack: Pack, { id, at }: Pick<Fault, 'id' | 'at'>, remedy: OneRemedy): Remedy {
   const body = pack.gears.find((each) => each.id === remedy.part)?.body;
   return {
     id: `${id}-as-written`,

@@ -2,7 +2,7 @@ import { createOperations, type OperationInput } from '@patient-badger/core';
 import { findFamily, familyIds } from '@patient-badger/knowledge';
 import { checkPack } from './checkPack.ts';
 import { packSchema, type Pack } from './pack.ts';
-import { refusalOf } from '../testing.ts';
+import { refusalOf, withOneRemedyEach } from '../testing.ts';
 
 const { run } = createOperations({ find: findFamily, ids: familyIds });
 const plan = (input: Omit<OperationInput<'work.plan'>, 'family'>, family = 'saw-oil-pump') => run('work.plan', { family, ...input });
@@ -128,9 +128,7 @@ test('without a fault of the list the remedies of the gear stand in; a file with
     code: 'unknownId',
     path: 'chosen.0.remedy',
   });
-  const old = copy('saw-oil-pump');
-  const { faults } = old;
-  faults.forEach((fault) => (fault.remedies = []));
+  const old = withOneRemedyEach(copy('saw-oil-pump'));
   const found = run('work.plan', {
     family: { ...old, id: 'own-saw' },
     chosen: [{ fault: 'worm-stripped', remedy: 'worm-stripped-as-written' }],
@@ -192,8 +190,7 @@ describe('a family file whose remedies do not meet it is refused at its place', 
   });
 
   test('a file from before there were remedies, with its fill named twice, is read', () => {
-    const pack = copy('saw-oil-pump');
-    pack.faults.forEach((fault) => (fault.remedies = []));
+    const pack = withOneRemedyEach(copy('saw-oil-pump'));
     pack.closing.forEach((piece) => delete piece.setting);
     expect(() => checkPack(pack)).not.toThrow();
   });

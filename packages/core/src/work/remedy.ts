@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { capture, looseItem } from '../access/step.ts';
+import { MATERIAL_IDS } from '../material/materials.ts';
 import { id, positiveUpTo, sentence } from '../quantity/bounds.ts';
 import { USE_UNITS } from '../quantity/useUnit.ts';
 
@@ -120,7 +121,15 @@ export const remedySchema = z.strictObject({
   /** What it leaves on the machine or takes from it, fit for the owner's paper. */
   leaves: sentence,
   checks: z
-    .array(z.strictObject({ operation: z.enum(REMEDY_CHECKS), about: id, loadNm: loadNm.optional() }))
+    .array(
+      z.strictObject({
+        operation: z.enum(REMEDY_CHECKS),
+        about: id,
+        loadNm: loadNm.optional(),
+        /** Of what a gear is made in the shop; of the body's own where it is not said. */
+        material: z.enum(MATERIAL_IDS).optional(),
+      }),
+    )
     .max(10)
     .default([]),
   /** What age or accident brings with it, by another remedy or by what is worth doing while it is open. */

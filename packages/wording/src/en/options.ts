@@ -31,34 +31,50 @@ export const t = catalogue({
   holdingUnknown: (list: string) => `Whether it holds is not known: measure ${list}.`,
   doesNotHold: (name: string, holds: string, need: string) =>
     `${name}: as measured it would hold ${holds}, and the driver can bring ${need} there.`,
+  mateWorn: (name: string, mate: string) => `${name}: ${mate.toLowerCase()} is worn out and would wear the new one out.`,
+  unmeasuredMate: (mate: string) => `Measure ${mate.toLowerCase()} first: a worn one wears the new one out.`,
+  reckonPin: 'Work out the pin first, at the desk for the weakest link.',
+  reckonWall: 'Work out first how much wall is left.',
+  reckonWeakestLink: 'With it another part breaks first: work out the weakest link before you fit it.',
   barred: (name: string) => `${name}: what will not come bars the way to it.`,
 });
 
 type Facts = OptionDraft['facts'];
 type Torque = (newtonMetres: number) => string;
 
-/** What is measured of a seat, as it is asked for. */
-const SEAT_MEASURES: Readonly<Record<NonNullable<Facts['holding']>['missing'][number], string>> = {
+/** What is measured of a seat or of a gear, as it is asked for. */
+const MEASURES: Readonly<Record<NonNullable<Facts['holding']>['missing'][number], string>> = {
   shaftMm: 'the shaft',
   boreMm: 'the bore',
   lengthMm: 'the width of the gear',
   outerMm: 'across the roots of its teeth',
   material: 'what it is made of',
+  teeth: 'its teeth',
+  normalModuleMm: 'its module',
+  faceWidthMm: 'its face width',
+};
+
+const RECKON_FIRST: Readonly<Record<NonNullable<Facts['reckonFirst']>[number], string>> = {
+  pin: t.reckonPin,
+  wall: t.reckonWall,
+  weakestLink: t.reckonWeakestLink,
 };
 
 function holdingText({ holdsNm, needNm, missing }: NonNullable<Facts['holding']>, torque: Torque): string {
-  if (holdsNm === null) return t.holdingUnknown(missing.map((each) => SEAT_MEASURES[each]).join(', '));
+  if (holdsNm === null) return t.holdingUnknown(missing.map((each) => MEASURES[each]).join(', '));
   return needNm === null ? t.holdsOnly(torque(holdsNm)) : t.holds(torque(holdsNm), torque(needNm));
 }
 
 function whyOf(
-  { remedy, sellers, soonestDays = 0, donors, isGuidePrice, holding, ownFailures, isFamilyLife }: Facts,
+  { remedy, sellers, soonestDays = 0, donors, isGuidePrice, holding, unmeasuredMate, reckonFirst, ownFailures, isFamilyLife }: Facts,
   torque: Torque,
 ): string {
   const who = sellers === 1 ? t.oneSeller : t.sellers(sellers ?? 0);
   return [
     remedy && t.suits(remedy.suits),
     holding && holdingText(holding, torque),
+    unmeasuredMate !== undefined && t.unmeasuredMate(unmeasuredMate),
+    ...(reckonFirst ?? []).map((each) => RECKON_FIRST[each]),
     sellers !== undefined && (soonestDays === 0 ? t.soonestThere(who) : t.soonestIn(who, soonestDays)),
     donors !== undefined && (donors === 1 ? t.oneDonor : t.donors(donors)),
     isGuidePrice && t.guidePrice,
@@ -80,7 +96,13 @@ export function optionText({ kind, facts }: Pick<OptionDraft, 'kind' | 'facts'>,
 }
 
 /** Why a remedy is not among the options. */
-export const notOfferedText = (refusal: OptionRefusal, torque: Torque): string =>
-  refusal.why === 'doesNotHold'
-    ? t.doesNotHold(refusal.name, torque(refusal.holdsNm), torque(refusal.needNm))
-    : t[refusal.why](refusal.name);
+export function notOfferedText(refusal: OptionRefusal, torque: Torque): string {
+  switch (refusal.why) {
+    case 'doesNotHold':
+      return t.doesNotHold(refusal.name, torque(refusal.holdsNm), torque(refusal.needNm));
+    case 'mateWorn':
+      return t.mateWorn(refusal.name, refusal.mate);
+    default:
+      return t[refusal.why](refusal.name);
+  }
+}

@@ -5,6 +5,7 @@ const fixed = (value: unknown, places: number): string => Number(value).toFixed(
 
 /** Why something is refused, in a mechanic's words. */
 export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail) => string>> = {
+  noRemedy: ({ id }) => `Nothing says how to go on from "${id}": give it a remedy.`,
   sharesNotOne: ({ id, given }) => `The shares of "${id}" must add up to 1, not ${given}.`,
   faultNotAtJoint: ({ id }) => `"${id}" shows in the motion, so it must sit at a joint.`,
   driveOfOtherKind: ({ body, wanted }) =>
