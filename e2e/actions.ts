@@ -173,12 +173,12 @@ export async function confirmSettled(page: Page): Promise<void> {
 }
 
 /** Answers the look that lies open on the tracing itself. */
-async function answerHere(page: Page, truth: Truth): Promise<string> {
+async function answerHere(page: Page, truth: Truth, open: (page: Page) => Promise<void>): Promise<string> {
   const id = (await page.locator('[data-testid^="here-"]').getAttribute('data-testid')) ?? '';
   const look = id.slice('here-'.length);
   const result = truth[look];
   if (!result) throw new Error(`the test does not know what ${look} shows`);
-  await confirmCautions(page);
+  await open(page);
   await answer(page, result);
   const yes = page.getByTestId('settles-yes');
   const asked = page.getByTestId(id).and(page.locator(':not(:has([data-testid="settles-yes"]))'));
@@ -188,8 +188,16 @@ async function answerHere(page: Page, truth: Truth): Promise<string> {
   return look;
 }
 
+interface HowToLook {
+  readonly byInstrument?: boolean;
+  /** Opens what a look needs, on its own screen. */
+  readonly open?: (page: Page) => Promise<void>;
+  /** Opens what it needs on the tracing itself, and answers there; without it each look is taken on its own screen. */
+  readonly here?: (page: Page) => Promise<void>;
+}
+
 /** Follows the advice, look after look, until the app names a verdict, or says that it is probably nothing on the list. Returns the looks taken. */
-export async function trace(page: Page, truth: Truth, { byInstrument = false, open = openUp, here = false } = {}): Promise<string[]> {
+export async function trace(page: Page, truth: Truth, { byInstrument = false, open = openUp, here }: HowToLook = {}): Promise<string[]> {
   const taken: string[] = [];
   for (let i = 0; i < 20; i++) {
     const verdict = button(page, shared.seeTheReasonsAndDecide);
@@ -199,7 +207,7 @@ export async function trace(page: Page, truth: Truth, { byInstrument = false, op
     if ((await verdict.isVisible()) || (await none.isVisible())) return taken;
     const shown = page.locator('[data-testid^="here-"]');
     if (here && (await shown.isVisible())) {
-      taken.push(await answerHere(page, truth));
+      taken.push(await answerHere(page, truth, here));
       continue;
     }
     await next.click();
@@ -230,7 +238,7 @@ export async function toJob(page: Page, address: string, machine: RegExp): Promi
 }
 
 /** The worn pinion of the ticket-office wall: module 3, 11 teeth shifted by 0.35, as cut 41.1 over the tips, 14.47 over two teeth, 27.6 at the root. */
-export async function readSlidePinion(page: Page): Promise<void> {
+export async function readSlidePinion(page: Page, faceWidthMm = '10'): Promise<void> {
   await read(page, 'teeth', '11');
   await read(page, 'tipDiameterMm', '41.02');
   await page.getByTestId('callout-spanMm').click();
@@ -239,7 +247,7 @@ export async function readSlidePinion(page: Page): Promise<void> {
   // Without the root it could as well be 8 DP, not shifted.
   await read(page, 'rootDiameterMm', '27.58');
   await read(page, 'boreDiameterMm', '12.02');
-  await read(page, 'faceWidthMm', '10');
+  await read(page, 'faceWidthMm', faceWidthMm);
 }
 
 /** Measures a dimension of a part that arrived. */

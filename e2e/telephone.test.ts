@@ -1,8 +1,8 @@
 import { t as match } from '@patient-badger/wording/match';
 import { t as orders } from '@patient-badger/wording/orders';
 import { t as shared } from '@patient-badger/wording/shared';
-import { inspect, readSlidePinion, shows, showsExactly, toJob } from './actions.ts';
-import { inTime, PHONE, start, type Stage } from './stage.ts';
+import { heading, inspect, readSlidePinion, shows, showsExactly, toJob } from './actions.ts';
+import { inTime, PHONE, sql, start, type Stage } from './stage.ts';
 
 jest.setTimeout(180_000);
 
@@ -95,4 +95,28 @@ test('a pinion that no catalogue number names: asked for by telephone, wrong whe
   const drawings = await page.getByText(/^D-[0-9A-F]{8} · /).allInnerTexts();
   expect(drawings).toHaveLength(2);
   expect(new Set(drawings).size).toBe(1);
+});
+
+test('nothing in the catalogue fits: what is nearest by the work it needs, none with other teeth; then made, a whole unit, or a watch that is kept', async () => {
+  const { page } = await stage.device(PHONE);
+  const job = await toJob(page, stage.address, /Ticket-office wall/);
+  await page.goto(`${job}/gear/lpinion`);
+  // As the pinion of that wall, but far too narrow for any that is listed.
+  await readSlidePinion(page, '2.5');
+  await page.getByTestId('find-parts').click();
+  await heading(page, match.nothingInTheCatalogueFits).waitFor();
+  await heading(page, orders.nearestToIt).waitFor();
+  const ids = await page.locator('[data-testid^="choose-"]').evaluateAll((all) => all.map((each) => each.getAttribute('data-testid') ?? ''));
+  const named = ids.map((id) => `'${id.slice('choose-'.length)}'`).join(', ');
+  const teeth = await sql(stage.databaseUrl, `SELECT DISTINCT attributes->'teeth' AS teeth FROM parts WHERE part_number IN (${named})`);
+  expect(teeth.rows).toEqual([{ teeth: 11 }]);
+  expect(await page.getByTestId('way-make').isVisible()).toBe(true);
+  expect(await page.getByTestId('way-unit').isVisible()).toBe(true);
+  await page.getByTestId('way-watch').click();
+  await page.getByTestId('watch-kept').waitFor();
+  await page.reload();
+  await page.getByTestId('watch-kept').waitFor();
+  await inTime(stage.databaseUrl, `SELECT payload->>'action' AS action FROM entries WHERE payload->>'kind' = 'followUpSet'`, [
+    { action: 'look' },
+  ]);
 });

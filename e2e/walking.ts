@@ -1,5 +1,5 @@
 import { t as traceWords } from '@patient-badger/wording/trace';
-import type { BrowserContext, Page } from 'playwright-core';
+import type { BrowserContext, Locator, Page } from 'playwright-core';
 import { aPhoto, confirmCautions, heading, takePhoto, trace, type Truth } from './actions.ts';
 import { PHONE, sql, type Stage } from './stage.ts';
 
@@ -64,8 +64,11 @@ export class Walker {
 
   press = (testID: string) => this.page.getByTestId(testID).first().click();
   type = (testID: string, text: string) => this.page.getByTestId(testID).first().fill(text);
-  /** Follows the bar of the stages. */
-  stageTo = (name: string) => this.page.getByRole('navigation').getByRole('link', { name }).first().click();
+  /** Follows the bar of the stages, unless one is there already. */
+  async stageTo(name: string): Promise<void> {
+    const link = this.page.getByRole('navigation').getByRole('link', { name }).first();
+    if ((await link.getAttribute('href')) !== new URL(this.page.url()).pathname) await link.click();
+  }
 
   /** Who arrives is not part of the walk: the device is let in before the shop opens. */
   start(): void {
@@ -83,8 +86,9 @@ export class Walker {
       // Several together where that is offered.
       const many = page.getByTestId('steps-done').or(page.getByTestId('pieces-done')).first();
       const one = page.getByTestId('step-done').or(page.locator('[data-testid^="back-"]')).first();
+      // Between one press and the next screen there is none for a moment.
+      if (!(await comes(many.or(one).first()))) return;
       const step = (await many.isVisible()) ? many : one;
-      if (!(await step.isVisible())) return;
       // It may have gone while it was looked at: then the next is asked for.
       const label = await step.getAttribute('aria-label', { timeout: SOON_MS }).catch(() => null);
       if (label === null || (await step.isDisabled({ timeout: SOON_MS }).catch(() => true))) continue;
@@ -156,7 +160,7 @@ export class Walker {
 
   /** Look after look as the app advises, to its verdict. */
   trace(truth: Truth): Promise<string[]> {
-    return trace(this.page, truth, { open: () => this.openForLook(), here: true });
+    return trace(this.page, truth, { open: () => this.openForLook(), here: () => this.openUp() });
   }
 
   /** What was counted, with what the server holds of the job. */
@@ -169,6 +173,12 @@ export class Walker {
     return { ...this.counts, records };
   }
 }
+
+const comes = (thing: Locator): Promise<boolean> =>
+  thing.waitFor({ timeout: SOON_MS }).then(
+    () => true,
+    () => false,
+  );
 
 async function settles(isSo: () => Promise<boolean>): Promise<void> {
   for (let i = 0; i < 500; i++) {

@@ -314,6 +314,8 @@ export async function walk(stage: Stage, asked: Walk, size: { width: number; hei
     await w.press('second-check');
     await signByPin(page, 'Imke');
   }
+  // Something is not set, fitted or proved: said in the note.
+  if (await page.getByTestId('still-open').isVisible()) await page.getByLabel(close.noteForNextTime).fill('set by the sheet');
   await w.press('close-job');
   if (secondCheck) await signByPin(page, 'Imke').catch(() => undefined);
   const finished = page.getByText(/^Finished \d/);

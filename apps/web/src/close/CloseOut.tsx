@@ -70,6 +70,15 @@ export function CloseOut({ view: { job, state, pack } }: { view: JobView }) {
       <OpenLines lines={open} reason={despite} onReason={setDespite} />
       <Field label={t.whatWasFound} value={found} onChangeText={setFound} />
       <Field label={t.noteForNextTime} value={note} onChangeText={setNote} multiline />
+      {obstacles.length > 0 && refusal === null ? (
+        <View testID="still-open">
+          {obstacles.map((obstacle) => (
+            <Text key={obstacle.code} variant="soft">
+              {obstacleText(obstacle)}
+            </Text>
+          ))}
+        </View>
+      ) : null}
       <Problem text={refusal ?? problem} />
       <Button variant={proved ? 'primary' : 'plain'} big label={t.closeTheJob} testID="close-job" onPress={close} />
       {form}

@@ -1,7 +1,8 @@
 import { resultName } from '@patient-badger/wording/results';
 import { t as shared } from '@patient-badger/wording/shared';
 import { t } from '@patient-badger/wording/trace';
-import { cautionsOn, type Look, type LookAdvice, type TraceOutput } from '@patient-badger/core/machine';
+import { openSteps } from '@patient-badger/core/job';
+import { cautionsOn, lookWants, reachOf, type Look, type LookAdvice, type TraceOutput } from '@patient-badger/core/machine';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -13,6 +14,8 @@ import { Cautions } from '../job/Cautions.tsx';
 import type { JobView } from '../job/JobView.ts';
 import { worthText } from '../wording/lookWords.ts';
 import { LookAnswers } from './LookAnswers.tsx';
+import { OpeningSteps } from './OpeningSteps.tsx';
+import { useLookInHand } from './useLookInHand.ts';
 import { closedMinutes } from '../job/closedMinutes.ts';
 
 /** The one thing to do next, why it and not another, and the sums for who asks. */
@@ -20,7 +23,7 @@ export function NextLook({ view }: { view: JobView }) {
   const { job, pack, trace } = view;
   const router = useRouter();
   const [why, setWhy] = useState(false);
-  const next = trace.next;
+  const next = useLookInHand(view);
   if (!next) {
     return (
       <Card tone="next">
@@ -33,9 +36,8 @@ export function NextLook({ view }: { view: JobView }) {
   const [first, second] = next.tellsApart.map((id) => pack.faults.find((each) => each.id === id)?.name);
   const aimed = pack.faults.find(({ id }) => id === trace.toLookAt?.fault)?.name;
   const runnerUp = trace.alternatives[0];
-  // Nothing to open and nothing to undo: it is said here.
-  const ready = next.steps.length === 0 && next.undo.length === 0;
-  const here = ready ? pack.looks.find(({ id }) => id === next.look) : undefined;
+  // Nothing to undo: what it needs is opened here, and what it shows is said here.
+  const here = next.undo.length === 0 ? pack.looks.find(({ id }) => id === next.look) : undefined;
   return (
     <Card tone="next">
       <View className="flex-row items-baseline justify-between gap-3">
@@ -64,12 +66,14 @@ export function NextLook({ view }: { view: JobView }) {
       <Button variant="quiet" label={why ? t.hideTheSums : t.whyThisOne} onPress={() => setWhy(!why)} />
       {why ? (
         <View className="gap-1">
-          <Text variant="soft">
-            {t.withThisLookFirstAbout(
-              minutesText(trace.remainingMinutesEstimate),
-              runnerUp?.minutesToVerdict === undefined ? '.' : t.withFirst(runnerUp.name, minutesText(runnerUp.minutesToVerdict)),
-            )}
-          </Text>
+          {next === trace.next ? (
+            <Text variant="soft">
+              {t.withThisLookFirstAbout(
+                minutesText(trace.remainingMinutesEstimate),
+                runnerUp?.minutesToVerdict === undefined ? '.' : t.withFirst(runnerUp.name, minutesText(runnerUp.minutesToVerdict)),
+              )}
+            </Text>
+          ) : null}
           <Text variant="soft">
             {t.itBitsInABit(worthText(next.expectedBits), next.expectedBits.toFixed(2), minutesText(next.minutes))}
           </Text>
@@ -86,15 +90,24 @@ export function NextLook({ view }: { view: JobView }) {
   );
 }
 
-/** A look that can be taken as things stand: what can hurt, what to do, and what came of it, without a screen of its own. */
-const Here = ({ view, look }: { view: JobView; look: Look }) => (
-  <View key={look.id} className="gap-3" testID={`here-${look.id}`}>
-    <Cautions jobId={view.job.id} state={view.state} cautions={cautionsOn(view.pack, look.cautions, [])} />
-    {look.tools.length > 0 ? <Text variant="label">{shared.layOut(look.tools.join(', '))}</Text> : null}
-    <Text>{look.how}</Text>
-    <LookAnswers key={look.id} view={view} look={look} ready />
-  </View>
-);
+/** A look without a screen of its own: what has to come off, what can hurt, what to do, and what came of it. */
+function Here({ view, look }: { view: JobView; look: Look }) {
+  const { job, pack, state } = view;
+  const { steps = [] } = reachOf(pack).approachOf(lookWants(pack, look), openSteps(pack, state)) ?? {};
+  return (
+    <View key={look.id} className="gap-3" testID={`here-${look.id}`}>
+      <OpeningSteps view={view} steps={steps} />
+      {steps.length > 0 ? null : (
+        <>
+          <Cautions jobId={job.id} state={state} cautions={cautionsOn(pack, look.cautions, [])} />
+          {look.tools.length > 0 ? <Text variant="label">{shared.layOut(look.tools.join(', '))}</Text> : null}
+          <Text>{look.how}</Text>
+          <LookAnswers key={look.id} view={view} look={look} ready />
+        </>
+      )}
+    </View>
+  );
+}
 
 function labelOf({ next, toLookAt }: TraceOutput): string {
   if (toLookAt) return t.nextToBeLookedAt;
