@@ -106,7 +106,9 @@ test('nothing in the catalogue fits: what is nearest by the work it needs, none 
   await page.getByTestId('find-parts').click();
   await heading(page, match.nothingInTheCatalogueFits).waitFor();
   await heading(page, orders.nearestToIt).waitFor();
-  const ids = await page.locator('[data-testid^="choose-"]').evaluateAll((all) => all.map((each) => each.getAttribute('data-testid') ?? ''));
+  const ids = await page
+    .locator('[data-testid^="choose-"]')
+    .evaluateAll((all) => all.map((each) => each.getAttribute('data-testid') ?? ''));
   const named = ids.map((id) => `'${id.slice('choose-'.length)}'`).join(', ');
   const teeth = await sql(stage.databaseUrl, `SELECT DISTINCT attributes->'teeth' AS teeth FROM parts WHERE part_number IN (${named})`);
   expect(teeth.rows).toEqual([{ teeth: 11 }]);
