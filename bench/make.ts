@@ -2,13 +2,15 @@ import { gearOutline } from '../packages/core/src/gear/cylindrical/outline.ts';
 import { cutOf } from '../packages/core/src/gear/cylindrical/profile.ts';
 import { cylindricalInput } from '../packages/core/src/gear/cylindrical/schema.ts';
 import { fileInput, gearFile } from '../packages/core/src/make/file.ts';
-import { gearOutlineToMake } from '../packages/core/src/make/outline.ts';
+import { gearOutlineToMake, outlineInput } from '../packages/core/src/make/outline.ts';
 
 /** A gear of 60 teeth to 5 µm, and its files: against the outline that the screens draw, which is no closer than they can show. */
 const gear = { teeth: 60, normalModuleMm: 1 };
+const bore = { shape: 'key', sizeMm: 12, keyWidthMm: 4, keyDepthMm: 1.8 };
+const drawn = outlineInput.parse({ gear, bore });
 const input = fileInput.parse({
   gear,
-  bore: { shape: 'key', sizeMm: 12, keyWidthMm: 4, keyDepthMm: 1.8 },
+  bore,
   faceWidthMm: 10,
   format: 'stl',
   family: 'none',
@@ -25,10 +27,10 @@ function median(work: () => unknown, times = 21): number {
 }
 
 const base = median(() => gearOutline(cut));
-const { outline, deviationMm } = gearOutlineToMake(input);
+const { outline, deviationMm } = gearOutlineToMake(drawn);
 const rows = [
   ['outline on screen (baseline)', base, '-'],
-  [`outline to ${(1000 * deviationMm).toFixed(1)} µm, ${outline.length} points`, median(() => gearOutlineToMake(input)), '300'],
+  [`outline to ${(1000 * deviationMm).toFixed(1)} µm, ${outline.length} points`, median(() => gearOutlineToMake(drawn)), '300'],
   ...(['svg', 'dxf', 'stl', '3mf'] as const).map(
     (format) => [`file ${format}`, median(() => gearFile({ ...input, format })), format === 'stl' ? '1000' : '-'] as const,
   ),

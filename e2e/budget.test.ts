@@ -14,10 +14,10 @@ async function packed(name: string): Promise<number> {
 
 test.each([
   ['entry', 250 * kB],
-  ['rest', 582 * kB],
+  ['rest', 587 * kB],
   // Seventeen families with what owners say for each complaint and how people go on from each fault; they come after the first screen.
-  ['operations', 328 * kB],
-  ['scan', 120 * kB],
+  ['operations', 332 * kB],
+  ['scan', 127 * kB],
 ])('the script %s weighs no more than %i bytes on the wire', async (name, most) => {
   const bytes = await packed(name);
   expect(bytes).toBeGreaterThan(kB);

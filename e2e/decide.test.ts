@@ -110,22 +110,35 @@ test('a plastic wheel that nobody sells is drawn, tried, and saved as 3MF; at a 
   const { page } = await stage.device(PHONE);
   const at = await job(page, /Post van/);
   await page.goto(`${at}/make/wheel`);
-  await page.getByTestId('make-teeth').fill('24');
+  // A worm drives it: it is the wheel of that worm, and no straight gear. How many starts it has the family knows.
+  await page.locator('[data-testid="make-starts"][value="1"]').waitFor();
+  await page.getByTestId('make-wheelTeeth').fill('24');
   await page.getByTestId('make-moduleMm').fill('0.5');
+  await page.getByTestId('make-wormDiameterMm').fill('8');
+  await page.getByTestId('make-backlashMm').fill('0.06');
+  await page.getByTestId('make-faceMm').fill('40');
+
+  await page.getByText('The worm does not reach so far round the wheel', { exact: false }).waitFor();
   await page.getByTestId('make-faceMm').fill('4');
+  await page
+    .getByTestId('pair')
+    .getByText(/^Backlash 0.06/)
+    .waitFor();
   await page.getByTestId('make-boreMm').fill('30');
+  await page.getByTestId('piece-threeTeeth').click();
+  await page.getByTestId('save-stl').click();
   await page.getByText('This bore reaches the roots', { exact: false }).waitFor();
   await page.getByTestId('make-boreMm').fill('3');
-  await page.getByTestId('make-preview').waitFor();
+  await page.reload();
   await page.getByTestId('piece-threeTeeth').click();
   const tried = page.waitForEvent('download');
   await page.getByTestId('save-stl').click();
-  expect((await tried).suggestedFilename()).toBe('gear-24-m0.5-three-teeth.stl');
+  expect((await tried).suggestedFilename()).toBe('worm-wheel-24-m0.5-three-teeth.stl');
   await page.getByTestId('piece-gear').click();
   const coming = page.waitForEvent('download');
   await page.getByTestId('save-3mf').click();
   const file = await coming;
-  expect(file.suggestedFilename()).toBe('gear-24-m0.5.3mf');
+  expect(file.suggestedFilename()).toBe('worm-wheel-24-m0.5.3mf');
   const zip = await JSZip.loadAsync(await readFile(await file.path()));
   const model = (await zip.file('3D/3dmodel.model')?.async('string')) ?? '';
   const reach = Math.max(
@@ -134,6 +147,21 @@ test('a plastic wheel that nobody sells is drawn, tried, and saved as 3MF; at a 
   // 24 teeth of module 0.5 are 13 mm over the tips, drawn 1.2 % larger for what nylon shrinks.
   expect(2 * reach).toBeCloseTo(13 / 0.988, 2);
   await page.getByTestId('made').waitFor();
+
+  // A bevel of a pair; teeth too few for its angle are said before there is a file.
+  await page.goto(stage.address);
+  const trimmer = await opened(page, /rimmer/);
+  await page.goto(`${trimmer}/make/gear`);
+  await page.getByTestId('make-moduleMm').fill('1.5');
+  await page.getByTestId('make-faceMm').fill('5');
+  await page.getByTestId('make-pinionTeeth').fill('7');
+  await page.getByTestId('pair').getByText('run into each other', { exact: false }).waitFor();
+  expect(await page.getByTestId('save-3mf').isDisabled()).toBe(true);
+  await page.getByTestId('make-pinionTeeth').fill('12');
+  await page.getByTestId('pair').getByText('run into each other', { exact: false }).waitFor({ state: 'detached' });
+  const bevel = page.waitForEvent('download');
+  await page.getByTestId('save-3mf').click();
+  expect((await bevel).suggestedFilename()).toMatch(/^bevel-1\d-m1\.5\.3mf$/);
 
   await page.goto(stage.address);
   const school = await opened(page, /School lawn tractor/);

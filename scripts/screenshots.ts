@@ -205,13 +205,14 @@ try {
   await page.waitForURL(/\/jobs\//);
   await page.goto(`${page.url().replace(/(\/jobs\/[^/?]+).*/, '$1')}/make/wheel`);
   for (const [name, text] of [
-    ['teeth', '24'],
+    ['wheelTeeth', '24'],
     ['moduleMm', '0.5'],
+    ['wormDiameterMm', '8'],
     ['faceMm', '4'],
     ['boreMm', '3'],
   ] as const)
     await page.getByTestId(`make-${name}`).fill(text);
-  await page.getByTestId('make-preview').waitFor();
+  await page.getByTestId('pair').waitFor();
   await page.mouse.wheel(0, -3000);
   await shoot('make-phone');
 

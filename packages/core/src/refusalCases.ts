@@ -1,3 +1,5 @@
+import { MAKE_REFUSALS } from './make/refusalCases.ts';
+
 const m = (value: number, plusMinus = 0.03) => ({ value, plusMinus });
 const worm = { starts: 1, wheelTeeth: 40, axialModuleMm: 2 };
 const span = (teeth: number, value: number) => ({ teeth, spanMm: m(value) });
@@ -41,18 +43,7 @@ export const REFUSALS: readonly (readonly [op: string, input: object, path: stri
     'gapRangeMm.min',
     { reason: 'rangeBackwards' },
   ],
-  [
-    'make.outline',
-    { gear: { teeth: 20, normalModuleMm: 2 }, bore: { shape: 'square', sizeMm: 30 } },
-    'bore.sizeMm',
-    { reason: 'boreThroughRoots', mostMm: 35 },
-  ],
-  [
-    'make.file',
-    { gear: { teeth: 20, normalModuleMm: 2 }, bore: { shape: 'none' }, faceWidthMm: 9, format: '3mf', family: 'sector-steering' },
-    'family',
-    { reason: 'safetyCriticalNotMade' },
-  ],
+  ...MAKE_REFUSALS,
   ['setup.eccentric', { trials: [trial(0), trial(90)], wantedMm: 0.1 }, 'trials', { reason: 'moreTrials', given: 2, least: 3 }],
   [
     'setup.eccentric',

@@ -60,13 +60,12 @@ export const guideAllowance = ({ process, material }: Pick<TypedGear, 'process' 
   kerfMm: KERF[process],
 });
 
-type MakeInput = Omit<OperationInput<'make.file'>, 'format' | 'family'>;
+export type MakeInput = Omit<OperationInput<'make.file'>, 'format' | 'family'>;
 
-/** The gear as `make.file` takes it; null while teeth, module or face width are not known. */
-export function makeQuestion(typed: TypedGear): MakeInput | null {
-  const [teeth, moduleMm, face] = [typedNumber(typed.teeth), typedNumber(typed.moduleMm), typedNumber(typed.faceMm)];
-  if (!(teeth > 0 && moduleMm > 0 && face > 0)) return null;
-  const [hub, hubLength] = [typedNumber(typed.hubMm), typedNumber(typed.hubLengthMm)];
+/** Bore, and what the process takes or leaves, of whatever gear; a bore that was not measured yet is left out: the teeth can be looked at before. */
+export function boreAndAllowance(
+  typed: Pick<TypedGear, 'bore' | 'boreMm' | 'flatMm' | 'keyWidthMm' | 'keyDepthMm' | 'process' | 'material' | 'shrinkage' | 'kerf'>,
+): { readonly bore: MakeInput['bore']; readonly allowance: { readonly shrinkagePercent: number; readonly kerfMm: number } } {
   const size = (name: 'boreMm' | 'flatMm' | 'keyWidthMm' | 'keyDepthMm') =>
     typedNumber(typed[name]) > 0 ? typedNumber(typed[name]) : undefined;
   const guide = guideAllowance(typed);
@@ -77,8 +76,20 @@ export function makeQuestion(typed: TypedGear): MakeInput | null {
     ...(typed.bore === 'dFlat' && { flatMm: size('flatMm') }),
     ...(typed.bore === 'key' && { keyWidthMm: size('keyWidthMm'), keyDepthMm: size('keyDepthMm') }),
   };
-  // A bore that was not measured yet is left out: the teeth can be looked at before.
   const known = typed.bore !== 'none' && bore.sizeMm !== undefined;
+  return {
+    bore: known
+      ? (Object.fromEntries(Object.entries(bore).filter(([, value]) => value !== undefined)) as MakeInput['bore'])
+      : { shape: 'none' },
+    allowance: { shrinkagePercent: own(typed.shrinkage, guide.shrinkagePercent), kerfMm: own(typed.kerf, guide.kerfMm) },
+  };
+}
+
+/** The gear as `make.file` takes it; null while teeth, module or face width are not known. */
+export function makeQuestion(typed: TypedGear): (MakeInput & Required<Pick<MakeInput, 'gear'>>) | null {
+  const [teeth, moduleMm, face] = [typedNumber(typed.teeth), typedNumber(typed.moduleMm), typedNumber(typed.faceMm)];
+  if (!(teeth > 0 && moduleMm > 0 && face > 0)) return null;
+  const [hub, hubLength] = [typedNumber(typed.hubMm), typedNumber(typed.hubLengthMm)];
   return {
     gear: {
       teeth,
@@ -88,10 +99,7 @@ export function makeQuestion(typed: TypedGear): MakeInput | null {
       profileShift: typedNumber(typed.profileShift) || 0,
       toothThinningMm: Math.max(0, typedNumber(typed.backlashMm) || 0),
     },
-    bore: known
-      ? (Object.fromEntries(Object.entries(bore).filter(([, value]) => value !== undefined)) as MakeInput['bore'])
-      : { shape: 'none' },
-    allowance: { shrinkagePercent: own(typed.shrinkage, guide.shrinkagePercent), kerfMm: own(typed.kerf, guide.kerfMm) },
+    ...boreAndAllowance(typed),
     faceWidthMm: face,
     ...(hub > 0 && hubLength > 0 && { hub: { diameterMm: hub, lengthMm: hubLength } }),
   };

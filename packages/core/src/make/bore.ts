@@ -3,7 +3,7 @@ import { fail } from '../failure/CoreFailure.ts';
 import { lengthMm } from '../quantity/bounds.ts';
 import { arc, type Point } from './polyline.ts';
 
-export const MADE_BORES = ['round', 'dFlat', 'key', 'hexagon', 'square', 'none'] as const;
+export const MADE_BORES = ['round', 'dFlat', 'key', 'hexagon', 'square', 'spline', 'none'] as const;
 /** Hexagon and square by the width across their flats; a D by what is left across its flat; a keyway by its width and its depth beyond the round. */
 export const boreGiven = z.strictObject({
   shape: z.enum(MADE_BORES),
@@ -11,6 +11,11 @@ export const boreGiven = z.strictObject({
   flatMm: lengthMm.optional(),
   keyWidthMm: lengthMm.optional(),
   keyDepthMm: lengthMm.optional(),
+  /** A straight-sided spline: over the bottoms of its grooves, over its lands, and how wide a groove is. */
+  teeth: z.int().min(3).max(60).optional(),
+  majorMm: lengthMm.optional(),
+  minorMm: lengthMm.optional(),
+  toothMm: lengthMm.optional(),
 });
 export type BoreSpec = z.infer<typeof boreGiven>;
 
@@ -24,8 +29,10 @@ export interface Hole {
 }
 
 /** The hole of a bore, counter-clockwise, its flat or key upwards; null for none. @throws CoreFailure where a size is missing or does not go with the round */
-export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreSpec, toleranceMm: number): Hole | null {
+export function holeOf(bore: BoreSpec, toleranceMm: number): Hole | null {
+  const { shape, sizeMm, flatMm, keyWidthMm, keyDepthMm } = bore;
   if (shape === 'none') return null;
+  if (shape === 'spline') return splined(bore, toleranceMm);
   const size = need(sizeMm, 'sizeMm');
   const r = size / 2;
   switch (shape) {
@@ -65,6 +72,30 @@ export function holeOf({ shape, sizeMm, flatMm, keyWidthMm, keyDepthMm }: BoreSp
       };
     }
   }
+}
+
+/** Grooves with straight sides in a round: the teeth of its shaft are a groove wide. */
+function splined({ teeth, majorMm, minorMm, toothMm }: BoreSpec, toleranceMm: number): Hole {
+  const [count, most, least, width] = [
+    need(teeth, 'teeth'),
+    need(majorMm, 'majorMm') / 2,
+    need(minorMm, 'minorMm') / 2,
+    need(toothMm, 'toothMm'),
+  ];
+  if (least >= most) throw fail('outOfRange', 'bore.minorMm', { minimum: 0, maximum: 2 * most, given: 2 * least });
+  const pitch = (2 * Math.PI) / count;
+  const [outer, inner] = [Math.asin(Math.min(1, width / 2 / most)), Math.asin(Math.min(1, width / 2 / least))];
+  // Between two grooves a land must be left.
+  const widest = 2 * least * Math.sin(pitch / 2);
+  if (width >= widest) throw fail('outOfRange', 'bore.toothMm', { minimum: 0, maximum: widest, given: width });
+  const round = Array.from({ length: count }, (_, i) => Math.PI / 2 + i * pitch).flatMap((middle) => {
+    const groove = arc(most, [middle - outer, middle + outer], toleranceMm).points;
+    const land = arc(least, [middle + inner, middle + pitch - inner], toleranceMm).points;
+    const end: Point = [most * Math.cos(middle + outer), most * Math.sin(middle + outer)];
+    const last: Point = [least * Math.cos(middle + pitch - inner), least * Math.sin(middle + pitch - inner)];
+    return [...groove, end, ...land, last];
+  });
+  return { points: round, deviationMm: toleranceMm, reachMm: most, narrowestMm: Math.min(width, 2 * least) };
 }
 
 function flats(count: number, inradius: number): Hole {

@@ -129,7 +129,7 @@ const BORES = [
 
 test.each(BORES)('a %s bore has its area, and leaves a closed body of that volume', (shape, sizes, area) => {
   const input = made({ bore: { shape, ...sizes }, chordToleranceMm: 0.001 });
-  const { outline: points, holes } = gearOutlineToMake(input);
+  const { outline: points, holes } = outline(gear(), { bore: { shape, ...sizes }, chordToleranceMm: 0.001 });
   const hole = areaOf(holes[0] ?? []);
   if (area === null) {
     // The round and the slot beyond it: more than the round, less than the round and the whole slot.

@@ -2,6 +2,7 @@ import { fail } from '../failure/CoreFailure.ts';
 import { operation } from '../operation/operation.ts';
 import { familyIn, type Families } from '../packOperations.ts';
 import { fileInput, fileOutput, gearFile } from './file.ts';
+import { makePair, pairInput, pairOutput } from './pair.ts';
 import { gearOutlineToMake, NO_FAMILY, outlineInput, outlineOutput } from './outline.ts';
 
 /** A gear to be made. A family in which somebody can be hurt is refused here, so that no door leads round it. */
@@ -28,6 +29,15 @@ export function makeOperations(families: Families) {
       work: (input) => {
         refuseToMake(input.family);
         return gearFile(input);
+      },
+    }),
+    'make.pair': operation({
+      input: pairInput,
+      output: pairOutput,
+      heavy: true,
+      work: (input) => {
+        refuseToMake(input.family);
+        return makePair(input);
       },
     }),
   };

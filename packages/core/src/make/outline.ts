@@ -18,14 +18,16 @@ const FINEST_MODULE_MM = 0.02;
 /** More corners than this no machine reads, and a body of them would take minutes. */
 const MOST_CORNERS = 40_000;
 
-const gear = cylindricalInput.omit({ spanTeeth: true, pinDiameterMm: true }).extend({ teeth: z.int().min(4).max(MOST_MADE_TEETH) });
+export const madeGear = cylindricalInput
+  .omit({ spanTeeth: true, pinDiameterMm: true })
+  .extend({ teeth: z.int().min(4).max(MOST_MADE_TEETH) });
 
 /** A gear for no machine: the bench alone, and never within a job. */
 export const NO_FAMILY = 'none';
 export const madeFor = z.string().min(1).max(120);
 
 export const outlineInput = z.strictObject({
-  gear,
+  gear: madeGear,
   bore: boreGiven,
   allowance: z
     .strictObject({
@@ -33,6 +35,8 @@ export const outlineInput = z.strictObject({
       shrinkagePercent: z.number().min(0).max(10).default(0),
       /** How wide the tool cuts: the path runs half of it outside. */
       kerfMm: z.number().min(0).max(5).default(0),
+      /** How high a printer's layer is: heights are whole layers. */
+      layerMm: z.number().min(0.02).max(1).optional(),
     })
     .prefault({}),
   chordToleranceMm: z.number().min(FINEST_MM).max(0.5).default(0.005),

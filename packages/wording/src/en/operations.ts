@@ -34,6 +34,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'learn.life': 'How long a part lives, by those that failed and those that run',
   'learn.priors': 'A family’s priors as the shop’s own verdicts move them',
   'make.file': 'A gear as a file for a printer, a mill, a wire or a laser',
+  'make.pair': 'Two gears that would be made, turned against each other: backlash, interference, where they bear',
   'make.outline': 'The outline of a gear to be made, with its bore',
   'match.fit': 'Does this part fit, attribute by attribute',
   'match.receive': 'Is what arrived what was ordered',

@@ -95,6 +95,10 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   shaftAllBore: ({ mostMm }) => `The hole in the shaft cannot be as wide as the shaft of ${mostMm} mm.`,
   interferenceOrTorque: () => 'Give the interference or the torque it has to carry, not both.',
   rangeBackwards: () => 'The lower limit is above the upper one.',
+  toothPointed: () => 'Its teeth would end in a point: a smaller pressure angle leaves them a tip.',
+  faceBeyondThroat: ({ mostMm }) => `The worm does not reach so far round the wheel: a face of ${fixed(mostMm, 2)} mm at most.`,
+  notFlat: () => 'This gear has no flat drawing: take a body for it.',
+  noSuchPair: () => 'These two do not run together.',
   boreThroughRoots: ({ mostMm }) => `This bore reaches the roots of the teeth: it must be well below ${fixed(mostMm, 2)} mm.`,
   safetyCriticalNotMade: ({ name }) =>
     `${name}: somebody could be hurt. A shop-made gear is never offered for it; the maker’s part, or licensed work.`,

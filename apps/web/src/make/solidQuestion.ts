@@ -1,0 +1,152 @@
+import type { OperationInput } from '@patient-badger/core';
+import type { GearCard, Pack } from '@patient-badger/core/machine';
+import type { PartAttributes } from '@patient-badger/core/parts';
+import { typedNumber } from '../design/typedNumber.ts';
+import { boreAndAllowance, NO_GEAR, type MakeInput, type TypedGear } from './makeQuestion.ts';
+
+/** Kinds that have no flat drawing. */
+export const SOLID_KINDS = ['worm', 'wormWheel', 'bevel'] as const;
+export type SolidKind = (typeof SOLID_KINDS)[number];
+
+/** What is typed of a worm, its wheel or a bevel, as typed; bore, process and allowances as of every gear. */
+export interface TypedSolid extends Omit<TypedGear, 'helixAngleDeg' | 'profileShift' | 'teeth'> {
+  readonly starts: string;
+  readonly wormDiameterMm: string;
+  readonly profile: 'ZA' | 'ZN' | 'ZI';
+  readonly hand: 'right' | 'left';
+  readonly lengthMm: string;
+  readonly wheelTeeth: string;
+  readonly form: 'throated' | 'straight';
+  readonly pinionTeeth: string;
+  readonly member: 'pinion' | 'wheel';
+  readonly shaftAngleDeg: string;
+}
+
+export const NO_SOLID: TypedSolid = {
+  ...NO_GEAR,
+  starts: '',
+  wormDiameterMm: '',
+  profile: 'ZI',
+  hand: 'right',
+  lengthMm: '',
+  wheelTeeth: '',
+  form: 'straight',
+  pinionTeeth: '',
+  member: 'wheel',
+  shaftAngleDeg: '90',
+};
+
+type Part = NonNullable<OperationInput<'make.file'>['part']>;
+
+const positive = (...figures: readonly number[]) => figures.every((figure) => figure > 0);
+
+/** The worm as it is typed; null while its threads are not known. */
+function wormOf(typed: TypedSolid) {
+  const [starts, axialModuleMm, pitchDiameterMm] = [typed.starts, typed.moduleMm, typed.wormDiameterMm].map(typedNumber) as [
+    number,
+    number,
+    number,
+  ];
+  if (!positive(starts, axialModuleMm, pitchDiameterMm)) return null;
+  const { profile, hand } = typed;
+  return { starts, axialModuleMm, pitchDiameterMm, profile, hand, normalPressureAngleDeg: typedNumber(typed.pressureAngleDeg) || 20 };
+}
+
+const wormPart = (typed: TypedSolid): Part | null => {
+  const [worm, lengthMm] = [wormOf(typed), typedNumber(typed.lengthMm)];
+  return worm && positive(lengthMm) ? { kind: 'worm', ...worm, lengthMm } : null;
+};
+
+const wheelPart = (typed: TypedSolid): Part | null => {
+  const [worm, wheelTeeth, faceWidthMm] = [wormOf(typed), typedNumber(typed.wheelTeeth), typedNumber(typed.faceMm)];
+  if (!worm || !positive(wheelTeeth, faceWidthMm)) return null;
+  return {
+    kind: 'wormWheel',
+    worm,
+    wheelTeeth,
+    faceWidthMm,
+    form: typed.form,
+    backlashMm: Math.max(0, typedNumber(typed.backlashMm) || 0),
+  };
+};
+
+const bevelPart = (typed: TypedSolid, member: TypedSolid['member']): Part | null => {
+  const [pinionTeeth, wheelTeeth, outerModuleMm, faceWidthMm] = [typed.pinionTeeth, typed.wheelTeeth, typed.moduleMm, typed.faceMm].map(
+    typedNumber,
+  ) as [number, number, number, number];
+  if (!positive(pinionTeeth, wheelTeeth, outerModuleMm, faceWidthMm)) return null;
+  return {
+    kind: 'bevel',
+    member,
+    pinionTeeth,
+    wheelTeeth,
+    outerModuleMm,
+    faceWidthMm,
+    shaftAngleDeg: typedNumber(typed.shaftAngleDeg) || 90,
+    pressureAngleDeg: typedNumber(typed.pressureAngleDeg) || 20,
+    // What is wanted between the two is shared by them.
+    toothThinningMm: Math.max(0, typedNumber(typed.backlashMm) || 0) / 2,
+  };
+};
+
+/** The gear that is made, and the pair that it is one of; null for what is not known yet. */
+export function solidParts(
+  kind: SolidKind,
+  typed: TypedSolid,
+): { readonly part: Part | null; readonly pair: readonly [Part, Part] | null } {
+  const both = (a: Part | null, b: Part | null) => (a && b ? ([a, b] as const) : null);
+  if (kind === 'bevel') {
+    return { part: bevelPart(typed, typed.member), pair: both(bevelPart(typed, 'pinion'), bevelPart(typed, 'wheel')) };
+  }
+  // How long the worm is changes nothing where it bears on its wheel.
+  const worm = wormPart(typed) ?? wormPart({ ...typed, lengthMm: String(6 * (typedNumber(typed.moduleMm) || 0)) });
+  const wheel = wheelPart(typed);
+  return { part: kind === 'worm' ? wormPart(typed) : wheel, pair: both(worm, wheel) };
+}
+
+/** The gear as `make.file` takes it; null while it is not known. */
+export function solidQuestion(kind: SolidKind, typed: TypedSolid): MakeInput | null {
+  const { part } = solidParts(kind, typed);
+  const { kerfMm: _, ...allowance } = boreAndAllowance(typed).allowance;
+  return part && { part, bore: boreAndAllowance(typed).bore, allowance };
+}
+
+const text = (value: number | undefined, places: number) => (value === undefined ? undefined : String(Number(value.toFixed(places))));
+const figureOf = (given: PartAttributes['faceWidthMm']) => (typeof given === 'object' ? given.value : given);
+
+interface Known {
+  readonly pack: Pack;
+  readonly card: GearCard;
+  /** What its readings say of it, and what those of the worm that drives it say of the worm. */
+  readonly own: PartAttributes | undefined;
+  readonly worm: PartAttributes | undefined;
+}
+
+/** What is known of the gear and its mate, as the form has it: by readings, else by the family's own counts. */
+export function knownOfSolid({ pack, card, own, worm }: Known): Partial<TypedSolid> {
+  const joint = pack.driveline.joints.find(
+    (each) => Object.values(each).includes(card.body) && (each.type === 'worm' || each.type === 'bevel'),
+  );
+  const thread = worm ?? (card.type === 'worm' ? own : undefined);
+  const counts =
+    joint?.type === 'bevel'
+      ? {
+          pinionTeeth: String(Math.min(joint.teethA, joint.teethB)),
+          wheelTeeth: String(Math.max(joint.teethA, joint.teethB)),
+          member: (joint.a === card.body) === joint.teethA < joint.teethB ? ('pinion' as const) : ('wheel' as const),
+        }
+      : joint?.type === 'worm' && {
+          starts: String(thread?.starts ?? joint.starts),
+          wheelTeeth: String(card.type === 'wormWheel' ? (own?.teeth ?? joint.teeth) : joint.teeth),
+        };
+  const known = {
+    ...counts,
+    moduleMm: text(figureOf(thread?.axialModuleMm ?? own?.axialModuleMm ?? own?.normalModuleMm), 4),
+    wormDiameterMm: text(figureOf(thread?.pitchDiameterMm), 3),
+    hand: thread?.hand ?? own?.hand,
+    faceMm: text(figureOf(own?.faceWidthMm), 2),
+    lengthMm: card.type === 'worm' ? text(figureOf(own?.faceWidthMm ?? own?.lengthMm), 2) : undefined,
+    boreMm: text(figureOf(own?.boreDiameterMm), 2),
+  };
+  return Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined));
+}
