@@ -36,6 +36,8 @@ interface Props {
   readonly view: JobView;
   readonly card: GearCard;
   readonly question: MakeInput | null;
+  /** It sits on a shaft: its seat can be tried. */
+  readonly hasSeat?: boolean;
   /** It can be drawn on a plane. */
   readonly isFlat: boolean;
   /** It would not run as it stands, or cannot be drawn. */
@@ -44,7 +46,7 @@ interface Props {
 }
 
 /** The file for the machine: the whole gear, or a try of it first. */
-export function FileCard({ view, card, question, isFlat, blocked, material }: Props) {
+export function FileCard({ view, card, question, isFlat, hasSeat = true, blocked, material }: Props) {
   const { job, pack, state } = view;
   const { write, problem } = useRecord(job.id);
   const [piece, setPiece] = useState<(typeof PIECES)[number][0]>('gear');
@@ -72,7 +74,7 @@ export function FileCard({ view, card, question, isFlat, blocked, material }: Pr
   return (
     <Card tone="next">
       <Text variant="head">{t.theFile}</Text>
-      {PIECES.map(([id, label]) => (
+      {PIECES.filter(([id]) => hasSeat || id !== 'seat').map(([id, label]) => (
         <Button
           key={id}
           label={label}

@@ -23,9 +23,22 @@ export const MakeScreen = () => (
     {(view, card) => {
       if (!isMakeable(view.pack)) return <Never view={view} />;
       const kind = SOLID_KINDS.find((each) => each === card.type);
+      if (NOT_DRAWN.includes(card.type)) return <NotDrawn card={card} />;
       return kind ? <SolidMaking view={view} card={card} kind={kind} /> : <Making view={view} card={card} />;
     }}
   </GearFrame>
+);
+
+/** What is no straight gear, and would be drawn as one. */
+const NOT_DRAWN: readonly GearCard['type'][] = ['sector', 'screw'];
+
+const NotDrawn = ({ card }: { card: GearCard }) => (
+  <Card tone="sunken">
+    <Text variant="head" testID="not-drawn">
+      {t.notDrawnHere(card.name)}
+    </Text>
+    <Text>{t.orderItToItsDimensions}</Text>
+  </Card>
 );
 
 const Never = ({ view: { pack } }: { view: JobView }) => (

@@ -17,6 +17,14 @@ const THREAD: readonly FigureOf<NumberField>[] = [
 const FIELDS: Readonly<Record<SolidKind, readonly FigureOf<NumberField>[]>> = {
   worm: [...THREAD, ['lengthMm', t.threadedLengthIn, 'mm'], ['wheelTeeth', t.teethOfItsWheel]],
   wormWheel: [['wheelTeeth', shared.teeth], ['faceMm', shared.faceWidthIn, 'mm'], ['backlashMm', t.backlashIn, 'mm'], ...THREAD],
+  rack: [
+    ['wheelTeeth', shared.teeth],
+    ['moduleMm', shared.moduleMm],
+    ['pressureAngleDeg', t.pressureAngle],
+    ['faceMm', shared.faceWidthIn, 'mm'],
+    ['backMm', t.behindTheRootsIn, 'mm'],
+    ['backlashMm', t.thinnerForBacklashIn, 'mm'],
+  ],
   bevel: [
     ['pinionTeeth', t.teethOfThePinion],
     ['wheelTeeth', t.teethOfTheWheel],
@@ -28,7 +36,7 @@ const FIELDS: Readonly<Record<SolidKind, readonly FigureOf<NumberField>[]>> = {
   ],
 };
 
-/** The teeth of a worm, its wheel or a bevel. */
+/** The teeth of a worm, its wheel, a bevel or a rack. */
 export function SolidForm({
   kind,
   typed,
@@ -52,7 +60,8 @@ export function SolidForm({
           value={typed.member}
           onChange={(member) => onChange({ member })}
         />
-      ) : (
+      ) : null}
+      {kind === 'worm' || kind === 'wormWheel' ? (
         <>
           <Segments
             label={t.flankForm}
@@ -74,7 +83,7 @@ export function SolidForm({
             onChange={(hand) => onChange({ hand })}
           />
         </>
-      )}
+      ) : null}
       {kind === 'wormWheel' ? (
         <Segments
           label={t.formOfTheFace}

@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/make';
 import type { OperationOutput } from '@patient-badger/core';
 import type { GearCard } from '@patient-badger/core/machine';
+import { findFamily } from '@patient-badger/knowledge';
 import { useQuery } from '@tanstack/react-query';
 import { runNamedInWorker } from '../data/runInWorker.ts';
 import { Text } from '../design/Text.tsx';
@@ -13,7 +14,7 @@ import { PairCard, RUNS_IN_MM } from './PairCard.tsx';
 import { SolidForm } from './SolidForm.tsx';
 import { knownOfSolid, NO_SOLID, solidParts, solidQuestion, type SolidKind, type TypedSolid } from './solidQuestion.ts';
 
-/** A worm, its wheel or a straight bevel: turned with its mate before its file is written. */
+/** A worm, its wheel, a straight bevel or a rack; of a pair, turned with its mate before its file is written. */
 export function SolidMaking({ view, card, kind }: { view: JobView; card: GearCard; kind: SolidKind }) {
   const { job, pack, state, machine } = view;
   const modelId = machine?.modelId;
@@ -24,14 +25,17 @@ export function SolidMaking({ view, card, kind }: { view: JobView; card: GearCar
   const { draft, set, isFilled } = useDeskDraft<TypedSolid>(`make/${kind}/${card.id}`, { jobId: job.id, known, empty: NO_SOLID });
   const question = solidQuestion(kind, draft);
   const both = solidParts(kind, draft).pair;
+  // The sums on this device know the families that ship; one of the shop's own was asked whether it can be made before this screen.
+  const family = findFamily(pack.id) ? pack.id : 'none';
   const pair = useQuery({
-    queryKey: ['make.pair', both],
-    queryFn: () => runNamedInWorker<OperationOutput<'make.pair'>>('make.pair', { family: 'none', a: both?.[0], b: both?.[1] }),
+    queryKey: ['make.pair', family, both],
+    queryFn: () => runNamedInWorker<OperationOutput<'make.pair'>>('make.pair', { family, a: both?.[0], b: both?.[1] }),
     enabled: both !== null,
     staleTime: Infinity,
     retry: false,
     meta: { local: true },
   });
+  const isRack = kind === 'rack';
   const runsIn = (pair.data?.interferenceMm ?? 0) > RUNS_IN_MM;
   return (
     <>
@@ -41,13 +45,14 @@ export function SolidMaking({ view, card, kind }: { view: JobView; card: GearCar
       {pair.error ? <Text variant="danger">{pair.error.message}</Text> : null}
       {question ? null : <Text>{t.figuresFirst}</Text>}
       <SolidForm kind={kind} typed={draft} onChange={set} />
-      <BoreForm typed={draft} onChange={set} />
-      <ProcessForm typed={draft} onChange={set} isFlat={false} />
+      {isRack ? null : <BoreForm typed={draft} onChange={set} />}
+      <ProcessForm typed={draft} onChange={set} isFlat={isRack} />
       <FileCard
         view={view}
         card={card}
         question={question}
-        isFlat={false}
+        isFlat={isRack}
+        hasSeat={!isRack}
         blocked={runsIn || pair.error !== null || pair.isLoading}
         material={draft.material}
       />

@@ -52,3 +52,10 @@ test('counts come from the chain, figures from what was measured of the gear and
   });
   expect(knownOfSolid({ pack: trimmer, card: cardOf(trimmer, 'pinion'), own: undefined, worm: undefined }).member).toBe('pinion');
 });
+
+test('a rack has no seat and no pair; a body has no kerf, whatever is typed', () => {
+  const rack = { ...NO_SOLID, wheelTeeth: '12', moduleMm: '4', faceMm: '20', backMm: '10', boreMm: '8', kerf: '0.3' };
+  expect(solidQuestion('rack', rack)).toMatchObject({ part: { kind: 'rack', teeth: 12, backMm: 10 }, bore: { shape: 'none' } });
+  expect(solidParts('rack', rack).pair).toBeNull();
+  expect(solidQuestion('wormWheel', { ...wheel, kerf: '0.3' })?.allowance).toMatchObject({ kerfMm: 0 });
+});

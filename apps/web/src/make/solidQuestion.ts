@@ -4,11 +4,11 @@ import type { PartAttributes } from '@patient-badger/core/parts';
 import { typedNumber } from '../design/typedNumber.ts';
 import { boreAndAllowance, NO_GEAR, type MakeInput, type TypedGear } from './makeQuestion.ts';
 
-/** Kinds that have no flat drawing. */
-export const SOLID_KINDS = ['worm', 'wormWheel', 'bevel'] as const;
+/** Kinds that are no straight gear, each with its own figures. */
+export const SOLID_KINDS = ['worm', 'wormWheel', 'bevel', 'rack'] as const;
 export type SolidKind = (typeof SOLID_KINDS)[number];
 
-/** What is typed of a worm, its wheel or a bevel, as typed; bore, process and allowances as of every gear. */
+/** What is typed of a worm, its wheel, a bevel or a rack, as typed; bore, process and allowances as of every gear. */
 export interface TypedSolid extends Omit<TypedGear, 'helixAngleDeg' | 'profileShift' | 'teeth'> {
   readonly starts: string;
   readonly wormDiameterMm: string;
@@ -20,6 +20,8 @@ export interface TypedSolid extends Omit<TypedGear, 'helixAngleDeg' | 'profileSh
   readonly pinionTeeth: string;
   readonly member: 'pinion' | 'wheel';
   readonly shaftAngleDeg: string;
+  /** Of a rack, behind its roots. */
+  readonly backMm: string;
 }
 
 export const NO_SOLID: TypedSolid = {
@@ -34,6 +36,7 @@ export const NO_SOLID: TypedSolid = {
   pinionTeeth: '',
   member: 'wheel',
   shaftAngleDeg: '90',
+  backMm: '',
 };
 
 type Part = NonNullable<OperationInput<'make.file'>['part']>;
@@ -89,12 +92,33 @@ const bevelPart = (typed: TypedSolid, member: TypedSolid['member']): Part | null
   };
 };
 
+const rackPart = (typed: TypedSolid): Part | null => {
+  const [teeth, normalModuleMm, faceWidthMm, backMm] = [typed.wheelTeeth, typed.moduleMm, typed.faceMm, typed.backMm].map(typedNumber) as [
+    number,
+    number,
+    number,
+    number,
+  ];
+  if (!positive(teeth, normalModuleMm, faceWidthMm, backMm)) return null;
+  const toothThinningMm = Math.max(0, typedNumber(typed.backlashMm) || 0);
+  return {
+    kind: 'rack',
+    teeth,
+    normalModuleMm,
+    faceWidthMm,
+    backMm,
+    toothThinningMm,
+    pressureAngleDeg: typedNumber(typed.pressureAngleDeg) || 20,
+  };
+};
+
 /** The gear that is made, and the pair that it is one of; null for what is not known yet. */
 export function solidParts(
   kind: SolidKind,
   typed: TypedSolid,
 ): { readonly part: Part | null; readonly pair: readonly [Part, Part] | null } {
   const both = (a: Part | null, b: Part | null) => (a && b ? ([a, b] as const) : null);
+  if (kind === 'rack') return { part: rackPart(typed), pair: null };
   if (kind === 'bevel') {
     return { part: bevelPart(typed, typed.member), pair: both(bevelPart(typed, 'pinion'), bevelPart(typed, 'wheel')) };
   }
@@ -107,8 +131,10 @@ export function solidParts(
 /** The gear as `make.file` takes it; null while it is not known. */
 export function solidQuestion(kind: SolidKind, typed: TypedSolid): MakeInput | null {
   const { part } = solidParts(kind, typed);
-  const { kerfMm: _, ...allowance } = boreAndAllowance(typed).allowance;
-  return part && { part, bore: boreAndAllowance(typed).bore, allowance };
+  const { bore, allowance } = boreAndAllowance(typed);
+  if (kind === 'rack') return part && { part, bore: { shape: 'none' }, allowance };
+  // No tool follows the outline of a body.
+  return part && { part, bore, allowance: { ...allowance, kerfMm: 0 } };
 }
 
 const text = (value: number | undefined, places: number) => (value === undefined ? undefined : String(Number(value.toFixed(places))));
@@ -141,6 +167,7 @@ export function knownOfSolid({ pack, card, own, worm }: Known): Partial<TypedSol
         };
   const known = {
     ...counts,
+    ...(card.type === 'rack' && { wheelTeeth: own?.teeth === undefined ? undefined : String(own.teeth) }),
     moduleMm: text(figureOf(thread?.axialModuleMm ?? own?.axialModuleMm ?? own?.normalModuleMm), 4),
     wormDiameterMm: text(figureOf(thread?.pitchDiameterMm), 3),
     hand: thread?.hand ?? own?.hand,

@@ -92,6 +92,7 @@ export const FAILURE_REASONS = [
   'faceBeyondThroat',
   'notFlat',
   'noSuchPair',
+  'noTryOfRing',
   'yearsAreOneAYear',
   'dueBeyondCalendar',
   'threadBarelyEngaged',

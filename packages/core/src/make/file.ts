@@ -162,8 +162,12 @@ function gearOf(part: Extract<FlatPart, { kind: 'spur' | 'helical' | 'sector' }>
 
 /** What of the gear is drawn: all of it, or three of its teeth on a piece of the rim. */
 function faceOf(input: FileInput, part: FlatPart): Face {
-  if (part.kind === 'rack') return asMade(input, rackFace(part));
-  if (part.kind === 'internal') return asMade(input, internalFace(part, input.chordToleranceMm));
+  const isTry = input.piece === 'threeTeeth';
+  if (part.kind === 'rack') return asMade(input, rackFace(isTry ? { ...part, teeth: Math.min(FEW, part.teeth) } : part));
+  if (part.kind === 'internal') {
+    if (isTry) throw fail('invalid', 'piece', { reason: 'noTryOfRing' });
+    return asMade(input, internalFace(part, input.chordToleranceMm));
+  }
   const { outline, holes } = gearOutlineToMake({ ...input, gear: gearOf(part) });
   const [hole] = holes;
   const [reach, root] = [reachOf(hole ?? []).most, reachOf(outline).least];
@@ -174,7 +178,7 @@ function faceOf(input: FileInput, part: FlatPart): Face {
       ? { outline, hole }
       : sectorFace({ outline, hole, teeth: part.teeth, present: part.teethPresent });
   }
-  if (input.piece !== 'threeTeeth') return { outline, hole };
+  if (!isTry) return { outline, hole };
   // The outline begins in the space right of the upright tooth, and every tooth has as many points.
   const each = outline.length / part.teeth;
   const teeth = [...outline.slice(-each), ...outline.slice(0, 2 * each + 1)];

@@ -28,6 +28,18 @@ export const MAKE_REFUSALS: readonly (readonly [op: string, input: object, path:
     'part.pressureAngleDeg',
     { reason: 'toothPointed' },
   ],
+  [
+    'make.file',
+    {
+      part: { kind: 'internal', teeth: 48, normalModuleMm: 1, faceWidthMm: 8, rimMm: 4 },
+      bore: { shape: 'none' },
+      format: 'stl',
+      piece: 'threeTeeth',
+      family: 'none',
+    },
+    'piece',
+    { reason: 'noTryOfRing' },
+  ],
   ['make.pair', { family: 'none', a: BEVEL, b: WHEEL }, 'b', { reason: 'noSuchPair' }],
   ['make.pair', { family: 'sector-steering', a: BEVEL, b: WHEEL }, 'family', { reason: 'safetyCriticalNotMade' }],
   [

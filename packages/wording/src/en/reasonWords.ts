@@ -98,6 +98,7 @@ export const REASON_WORDS: Readonly<Record<FailureReason, (detail: FailureDetail
   toothPointed: () => 'Its teeth would end in a point: a smaller pressure angle leaves them a tip.',
   faceBeyondThroat: ({ mostMm }) => `The worm does not reach so far round the wheel: a face of ${fixed(mostMm, 2)} mm at most.`,
   notFlat: () => 'This gear has no flat drawing: take a body for it.',
+  noTryOfRing: () => 'Of a ring no three teeth are cut: try it in a whole one of thin layers.',
   noSuchPair: () => 'These two do not run together.',
   boreThroughRoots: ({ mostMm }) => `This bore reaches the roots of the teeth: it must be well below ${fixed(mostMm, 2)} mm.`,
   safetyCriticalNotMade: ({ name }) =>
