@@ -117,12 +117,16 @@ test('a plastic wheel that nobody sells is drawn, tried, and saved as 3MF; at a 
   await page.getByTestId('make-wormDiameterMm').fill('8');
   await page.getByTestId('make-backlashMm').fill('0.06');
   await page.getByTestId('make-faceMm').fill('40');
-
   await page.getByText('The worm does not reach so far round the wheel', { exact: false }).waitFor();
   await page.getByTestId('make-faceMm').fill('4');
   await page
     .getByTestId('pair')
     .getByText(/^Backlash 0.06/)
+    .waitFor();
+  // Held against what the little motor brings there.
+  await page
+    .getByTestId('load')
+    .getByText(/^A tooth of it should bear/)
     .waitFor();
   await page.getByTestId('make-boreMm').fill('30');
   await page.getByTestId('piece-threeTeeth').click();

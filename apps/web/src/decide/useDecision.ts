@@ -1,4 +1,4 @@
-import { usualUse, type UseUnit } from '@patient-badger/core';
+import { plain, usualUse, type UseUnit } from '@patient-badger/core';
 import { byKeptRatio, gearInHand, materialOf, seatsOf, toSetRight } from '@patient-badger/core/job';
 import { draftOptions, type DraftFacts, type PartAttributes, type ToothFacts } from '@patient-badger/core/parts';
 import { part as partSchema, type MachineHistory } from '@patient-badger/contract';
@@ -93,16 +93,14 @@ export function useDecision(view: JobView, assumed: Use | null) {
 /** What was measured of the gear that is asked for, as its tooth is reckoned: new only where a figure is. */
 function useToothFacts(looked: PartAttributes | null, material: ToothFacts['material']): ToothFacts {
   const teeth = looked?.teeth;
-  const normalModuleMm = figureOf(looked?.normalModuleMm ?? looked?.axialModuleMm);
-  const helixAngleDeg = figureOf(looked?.helixAngleDeg);
-  const faceWidthMm = figureOf(looked?.faceWidthMm);
+  const normalModuleMm = plain(looked?.normalModuleMm ?? looked?.axialModuleMm);
+  const helixAngleDeg = plain(looked?.helixAngleDeg);
+  const faceWidthMm = plain(looked?.faceWidthMm);
   return useMemo(
     () => ({ teeth, normalModuleMm, helixAngleDeg, faceWidthMm, material }),
     [teeth, normalModuleMm, helixAngleDeg, faceWidthMm, material],
   );
 }
-
-const figureOf = (given: PartAttributes['normalModuleMm']): number | undefined => (typeof given === 'object' ? given.value : given);
 
 /** How long this shop's own parts at that place live, as far as its log knows. */
 function useOwnLife(family: string, gear: string | undefined, unit: UseUnit): DraftFacts['ownLife'] {

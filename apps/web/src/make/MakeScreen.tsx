@@ -11,6 +11,7 @@ import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { FileCard } from './FileCard.tsx';
 import { GearForm } from './GearForm.tsx';
+import { LoadLine } from './LoadLine.tsx';
 import { makeQuestion, NO_GEAR, type TypedGear } from './makeQuestion.ts';
 import { Preview } from './Preview.tsx';
 import { SolidMaking } from './SolidMaking.tsx';
@@ -86,6 +87,9 @@ function Making({ view, card }: { view: JobView; card: GearCard }) {
       {outline.error ? <Text variant="danger">{outline.error.message}</Text> : null}
       {question ? null : <Text>{t.teethModuleAndFaceWidth}</Text>}
       <GearForm typed={draft} onChange={set} />
+      {question ? (
+        <LoadLine pack={view.pack} card={card} tooth={{ ...question.gear, faceWidthMm: question.faceWidthMm, material: draft.material }} />
+      ) : null}
       <FileCard view={view} card={card} question={question} isFlat blocked={outline.error !== null} material={draft.material} />
       <Text variant="soft">{t.aMadeGearIsA}</Text>
     </>

@@ -10,9 +10,10 @@ import type { JobView } from '../job/JobView.ts';
 import { useDeskDraft } from '../preferences/deskDraft.ts';
 import { BoreForm, ProcessForm } from './GearForm.tsx';
 import { FileCard } from './FileCard.tsx';
+import { LoadLine } from './LoadLine.tsx';
 import { PairCard, RUNS_IN_MM } from './PairCard.tsx';
 import { SolidForm } from './SolidForm.tsx';
-import { knownOfSolid, NO_SOLID, solidParts, solidQuestion, type SolidKind, type TypedSolid } from './solidQuestion.ts';
+import { knownOfSolid, NO_SOLID, toothOf, solidParts, solidQuestion, type SolidKind, type TypedSolid } from './solidQuestion.ts';
 
 /** A worm, its wheel, a straight bevel or a rack; of a pair, turned with its mate before its file is written. */
 export function SolidMaking({ view, card, kind }: { view: JobView; card: GearCard; kind: SolidKind }) {
@@ -47,6 +48,7 @@ export function SolidMaking({ view, card, kind }: { view: JobView; card: GearCar
       <SolidForm kind={kind} typed={draft} onChange={set} />
       {isRack ? null : <BoreForm typed={draft} onChange={set} />}
       <ProcessForm typed={draft} onChange={set} isFlat={isRack} />
+      {kind === 'wormWheel' ? <LoadLine pack={pack} card={card} tooth={toothOf(draft)} /> : null}
       <FileCard
         view={view}
         card={card}

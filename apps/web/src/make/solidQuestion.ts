@@ -1,6 +1,6 @@
-import type { OperationInput } from '@patient-badger/core';
+import { plain, type OperationInput } from '@patient-badger/core';
 import type { GearCard, Pack } from '@patient-badger/core/machine';
-import type { PartAttributes } from '@patient-badger/core/parts';
+import type { PartAttributes, ToothFacts } from '@patient-badger/core/parts';
 import { typedNumber } from '../design/typedNumber.ts';
 import { boreAndAllowance, NO_GEAR, type MakeInput, type TypedGear } from './makeQuestion.ts';
 
@@ -128,6 +128,12 @@ export function solidParts(
   return { part: kind === 'worm' ? wormPart(typed) : wheel, pair: both(worm, wheel) };
 }
 
+/** A worm wheel's tooth as it is typed, of the module along its worm. */
+export function toothOf({ wheelTeeth, moduleMm, faceMm, material }: TypedSolid): ToothFacts {
+  const figure = (typed: string) => (typedNumber(typed) > 0 ? typedNumber(typed) : undefined);
+  return { teeth: figure(wheelTeeth), normalModuleMm: figure(moduleMm), faceWidthMm: figure(faceMm), material };
+}
+
 /** The gear as `make.file` takes it; null while it is not known. */
 export function solidQuestion(kind: SolidKind, typed: TypedSolid): MakeInput | null {
   const { part } = solidParts(kind, typed);
@@ -138,7 +144,6 @@ export function solidQuestion(kind: SolidKind, typed: TypedSolid): MakeInput | n
 }
 
 const text = (value: number | undefined, places: number) => (value === undefined ? undefined : String(Number(value.toFixed(places))));
-const figureOf = (given: PartAttributes['faceWidthMm']) => (typeof given === 'object' ? given.value : given);
 
 interface Known {
   readonly pack: Pack;
@@ -168,12 +173,12 @@ export function knownOfSolid({ pack, card, own, worm }: Known): Partial<TypedSol
   const known = {
     ...counts,
     ...(card.type === 'rack' && { wheelTeeth: own?.teeth === undefined ? undefined : String(own.teeth) }),
-    moduleMm: text(figureOf(thread?.axialModuleMm ?? own?.axialModuleMm ?? own?.normalModuleMm), 4),
-    wormDiameterMm: text(figureOf(thread?.pitchDiameterMm), 3),
+    moduleMm: text(plain(thread?.axialModuleMm ?? own?.axialModuleMm ?? own?.normalModuleMm), 4),
+    wormDiameterMm: text(plain(thread?.pitchDiameterMm), 3),
     hand: thread?.hand ?? own?.hand,
-    faceMm: text(figureOf(own?.faceWidthMm), 2),
-    lengthMm: card.type === 'worm' ? text(figureOf(own?.faceWidthMm ?? own?.lengthMm), 2) : undefined,
-    boreMm: text(figureOf(own?.boreDiameterMm), 2),
+    faceMm: text(plain(own?.faceWidthMm), 2),
+    lengthMm: card.type === 'worm' ? text(plain(own?.faceWidthMm ?? own?.lengthMm), 2) : undefined,
+    boreMm: text(plain(own?.boreDiameterMm), 2),
   };
   return Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined));
 }

@@ -48,7 +48,7 @@ export {
   type Setting,
   type SettingTarget,
 } from '../trace/pack.ts';
-export { gearsOfFault, minutesOfWork, remediesOf, touches, usualRemedy } from '../trace/remedies.ts';
+export { gearsOfFault, minutesOfWork, remediesForGear, remediesOf, touches, usualRemedy } from '../trace/remedies.ts';
 export { likeliestResults, packModel } from '../trace/packModel.ts';
 export type { PackRemark, RemarkCode } from '../trace/remarksOn.ts';
 export { advisedLooks, facts, traceInput, type LookAdvice, type OwnLook, type TraceOutput } from '../trace/schema.ts';

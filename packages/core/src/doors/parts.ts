@@ -1,7 +1,7 @@
 /** Parts of sellers, and what is chosen among them. */
 export { draftOptions, guideLife, lifeIn, type DraftFacts, type OptionRefusal, type OptionDraft } from '../decide/draft.ts';
 export { seatStrength } from '../decide/holding.ts';
-export type { ToothFacts } from '../decide/madeTooth.ts';
+export { madeTooth, type ToothFacts } from '../decide/madeTooth.ts';
 export { OPTION_KINDS, type OptionKind, type RankedOption } from '../decide/options.ts';
 export type { Remedy } from '../work/remedy.ts';
 export { fit } from '../match/fit.ts';

@@ -19,6 +19,8 @@ export function checkRemedies(pack: Pack): void {
   const bodies = idsOf(pack.driveline.bodies);
   const places = new Set([...bodies, ...idsOf(pack.driveline.joints), ...idsOf(pack.auxiliaries)]);
   const everyRemedy = new Set([...pack.faults.flatMap(({ remedies }) => remedies.map(({ id }) => id)), ...idsOf(pack.whileOpen)]);
+  // First of all, for what lies within reach hangs on it.
+  pack.closing.forEach(({ setting }, i) => setting !== undefined && need(settings, setting, `closing.${i}.setting`));
   pack.faults.forEach(({ remedies }, i) => {
     unique(remedies, `faults.${i}.remedies`);
     remedies.forEach((remedy, j) => {
@@ -56,7 +58,7 @@ export function checkRemedies(pack: Pack): void {
   });
   unique(pack.spaces, 'spaces');
   pack.spaces.forEach(({ id }, i) => need(places, id, `spaces.${i}.id`));
-  checkSettingsOnce(pack, settings);
+  checkSettingsOnce(pack);
 }
 
 /** A remedy that serves several faults is one thing; two of one name are not. */
@@ -89,7 +91,7 @@ export function isInReach(pack: Pack, needs: readonly string[], given: string): 
 }
 
 /** A fact stands once: a piece of the way back that sets or fills says which setting that is, and no two do the same. */
-function checkSettingsOnce({ closing, faults, settings }: Pack, known: ReadonlySet<string>): void {
+function checkSettingsOnce({ closing, faults, settings }: Pack): void {
   const taken = new Set<string>();
   // Files from before there were remedies say it nowhere, and go on being read.
   const isFilled = faults.some(({ remedies }) => remedies.length > 0) && settings.some(({ desk }) => desk === 'fill');
@@ -98,7 +100,6 @@ function checkSettingsOnce({ closing, faults, settings }: Pack, known: ReadonlyS
       if (kind === 'fill' && isFilled) throw fail('contradiction', `closing.${i}.setting`, { reason: 'filledTwice', id });
       return;
     }
-    need(known, setting, `closing.${i}.setting`);
     if (taken.has(setting)) throw fail('duplicateId', `closing.${i}.setting`, { given: setting });
     taken.add(setting);
   });

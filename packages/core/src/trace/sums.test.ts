@@ -119,7 +119,9 @@ function references(pack: Pack): readonly string[] {
     if (
       typeof value === 'string' &&
       known.has(value) &&
-      !/(^|\.)(id|name|type|kind|fact|is|hand|by|quantity|desk|handsAt|stands|moves|load|condition|materials\.\d)$/.test(path)
+      !/(^|\.)(id|name|type|kind|fact|is|hand|by|quantity|desk|handsAt|stands|moves|load|condition|contains|material|operation|school|unit|materials\.\d)$/.test(
+        path,
+      )
     )
       list.push(path);
     else if (value !== null && typeof value === 'object')

@@ -5,6 +5,10 @@ export const t = catalogue({
   backlashIn: (unit: Value) => `Backlash wanted, ${unit}`,
   bearingPattern: 'Where the flank bears',
   bearingPatternSaid: 'Across the face, tip above: the darker, the nearer.',
+  bearsAsTyped: (holds: Value) => `A tooth of it should bear ${holds} (a guide); what the driver brings there is not known.`,
+  bearsEnough: (holds: Value, needs: Value) => `A tooth of it should bear ${holds}; the driver brings ${needs} at most (guides).`,
+  bearsTooLittle: (holds: Value, needs: Value) =>
+    `A tooth of it would bear ${holds}, and the driver can bring ${needs} (guides): wider, larger or of another material.`,
   behindTheRootsIn: (unit: Value) => `Behind the roots, ${unit}`,
   bodiesAlone: '3MF and STL are bodies in millimetres. Make a try of three teeth and of the bore first.',
   figuresFirst: 'The figures of the pair first.',
