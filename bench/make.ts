@@ -78,5 +78,5 @@ for (const pinionTeeth of [12, 20, 30]) {
   const [r, tip] = [1.5 * virtual, 1.5 * virtual + outerMm * Math.tan(faceCone - pitchCone)];
   const tredgold = tip * (Math.PI / (2 * virtual) + inv(alpha) - inv(Math.acos((r * Math.cos(alpha)) / tip)));
   const exact = (outerMm / Math.cos(faceCone - pitchCone)) * Math.sin(faceCone) * halfAngleAt(faceCone);
-  console.log(`Tredgold, ${pinionTeeth}/40 teeth of module 3: half a tip ${(1000 * (tredgold - exact)).toFixed(1)} µm too wide`);
+  console.log(`Tredgold, ${pinionTeeth}/40 teeth of module 3: half a tip is ${(1000 * (exact - tredgold)).toFixed(1)} µm wider`);
 }

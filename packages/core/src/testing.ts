@@ -1,3 +1,4 @@
+import type { DraftFacts } from './decide/draft.ts';
 import { CoreFailure } from './failure/CoreFailure.ts';
 import { cutOf, type Cut } from './gear/cylindrical/profile.ts';
 import { seeded } from './quantity/seeded.ts';
@@ -65,4 +66,21 @@ export const withOneRemedyEach = (pack: Pack): Pack => ({
     const [part] = gearsOfFault(pack, fault);
     return { ...fault, remedies: [], remedy: { kind, text: usual?.name ?? '', minutes: 15, ...(part && { part }) } };
   }),
+});
+
+/** What options are drafted from while nothing is open, measured or asked, but for what is said. */
+export const draftFactsOf = (pack: Pack, faults: readonly string[], more: Partial<DraftFacts> = {}): DraftFacts => ({
+  pack,
+  faults: faults.flatMap((id) => pack.faults.find((each) => each.id === id) ?? []),
+  opened: [],
+  stuck: [],
+  offers: [],
+  asked: [],
+  seats: {},
+  wear: {},
+  donors: 0,
+  canBeMade: true,
+  unit: 'hours',
+  rateMinor: 6000,
+  ...more,
 });

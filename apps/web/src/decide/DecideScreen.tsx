@@ -1,4 +1,4 @@
-import { isMakeable } from '@patient-badger/core/job';
+import { gearInHand, isMakeable } from '@patient-badger/core/job';
 import { t } from '@patient-badger/wording/decide';
 import { torqueText } from '../preferences/lengthText.ts';
 import { notOfferedText } from '@patient-badger/wording/options';
@@ -22,7 +22,7 @@ import { LookWorth } from './LookWorth.tsx';
 import { OptionCard } from './OptionCard.tsx';
 import { OptionForm } from './OptionForm.tsx';
 import { USE_IS_COMING } from '../wording/optionWords.ts';
-import { useDecision, wantedGear } from './useDecision.ts';
+import { useDecision } from './useDecision.ts';
 import { UseCard } from './UseCard.tsx';
 
 /** What can be done now, what each way costs in a year that it holds, and what to ask the owner. */
@@ -39,7 +39,7 @@ function Deciding({ view }: { view: JobView }) {
   const [dragged, setDragged] = useState<Use | null>(null);
   const [adding, setAdding] = useState(false);
   const { options, notOffered, ranked, use, isComing, isAssumed, problem, currency, rateMinor } = useDecision(view, dragged);
-  const gear = wantedGear(view);
+  const gear = gearInHand(view.pack, view.state);
   const keep = (next: Use) => {
     setDragged(next);
     void write({

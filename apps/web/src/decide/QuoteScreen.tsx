@@ -1,6 +1,7 @@
 import { t } from '@patient-badger/wording/decide';
 import { t as shared } from '@patient-badger/wording/shared';
 import { addDays, format, parseISO } from 'date-fns';
+import { gearInHand } from '@patient-badger/core/job';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -18,7 +19,7 @@ import { distanceUnit } from '../preferences/preferences.ts';
 import { OPTION_KINDS } from '@patient-badger/core/parts';
 import { yearlyText, type OptionRow } from './decision.ts';
 import { OPTION_WORDS, yearsText, USE_IS_COMING } from '../wording/optionWords.ts';
-import { useDecision, wantedGear } from './useDecision.ts';
+import { useDecision } from './useDecision.ts';
 
 /** So many are put to an owner unless somebody chooses others; a quote holds no more than so many. */
 const [USUALLY_OFFERED, MOST_OFFERED] = [3, 20];
@@ -140,7 +141,9 @@ function Quote({ view }: { view: JobView }) {
               label={NEXT[answeredKind]?.label ?? t.goOnWithIt}
               testID="go-on"
               onPress={() =>
-                router.navigate(`/jobs/${job.id}${NEXT[answeredKind]?.to(wantedGear(view) ?? pack.gears[0]?.id ?? '') ?? '/close'}`)
+                router.navigate(
+                  `/jobs/${job.id}${NEXT[answeredKind]?.to(gearInHand(view.pack, view.state) ?? pack.gears[0]?.id ?? '') ?? '/close'}`,
+                )
               }
             />
           ) : null}

@@ -1,5 +1,6 @@
 import type { Pack } from '@patient-badger/core/machine';
-import { draftOptions, type DraftFacts } from '@patient-badger/core/parts';
+import { draftOptions } from '@patient-badger/core/parts';
+import { draftFactsOf } from '@patient-badger/core/testing';
 import { findFamily } from '@patient-badger/knowledge';
 import { notOfferedText, t } from '@patient-badger/wording/options';
 import { runOperation } from '../data/runOperation.ts';
@@ -7,21 +8,12 @@ import { torqueText } from '../preferences/lengthText.ts';
 import { inOrder, optionsOf, optionsQuestion, worded, type OptionDraft, type Use } from './decision.ts';
 
 const pack = findFamily('dash-odometer-motor') as Pack;
-const given: DraftFacts = {
-  pack,
-  faults: pack.faults.filter(({ id }) => id === 'wheel-teeth'),
-  opened: [],
-  stuck: [],
+const given = draftFactsOf(pack, ['wheel-teeth'], {
   gear: 'wheel',
   offers: [{ supplier: 'Hobdray Stores', priceMinor: 1800, leadDays: 4, stock: 0 }],
-  asked: [],
-  seats: {},
-  wear: {},
   donors: 1,
-  canBeMade: true,
   unit: 'km',
-  rateMinor: 6000,
-};
+});
 const drafts = draftOptions(given).drafts.map(worded);
 const kinds = (list: readonly OptionDraft[]) => list.map(({ kind }) => kind);
 const use: Use = { perYear: 5000, unit: 'km', horizonYears: 5, costPerDownDayMinor: 0 };

@@ -1,24 +1,12 @@
 import type { Pack } from '@patient-badger/core/machine';
 import { draftOptions } from '@patient-badger/core/parts';
+import { draftFactsOf } from '@patient-badger/core/testing';
 import { findFamily } from '@patient-badger/knowledge';
 import { worded, type OptionDraft } from './decision.ts';
 import { readOption, typedOption } from './readOption.ts';
 
 const pack = findFamily('dash-odometer-motor') as Pack;
-const { drafts } = draftOptions({
-  pack,
-  faults: pack.faults.filter(({ id }) => id === 'wheel-teeth'),
-  opened: [],
-  stuck: [],
-  offers: [],
-  asked: [],
-  seats: {},
-  wear: {},
-  donors: 0,
-  canBeMade: false,
-  unit: 'hours',
-  rateMinor: 0,
-});
+const { drafts } = draftOptions(draftFactsOf(pack, ['wheel-teeth'], { canBeMade: false, rateMinor: 0 }));
 const draft = worded(drafts.find(({ kind }) => kind === 'overhauledUnit') as (typeof drafts)[number]);
 
 test('typed as it stands it is the same option, and an empty price stays none', () => {

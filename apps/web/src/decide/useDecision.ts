@@ -21,15 +21,12 @@ import { inOrder, optionsOf, optionsQuestion, twoFigures, worded, type Use } fro
 /** A machine is taken to be kept for so many years where nobody said (guide). */
 const USUAL_HORIZON = 5;
 
-/** The gear whose part the verdict asks for, if it asks for one. */
-export const wantedGear = ({ pack, state }: Pick<JobView, 'pack' | 'state'>): string | undefined => gearInHand(pack, state);
-
 /** The options of a job as they stand, ranked for the use that is assumed. */
 export function useDecision(view: JobView, assumed: Use | null) {
   const { job, pack, state, machine } = view;
   const asked = useShop();
   const shop = asked.data;
-  const gear = wantedGear(view);
+  const gear = gearInHand(pack, state);
   const card = pack.gears.find(({ id }) => id === gear) ?? pack.gears[0];
   const readings = gear === undefined ? undefined : state.gears[gear];
   const wanted = useWanted(pack, card, { gear: readings, modelId: machine?.modelId });

@@ -1,27 +1,11 @@
 import { findFamily } from '@patient-badger/knowledge';
+import { draftFactsOf } from '../testing.ts';
 import type { Pack } from '../trace/pack.ts';
 import { draftOptions, guideLife, type DraftFacts } from './draft.ts';
 import { rankOptions, optionsInput } from './options.ts';
 
-const drafts = (family: string, fault: string | readonly string[], more: Partial<DraftFacts> = {}) => {
-  const pack = findFamily(family) as Pack;
-  const named = [fault].flat();
-  return draftOptions({
-    pack,
-    faults: named.map((id) => pack.faults.find((each) => each.id === id) as Pack['faults'][number]),
-    opened: [],
-    stuck: [],
-    offers: [],
-    asked: [],
-    seats: {},
-    wear: {},
-    donors: 0,
-    canBeMade: true,
-    unit: 'hours',
-    rateMinor: 6000,
-    ...more,
-  });
-};
+const drafts = (family: string, fault: string | readonly string[], more: Partial<DraftFacts> = {}) =>
+  draftOptions(draftFactsOf(findFamily(family) as Pack, [fault].flat(), more));
 const ids = ({ drafts: list }: ReturnType<typeof draftOptions>) => list.map(({ option }) => option);
 
 test('what is offered for a loose soft gear are the schools of it; for a torn one none of them', () => {

@@ -1,5 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
 import fc from 'fast-check';
+import { draftFactsOf } from '../testing.ts';
 import type { Pack } from '../trace/pack.ts';
 import { draftOptions } from './draft.ts';
 import { seatStrength, type SeatFacts } from './holding.ts';
@@ -60,21 +61,7 @@ test('a wider gear never holds less, whichever way', () => {
 });
 
 test('what would not hold is not offered, and says by how much; what holds says so; what is not measured stays, and asks', () => {
-  const drafted = (seats: Readonly<Record<string, SeatFacts>>) =>
-    draftOptions({
-      pack: DRUMS,
-      faults: [SLIPS],
-      opened: [],
-      stuck: [],
-      offers: [],
-      asked: [],
-      seats,
-      wear: {},
-      donors: 0,
-      canBeMade: true,
-      unit: 'hours',
-      rateMinor: 6000,
-    });
+  const drafted = (seats: Readonly<Record<string, SeatFacts>>) => draftOptions(draftFactsOf(DRUMS, [SLIPS.id], { seats }));
   const thin = drafted({ [SEAT]: { ...LOOSE, lengthMm: 0.5 } });
   expect(thin.drafts.map(({ option }) => option)).not.toContain('gear-bonded');
   expect(thin.notOffered).toContainEqual(expect.objectContaining({ why: 'doesNotHold', needNm: 0.08 }));

@@ -1,5 +1,6 @@
 import { findFamily } from '@patient-badger/knowledge';
 import { MATERIALS } from '../material/materials.ts';
+import { draftFactsOf } from '../testing.ts';
 import type { Pack } from '../trace/pack.ts';
 import type { Remedy } from '../work/remedy.ts';
 import { draftOptions, type DraftFacts } from './draft.ts';
@@ -31,25 +32,8 @@ test('what was not measured is named; a gear that cannot be says nothing; what i
 });
 
 describe('what it does to the options', () => {
-  const drafted = (family: string, fault: string, more: Partial<DraftFacts>) => {
-    const pack = findFamily(family) as Pack;
-    const of = pack.faults.find(({ id }) => id === fault) as Pack['faults'][number];
-    return draftOptions({
-      pack,
-      faults: [of],
-      opened: [],
-      stuck: [],
-      offers: [],
-      asked: [],
-      seats: {},
-      wear: {},
-      donors: 0,
-      canBeMade: true,
-      unit: 'hours',
-      rateMinor: 6000,
-      ...more,
-    });
-  };
+  const drafted = (family: string, fault: string, more: Partial<DraftFacts>) =>
+    draftOptions(draftFactsOf(findFamily(family) as Pack, [fault], more));
   const named = (options: ReturnType<typeof draftOptions>, id: string) => options.drafts.find(({ option }) => option === id);
 
   test('a narrow made gear is not offered and says why; a wide one says what it holds', () => {

@@ -3,10 +3,8 @@ import { fail } from '../failure/CoreFailure.ts';
 import { bevelDimensions } from '../gear/bevel/dimensions.ts';
 import { radians } from '../quantity/angle.ts';
 import { MOST_MODULE_MM } from '../quantity/bounds.ts';
-import type { Hole } from './bore.ts';
-import { loft, type Corner } from './loft.ts';
-import type { Point } from './polyline.ts';
-import type { Solid } from './solid.ts';
+import { checkBore, type Hole } from './bore.ts';
+import { loft, type Corner, type Solid } from './loft.ts';
 
 export const bevelPart = z.strictObject({
   kind: z.literal('bevel'),
@@ -74,7 +72,6 @@ export function bevelGeometry(part: Omit<BevelPart, 'kind'>, path = 'part'): Bev
 
 interface BevelBody {
   readonly hole: Hole | null;
-  readonly grown: number;
   /** Its first few teeth alone, on a piece of its rim. */
   readonly fewTeeth?: number | undefined;
 }
@@ -109,23 +106,23 @@ export function bevelSection(
 }
 
 /** A bevel as a closed body, its apex at the origin, between its two back cones; mm. @throws CoreFailure where the bore reaches the roots of its small end */
-export function bevelSolid(part: Omit<BevelPart, 'kind'>, { hole, grown, fewTeeth }: BevelBody): Solid {
+export function bevelSolid(part: Omit<BevelPart, 'kind'>, { hole, fewTeeth }: BevelBody): Solid {
   const bevel = bevelGeometry(part);
   const { pitchCone, rootCone, innerMm, outerMm } = bevel;
   // On a back cone, square to the pitch cone.
   const distance = (along: number, cone: number) => along / Math.cos(cone - pitchCone);
   const leastMm = distance(innerMm, rootCone) * Math.sin(rootCone);
-  if (hole && hole.reachMm >= leastMm) throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * leastMm });
+  checkBore(hole, leastMm);
   const section = bevelSection(bevel, fewTeeth);
   const ring = (along: number) =>
     section.map(([cone, angle]): Corner => {
-      const radius = distance(along, cone) * grown;
+      const radius = distance(along, cone);
       return [radius * Math.sin(cone) * Math.cos(angle), radius * Math.sin(cone) * Math.sin(angle), radius * Math.cos(cone)];
     });
-  const foot = (along: number) => distance(along, rootCone) * Math.cos(rootCone) * grown;
+  const foot = (along: number) => distance(along, rootCone) * Math.cos(rootCone);
   return loft({
     rings: [ring(innerMm), ring(outerMm)],
-    hole: fewTeeth === undefined ? hole?.points.map(([x, y]): Point => [x * grown, y * grown]) : undefined,
+    hole: fewTeeth === undefined ? hole?.points : undefined,
     holeFromTo: [foot(innerMm), foot(outerMm)],
   });
 }

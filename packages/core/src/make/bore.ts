@@ -98,6 +98,12 @@ function splined({ teeth, majorMm, minorMm, toothMm }: BoreSpec, toleranceMm: nu
   return { points: round, deviationMm: toleranceMm, reachMm: most, narrowestMm: Math.min(width, 2 * least) };
 }
 
+/** @throws CoreFailure where a bore reaches the roots */
+export function checkBore(hole: Hole | null, rootRadiusMm: number): void {
+  if (hole && hole.reachMm >= rootRadiusMm)
+    throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * rootRadiusMm });
+}
+
 function flats(count: number, inradius: number): Hole {
   const reachMm = inradius / Math.cos(Math.PI / count);
   const points = Array.from({ length: count }, (_, i): Point => {

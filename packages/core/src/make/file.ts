@@ -7,10 +7,11 @@ import { bevelSolid } from './bevelSolid.ts';
 import { holeOf } from './bore.ts';
 import { internalFace, rackFace, sectorFace } from './flatParts.ts';
 import { to3mf, toBase64, toDxf, toStl, toSvg } from './formats.ts';
+import type { Hub, Solid } from './loft.ts';
 import { madePart, type MadePart } from './madeParts.ts';
-import { gearOutlineToMake, growthOf, madeFor, madeGear, NO_FAMILY, outlineInput } from './outline.ts';
+import { gearOutlineToMake, growthOf, madeFaceWidth, madeFor, madeGear, NO_FAMILY, outlineInput } from './outline.ts';
 import { arc, offset, reachOf, type Point } from './polyline.ts';
-import { solidOf, type Face, type Solid, type SolidOptions } from './solid.ts';
+import { scaled, solidOf, type Face } from './solid.ts';
 import { wormSolid } from './wormSolid.ts';
 import { wormThread } from './wormThread.ts';
 import { wheelGeometry, wormWheelSolid } from './wormWheel.ts';
@@ -26,7 +27,7 @@ export const fileInput = z.strictObject({
   /** The gear by its kind; or a spur or helical one as it was asked for before, with its face width beside it. */
   part: madePart.optional(),
   gear: madeGear.optional(),
-  faceWidthMm: z.number().min(0.1).max(1000).optional(),
+  faceWidthMm: madeFaceWidth.optional(),
   hub: z.strictObject({ diameterMm: lengthMm, lengthMm: z.number().min(0.01).max(1000) }).optional(),
   format: z.enum(MADE_FORMATS),
   /** The whole gear, or a test print: three teeth, or a ring with the seat. */
@@ -56,24 +57,28 @@ export function partAsked({ part, gear, faceWidthMm }: Pick<FileInput, 'part' | 
 /** The body of a gear as it is to be made, with its allowances. Exported for who checks that it is closed. */
 export function gearSolid(input: FileInput): Solid {
   const part = partAsked(input);
-  const grown = growthOf(input.allowance);
-  const hole = holeOf(input.bore, input.chordToleranceMm);
-  const body = { hole, chordToleranceMm: input.chordToleranceMm, grown };
   if (isSeat(input)) return seatSolid(input, part);
+  return isFlat(part) ? raised(input, part) : scaled(shaped(input, part), growthOf(input.allowance));
+}
+
+/** A gear that no plane shows, in its own size. */
+function shaped(input: FileInput, part: Exclude<MadePart, FlatPart>): Solid {
+  const { chordToleranceMm } = input;
+  const hole = holeOf(input.bore, chordToleranceMm);
   const few = input.piece === 'threeTeeth' ? FEW : undefined;
   switch (part.kind) {
     case 'worm': {
       const thread = wormThread(part);
       // Its ends run out: a little more than three threads.
       const lengthMm = few ? Math.min(part.lengthMm, (FEW + 1.5) * thread.axialPitchMm) : part.lengthMm;
-      return wormSolid(thread, { ...body, lengthMm });
+      return wormSolid(thread, { hole, chordToleranceMm, lengthMm });
     }
-    case 'wormWheel':
-      return wormWheelSolid(part, { ...body, fewTeeth: few, hub: few ? undefined : hubOn(input, wheelGeometry(part).rootRadiusMm) });
+    case 'wormWheel': {
+      const hub = few ? undefined : hubOn(input, wheelGeometry(part).rootRadiusMm);
+      return wormWheelSolid(part, { hole, chordToleranceMm, fewTeeth: few, hub });
+    }
     case 'bevel':
-      return bevelSolid(part, { ...body, fewTeeth: few });
-    default:
-      return raised(input, part);
+      return bevelSolid(part, { hole, fewTeeth: few });
   }
 }
 
@@ -90,10 +95,9 @@ function raised(input: FileInput, part: FlatPart): Solid {
   const layers = Math.min(MOST_LAYERS, Math.max(1, Math.ceil(Math.abs(twist) * Math.sqrt(tipRadius / (8 * chordToleranceMm)))));
   const triangles = 2 * (layers + 1) * face.outline.length;
   if (triangles > MOST_TRIANGLES) throw fail('tooMany', 'chordToleranceMm', { maximum: MOST_TRIANGLES, given: triangles });
-  const hub =
-    input.piece === 'gear' && part.kind !== 'rack' && part.kind !== 'internal'
-      ? hubOn(input, reachOf(face.outline).least / growthOf(input.allowance))
-      : undefined;
+  const grown = growthOf(input.allowance);
+  const carriesHub = input.piece === 'gear' && part.kind !== 'rack' && part.kind !== 'internal';
+  const hub = carriesHub ? hubOn(input, reachOf(face.outline).least / grown, grown) : undefined;
   return solidOf({ face, heightMm: heightOf(input, part.faceWidthMm), layers, twist, hub });
 }
 
@@ -135,10 +139,9 @@ function asMade({ allowance }: FileInput, { outline, hole }: Face): Face {
   return { outline: drawn(outline, half), hole: hole && drawn(hole, -half) };
 }
 
-/** A hub as it is to be made. @throws CoreFailure where it lies in the bore or reaches the roots */
-function hubOn({ hub, allowance, bore, chordToleranceMm }: FileInput, rootRadiusMm: number): SolidOptions['hub'] {
+/** A hub in its own size, times what it is drawn out by. @throws CoreFailure where it lies in the bore or reaches the roots */
+function hubOn({ hub, bore, chordToleranceMm }: FileInput, rootRadiusMm: number, grown = 1): Hub | undefined {
   if (!hub) return undefined;
-  const grown = growthOf(allowance);
   const radius = hub.diameterMm / 2;
   const least = holeOf(bore, chordToleranceMm)?.reachMm ?? 0;
   if (radius <= least || radius >= rootRadiusMm)

@@ -3,13 +3,13 @@ import { fail } from '../failure/CoreFailure.ts';
 import { involute } from '../gear/cylindrical/involute.ts';
 import { radians } from '../quantity/angle.ts';
 import { MOST_MODULE_MM } from '../quantity/bounds.ts';
+import { madeFaceWidth as faceWidthMm } from './outline.ts';
 import { alongCurve, arc, reachOf, turned, type Point } from './polyline.ts';
 import type { Face } from './solid.ts';
 
 const moduleMm = z.number().min(0.02).max(MOST_MODULE_MM);
 const angle = z.number().min(10).max(35).default(20);
 const thinning = z.number().min(0).max(10).default(0);
-const faceWidthMm = z.number().min(0.1).max(1000);
 
 export const internalPart = z.strictObject({
   kind: z.literal('internal'),

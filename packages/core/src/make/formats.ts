@@ -1,7 +1,8 @@
 import Drawing from 'dxf-writer';
 import { strToU8, zipSync } from 'fflate';
 import { reachOf } from './polyline.ts';
-import type { Face, Solid } from './solid.ts';
+import type { Corner, Solid } from './loft.ts';
+import type { Face } from './solid.ts';
 
 /** A tenth of a µm: more figures than any machine reads, and the file stays small. */
 const figure = (value: number) => String(Number(value.toFixed(4)));
@@ -43,8 +44,6 @@ export function toStl({ vertices, triangles }: Solid): Uint8Array {
   });
   return bytes;
 }
-
-type Corner = readonly [number, number, number];
 
 function normalOf([[ax, ay, az], [bx, by, bz], [cx, cy, cz]]: readonly [Corner, Corner, Corner]): Corner {
   const [ux, uy, uz, vx, vy, vz] = [bx - ax, by - ay, bz - az, cx - ax, cy - ay, cz - az];

@@ -1,8 +1,19 @@
 import earcut from 'earcut';
 import { areaOf, type Point } from './polyline.ts';
-import type { Solid } from './solid.ts';
 
 export type Corner = readonly [x: number, y: number, z: number];
+
+/** Triangles of a closed body, counter-clockwise seen from outside; mm. */
+export interface Solid {
+  readonly vertices: readonly Corner[];
+  readonly triangles: readonly (readonly [number, number, number])[];
+}
+
+/** A round hub on top of a body: its ring and its height. */
+export interface Hub {
+  readonly ring: readonly Point[];
+  readonly heightMm: number;
+}
 
 interface Loft {
   /** From the foot up, each of as many points, counter-clockwise as seen from above. */
@@ -10,8 +21,7 @@ interface Loft {
   /** A hole along the z axis, and where it begins and ends; between the end rings where it is not said. */
   readonly hole?: readonly Point[] | undefined;
   readonly holeFromTo?: readonly [number, number] | undefined;
-  /** A round hub on top. */
-  readonly hub?: { readonly ring: readonly Point[]; readonly heightMm: number } | undefined;
+  readonly hub?: Hub | undefined;
 }
 
 /**

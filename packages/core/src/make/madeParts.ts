@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { bevelPart } from './bevelSolid.ts';
 import { internalPart, rackPart } from './flatParts.ts';
-import { madeGear } from './outline.ts';
+import { madeFaceWidth as faceWidthMm, madeGear } from './outline.ts';
 import { wormWheelPart } from './wormWheel.ts';
 import { wormPart } from './wormThread.ts';
 
-const faceWidthMm = z.number().min(0.1).max(1000);
 const straight = madeGear.omit({ helixAngleDeg: true }).extend({ faceWidthMm });
 
 export const spurPart = straight.extend({ kind: z.literal('spur') });

@@ -6,7 +6,7 @@ import { cutOf, profileOf } from '../gear/cylindrical/profile.ts';
 import { cylindricalInput } from '../gear/cylindrical/schema.ts';
 import { moduleFrom } from '../gear/moduleFrom.ts';
 import { MOST_MODULE_MM } from '../quantity/bounds.ts';
-import { boreGiven, holeOf } from './bore.ts';
+import { boreGiven, checkBore, holeOf } from './bore.ts';
 import { alongCurve, arc, crossesItself, offset, turned, withoutDoubles, type Point } from './polyline.ts';
 
 /** More teeth than a printer or a wire makes in one piece. */
@@ -21,6 +21,9 @@ const MOST_CORNERS = 40_000;
 export const madeGear = cylindricalInput
   .omit({ spanTeeth: true, pinDiameterMm: true })
   .extend({ teeth: z.int().min(4).max(MOST_MADE_TEETH) });
+
+/** How wide a face can be made, mm. */
+export const madeFaceWidth = z.number().min(0.1).max(1000);
 
 /** A gear for no machine: the bench alone, and never within a job. */
 export const NO_FAMILY = 'none';
@@ -77,8 +80,7 @@ export function gearOutlineToMake({ gear: asked, bore, allowance, chordTolerance
   const { profile, tipRadiusMm } = tooth;
   const rootRadius = profile.rootDiameterMm / 2;
   const hole = holeOf(bore, chordToleranceMm);
-  if (hole && hole.reachMm >= rootRadius)
-    throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * rootRadius });
+  checkBore(hole, rootRadius);
   if (allowance.kerfMm / 2 >= Math.max(tooth.roundingMm, FINEST_MM))
     throw fail('outOfRange', 'allowance.kerfMm', { minimum: 0, maximum: 2 * tooth.roundingMm, given: allowance.kerfMm });
   if (hole && allowance.kerfMm >= hole.narrowestMm)

@@ -84,11 +84,20 @@ function spotsOf(a: MadePart, b: MadePart, centreDistanceMm: number | undefined)
   return null;
 }
 
-const wrapped = (angle: number) => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
 const SIDES = [1, -1] as const;
 /** Spaces beside the one that is looked at that can be in mesh at once. */
 const BESIDE = [-3, -2, -1, 0, 1, 2, 3] as const;
 const ACROSS = 11;
+
+/** The least gap of those beside each other that are in mesh; null where none is. */
+function nearestOf(gapBeside: (k: number) => number | null): number | null {
+  let least: number | null = null;
+  for (const k of BESIDE) {
+    const gap = gapBeside(k);
+    if (gap !== null) least = least === null ? gap : Math.min(least, gap);
+  }
+  return least;
+}
 
 /** Points of the wheel's spaces against the worm itself, both turned in their ratio, in space. */
 function wormSpots(
@@ -113,22 +122,18 @@ function wormSpots(
           side,
           acrossMm: besideMm,
           outMm: radius - wheel.pitchRadiusMm,
-          gapAt: (phase) => {
-            let least: number | null = null;
-            for (const k of BESIDE) {
+          gapAt: (phase) =>
+            nearestOf((k) => {
               const turned = at + (k + phase) * pitch;
               // In the worm's own axes: towards the wheel, beside, along; the worm has turned by as many teeth as the wheel.
               const [towards, along] = [distanceMm - radius * Math.cos(turned), radius * Math.sin(turned)];
               const off = Math.hypot(towards, besideMm);
-              if (off >= tipRadiusMm || Math.cos(turned) <= 0) continue;
+              if (off >= tipRadiusMm || Math.cos(turned) <= 0) return null;
               const angle = way * Math.atan2(-besideMm, towards) - (2 * Math.PI * (along - phase * thread.axialPitchMm)) / leadMm;
               // Of so many threads the one that stands in this space.
               const threadPitch = (2 * Math.PI) / starts;
-              const gap = (leadMm / (2 * Math.PI)) * (pitchFrom(-side * angle, threadPitch) - halfAngleAt(off));
-              least = least === null ? gap : Math.min(least, gap);
-            }
-            return least;
-          },
+              return (leadMm / (2 * Math.PI)) * (pitchFrom(-side * angle, threadPitch) - halfAngleAt(off));
+            }),
         };
       }),
     );
@@ -178,23 +183,19 @@ function cylindricalSpots(a: Cylindrical, b: Cylindrical, asked: number | undefi
       side,
       acrossMm: faceMm / 2,
       outMm: radiusMm - second.profile.pitchDiameterMm / 2,
-      gapAt: (phase) => {
-        let least: number | null = null;
-        for (const k of BESIDE) {
+      gapAt: (phase) =>
+        nearestOf((k) => {
           // b stands beside a on x; its tooth looks back at a, and a turns the other way.
           const turned = Math.PI - (k + phase) * pitchB + side * halfAngle;
           const [x, y] = [distanceMm + radiusMm * Math.cos(turned), radiusMm * Math.sin(turned)];
           const off = Math.hypot(x, y);
-          if (off >= first.tipRadiusMm) continue;
+          if (off >= first.tipRadiusMm) return null;
           const angle = Math.atan2(y, x) - (phase + 0.5) * pitchA;
           const fromMiddle = angle - pitchA * Math.round(angle / pitchA);
           // What looks to one side faces the tooth on that side of its space.
           const facing = side * fromMiddle;
-          const gap = rollingMm * (pitchFrom(facing, pitchA) - first.halfAngleAt(off));
-          least = least === null ? gap : Math.min(least, gap);
-        }
-        return least;
-      },
+          return rollingMm * (pitchFrom(facing, pitchA) - first.halfAngleAt(off));
+        }),
     })),
   );
 }
@@ -220,23 +221,19 @@ function bevelSpots(a: BevelPart, b: BevelPart): readonly FlankSpot[] | null {
       side,
       acrossMm: middleMm,
       outMm: middleMm * (cone - second.pitchCone),
-      gapAt: (phase) => {
-        let least: number | null = null;
-        for (const k of BESIDE) {
+      gapAt: (phase) =>
+        nearestOf((k) => {
           const turned = Math.PI - (k + phase) * pitchB + angle;
           // From b's axes, its own along z, to a's, which lies at the shaft angle to it in the plane of x.
           const [x, y, z] = [Math.sin(cone) * Math.cos(turned), Math.sin(cone) * Math.sin(turned), Math.cos(cone)];
           const [ax, az] = [x * Math.cos(shafts) + z * Math.sin(shafts), z * Math.cos(shafts) - x * Math.sin(shafts)];
           const off = Math.acos(Math.max(-1, Math.min(1, az)));
-          if (off >= first.faceCone) continue;
-          const round = wrapped(Math.atan2(y, ax)) - (phase + 0.5) * pitchA;
+          if (off >= first.faceCone) return null;
+          const round = Math.atan2(y, ax) - (phase + 0.5) * pitchA;
           const fromMiddle = round - pitchA * Math.round(round / pitchA);
           const facing = side * fromMiddle;
-          const gap = rollingMm * (pitchFrom(facing, pitchA) - first.halfAngleAt(Math.max(off, first.rootCone)));
-          least = least === null ? gap : Math.min(least, gap);
-        }
-        return least;
-      },
+          return rollingMm * (pitchFrom(facing, pitchA) - first.halfAngleAt(Math.max(off, first.rootCone)));
+        }),
     };
   });
 }

@@ -1,15 +1,13 @@
 import { fail } from '../failure/CoreFailure.ts';
-import type { Hole } from './bore.ts';
-import { loft, type Corner } from './loft.ts';
+import { checkBore, type Hole } from './bore.ts';
+import { loft, type Corner, type Solid } from './loft.ts';
 import { alongCurve, arc, turned, type Point } from './polyline.ts';
-import type { Solid } from './solid.ts';
 import type { WormThread } from './wormThread.ts';
 
 interface WormBody {
   readonly lengthMm: number;
   readonly hole: Hole | null;
   readonly chordToleranceMm: number;
-  readonly grown: number;
 }
 
 /** So much of a pitch the thread takes to run out at either end. */
@@ -40,10 +38,9 @@ export function wormSection(thread: WormThread, chordToleranceMm: number): reado
  * A worm as a closed body along z, from 0 to its length: its section turned once in a lead, the thread running out to the root at both
  * ends. mm @throws CoreFailure where the bore reaches the roots, or it is shorter than its two runouts
  */
-export function wormSolid(thread: WormThread, { lengthMm, hole, chordToleranceMm, grown }: WormBody): Solid {
+export function wormSolid(thread: WormThread, { lengthMm, hole, chordToleranceMm }: WormBody): Solid {
   const { rootRadiusMm, tipRadiusMm, leadMm, axialPitchMm, hand } = thread;
-  if (hole && hole.reachMm >= rootRadiusMm)
-    throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * rootRadiusMm });
+  checkBore(hole, rootRadiusMm);
   const runoutMm = RUNOUT_PITCHES * axialPitchMm;
   if (lengthMm <= 2 * runoutMm) throw fail('outOfRange', 'part.lengthMm', { minimum: 2 * runoutMm, maximum: 2000, given: lengthMm });
   const section = wormSection(thread, chordToleranceMm);
@@ -56,10 +53,9 @@ export function wormSolid(thread: WormThread, { lengthMm, hole, chordToleranceMm
     const share = Math.min(1, Math.min(z, lengthMm - z) / runoutMm);
     const most = rootRadiusMm + (tipRadiusMm - rootRadiusMm) * share;
     return turned(section, turn * z).map(([x, y]): Corner => {
-      const radius = Math.hypot(x, y);
-      const cut = Math.min(1, most / radius) * grown;
-      return [x * cut, y * cut, z * grown];
+      const cut = Math.min(1, most / Math.hypot(x, y));
+      return [x * cut, y * cut, z];
     });
   });
-  return loft({ rings, hole: hole?.points.map(([x, y]): Point => [x * grown, y * grown]) });
+  return loft({ rings, hole: hole?.points });
 }

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { fail } from '../failure/CoreFailure.ts';
-import type { Hole } from './bore.ts';
-import { loft, type Corner } from './loft.ts';
+import { checkBore, type Hole } from './bore.ts';
+import { loft, type Corner, type Hub, type Solid } from './loft.ts';
 import type { Point } from './polyline.ts';
-import type { Solid, SolidOptions } from './solid.ts';
 import { rackSection, ringOfSpaces, wheelSpace, type WheelSpace } from './wheelSections.ts';
 import { wormPart, wormThread, type WormThread } from './wormThread.ts';
 
@@ -96,18 +95,16 @@ function withTeeth(space: WheelSpace, teeth: number): WheelSpace {
 interface WheelBody {
   readonly hole: Hole | null;
   readonly chordToleranceMm: number;
-  readonly grown: number;
   /** Its first few teeth alone, on a piece of its rim; all of it where it is not said. */
   readonly fewTeeth?: number | undefined;
-  readonly hub?: SolidOptions['hub'];
+  readonly hub?: Hub | undefined;
 }
 
 /** The wheel as a closed body along z, the middle of its face at half its width; mm. @throws CoreFailure where the bore reaches the roots */
-export function wormWheelSolid(part: Omit<WormWheelPart, 'kind'>, { hole, chordToleranceMm, grown, fewTeeth, hub }: WheelBody): Solid {
+export function wormWheelSolid(part: Omit<WormWheelPart, 'kind'>, { hole, chordToleranceMm, fewTeeth, hub }: WheelBody): Solid {
   const wheel = wheelGeometry(part);
   const { faceWidthMm } = part;
-  if (hole && hole.reachMm >= wheel.rootRadiusMm)
-    throw fail('impossibleGeometry', 'bore.sizeMm', { reason: 'boreThroughRoots', mostMm: 2 * wheel.rootRadiusMm });
+  checkBore(hole, wheel.rootRadiusMm);
   const stepMm = Math.sqrt(4 * chordToleranceMm * wheel.worm.tipRadiusMm);
   const slices = Math.min(MOST_SLICES, Math.max(4, Math.ceil(faceWidthMm / stepMm)));
   const innerMm = Math.max(hole?.reachMm ?? 0, wheel.rootRadiusMm / 2);
@@ -115,9 +112,9 @@ export function wormWheelSolid(part: Omit<WormWheelPart, 'kind'>, { hole, chordT
     const z = (faceWidthMm * i) / slices;
     const ring = ringOfSpaces(wheel.spaceAt(z - faceWidthMm / 2), wheel.teeth, fewTeeth);
     const closed = fewTeeth === undefined ? ring : [...ring, ...rimOf(ring, innerMm)];
-    return closed.map(([x, y]): Corner => [x * grown, y * grown, z * grown]);
+    return closed.map(([x, y]): Corner => [x, y, z]);
   });
-  return loft({ rings, hub, hole: fewTeeth === undefined ? hole?.points.map(([x, y]): Point => [x * grown, y * grown]) : undefined });
+  return loft({ rings, hub, hole: fewTeeth === undefined ? hole?.points : undefined });
 }
 
 const RIM_POINTS = 12;
